@@ -1,0 +1,20 @@
+import { showPhrase, type Phrase, type Sheet, type Units } from '@zinc-ledger/core';
+
+const PHRASES = new Set(['remedy', 'because', 'text']);
+
+/**
+ * A sheet as JSON: figures in millimetres, newtons and joules, sentences
+ * written out in the given units. Curves, which are functions, are left out.
+ */
+export function sheetJson(sheet: Sheet, units: Units): string {
+	const file = { units: { figures: 'mm, N, N/mm, J', sentences: units }, ...sheet };
+	const json = JSON.stringify(
+		file,
+		(key, value: unknown) => {
+			if (PHRASES.has(key)) return showPhrase(value as Phrase, units);
+			return key === 'curve' ? undefined : value;
+		},
+		2
+	);
+	return `${json}\n`;
+}

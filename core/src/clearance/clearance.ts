@@ -1,0 +1,20 @@
+/** The gaps that must be left at full lift (handbook §3). All in millimetres. */
+import { mm, type Millimetres } from '../units/quantity.ts';
+
+/**
+ * Coil bind margin `(h − L) − bind`: what the coils have left at worst-case lift.
+ *
+ * @example height 1.815 in, lift 0.540 in, bind 1.180 in: 0.095 in
+ */
+export function coilBindMargin(
+	height: Millimetres,
+	worstLift: Millimetres,
+	bind: Millimetres
+): Millimetres {
+	return mm(height - worstLift - bind);
+}
+
+/** Retainer-to-seal clearance `D − L` at worst-case lift, from the gap with the valve closed. */
+export function sealClearance(closedGap: Millimetres, worstLift: Millimetres): Millimetres {
+	return mm(closedGap - worstLift);
+}

@@ -1,0 +1,37 @@
+export * from './units/quantity.ts';
+export * from './units/display.ts';
+export * from './units/entry.ts';
+export * from './units/phrase.ts';
+export * from './verdict/verdict.ts';
+export * from './verdict/uncertainty.ts';
+export * from './station/layout.ts';
+export * from './station/order.ts';
+export * from './station/outlier.ts';
+export * from './station/stack.ts';
+export * from './spring/bind.ts';
+export * from './spring/curve.ts';
+export * from './lift/lift.ts';
+export * from './clearance/clearance.ts';
+export * from './lash/lash.ts';
+export * from './target/target.ts';
+export * from './plan/shim.ts';
+export * from './job/quantities.ts';
+export * from './job/sheet.ts';
+export * from './job/in-force.ts';
+export * from './job/evaluate.ts';
+export * from './job/stages.ts';
+export * from './job/plausible.ts';
+export { bareHeightOf, inPlaceOf, shimPhrase } from './job/station.ts';
+export type {
+	Decision,
+	InPlaceEntry,
+	Job,
+	KindSetup,
+	Limits,
+	Person,
+	Reading,
+	Setup,
+	SpringCard,
+	StationEntry,
+	VoidEntry
+} from './job/schema.ts';

@@ -1,0 +1,83 @@
+/**
+ * What a new job starts with: the shop's defaults, each of which the job can
+ * change. Rules of thumb from handbook §3, §4 and §12 stand here and nowhere
+ * else.
+ */
+import { headsOf, stationsOf, type Layout } from '../station/layout.ts';
+import { FORMAT, VERSION, type Job, type KindSetup, type Limits, type Setup } from './schema.ts';
+import type { LengthUnit } from '../units/quantity.ts';
+
+const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
+	in: {
+		heightTolerance: '0.005 in',
+		heightStop: '0.030 in',
+		bindFloor: '0.050 in',
+		bindAim: '0.060 in',
+		bindWide: '0.150 in',
+		sealFloor: '0.050 in',
+		loadBand: 0.1,
+		shimFrom: '0.010 in',
+		shimsAtMost: 2,
+		outlierLeast: '0.010 in',
+		outlierFactor: 3.5
+	},
+	mm: {
+		heightTolerance: '0.13 mm',
+		heightStop: '0.75 mm',
+		bindFloor: '1.27 mm',
+		bindAim: '1.52 mm',
+		bindWide: '3.80 mm',
+		sealFloor: '1.27 mm',
+		loadBand: 0.1,
+		shimFrom: '0.25 mm',
+		shimsAtMost: 2,
+		outlierLeast: '0.25 mm',
+		outlierFactor: 3.5
+	}
+};
+
+const SHIMS: Readonly<Record<LengthUnit, readonly string[]>> = {
+	in: ['0.015 in', '0.030 in', '0.060 in'],
+	mm: ['0.40 mm', '0.75 mm', '1.50 mm']
+};
+
+/** The limits a job starts with, written in the units the shop works in. */
+export function defaultLimits(unit: LengthUnit): Limits {
+	return { ...LIMITS[unit] };
+}
+
+/** The set-up of a job just taken in: nothing known of its parts, aims at card height. */
+export function defaultSetup(unit: LengthUnit, duty: string): Setup {
+	const kind: KindSetup = { aim: { school: 'card height' } };
+	return {
+		use: { duty },
+		lifters: 'solid',
+		kinds: { intake: { ...kind }, exhaust: { ...kind } },
+		limits: defaultLimits(unit),
+		shimStock: SHIMS[unit].map((thickness) => ({ thickness, count: 24 })),
+		walkingOrder: 'by cylinder'
+	};
+}
+
+/** A job as it is taken in: its heads and stations from the layout, nothing measured. */
+export function newJob(taken: {
+	id: string;
+	number: string;
+	takenIn: string;
+	customer: Job['customer'];
+	engine: { id: string; name: string; layout: Layout };
+	setup: Setup;
+}): Job {
+	const { layout } = taken.engine;
+	return {
+		format: FORMAT,
+		version: VERSION,
+		...taken,
+		heads: [...headsOf(layout)],
+		stations: stationsOf(layout).map((place) => ({ ...place, shims: [] })),
+		people: [],
+		readings: [],
+		voids: [],
+		decisions: []
+	};
+}

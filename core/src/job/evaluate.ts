@@ -1,0 +1,122 @@
+/**
+ * `evaluate(job)`: the one function that turns a job document into its sheet.
+ * The browser calls it on every keystroke, the server for paper and exports,
+ * the command line on a file. Pure: same job, same sheet.
+ */
+import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
+import { ofLength, say } from '../units/phrase.ts';
+import { KINDS, type Kind } from '../station/layout.ts';
+import { middleOf, type Middle } from '../station/outlier.ts';
+import { worst } from '../verdict/verdict.ts';
+import { standingReadings, type Standing } from './in-force.ts';
+import { kindSheet } from './kind.ts';
+import { bareHeightOf, stationSheet } from './station.ts';
+import { QUANTITIES, type Quantity } from './quantities.ts';
+import type { Job } from './schema.ts';
+import type { Extreme, KindSheet, Remark, Sheet, StationSheet } from './sheet.ts';
+
+/**
+ * Works out every figure and verdict of a job.
+ *
+ * @param job a checked job document
+ * @returns the sheet; what is not known is "not measured" in it, never left out
+ */
+export function evaluate(job: Job): Sheet {
+	const standing = standingReadings(job);
+	const kinds = byKind((kind) => kindSheet(kind, job.setup, bareMiddle(job, kind, standing)));
+	const stations = job.stations.map((station) =>
+		stationSheet(job, station, standing.get(station.label)!, kinds[station.kind])
+	);
+	const remarks = [...jobRemarks(kinds), ...stockRemarks(job, stations)];
+
+	return {
+		job: { id: job.id, number: job.number },
+		state: worst([
+			...stations.map((station) => station.state),
+			...remarks.map((remark) => remark.state)
+		]),
+		stations,
+		kinds,
+		measured: Object.fromEntries(
+			QUANTITIES.map((quantity) => [
+				quantity,
+				stations.filter((station) => station.inForce[quantity]).length
+			])
+		) as Record<Quantity, number>,
+		least: {
+			bindMargin: least(stations, 'bindMargin'),
+			sealClearance: least(stations, 'sealClearance')
+		},
+		seatLoads: byKind((kind) => seatLoadRange(stations, kind)),
+		remarks
+	};
+}
+
+function byKind<T>(make: (kind: Kind) => T): Record<Kind, T> {
+	return { intake: make('intake'), exhaust: make('exhaust') };
+}
+
+function bareMiddle(
+	job: Job,
+	kind: Kind,
+	standing: ReadonlyMap<string, Standing>
+): Middle | null {
+	const { outlierLeast, outlierFactor } = job.setup.limits;
+	const heights = job.stations
+		.filter((station) => station.kind === kind)
+		.flatMap((station) => standing.get(station.label)!['installed height'].slice(0, 1))
+		.map(bareHeightOf);
+	return middleOf(heights, lengthOf(outlierLeast), outlierFactor);
+}
+
+function least(
+	stations: readonly StationSheet[],
+	column: 'bindMargin' | 'sealClearance'
+): Extreme<Millimetres> | null {
+	return stations.reduce<Extreme<Millimetres> | null>((lowest, station) => {
+		const { figure } = station.figures[column];
+		if (figure === null || (lowest && lowest.figure <= figure)) return lowest;
+		return { station: station.label, figure };
+	}, null);
+}
+
+function seatLoadRange(stations: readonly StationSheet[], kind: Kind) {
+	const loads = stations
+		.filter((station) => station.kind === kind)
+		.flatMap((station) => station.figures.seatLoad.figure ?? []);
+	if (loads.length === 0) return null;
+	return {
+		least: loads.reduce((a, b) => (b < a ? b : a)),
+		most: loads.reduce((a, b) => (b > a ? b : a))
+	};
+}
+
+function jobRemarks(kinds: Readonly<Record<Kind, KindSheet>>): Remark[] {
+	return KINDS.flatMap((kind) => kinds[kind].remarks);
+}
+
+/** Sizes of which all the suggestions together need more than the shelf holds. */
+function stockRemarks(job: Job, stations: readonly StationSheet[]): Remark[] {
+	const needed = new Map<Millimetres, number>();
+	for (const { shim, stack } of stations) {
+		if (shim?.answer.sort !== 'fit') continue;
+		const kept = [...stack.shims];
+		for (const thickness of shim.answer.shims) {
+			const held = kept.indexOf(thickness);
+			if (held >= 0) kept.splice(held, 1);
+			else needed.set(thickness, (needed.get(thickness) ?? 0) + 1);
+		}
+	}
+	return job.setup.shimStock.flatMap(({ thickness, count }) => {
+		const length = mm(lengthOf(thickness));
+		const want = needed.get(length) ?? 0;
+		return want <= count
+			? []
+			: [
+					{
+						state: 'watch' as const,
+						text: say`Shims ${ofLength(length)}: ${want} suggested, ${count} in stock`
+					}
+				];
+	});
+}

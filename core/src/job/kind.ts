@@ -1,0 +1,153 @@
+/** What the stations of one kind share: lift, spring, bind and aim. */
+import { lengthOf, loadOf, mm, rateOf, type Millimetres } from '../units/quantity.ts';
+import { ofLength, say } from '../units/phrase.ts';
+import { cardCurve, rateBetween, testedCurve, type Curve } from '../spring/curve.ts';
+import { pairBind, type Bind } from '../spring/bind.ts';
+import { grossLift, hydraulicLift, solidLift, type Lift } from '../lift/lift.ts';
+import { targetHeight, type Aim, type Target } from '../target/target.ts';
+import { toComparisonStep } from '../units/quantity.ts';
+import type { Kind } from '../station/layout.ts';
+import type { Middle } from '../station/outlier.ts';
+import type { Source } from '../verdict/verdict.ts';
+import type { KindSheet, Remark } from './sheet.ts';
+import type { KindSetup, Setup, SpringCard } from './schema.ts';
+
+/** How far a card's rate may lie from the line through its own two loads before it is remarked on. */
+const CARD_DISAGREES = 0.05;
+
+/** Works out a kind; `bare` is the middle of its measured bare heights. */
+export function kindSheet(kind: Kind, setup: Setup, bare: Middle | null): KindSheet {
+	const parts = setup.kinds[kind];
+	const lift = liftOf(parts, setup.lifters);
+	const spring = parts.spring ? springOf(parts.spring) : null;
+	const bind = parts.spring ? bindOf(parts.spring, parts) : null;
+	const target = targetOf(parts, lift, spring?.curve ?? null, bind);
+	return {
+		kind,
+		lift,
+		curve: spring?.curve ?? null,
+		rate: spring?.rate ?? null,
+		bind,
+		target,
+		lowestHeight:
+			bind && lift ? mm(bind.height + lift.worst + lengthOf(setup.limits.bindFloor)) : null,
+		bareMedian: bare ? mm(bare.median) : null,
+		bareReach: bare ? mm(bare.reach) : null,
+		sources: { spring: springSource(parts.spring), lift: parts.lift?.source ?? null },
+		remarks: kindRemarks(kind, parts, lift, setup.lifters)
+	};
+}
+
+/** The lift of a kind; null until lobe or valve lift is given. */
+function liftOf(parts: KindSetup, lifters: Setup['lifters']): Lift | null {
+	const given = parts.lift;
+	if (!given) return null;
+	const ratio = given.sort === 'lobe' ? given.ratio : 1;
+	const gross =
+		given.sort === 'lobe' ? grossLift(lengthOf(given.lobe), ratio) : lengthOf(given.valve);
+	return lifters === 'solid'
+		? solidLift(gross, parts.lash ? lengthOf(parts.lash.setting) : mm(0))
+		: hydraulicLift(gross, parts.preload ? lengthOf(parts.preload) : mm(0), ratio);
+}
+
+/** A spring's curve: from its tested points where there are any, else its card's straight line. */
+function springOf(card: SpringCard): { curve: Curve; rate: KindSheet['rate'] } {
+	const point = (at: { height: string; load: string }) => ({
+		height: lengthOf(at.height),
+		load: loadOf(at.load)
+	});
+	const seat = point(card.seat);
+	const rate = card.open ? rateBetween(seat, point(card.open)) : rateOf(card.rate!);
+	const curve = card.tested
+		? testedCurve(card.tested.points.map(point))
+		: cardCurve(seat, rate, lengthOf(card.bind));
+	return { curve, rate };
+}
+
+/** Tested bind wins over the card's; a card's pair is judged with the retainer and locator of the job. */
+function bindOf(card: SpringCard, parts: KindSetup): Bind {
+	if (card.tested?.bind) return { height: lengthOf(card.tested.bind), first: null };
+	return pairBind(
+		lengthOf(card.bind),
+		card.innerBind ? lengthOf(card.innerBind) : null,
+		lengthOf(parts.retainer?.step ?? '0 mm'),
+		lengthOf(parts.locator?.innerRise ?? '0 mm')
+	);
+}
+
+function springSource(card: SpringCard | undefined): Source | null {
+	if (!card) return null;
+	return card.tested ? 'tested' : card.source;
+}
+
+function targetOf(
+	parts: KindSetup,
+	lift: Lift | null,
+	curve: Curve | null,
+	bind: Bind | null
+): Target {
+	return targetHeight(aimOf(parts.aim), {
+		cardHeight: parts.spring ? lengthOf(parts.spring.seat.height) : null,
+		bind: bind?.height ?? null,
+		lift,
+		curve
+	});
+}
+
+function aimOf(aim: KindSetup['aim']): Aim {
+	switch (aim.school) {
+		case 'card height':
+			return aim;
+		case 'bind cushion':
+			return { school: aim.school, cushion: lengthOf(aim.cushion) };
+		case 'seat load':
+		case 'open load':
+			return { school: aim.school, load: loadOf(aim.load) };
+		case 'as it stands':
+			return { school: aim.school, leastSeatLoad: loadOf(aim.leastSeatLoad) };
+	}
+}
+
+function kindRemarks(
+	kind: Kind,
+	parts: KindSetup,
+	lift: Lift | null,
+	lifters: Setup['lifters']
+): Remark[] {
+	const remarks: Remark[] = [];
+	const card = parts.spring;
+	const missing = [
+		!card && 'spring card',
+		!parts.lift && 'lift',
+		!parts.locks && 'locks',
+		!parts.locator && 'locator',
+		lifters === 'solid' && !parts.lash && 'lash'
+	].filter((part) => part !== false);
+	if (missing.length > 0) {
+		remarks.push({ state: 'not measured', text: say`${kind}: no ${missing.join(', no ')} given yet` });
+	}
+	if (lifters === 'hydraulic' && parts.lash) {
+		remarks.push({ state: 'watch', text: say`${kind}: hydraulic lifters take no lash figure` });
+	}
+	if (card?.greatestLift && lift && beyond(lift.worst, lengthOf(card.greatestLift))) {
+		remarks.push({
+			state: 'stop',
+			text: say`${kind}: lift ${ofLength(lift.worst)} is above the ${ofLength(lengthOf(card.greatestLift))} this spring’s card allows`
+		});
+	}
+	if (card?.open && card.rate) {
+		const stated = rateOf(card.rate);
+		const { rate } = springOf(card);
+		if (rate !== null && Math.abs(stated - rate) > CARD_DISAGREES * rate) {
+			remarks.push({
+				state: 'watch',
+				text: say`${kind}: the card’s rate does not fit its two loads; the loads are used. Test the spring`
+			});
+		}
+	}
+	return remarks;
+}
+
+function beyond(figure: Millimetres, ceiling: Millimetres): boolean {
+	return toComparisonStep(figure - ceiling, 'length') > 0;
+}

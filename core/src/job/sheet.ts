@@ -1,0 +1,108 @@
+/** The sheet: everything that can be worked out from a job document. Figures in SI units. */
+import type { Joules, Millimetres, Newtons, NewtonsPerMillimetre } from '../units/quantity.ts';
+import type { Phrase } from '../units/phrase.ts';
+import type { Kind } from '../station/layout.ts';
+import type { Bind } from '../spring/bind.ts';
+import type { Curve } from '../spring/curve.ts';
+import type { Lift } from '../lift/lift.ts';
+import type { Target } from '../target/target.ts';
+import type { ShimAnswer } from '../plan/shim.ts';
+import type { Source, State, Verdict } from '../verdict/verdict.ts';
+import type { Quantity } from './quantities.ts';
+import type { Reading } from './schema.ts';
+
+/** Something to say about a station, a kind or the job, with how much it matters. */
+export interface Remark {
+	readonly state: State;
+	readonly text: Phrase;
+}
+
+/** The columns of the sheet, in order. */
+export const COLUMNS = [
+	'height',
+	'seatLoad',
+	'openLoad',
+	'bindMargin',
+	'sealClearance',
+	'lash'
+] as const;
+export type Column = (typeof COLUMNS)[number];
+
+/** What all stations of a kind have in common. */
+export interface KindSheet {
+	readonly kind: Kind;
+	readonly lift: Lift | null;
+	readonly curve: Curve | null;
+	readonly rate: NewtonsPerMillimetre | null;
+	readonly bind: Bind | null;
+	readonly target: Target;
+	/** Lowest height at which the coil bind floor holds. */
+	readonly lowestHeight: Millimetres | null;
+	/** Median of the measured bare heights, and how far from it a station stands apart. */
+	readonly bareMedian: Millimetres | null;
+	readonly bareReach: Millimetres | null;
+	readonly sources: { readonly spring: Source | null; readonly lift: Source | null };
+	readonly remarks: readonly Remark[];
+}
+
+/** What a shim suggestion would lead to. */
+export interface Outcome {
+	readonly shims: readonly Millimetres[];
+	readonly height: Millimetres;
+	readonly seatLoad: Newtons | null;
+	readonly openLoad: Newtons | null;
+	readonly bindMargin: Millimetres | null;
+}
+
+export interface StationSheet {
+	readonly label: string;
+	readonly head: string;
+	readonly cylinder: number;
+	readonly kind: Kind;
+	readonly state: State;
+	readonly bareHeight: Verdict<Millimetres>;
+	readonly figures: {
+		readonly height: Verdict<Millimetres>;
+		readonly seatLoad: Verdict<Newtons>;
+		readonly openLoad: Verdict<Newtons>;
+		readonly bindMargin: Verdict<Millimetres>;
+		readonly sealClearance: Verdict<Millimetres>;
+		/** null for hydraulic lifters, which have none. */
+		readonly lash: Verdict<Millimetres> | null;
+	};
+	/** Gap with the valve closed, as the build would have it. */
+	readonly sealGap: Millimetres | null;
+	/** What is fitted, or will be, at this station. */
+	readonly stack: {
+		readonly locator: Millimetres;
+		readonly shims: readonly Millimetres[];
+		readonly lockOffset: Millimetres;
+	};
+	readonly shim: { readonly answer: ShimAnswer; readonly outcome: Outcome | null } | null;
+	readonly energy: Joules | null;
+	/** The reading in force for each quantity. */
+	readonly inForce: Partial<Record<Quantity, Reading>>;
+	/** What is the matter here, worst first. */
+	readonly remarks: readonly Remark[];
+}
+
+/** A column's extreme, and where it is. */
+export interface Extreme<Q> {
+	readonly station: string;
+	readonly figure: Q;
+}
+
+export interface Sheet {
+	readonly job: { readonly id: string; readonly number: string };
+	readonly state: State;
+	readonly stations: readonly StationSheet[];
+	readonly kinds: Readonly<Record<Kind, KindSheet>>;
+	readonly measured: Readonly<Record<Quantity, number>>;
+	readonly least: {
+		readonly bindMargin: Extreme<Millimetres> | null;
+		readonly sealClearance: Extreme<Millimetres> | null;
+	};
+	readonly seatLoads: Readonly<Record<Kind, { least: Newtons; most: Newtons } | null>>;
+	/** What concerns the job as a whole: parts that contradict each other, stock that runs short. */
+	readonly remarks: readonly Remark[];
+}

@@ -1,0 +1,35 @@
+/**
+ * Valve lift. Open load uses the net lift; clearances use the worst case
+ * (handbook §3). All lengths in millimetres.
+ */
+import { mm, type Millimetres } from '../units/quantity.ts';
+
+export interface Lift {
+	/** Lobe lift × rocker ratio, or the valve lift as given. */
+	readonly gross: Millimetres;
+	/** What the valve really opens: gross less lash, for solid lifters. */
+	readonly net: Millimetres;
+	/** Gross, plus what a pumped-up hydraulic lifter may add. */
+	readonly worst: Millimetres;
+}
+
+/** `L_gross = lobe lift × ratio`. */
+export function grossLift(lobe: Millimetres, ratio: number): Millimetres {
+	return mm(lobe * ratio);
+}
+
+/**
+ * Net and worst-case lift of a solid lifter: `L_net = L_gross − lash`; lash can
+ * close up, so clearances take the gross lift.
+ */
+export function solidLift(gross: Millimetres, lash: Millimetres): Lift {
+	return { gross, net: mm(gross - lash), worst: gross };
+}
+
+/**
+ * Lifts of a hydraulic lifter. A pumped-up lifter holds the valve open by
+ * `preload × ratio`, which clearances must allow for; open load does not.
+ */
+export function hydraulicLift(gross: Millimetres, preload: Millimetres, ratio: number): Lift {
+	return { gross, net: gross, worst: mm(gross + preload * ratio) };
+}

@@ -1,0 +1,87 @@
+/**
+ * Which shims to put under one station, out of the sizes in stock. The plan
+ * for a whole head at once comes with the optimiser; this is the suggestion
+ * for a single station (handbook §4).
+ */
+import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
+
+export interface ShimStock {
+	readonly thickness: Millimetres;
+	readonly count: number;
+}
+
+export interface ShimQuestion {
+	/** Installed height with no shims at all. */
+	readonly unshimmed: Millimetres;
+	/** Shims in the build now, in millimetres each. */
+	readonly present: readonly Millimetres[];
+	/** Height aimed for. */
+	readonly aim: Millimetres;
+	/** Lowest height at which the coil bind floor holds; null when not known. */
+	readonly lowest: Millimetres | null;
+	readonly stock: readonly ShimStock[];
+	/** Most shims under one spring. */
+	readonly most: number;
+	/** How far off the aim a station must be before it is shimmed at all. */
+	readonly deadBand: Millimetres;
+}
+
+export type ShimAnswer =
+	/** Leave the shims as they are: inside the dead band, or nothing in stock comes closer. */
+	| { readonly sort: 'leave'; readonly why: 'within dead band' | 'nothing closer' }
+	/** Fit these, thickest first, in place of what is there; an empty list takes all shims out. */
+	| { readonly sort: 'fit'; readonly shims: readonly Millimetres[]; readonly height: Millimetres }
+	/** The bind floor does not hold with any stack in stock, nor with none. */
+	| { readonly sort: 'no room' };
+
+/**
+ * The stack that brings a station closest to its aim without breaking the
+ * bind floor; of equally close ones, the one with fewer shims. Never proposes
+ * a stack that does not bring the station closer, unless the present one
+ * breaks the floor.
+ */
+export function suggestShims(question: ShimQuestion): ShimAnswer {
+	const { unshimmed, present, aim, lowest } = question;
+	const now = mm(unshimmed - sum(present));
+	const holds = (height: Millimetres) =>
+		lowest === null || toComparisonStep(height - lowest, 'length') >= 0;
+	const offBy = (height: Millimetres) => toComparisonStep(Math.abs(height - aim), 'length');
+
+	const offNow = offBy(now);
+	if (holds(now) && offNow <= toComparisonStep(question.deadBand, 'length')) {
+		return { sort: 'leave', why: 'within dead band' };
+	}
+
+	let best: { shims: readonly Millimetres[]; height: Millimetres; off: number } | null = null;
+	for (const shims of stacks(question.stock, question.most)) {
+		const height = mm(unshimmed - sum(shims));
+		if (!holds(height)) continue;
+		const off = offBy(height);
+		if (!best || off < best.off || (off === best.off && shims.length < best.shims.length)) {
+			best = { shims, height, off };
+		}
+	}
+	if (!best) return { sort: 'no room' };
+	if (holds(now) && best.off >= offNow) return { sort: 'leave', why: 'nothing closer' };
+	return { sort: 'fit', shims: best.shims, height: best.height };
+}
+
+/** Every stack of at most `most` shims that the stock can make, thickest first, the empty one included. */
+export function stacks(stock: readonly ShimStock[], most: number): readonly Millimetres[][] {
+	const sizes = stock.filter((size) => size.count > 0).toSorted((a, b) => b.thickness - a.thickness);
+	const all: Millimetres[][] = [];
+	const extend = (stack: Millimetres[], from: number) => {
+		all.push(stack);
+		if (stack.length === most) return;
+		for (let i = from; i < sizes.length; i++) {
+			const { thickness, count } = sizes[i]!;
+			if (stack.filter((used) => used === thickness).length < count) {
+				extend([...stack, thickness], i);
+			}
+		}
+	};
+	extend([], 0);
+	return all;
+}
+
+const sum = (lengths: readonly number[]) => lengths.reduce((total, length) => total + length, 0);

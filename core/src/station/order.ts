@@ -1,0 +1,24 @@
+/** The order in which a machinist walks the stations when measuring. */
+import type { StationPlace } from './layout.ts';
+
+export const WALKING_ORDERS = ['along the head', 'by cylinder', 'intakes, then exhausts'] as const;
+export type WalkingOrder = (typeof WALKING_ORDERS)[number];
+
+type Walked = Pick<StationPlace, 'head' | 'cylinder' | 'kind' | 'along' | 'across' | 'label'>;
+
+const kindFirst = (a: Walked, b: Walked) => (a.kind === b.kind ? 0 : a.kind === 'intake' ? -1 : 1);
+const alongHead = (a: Walked, b: Walked) =>
+	a.head.localeCompare(b.head) || a.along - b.along || a.across - b.across;
+const byCylinder = (a: Walked, b: Walked) =>
+	a.cylinder - b.cylinder || kindFirst(a, b) || a.label.localeCompare(b.label);
+
+const COMPARE: Readonly<Record<WalkingOrder, (a: Walked, b: Walked) => number>> = {
+	'along the head': alongHead,
+	'by cylinder': byCylinder,
+	'intakes, then exhausts': (a, b) => kindFirst(a, b) || byCylinder(a, b)
+};
+
+/** The stations in walking order; the list given is left as it is. */
+export function walk<S extends Walked>(stations: readonly S[], order: WalkingOrder): S[] {
+	return stations.toSorted(COMPARE[order]);
+}

@@ -1,0 +1,102 @@
+/**
+ * The stack at one valve station, valve seated. Zero is the pocket floor; up
+ * is towards the tip (handbook §3).
+ */
+import { mm, type Millimetres } from '../units/quantity.ts';
+
+/** What was under and around the gauge when a reading was taken. */
+export interface InPlace {
+	/** Locator thickness; 0 when the gauge stood on the bare pocket. */
+	readonly locator: Millimetres;
+	/** Sum of the shims under the gauge. */
+	readonly shims: Millimetres;
+	/** How far the locks held the retainer above (+) or below (−) standard. */
+	readonly lockOffset: Millimetres;
+	/** How far the retainer sinks into a gauge body that is too large for its landing. */
+	readonly recess: Millimetres;
+	/** Correction in force for the gauge, added to its reading. */
+	readonly correction: Millimetres;
+	/** Landing height of the retainer used, against the shop's common datum. */
+	readonly retainerLanding: Millimetres;
+}
+
+/** What stands, or will stand, at a station. */
+export interface Build {
+	readonly locator: Millimetres;
+	readonly shims: Millimetres;
+	readonly lockOffset: Millimetres;
+	readonly retainerLanding: Millimetres;
+}
+
+/**
+ * The height a reading stands for, in millimetres: the gauge's reading less
+ * the recess, plus its correction.
+ */
+export function correctedHeight(reading: Millimetres, inPlace: InPlace): Millimetres {
+	return mm(reading - inPlace.recess + inPlace.correction);
+}
+
+/**
+ * Bare height `H0 = h_m + S_m + C_m − o_m` in millimetres: pocket floor to
+ * retainer landing with standard locks and nothing underneath. It is the
+ * station's own number, and only changes when the head, seat or valve is
+ * worked on. Source: handbook §3.
+ *
+ * The landing of the retainer used is taken off as well, so that bare heights
+ * taken with different retainers compare.
+ *
+ * @example a reading of 1.815 in over a 0.060 in locator, standard locks: 1.875 in
+ */
+export function bareHeight(reading: Millimetres, inPlace: InPlace): Millimetres {
+	return mm(
+		correctedHeight(reading, inPlace) +
+			inPlace.shims +
+			inPlace.locator -
+			inPlace.lockOffset -
+			inPlace.retainerLanding
+	);
+}
+
+/**
+ * Installed height `h = H0 − S − C + o + δ` of a build, in millimetres.
+ * Source: handbook §3.
+ *
+ * @example bare 1.875 in, 0.060 in locator, one 0.030 in shim: 1.785 in
+ */
+export function installedHeight(bare: Millimetres, build: Build): Millimetres {
+	return mm(bare - build.shims - build.locator + build.lockOffset + build.retainerLanding);
+}
+
+/**
+ * Height left for the inner spring, which rides lower than the outer by the
+ * retainer's step and stands higher by the locator's inner rise.
+ */
+export function innerHeight(
+	outer: Millimetres,
+	retainerStep: Millimetres,
+	innerRise: Millimetres
+): Millimetres {
+	return mm(outer - retainerStep - innerRise);
+}
+
+/** Retainer-to-seal gap, valve closed, of a build planned from a measured gap. */
+export interface SealChange {
+	/** Lock offset when the gap was measured. */
+	readonly measuredOffset: Millimetres;
+	/** Lock offset of the build. */
+	readonly offset: Millimetres;
+	/** Seal height of the build less the seal height measured with. */
+	readonly sealTaller: Millimetres;
+	/** What was taken off the retainer's underside since. */
+	readonly groundOff: Millimetres;
+}
+
+/** `D = D_m + (o − o_m) − Δseal height + ground-off`, in millimetres. Shims do not enter. Source: handbook §3. */
+export function sealGap(measured: Millimetres, change: SealChange): Millimetres {
+	return mm(
+		measured +
+			(change.offset - change.measuredOffset) -
+			change.sealTaller +
+			change.groundOff
+	);
+}

@@ -1,0 +1,67 @@
+/**
+ * How a quantity is written for a person, in the units that person reads.
+ * Switching units changes what is written, never what is stored.
+ */
+import {
+	MM_PER,
+	NEWTONS_PER,
+	type LengthUnit,
+	type LoadUnit,
+	type Millimetres,
+	type Newtons,
+	type NewtonsPerMillimetre,
+	type RateUnit
+} from './quantity.ts';
+
+export interface Units {
+	readonly length: LengthUnit;
+	readonly load: LoadUnit;
+}
+
+export const INCH_POUND: Units = { length: 'in', load: 'lbf' };
+export const METRIC: Units = { length: 'mm', load: 'N' };
+
+const LENGTH_DECIMALS: Readonly<Record<LengthUnit, number>> = { in: 3, mm: 2 };
+const LOAD_DECIMALS: Readonly<Record<LoadUnit, number>> = { lbf: 0, N: 0, kgf: 1 };
+const RATE_UNIT: Readonly<Record<LoadUnit, RateUnit>> = {
+	lbf: 'lbf/in',
+	N: 'N/mm',
+	kgf: 'kgf/mm'
+};
+
+/** A length to 0.001 in or 0.01 mm, without its unit. */
+export function showLength(length: Millimetres, units: Units): string {
+	return fixed(length / MM_PER[units.length], LENGTH_DECIMALS[units.length]);
+}
+
+/** A load to 1 lbf, 1 N or 0.1 kgf, without its unit. */
+export function showLoad(load: Newtons, units: Units): string {
+	return fixed(load / NEWTONS_PER[units.load], LOAD_DECIMALS[units.load]);
+}
+
+/** A spring rate in the unit that goes with the load unit, without that unit. */
+export function showRate(rate: NewtonsPerMillimetre, units: Units): string {
+	const perLength = units.load === 'lbf' ? MM_PER.in : 1;
+	return fixed((rate * perLength) / NEWTONS_PER[units.load], units.load === 'lbf' ? 0 : 2);
+}
+
+export function rateUnit(units: Units): RateUnit {
+	return RATE_UNIT[units.load];
+}
+
+/** The text of a length as a file or a form would hold it: "1.820 in". */
+export function lengthText(length: Millimetres, unit: LengthUnit): string {
+	return `${showLength(length, { length: unit, load: 'N' })} ${unit}`;
+}
+
+/**
+ * Decimal digits rounded half away from zero, with a true minus sign and no
+ * "−0". The value is nudged by a part in 10¹² first, so that 0.0005 stored in
+ * binary as a hair less still rounds up as a machinist would.
+ */
+function fixed(value: number, decimals: number): string {
+	const scale = 10 ** decimals;
+	const rounded = Math.round(Math.abs(value) * scale * (1 + 1e-12)) / scale;
+	const digits = rounded.toFixed(decimals);
+	return value < 0 && rounded !== 0 ? `−${digits}` : digits;
+}

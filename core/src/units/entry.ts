@@ -1,0 +1,84 @@
+/**
+ * Reading what a machinist types. Forgiving on the way in ("1812", "1.812",
+ * "1,812", `1.812"`, "46.02mm"), exact about what was understood, and never
+ * silently mended: what cannot be read is refused with the reason, and what is
+ * outside the plausible band is asked about by the caller.
+ */
+import { lengthOf, type LengthUnit, type Millimetres } from './quantity.ts';
+
+export type Entry =
+	| {
+			readonly ok: true;
+			/** The text to keep: digits as read, with unit, such as "1.812 in". */
+			readonly text: string;
+			readonly length: Millimetres;
+			/** True when the digits were read as thousandths of an inch. */
+			readonly thousandths: boolean;
+	  }
+	| { readonly ok: false; readonly problem: string };
+
+const refuse = (problem: string): Entry => ({ ok: false, problem });
+
+const SUFFIX: Readonly<Record<string, LengthUnit>> = { '"': 'in', in: 'in', mm: 'mm' };
+
+/**
+ * Reads one length as typed at the bench.
+ *
+ * In inches, digits without a decimal point are thousandths ("1812" is
+ * 1.812 in, "20" is 0.020 in). A comma is read as a decimal mark where there
+ * is just one and no point. A unit typed behind the digits wins over `unit`.
+ *
+ * @param typed what was keyed, in any state of completeness
+ * @param unit the unit the person works in
+ *
+ * @example readEntry('1812', 'in') // { ok: true, text: '1.812 in', … }
+ */
+export function readEntry(typed: string, unit: LengthUnit): Entry {
+	const trimmed = typed.trim();
+	if (trimmed === '') return refuse('Type the figure off the gauge.');
+
+	const suffix = /("|in|mm)$/i.exec(trimmed)?.[1]?.toLowerCase();
+	const body = (suffix ? trimmed.slice(0, -suffix.length) : trimmed).trim();
+	const readIn = suffix ? SUFFIX[suffix]! : unit;
+
+	if (/^[-−]/.test(body)) return refuse('A reading cannot be negative.');
+	if (/[,.].*[,.]/.test(body)) {
+		return refuse(`Two decimal marks in “${trimmed}”: type it once more with one.`);
+	}
+	const digits = body.replace(',', '.');
+	if (!/^(\d+\.?\d*|\.\d+)$/.test(digits)) {
+		return refuse(`“${trimmed}” is not a figure: digits and one decimal point.`);
+	}
+	const decimals = digits.split('.')[1]?.length ?? 0;
+	if (decimals > 5) return refuse('More decimals than any gauge here reads: at most five.');
+	if (digits.replace('.', '').length > 9) return refuse('Too many digits for one reading.');
+
+	const thousandths = readIn === 'in' && !digits.includes('.');
+	const kept = thousandths ? fromThousandths(digits) : tidy(digits);
+	const text = `${kept} ${readIn}`;
+	const length = lengthOf(text);
+	return { ok: true, text, length, thousandths };
+}
+
+/** "1812" → "1.812", "20" → "0.020": shifting digits as text keeps them exact. */
+function fromThousandths(digits: string): string {
+	const padded = digits.padStart(4, '0');
+	return tidy(`${padded.slice(0, -3)}.${padded.slice(-3)}`);
+}
+
+/** One digit before the point at least, none spare, and no bare trailing point. */
+function tidy(digits: string): string {
+	const [whole = '', fraction = ''] = digits.split('.');
+	const head = whole.replace(/^0+(?=\d)/, '') || '0';
+	return fraction === '' ? head : `${head}.${fraction}`;
+}
+
+/** The lengths between which a reading is believed without asking. */
+export interface Band {
+	readonly from: Millimetres;
+	readonly to: Millimetres;
+}
+
+export function isPlausible(length: Millimetres, band: Band): boolean {
+	return length >= band.from && length <= band.to;
+}

@@ -1,0 +1,46 @@
+/**
+ * A sentence with quantities in it, kept apart from the units it will be read
+ * in: the core says "{0.045 in} taller than its neighbours" once, and every
+ * person reads it in their own units.
+ */
+import { showLength, showLoad, type Units } from './display.ts';
+import type { Millimetres, Newtons } from './quantity.ts';
+
+export type Measure = { readonly length: Millimetres } | { readonly load: Newtons };
+export type Phrase = readonly (string | Measure)[];
+
+export const ofLength = (length: Millimetres): Measure => ({ length });
+export const ofLoad = (load: Newtons): Measure => ({ load });
+
+/**
+ * Builds a phrase from a template whose holes are texts, measures or phrases.
+ *
+ * @example say`Shim ${ofLength(mm(0.762))}` // ['Shim ', { length: 0.762 }]
+ */
+export function say(
+	texts: TemplateStringsArray,
+	...holes: readonly (string | number | Measure | Phrase)[]
+): Phrase {
+	const parts = texts.flatMap((text, i): Phrase => {
+		const hole = holes[i];
+		if (hole === undefined) return [text];
+		if (typeof hole === 'number') return [text, String(hole)];
+		return Array.isArray(hole) ? [text, ...(hole as Phrase)] : [text, hole as string | Measure];
+	});
+	return parts.filter((part) => part !== '');
+}
+
+/** Phrases with a separator between them. */
+export function joined(phrases: readonly Phrase[], separator: string): Phrase {
+	return phrases.flatMap((phrase, i) => (i === 0 ? phrase : [separator, ...phrase]));
+}
+
+/** The phrase as text in a person's units. Lengths go bare, as they are spoken at the bench; loads name their unit. */
+export function showPhrase(phrase: Phrase, units: Units): string {
+	return phrase
+		.map((part) => {
+			if (typeof part === 'string') return part;
+			return 'length' in part ? showLength(part.length, units) : `${showLoad(part.load, units)} ${units.load}`;
+		})
+		.join('');
+}

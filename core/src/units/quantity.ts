@@ -1,0 +1,91 @@
+/**
+ * A quantity is a number that knows what it measures. Inside the core every
+ * length is in millimetres and every force in newtons; the types keep the two
+ * apart, so a load can never be added to a height by mistake.
+ *
+ * At the edges (files, screens, gauges) a quantity is a text that keeps the
+ * digits as they were read and names its unit: "1.820 in", "46.23 mm",
+ * "130 lbf", "355 lbf/in".
+ */
+declare const dimension: unique symbol;
+
+export type Millimetres = number & { readonly [dimension]: 'length' };
+export type Newtons = number & { readonly [dimension]: 'force' };
+export type NewtonsPerMillimetre = number & { readonly [dimension]: 'rate' };
+export type Joules = number & { readonly [dimension]: 'energy' };
+
+export type LengthUnit = 'in' | 'mm';
+export type LoadUnit = 'lbf' | 'N' | 'kgf';
+export type RateUnit = 'lbf/in' | 'N/mm' | 'kgf/mm';
+
+export const mm = (value: number) => value as Millimetres;
+export const newtons = (value: number) => value as Newtons;
+export const newtonsPerMm = (value: number) => value as NewtonsPerMillimetre;
+export const joules = (value: number) => value as Joules;
+
+/** Millimetres in one of each length unit; exact by definition. */
+export const MM_PER: Readonly<Record<LengthUnit, number>> = { in: 25.4, mm: 1 };
+
+/** Newtons in one of each load unit; exact by definition of the pound and of standard gravity. */
+export const NEWTONS_PER: Readonly<Record<LoadUnit, number>> = {
+	lbf: 4.4482216152605,
+	N: 1,
+	kgf: 9.80665
+};
+
+const RATE_PER: Readonly<Record<RateUnit, number>> = {
+	'lbf/in': NEWTONS_PER.lbf / MM_PER.in,
+	'N/mm': 1,
+	'kgf/mm': NEWTONS_PER.kgf
+};
+
+export const inches = (value: number) => mm(value * MM_PER.in);
+export const poundsForce = (value: number) => newtons(value * NEWTONS_PER.lbf);
+
+/** The text of a quantity: signed decimal digits, one space, the unit. */
+export const LENGTH_TEXT = /^[+-]?\d+(\.\d+)? (in|mm)$/;
+export const LOAD_TEXT = /^\d+(\.\d+)? (lbf|N|kgf)$/;
+export const RATE_TEXT = /^\d+(\.\d+)? (lbf\/in|N\/mm|kgf\/mm)$/;
+
+/**
+ * The length that a text such as "1.820 in" stands for, in millimetres.
+ * Throws a RangeError on any other text: files and forms are checked before
+ * they get here, so this is a bug in the caller.
+ *
+ * @example lengthOf('1.820 in') // 46.228
+ */
+export function lengthOf(text: string): Millimetres {
+	return mm(parse(text, LENGTH_TEXT, MM_PER));
+}
+
+/** The load that a text such as "130 lbf" stands for, in newtons. Throws as {@link lengthOf} does. */
+export function loadOf(text: string): Newtons {
+	return newtons(parse(text, LOAD_TEXT, NEWTONS_PER));
+}
+
+/** The spring rate that a text such as "355 lbf/in" stands for, in newtons a millimetre. Throws as {@link lengthOf} does. */
+export function rateOf(text: string): NewtonsPerMillimetre {
+	return newtonsPerMm(parse(text, RATE_TEXT, RATE_PER));
+}
+
+function parse(text: string, pattern: RegExp, per: Readonly<Record<string, number>>): number {
+	if (!pattern.test(text)) throw new RangeError(`not a quantity: "${text}"`);
+	const space = text.indexOf(' ');
+	return Number(text.slice(0, space)) * per[text.slice(space + 1)]!;
+}
+
+/** The unit named in a length text. */
+export function unitOf(text: string): LengthUnit {
+	return text.endsWith('in') ? 'in' : 'mm';
+}
+
+/**
+ * Limits are compared after rounding to 0.1 µm and 0.01 N, so that a margin of
+ * exactly the limit passes whatever floating point makes of it (handbook §2).
+ */
+export const COMPARISON_STEP = { length: 1e-4, load: 1e-2 } as const;
+
+export function toComparisonStep(value: number, sort: keyof typeof COMPARISON_STEP): number {
+	const step = COMPARISON_STEP[sort];
+	return Math.round(value / step) * step;
+}

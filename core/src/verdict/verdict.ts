@@ -1,0 +1,130 @@
+/**
+ * A verdict is what a figure means: the figure, the limit that decided, how
+ * far apart the two are, where the inputs came from, and what would change it
+ * (handbook §12). Nothing is ever clear because data is missing.
+ */
+import {
+	COMPARISON_STEP,
+	toComparisonStep,
+	type Millimetres,
+	type Newtons
+} from '../units/quantity.ts';
+import type { Phrase } from '../units/phrase.ts';
+
+/** From calm to alarming; {@link worst} goes by this order. */
+export const STATES = ['clear', 'not measured', 'watch', 'too close', 'stop'] as const;
+export type State = (typeof STATES)[number];
+
+/** Where a figure came from. A told or remembered figure never makes a verdict clear on its own. */
+export const SOURCES = ['measured', 'tested', 'card', 'sheet', 'told', 'memory'] as const;
+export type Source = (typeof SOURCES)[number];
+const UNCONFIRMED: ReadonlySet<Source> = new Set(['told', 'memory']);
+
+export interface Limit<Q extends number = number> {
+	/** What the limit is called on screen: "bind floor". */
+	readonly name: string;
+	readonly side: 'floor' | 'ceiling';
+	readonly at: Q;
+	readonly severity: 'watch' | 'stop';
+}
+
+export interface Verdict<Q extends number = number> {
+	readonly state: State;
+	/** The figure judged, in SI units; null when it is not known. */
+	readonly figure: Q | null;
+	/** The limit that decided: the worst one passed, else the nearest one. */
+	readonly limit: Limit<Q> | null;
+	/** How far inside the limit the figure is; negative when beyond it. */
+	readonly difference: Q | null;
+	/** 95 % uncertainty of the figure, 0 where it is not known. */
+	readonly uncertainty: Q;
+	readonly sources: readonly Source[];
+	/** What is the matter and what would change it; empty when clear. */
+	readonly remedy: Phrase;
+}
+
+/** A verdict on a figure that is not there, saying what is missing. */
+export function notMeasured<Q extends number>(missing: Phrase): Verdict<Q> {
+	return {
+		state: 'not measured',
+		figure: null,
+		limit: null,
+		difference: null,
+		uncertainty: 0 as Q,
+		sources: [],
+		remedy: missing
+	};
+}
+
+export interface Judging<Q extends number> {
+	readonly sort: Q extends Millimetres ? 'length' : 'load';
+	readonly limits: readonly Limit<Q>[];
+	readonly sources: readonly Source[];
+	/** Half-width of the 95 % interval, same unit as the figure. */
+	readonly uncertainty?: number;
+	/** What to say when the given limit decided against the figure. */
+	readonly remedy: (limit: Limit<Q>, state: State) => Phrase;
+}
+
+/**
+ * Judges a figure against its limits.
+ *
+ * The worst limit passed decides. A figure nearer to a stop limit than its
+ * 95 % uncertainty, on either side, is too close to call. A clear figure whose
+ * inputs are told or remembered becomes a watch.
+ *
+ * @example judge(mm(1.27), { sort: 'length', limits: [floor of 1.27 mm], … }).state // 'clear'
+ */
+export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q>): Verdict<Q> {
+	const uncertainty = how.uncertainty ?? 0;
+	let decided: { state: State; limit: Limit<Q>; inside: number } | null = null;
+
+	for (const limit of how.limits) {
+		const inside = insideBy(figure, limit, how.sort);
+		const state = stateAgainst(limit, inside, uncertainty);
+		if (
+			decided === null ||
+			rank(state) > rank(decided.state) ||
+			(state === decided.state && inside < decided.inside)
+		) {
+			decided = { state, limit, inside };
+		}
+	}
+
+	const base = {
+		figure,
+		limit: decided?.limit ?? null,
+		difference: (decided?.inside ?? null) as Q | null,
+		uncertainty: uncertainty as Q,
+		sources: how.sources
+	};
+	const state = decided?.state ?? 'clear';
+	const unconfirmed = how.sources.find((source) => UNCONFIRMED.has(source));
+	if (state === 'clear' && unconfirmed) {
+		const origin = unconfirmed === 'told' ? 'told by the customer' : 'from memory';
+		return { ...base, state: 'watch', remedy: [`A figure behind this is ${origin}: confirm it`] };
+	}
+	const remedy = state === 'clear' || !decided ? [] : how.remedy(decided.limit, state);
+	return { ...base, state, remedy };
+}
+
+/** How far inside its limit a figure is, after rounding to the comparison step. */
+function insideBy(figure: number, limit: Limit, sort: keyof typeof COMPARISON_STEP): number {
+	const distance = limit.side === 'floor' ? figure - limit.at : limit.at - figure;
+	return toComparisonStep(distance, sort) + 0;
+}
+
+function stateAgainst(limit: Limit, inside: number, uncertainty: number): State {
+	if (limit.severity === 'stop' && Math.abs(inside) < uncertainty) return 'too close';
+	return inside < 0 ? limit.severity : 'clear';
+}
+
+const rank = (state: State) => STATES.indexOf(state);
+
+/** The most alarming of several states; an empty list is not measured. */
+export function worst(states: readonly State[]): State {
+	return states.reduce<State>(
+		(a, b) => (rank(b) > rank(a) ? b : a),
+		states.length === 0 ? 'not measured' : 'clear'
+	);
+}
