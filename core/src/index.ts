@@ -35,3 +35,5 @@ export type {
 	StationEntry,
 	VoidEntry
 } from './job/schema.ts';
+export { newJob, defaultSetup, defaultLimits } from './job/defaults.ts';
+export * from './job/in-place.ts';

@@ -139,6 +139,7 @@ export const KindSetup = z.strictObject({
 			groundOff: Size.default('0 mm')
 		})
 		.optional(),
+	valve: z.strictObject({ name: Name, stem: PositiveSize.optional() }).optional(),
 	locks: z.strictObject({ name: Name, offset: Length }).optional(),
 	locator: z.strictObject({ name: Name, thickness: Size, innerRise: Size.default('0 mm') }).optional(),
 	seal: z.strictObject({ name: Name, height: PositiveSize.optional() }).optional(),

@@ -82,3 +82,30 @@ export interface Band {
 export function isPlausible(length: Millimetres, band: Band): boolean {
 	return length >= band.from && length <= band.to;
 }
+
+/**
+ * Reads a length that may stand below or above something, such as a lock
+ * offset: a sign is allowed in front.
+ */
+export function readSignedEntry(typed: string, unit: LengthUnit): Entry {
+	const sign = /^\s*[-−]/.test(typed) ? '-' : '';
+	const entry = readEntry(typed.replace(/^\s*[-−+]/, ''), unit);
+	if (!entry.ok || sign === '') return entry;
+	const text = `-${entry.text}`;
+	return { ...entry, text, length: lengthOf(text) };
+}
+
+/**
+ * The text of a load or rate as typed: bare digits get the unit the person
+ * works in, a comma is a decimal mark, a unit typed is kept. What is not a
+ * figure is handed back as it is, for the schema to refuse.
+ *
+ * @example withUnit('130', 'lbf') // '130 lbf'
+ */
+export function withUnit(typed: string, unit: string): string {
+	const text = typed.trim().replace(/^(\d+),(\d+)/, '$1.$2');
+	if (/^\d+\.?$/.test(text) || /^\d*\.\d+$/.test(text)) {
+		return `${tidy(text)} ${unit}`;
+	}
+	return text.replace(/^([\d.]+)\s*([a-z].*)$/i, '$1 $2');
+}

@@ -32,6 +32,8 @@ export interface Verdict<Q extends number = number> {
 	readonly state: State;
 	/** The figure judged, in SI units; null when it is not known. */
 	readonly figure: Q | null;
+	/** All limits it was held against. */
+	readonly limits: readonly Limit<Q>[];
 	/** The limit that decided: the worst one passed, else the nearest one. */
 	readonly limit: Limit<Q> | null;
 	/** How far inside the limit the figure is; negative when beyond it. */
@@ -48,6 +50,7 @@ export function notMeasured<Q extends number>(missing: Phrase): Verdict<Q> {
 	return {
 		state: 'not measured',
 		figure: null,
+		limits: [],
 		limit: null,
 		difference: null,
 		uncertainty: 0 as Q,
@@ -93,6 +96,7 @@ export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q
 
 	const base = {
 		figure,
+		limits: how.limits,
 		limit: decided?.limit ?? null,
 		difference: (decided?.inside ?? null) as Q | null,
 		uncertainty: uncertainty as Q,

@@ -1,0 +1,135 @@
+# Shared by ./start and ./test: messages, Node packages, the build, the server.
+
+ROOT=$PWD
+DATA=${ZINC_DATA:-$ROOT/.data}
+case "$DATA" in /*) ;; *) DATA=$ROOT/$DATA ;; esac
+
+say() { printf '%s\n' "$*"; }
+fail() { printf '%s\n' "$*" >&2; exit 1; }
+
+need_node() {
+	command -v node >/dev/null || fail 'Node.js 20.19 or later is needed; there is none on this machine.'
+	node -e '
+		const [major, minor] = process.versions.node.split(".").map(Number);
+		process.exit(major > 20 || (major === 20 && minor >= 19) ? 0 : 1)
+	' || fail "Node.js 20.19 or later is needed; this is $(node --version)."
+}
+
+# install_debian PACKAGE...: installs Debian packages, or says the command that would.
+install_debian() {
+	if [ "$(id -u)" = 0 ]; then
+		say "Installing $*"
+		# A fresh cluster of Debian's own is not wanted: this project makes its own.
+		mkdir -p /etc/postgresql-common
+		[ -e /etc/postgresql-common/createcluster.conf ] ||
+			echo 'create_main_cluster = false' > /etc/postgresql-common/createcluster.conf
+		DEBIAN_FRONTEND=noninteractive apt-get update -qq &&
+			DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@" >/dev/null ||
+			fail "Could not install $*. Try: apt-get update && apt-get install $*"
+	else
+		fail "Missing on this machine: $*. Install with: sudo apt-get update && sudo apt-get install $*"
+	fi
+}
+
+# Node packages, once for each state of the lock file.
+need_packages() {
+	local stamp=node_modules/.zinc-lock
+	if [ ! -e "$stamp" ] || ! cmp -s package-lock.json "$stamp"; then
+		say 'Installing Node packages'
+		npm ci --loglevel=error || fail 'npm could not install the packages.'
+		cp package-lock.json "$stamp"
+	fi
+}
+
+# Builds the web application when anything it is made of is newer than the last build.
+build_web() {
+	local stamp=web/build/.zinc-built
+	if [ ! -e "$stamp" ] || [ -n "$(find core/src web/src web/static web/server.js web/*.config.* \
+		package-lock.json -newer "$stamp" -print -quit)" ]; then
+		say 'Building (about a minute)'
+		mkdir -p "$DATA"
+		npm run --silent build >"$DATA/build.log" 2>&1 ||
+			{ tail -n 30 "$DATA/build.log" >&2; fail 'The build failed.'; }
+		touch "$stamp"
+	fi
+}
+
+default_port() { [ "$1" = own ] && echo 4601 || echo 4600; }
+port_of() { cat "$DATA/app-$1.port" 2>/dev/null || true; }
+address() { echo "http://127.0.0.1:$(port_of "$1")"; }
+
+# process_is PID WORD: whether a process lives and has a word in its command line.
+process_is() {
+	[ -n "$1" ] && kill -0 "$1" 2>/dev/null &&
+		tr '\0' ' ' < "/proc/$1/cmdline" 2>/dev/null | grep -qF -- "$2"
+}
+
+app_pid() { cat "$DATA/app-$1.pid" 2>/dev/null || true; }
+serving() { process_is "$(app_pid "$1")" web/server.js && healthy "$1"; }
+healthy() {
+	node -e '
+		fetch(process.argv[1], { signal: AbortSignal.timeout(2000) })
+			.then((answer) => process.exit(answer.ok ? 0 : 1))
+			.catch(() => process.exit(1))
+	' "$(address "$1")/healthz"
+}
+
+# free_port FROM: the first port from there on that nobody listens on.
+free_port() {
+	node -e '
+		const net = require("node:net");
+		const attempt = (port) => {
+			const server = net.createServer();
+			server.once("error", () => attempt(port + 1));
+			server.listen(port, "127.0.0.1", () => server.close(() => console.log(port)));
+		};
+		attempt(Number(process.argv[1]));
+	' "$1"
+}
+
+start_server() {
+	local mode=$1 wanted=${PORT:-$(default_port "$1")} port i
+	stop_server "$mode"
+	port=$(free_port "$wanted")
+	[ "$port" = "$wanted" ] || say "Port $wanted is taken; using $port."
+	echo "$port" > "$DATA/app-$mode.port"
+	PORT=$port ZINC_MODE=$mode ZINC_DEMO=$ROOT/demo/jobs BODY_SIZE_LIMIT=8M \
+		setsid node web/server.js >>"$DATA/app-$mode.log" 2>&1 9>&- </dev/null &
+	echo $! > "$DATA/app-$mode.pid"
+	for i in $(seq 100); do
+		healthy "$mode" && return
+		process_is "$(app_pid "$mode")" web/server.js || break
+		sleep 0.2
+	done
+	tail -n 5 "$DATA/app-$mode.log" >&2
+	node -e 'fetch(process.argv[1]).then((a) => a.text()).then((t) => console.error(t)).catch(() => {})' \
+		"$(address "$mode")/healthz"
+	stop_server "$mode"
+	fail "The application did not come up; see $DATA/app-$mode.log."
+}
+
+stop_server() {
+	local pid i
+	pid=$(app_pid "$1")
+	if process_is "$pid" web/server.js; then
+		kill "$pid"
+		for i in $(seq 80); do
+			process_is "$pid" web/server.js || break
+			sleep 0.1
+		done
+	fi
+	rm -f "$DATA/app-$1.pid"
+}
+
+stop_all() {
+	stop_server demo
+	stop_server own
+	stop_cluster
+	say 'Zinc Ledger has stopped.'
+}
+
+open_browser() {
+	if [ -n "${DISPLAY:-}${WAYLAND_DISPLAY:-}" ] && command -v xdg-open >/dev/null; then
+		xdg-open "$1" >/dev/null 2>&1 9>&- &
+	fi
+}

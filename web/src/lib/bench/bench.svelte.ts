@@ -1,0 +1,38 @@
+import { getContext, setContext } from 'svelte';
+import type { Person, Units } from '@zinc-ledger/core';
+
+export type Scheme = 'light' | 'dark';
+
+/** Who works at this bench and how they read: person, units, light or dark. */
+export class Bench {
+	person = $state.raw<Person | null>(null);
+	units = $state.raw<Units>({ length: 'in', load: 'lbf' });
+
+	constructor(person: Person | null, units: Units) {
+		this.person = person;
+		this.units = units;
+	}
+
+	/** Switches units at once; the choice is kept in the background. */
+	async read(units: Units): Promise<void> {
+		this.units = units;
+		await keep({ units });
+	}
+
+	async light(scheme: Scheme): Promise<void> {
+		document.documentElement.dataset.scheme = scheme;
+		await keep({ scheme });
+	}
+}
+
+async function keep(choice: { units?: Units; scheme?: Scheme }): Promise<void> {
+	await fetch('/api/bench', {
+		method: 'PUT',
+		headers: { 'content-type': 'application/json' },
+		body: JSON.stringify(choice)
+	}).catch(() => undefined);
+}
+
+const KEY = Symbol('bench');
+export const setBench = (bench: Bench) => setContext(KEY, bench);
+export const getBench = () => getContext<Bench>(KEY);

@@ -1,0 +1,96 @@
+<script lang="ts">
+	/** The stages of the job, in the order of the work, always in this place. */
+	import { Check } from '@lucide/svelte';
+	import type { StageName } from '@zinc-ledger/core';
+	import { page } from '$app/state';
+	import { outbox } from '$lib/outbox/outbox.svelte';
+	import { capital, moment } from '$lib/ui/words';
+	import type { Book } from './book.svelte';
+
+	let { book }: { book: Book } = $props();
+
+	const root = $derived(`/jobs/${book.job.id}`);
+	const link = $derived<Record<StageName, string>>({
+		'take in': `${root}/setup`,
+		'set up': `${root}/setup`,
+		heights: `${root}/round?of=installed-height`,
+		'seal gaps': `${root}/round?of=seal-gap`,
+		shims: `${root}?show=shims`,
+		lash: `${root}/round?of=lash`,
+		sheet: root
+	});
+	const here = $derived(page.url.pathname + page.url.search);
+	const isHere = (stage: StageName) =>
+		link[stage] === here || (stage === 'set up' && page.url.pathname === link[stage]);
+
+	const last = $derived(
+		book.job.readings.toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, 4)
+	);
+	const initials = (id: string) =>
+		book.job.people.find((person) => person.id === id)?.initials ?? '';
+	const waiting = $derived(outbox.waiting.filter((item) => item.jobId === book.job.id));
+</script>
+
+<nav
+	aria-label="Stages of the job"
+	class="flex flex-none overflow-x-auto bg-plate bench:w-[164px] bench:flex-col bench:overflow-y-auto"
+>
+	<ol class="flex bench:block">
+		{#each book.stages as stage (stage.name)}
+			{#if stage.name !== 'take in'}
+				<li>
+					<a
+						href={link[stage.name]}
+						aria-current={isHere(stage.name) ? 'page' : undefined}
+						class="relative block min-h-12 border-b border-rule py-2 pr-3 pl-[18px] before:absolute before:inset-y-0 before:left-0 before:w-[5px] aria-[current=page]:bg-paper aria-[current=page]:before:bg-chromate"
+					>
+						<span class="flex items-center gap-1.5 font-semibold">
+							{capital(stage.name)}
+							{#if stage.done}<Check size={15} aria-label="done" class="text-soft" />{/if}
+						</span>
+						<span class="block text-xs {stage.blocks ? 'font-semibold text-stop' : 'text-soft'}">
+							{stage.note || 'not begun'}
+						</span>
+					</a>
+				</li>
+			{/if}
+		{/each}
+	</ol>
+	<div class="mt-auto hidden space-y-4 px-[18px] py-4 text-xs text-soft bench:block">
+		{#if waiting.length > 0}
+			<section role="status" class="text-ink">
+				{#each waiting.filter((item) => item.refused) as item (item.reading.id)}
+					<p class="mb-2 border-l-4 border-stop pl-2">
+						<b>{item.reading.station} {item.reading.read}</b> was not taken: {item.refused}
+						<button class="min-h-8 underline" onclick={() => outbox.dismiss(item.reading.id)}>
+							Take it off
+						</button>
+					</p>
+				{/each}
+				{#if waiting.some((item) => !item.refused)}
+					<p class="border-l-4 border-watch pl-2">
+						{waiting.filter((item) => !item.refused).length} waiting to be sent
+					</p>
+				{/if}
+			</section>
+		{/if}
+		{#if last.length > 0}
+			<section>
+				<h2 class="mb-1 font-semibold">Last read</h2>
+				<ul class="figure space-y-0.5">
+					{#each last as reading (reading.id)}
+						<li class="flex justify-between gap-2" title={moment(reading.at)}>
+							<span>{reading.station}</span>
+							<span>{reading.read.split(' ')[0]}</span>
+							<span>{initials(reading.person)}</span>
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
+		<p class="flex flex-col gap-1">
+			<a class="min-h-6 underline" href="{root}/paper">Print the sheet</a>
+			<a class="min-h-6 underline" href="{root}/file" download>Save as a file</a>
+		</p>
+	</div>
+</nav>

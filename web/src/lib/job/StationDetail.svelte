@@ -1,0 +1,173 @@
+<script lang="ts">
+	/** Everything about the chosen station: section, stack, what to shim, what was read. */
+	import {
+		lengthText,
+		mm,
+		showLength,
+		showLoad,
+		showPhrase,
+		shimPhrase,
+		type Reading,
+		type StationSheet
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Section from '$lib/section/Section.svelte';
+	import { capital, moment } from '$lib/ui/words';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { getBook } from './book.svelte';
+
+	let { station }: { station: StationSheet } = $props();
+	const book = getBook();
+	const bench = getBench();
+
+	const kind = $derived(book.sheet.kinds[station.kind]);
+	const parts = $derived(book.job.setup.kinds[station.kind]);
+	const length = (value: number) => showLength(mm(value), bench.units);
+	const struck = $derived(new Map(book.job.voids.map((entry) => [entry.reading, entry])));
+	const readings = $derived(
+		book.job.readings.filter((reading) => reading.station === station.label).toReversed()
+	);
+	const who = (id: string) =>
+		book.job.people.find((person) => person.id === id)?.initials ??
+		(bench.person?.id === id ? bench.person.initials : '');
+
+	let striking = $state.raw<Reading | null>(null);
+	let reason = $state('');
+	let problem = $state<string | null>(null);
+
+	async function fit() {
+		if (station.shim?.answer.sort !== 'fit') return;
+		if (!bench.person) {
+			problem = 'Pick who works at this bench first, at the top.';
+			return;
+		}
+		const unit = book.job.setup.shimStock[0]?.thickness.endsWith('in') ? 'in' : 'mm';
+		problem = await book.fit(
+			station.label,
+			station.shim.answer.shims.map((shim) => lengthText(shim, unit))
+		);
+	}
+
+	async function strike(event: SubmitEvent) {
+		event.preventDefault();
+		if (!striking) return;
+		if (!bench.person) {
+			problem = 'Pick who works at this bench first, at the top.';
+			return;
+		}
+		problem = await book.strike(striking, reason.trim(), bench.person);
+		if (problem === null) {
+			striking = null;
+			reason = '';
+		}
+	}
+</script>
+
+<section aria-label="Station {station.label}" class="text-[13px]">
+	<h2 class="mb-1 flex items-baseline justify-between">
+		<span class="figure text-base font-semibold">{station.label}</span>
+		<span class="figure text-xs text-soft">
+			{kind.target.height === null
+				? showPhrase(kind.target.because, bench.units)
+				: `aim ${length(kind.target.height)}`}
+		</span>
+	</h2>
+	<Section {station} {kind} {parts} />
+
+	{#if station.remarks.length > 0}
+		<ul class="mt-1 space-y-1 border-t border-rule py-2">
+			{#each station.remarks as remark, i (i)}
+				<li><Mark state={remark.state} word /> {showPhrase(remark.text, bench.units)}</li>
+			{/each}
+		</ul>
+	{/if}
+
+	{#if station.shim?.answer.sort === 'fit' && station.shim.outcome}
+		{@const { outcome } = station.shim}
+		<div class="border-t border-rule py-2">
+			<p class="font-semibold">{showPhrase(shimPhrase(station.shim.answer, station.stack.shims), bench.units)}</p>
+			<dl class="my-1 grid grid-cols-4 gap-x-2 text-soft">
+				{#each [['height', length(outcome.height)], ['seat', outcome.seatLoad === null ? '·' : showLoad(outcome.seatLoad, bench.units)], ['open', outcome.openLoad === null ? '·' : showLoad(outcome.openLoad, bench.units)], ['to bind', outcome.bindMargin === null ? '·' : length(outcome.bindMargin)]] as [name, value] (name)}
+					<div><dt>{name}</dt><dd class="figure text-ink">{value}</dd></div>
+				{/each}
+			</dl>
+			<button class="button" onclick={fit}>Fit these</button>
+		</div>
+	{/if}
+
+	<dl class="grid grid-cols-[1fr_auto] gap-y-0.5 border-t border-rule py-2">
+		<dt class="text-soft">Bare height</dt>
+		<dd class="figure text-right">
+			{station.bareHeight.figure === null ? '·' : length(station.bareHeight.figure)}
+		</dd>
+		<dt class="text-soft">Locator</dt>
+		<dd class="figure text-right">{length(station.stack.locator)}</dd>
+		<dt class="text-soft">Shims</dt>
+		<dd class="figure text-right">{station.stack.shims.map(length).join(' + ') || 'none'}</dd>
+		<dt class="text-soft">Locks</dt>
+		<dd class="figure text-right">
+			{station.stack.lockOffset === 0
+				? 'standard'
+				: `${station.stack.lockOffset > 0 ? '+' : ''}${length(station.stack.lockOffset)}`}
+		</dd>
+		<dt class="text-soft">Loads from</dt>
+		<dd class="text-right">
+			{kind.curve === null
+				? 'no spring card'
+				: kind.curve.from === 'tested'
+					? 'tested set'
+					: kind.sources.spring === 'card'
+						? 'card, straight line'
+						: `straight line, ${kind.sources.spring}`}
+		</dd>
+		{#if kind.bind?.first}
+			<dt class="text-soft">Binds first</dt>
+			<dd class="text-right">{kind.bind.first}</dd>
+		{/if}
+		{#if station.energy !== null}
+			<dt class="text-soft">Energy at full lift</dt>
+			<dd class="figure text-right">{station.energy.toFixed(1)} J</dd>
+		{/if}
+	</dl>
+
+	{#if readings.length > 0}
+		<h3 class="border-t border-rule pt-2 font-semibold">Readings</h3>
+		<ul>
+			{#each readings as reading (reading.id)}
+				{@const gone = struck.get(reading.id)}
+				<li class="border-b border-hair py-1">
+					<div class="flex items-center gap-2">
+						<span class="figure {gone ? 'text-faint line-through' : ''}">{reading.read}</span>
+						<span class="text-soft">{reading.quantity} · {who(reading.person)}</span>
+						{#if !gone}
+							<button
+								class="ml-auto min-h-8 px-1 text-soft underline"
+								onclick={() => ((striking = reading), (reason = ''))}
+							>
+								Strike
+							</button>
+						{/if}
+					</div>
+					<p class="text-xs text-faint">
+						{moment(reading.at)}{gone ? ` · struck by ${who(gone.person)}: ${gone.reason}` : ''}
+					</p>
+					{#if striking?.id === reading.id}
+						<form class="my-1 flex gap-2" onsubmit={strike}>
+							<!-- svelte-ignore a11y_autofocus -->
+							<input
+								class="field"
+								aria-label="Reason for striking {reading.read}"
+								placeholder="Reason"
+								bind:value={reason}
+								required
+								autofocus
+							/>
+							<button class="button">Strike</button>
+						</form>
+					{/if}
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{capital(problem)}</p>{/if}
+</section>

@@ -1,0 +1,190 @@
+<script lang="ts">
+	/** The sheet as it goes to the customer: one page for up to sixteen stations. */
+	import {
+		KINDS,
+		showLength,
+		showLoad,
+		showPhrase,
+		walk,
+		type Job,
+		type Kind,
+		type Sheet
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import { columnsFor, showFigure } from '$lib/sheet/columns';
+	import Mark from '$lib/ui/Mark.svelte';
+	import Scale from '$lib/ui/Scale.svelte';
+	import { capital, moment, shortDate } from '$lib/ui/words';
+
+	let { job, sheet, size }: { job: Job; sheet: Sheet; size: 'A4' | 'Letter' } = $props();
+	const bench = getBench();
+	const units = $derived(bench.units);
+
+	const columns = $derived(columnsFor(sheet.stations));
+	const rows = $derived(
+		walk(job.stations, job.setup.walkingOrder).flatMap(
+			(entry) => sheet.stations.find((station) => station.label === entry.label) ?? []
+		)
+	);
+	const measuredBy = $derived(
+		job.people
+			.filter((person) => job.readings.some((reading) => reading.person === person.id))
+			.map((person) => person.name)
+	);
+	const lastRead = $derived(job.readings.map((reading) => reading.at).toSorted().at(-1));
+	const limits = $derived(job.setup.limits);
+
+	function parts(kind: Kind): [string, string][] {
+		const setup = job.setup.kinds[kind];
+		const { lift, target, bind } = sheet.kinds[kind];
+		const length = (value: Parameters<typeof showLength>[0]) => showLength(value, units);
+		return [
+			['Spring', setup.spring ? `${setup.spring.name} (${sourceOf(kind)})` : 'not given'],
+			['Retainer', setup.retainer?.name ?? 'not given'],
+			['Locks', setup.locks?.name ?? 'not given'],
+			['Locator', setup.locator?.name ?? 'not given'],
+			['Seal', setup.seal?.name ?? 'not given'],
+			['Lift', lift ? `${length(lift.gross)} gross, ${length(lift.net)} net` : 'not given'],
+			[
+				'Coil bind',
+				bind ? `${length(bind.height)}${bind.first ? `, ${bind.first} binds first` : ''}` : 'not given'
+			],
+			[
+				'Aim',
+				target.height === null
+					? showPhrase(target.because, units)
+					: `${length(target.height)} by ${setup.aim.school}`
+			]
+		];
+	}
+
+	function sourceOf(kind: Kind): string {
+		const { curve, sources } = sheet.kinds[kind];
+		if (curve?.from === 'tested') return 'tested curve';
+		return sources.spring === 'card' ? 'card, straight line' : `${sources.spring}, straight line`;
+	}
+</script>
+
+<article
+	class="mx-auto bg-white px-8 py-7 text-[11.5px] leading-snug text-ink [print-color-adjust:exact] print:m-0 print:w-full print:p-0 {size ===
+	'A4'
+		? 'w-[794px]'
+		: 'w-[816px]'}"
+	style="color-scheme: light"
+	aria-label="Sheet of job {job.number}"
+>
+	<header class="flex items-end justify-between border-b-[3px] border-ink pb-2">
+		<div>
+			<h1 class="text-[22px] leading-tight font-bold [font-stretch:112%]">{job.engine.name}</h1>
+			<p class="text-[13px]">
+				{job.customer.name}{job.customer.contact ? `, ${job.customer.contact}` : ''}
+				· {job.setup.use.duty}{job.setup.use.engineSpeed
+					? `, to ${job.setup.use.engineSpeed.toLocaleString('en')} rpm`
+					: ''}
+			</p>
+		</div>
+		<p class="text-right">
+			<span class="figure block text-[22px] leading-tight font-semibold">{job.number}</span>
+			taken in {shortDate(job.takenIn)} · {units.length}, {units.load}
+		</p>
+	</header>
+
+	<div class="mt-3"><HeadPlan {job} stations={sheet.stations} /></div>
+
+	<table class="mt-3 w-full border-collapse">
+		<thead>
+			<tr class="border-b-2 border-ink text-[10.5px] text-soft">
+				<th class="w-10 py-1 text-left align-bottom font-medium">Valve</th>
+				{#each columns as column (column.key)}
+					<th class="w-[82px] px-1 py-1 text-right align-bottom leading-tight font-medium">
+						{column.title}
+						<span class="figure block">{column.sort === 'length' ? units.length : units.load}</span>
+					</th>
+				{/each}
+				<th class="py-1 pl-3 text-left align-bottom font-medium">Shims, remarks</th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each rows as station (station.label)}
+				{@const remark = station.remarks.find((each) => each.state !== 'not measured')}
+				<tr class="break-inside-avoid border-b border-hair">
+					<th scope="row" class="figure text-left text-[13px] font-semibold">{station.label}</th>
+					{#each columns as column (column.key)}
+						{@const verdict = station.figures[column.key]}
+						{@const text = showFigure(verdict, column, units)}
+						<td class="h-[29px] px-1 text-right">
+							{#if verdict && text !== null && verdict.figure !== null}
+								<span class="figure flex items-center justify-end gap-1 text-[13px] leading-tight">
+									<Mark state={verdict.state} />
+									{text}
+								</span>
+								<Scale figure={verdict.figure} limits={verdict.limits} state={verdict.state} />
+							{:else}
+								<span class="figure text-faint">·</span>
+							{/if}
+						</td>
+					{/each}
+					<td class="pl-3 text-[10.5px] leading-tight">
+						{#if station.stack.shims.length > 0}
+							<span class="figure">
+								{station.stack.shims.map((shim) => showLength(shim, units)).join(' + ')}
+							</span>
+						{/if}
+						{#if remark}<Mark state={remark.state} word /> {showPhrase(remark.text, units)}{/if}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+
+	<div class="mt-3 grid grid-cols-[1fr_1fr_0.9fr] gap-5 break-inside-avoid">
+		{#each KINDS as kind (kind)}
+			<section>
+				<h2 class="border-b border-ink pb-0.5 font-semibold">{capital(kind)}</h2>
+				<dl class="mt-1 grid grid-cols-[4.2rem_1fr] gap-y-px">
+					{#each parts(kind) as [name, value] (name)}
+						<dt class="text-soft">{name}</dt>
+						<dd>{value}</dd>
+					{/each}
+				</dl>
+			</section>
+		{/each}
+		<section>
+			<h2 class="border-b border-ink pb-0.5 font-semibold">Judged by</h2>
+			<dl class="mt-1 grid grid-cols-[1fr_auto] gap-y-px">
+				<dt class="text-soft">Height within ±</dt><dd class="figure">{limits.heightTolerance}</dd>
+				<dt class="text-soft">Bind margin, floor</dt><dd class="figure">{limits.bindFloor}</dd>
+				<dt class="text-soft">Seal clearance, floor</dt><dd class="figure">{limits.sealFloor}</dd>
+				<dt class="text-soft">Loads within ±</dt>
+				<dd class="figure">{Math.round(limits.loadBand * 100)} %</dd>
+			</dl>
+			<p class="mt-2 flex flex-wrap gap-x-3">
+				<Mark state="watch" word /><Mark state="too close" word /><Mark state="stop" word />
+			</p>
+			<p class="mt-0.5 text-soft">A figure without a mark is clear; a dot is not measured.</p>
+		</section>
+	</div>
+
+	{#if sheet.remarks.length > 0}
+		<ul class="mt-2">
+			{#each sheet.remarks as remark, i (i)}
+				<li><Mark state={remark.state} word /> {showPhrase(remark.text, units)}</li>
+			{/each}
+		</ul>
+	{/if}
+
+	<footer class="mt-4 grid grid-cols-[1.6fr_1fr] gap-6 border-t border-ink pt-2 break-inside-avoid">
+		<p class="text-soft">
+			Measured by {measuredBy.join(', ') || 'nobody yet'}{lastRead ? `, last ${moment(lastRead)}` : ''}.
+			Least bind margin {sheet.least.bindMargin
+				? `${showLength(sheet.least.bindMargin.figure, units)} at ${sheet.least.bindMargin.station}`
+				: 'not known'}. Seat loads {KINDS.map((kind) => {
+				const range = sheet.seatLoads[kind];
+				return `${kind} ${range ? `${showLoad(range.least, units)}–${showLoad(range.most, units)}` : 'not known'}`;
+			}).join(', ')}. The makers’ instructions for springs, cam and engine come first; these figures do
+			not replace them.
+		</p>
+		<p class="self-end border-t border-ink pt-1 text-soft">Name, date</p>
+	</footer>
+</article>

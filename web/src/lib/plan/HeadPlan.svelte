@@ -1,0 +1,105 @@
+<script lang="ts">
+	/**
+	 * The heads in plan, as they lie on the bench. Each station carries its
+	 * state, and is the way to it.
+	 */
+	import type { Job, Quantity, StationSheet } from '@zinc-ledger/core';
+	import Mark from '$lib/ui/Mark.svelte';
+
+	interface Props {
+		job: Job;
+		stations: readonly StationSheet[];
+		selected?: string | null;
+		/** The quantity whose reading makes a station drawn in full line. */
+		measured?: Quantity;
+		/** Left out, the plan is a drawing and no way to anywhere. */
+		onselect?: (label: string) => void;
+	}
+	let {
+		job,
+		stations,
+		selected = null,
+		measured = 'installed height',
+		onselect
+	}: Props = $props();
+
+	const byLabel = $derived(new Map(stations.map((station) => [station.label, station])));
+	const perHead = $derived(job.engine.layout.cylinders / job.heads.length);
+	const rows = $derived(job.engine.layout.valvesPerCylinder === 4 ? 2 : 1);
+
+	function describe(sheet: StationSheet): string {
+		const read = sheet.inForce[measured];
+		return `${sheet.label}, ${read ? `${read.read}, ${sheet.state}` : 'not measured'}`;
+	}
+</script>
+
+<div class="flex flex-wrap gap-3" role="group" aria-label="Head plan">
+	{#each job.heads as head (head.id)}
+		<div class="min-w-80 flex-1">
+			<div
+				class="relative rounded-[10px] border border-metal bg-cast {rows === 2
+					? 'h-[124px]'
+					: 'h-[88px]'}"
+			>
+				{#each { length: perHead } as _, i (i)}
+					<span
+						class="absolute top-1/2 aspect-square w-auto -translate-1/2 rounded-full border border-dashed border-metal {rows ===
+						2
+							? 'h-[118px]'
+							: 'h-[84px]'}"
+						style:left="{((i + 0.5) / perHead) * 100}%"
+					></span>
+				{/each}
+				{#each { length: perHead + 1 } as _, i (i)}
+					{#each ['8%', '92%'] as top (top)}
+						<span
+							class="absolute size-2.5 -translate-1/2 rounded-full border border-metal bg-paper"
+							style:left="clamp(10px, {(i / perHead) * 100}%, 100% - 10px)"
+							style:top
+						></span>
+					{/each}
+				{/each}
+				{#each job.stations.filter((station) => station.head === head.id) as station (station.label)}
+					{@const sheet = byLabel.get(station.label)!}
+					<svelte:element
+						this={onselect ? 'button' : 'span'}
+						type={onselect ? 'button' : undefined}
+						role={onselect ? 'button' : 'img'}
+						tabindex={!onselect
+							? undefined
+							: station.label === (selected ?? stations[0]?.label)
+								? 0
+								: -1}
+						aria-pressed={onselect ? station.label === selected : undefined}
+						aria-label={describe(sheet)}
+						data-station={station.label}
+						onclick={() => onselect?.(station.label)}
+						class="absolute grid size-11 -translate-1/2 place-items-center"
+						style:left="{(station.along / perHead) * 100}%"
+						style:top="{rows === 2 ? 27 + station.across * 46 : 50}%"
+					>
+						<span
+							class={[
+								'figure grid place-items-center rounded-full border-2 text-[13px] font-semibold',
+								station.kind === 'intake' ? 'size-11' : 'size-9',
+								station.label === selected
+									? 'border-[3px] border-chromate bg-chromate-wash'
+									: sheet.state === 'stop'
+										? 'border-stop bg-paper'
+										: sheet.inForce[measured]
+											? 'border-ink bg-paper'
+											: 'border-dashed border-faint text-soft'
+							]}
+						>
+							{station.label}
+						</span>
+						<span class="absolute -top-0.5 right-0 bg-transparent"><Mark state={sheet.state} /></span>
+					</svelte:element>
+				{/each}
+			</div>
+			{#if job.heads.length > 1}
+				<p class="mt-0.5 text-xs text-soft">{head.name}, seen from above, front of engine left</p>
+			{/if}
+		</div>
+	{/each}
+</div>

@@ -1,0 +1,33 @@
+<script lang="ts">
+	/** What the figure just typed comes to. */
+	import type { StationSheet } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { columnsFor, showFigure } from '$lib/sheet/columns';
+	import Mark from '$lib/ui/Mark.svelte';
+	import Scale from '$lib/ui/Scale.svelte';
+	import { stateClass } from '$lib/ui/state';
+
+	let { station }: { station: StationSheet } = $props();
+	const bench = getBench();
+	const columns = $derived(columnsFor([station]));
+</script>
+
+<dl class="flex flex-wrap gap-x-8 gap-y-3">
+	{#each columns as column (column.key)}
+		{@const verdict = station.figures[column.key]}
+		{@const text = showFigure(verdict, column, bench.units)}
+		{#if verdict && text !== null}
+			<div class="w-28">
+				<dt class="text-[13px] text-soft">{column.title}</dt>
+				<dd class="figure text-2xl {stateClass(verdict.state)}">
+					{text} <Mark state={verdict.state} />
+				</dd>
+				<dd>
+					{#if verdict.figure !== null}
+						<Scale figure={verdict.figure} limits={verdict.limits} state={verdict.state} />
+					{/if}
+				</dd>
+			</div>
+		{/if}
+	{/each}
+</dl>

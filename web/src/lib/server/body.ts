@@ -1,0 +1,22 @@
+import { error } from '@sveltejs/kit';
+import type { z } from 'zod';
+import { pathText } from '@zinc-ledger/core/file';
+
+/** The JSON body of a request, checked; a wrong one is a 400 that names each field. */
+export async function checkedBody<S extends z.ZodType>(
+	request: Request,
+	schema: S
+): Promise<z.infer<S>> {
+	let value: unknown;
+	try {
+		value = await request.json();
+	} catch {
+		error(400, 'The request is not JSON.');
+	}
+	const result = schema.safeParse(value);
+	if (result.success) return result.data;
+	error(
+		400,
+		result.error.issues.map((issue) => `${pathText(issue.path)}: ${issue.message}`).join('; ')
+	);
+}

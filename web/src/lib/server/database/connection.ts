@@ -1,0 +1,42 @@
+import { Kysely, PostgresDialect } from 'kysely';
+import pg from 'pg';
+import { log } from '../log';
+import type { Tables } from './schema';
+
+export type Database = Kysely<Tables>;
+
+/** A pool of connections to one database. Connecting fails fast, so that pages can say so. */
+export function connect(url: string): Database {
+	const pool = new pg.Pool({
+		connectionString: url,
+		max: 10,
+		connectionTimeoutMillis: 2000,
+		query_timeout: 10_000
+	});
+	pool.on('error', (error) => log.warn({ error: error.message }, 'idle connection lost'));
+	return new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) });
+}
+
+const CONNECTION_LOST = new Set([
+	'ECONNREFUSED',
+	'ECONNRESET',
+	'EPIPE',
+	'ETIMEDOUT',
+	'57P01', // admin shutdown
+	'57P02', // crash shutdown
+	'57P03', // cannot connect now
+	'08006',
+	'08003',
+	'08001'
+]);
+
+/** Whether an error means that the database is away, and not that a query was wrong. */
+export function isDatabaseAway(error: unknown): boolean {
+	if (!(error instanceof Error)) return false;
+	const code = (error as { code?: string }).code;
+	if (code && CONNECTION_LOST.has(code)) return true;
+	if (error instanceof AggregateError) return error.errors.some(isDatabaseAway);
+	return /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Query read timeout/i.test(
+		error.message
+	);
+}

@@ -1,0 +1,18 @@
+import { Migrator, type Kysely } from 'kysely';
+import type { Tables } from './schema';
+import * as firstSlice from './migrations/0001-first-slice';
+
+const MIGRATIONS = { '0001-first-slice': firstSlice };
+
+/**
+ * Brings a database up to date, forward only. Kysely's migrator takes an
+ * advisory lock first, so that several processes may start at once.
+ */
+export async function migrate(db: Kysely<Tables>): Promise<void> {
+	const migrator = new Migrator({
+		db,
+		provider: { getMigrations: () => Promise.resolve(MIGRATIONS) }
+	});
+	const { error } = await migrator.migrateToLatest();
+	if (error) throw error instanceof Error ? error : new Error('migration failed', { cause: error });
+}

@@ -1,0 +1,88 @@
+/** The tables, as Kysely types. Rows hold facts; figures are worked out by the core. */
+import type { ColumnType, Generated, JSONColumnType } from 'kysely';
+import type {
+	Decision,
+	Reading,
+	Setup,
+	SpringCard,
+	StationEntry,
+	Layout,
+	LengthUnit,
+	LoadUnit
+} from '@zinc-ledger/core';
+
+type Written = ColumnType<Date, Date | string | undefined, never>;
+type Json = ColumnType<unknown, string | null, never>;
+
+export interface Tables {
+	shop: { one: Generated<boolean>; mode: 'demo' | 'own' };
+	person: {
+		id: string;
+		name: string;
+		initials: string;
+		length_unit: LengthUnit | null;
+		load_unit: LoadUnit | null;
+		created_at: Written;
+	};
+	customer: { id: string; name: string; contact: string | null; created_at: Written };
+	engine: {
+		id: string;
+		customer_id: string;
+		name: string;
+		layout: JSONColumnType<Layout>;
+		created_at: Written;
+	};
+	spring_card: { id: string; card: JSONColumnType<SpringCard>; created_at: Written };
+	job: {
+		id: string;
+		number: string;
+		customer_id: string;
+		engine_id: string;
+		taken_in: Date;
+		setup: JSONColumnType<Setup>;
+		revision: Generated<number>;
+		changed_by: string | null;
+		changed_at: ColumnType<Date, Date | undefined, Date>;
+	};
+	head: { job_id: string; id: string; position: number; name: string };
+	station: {
+		job_id: string;
+		label: string;
+		position: number;
+		head_id: string;
+		entry: JSONColumnType<StationEntry>;
+	};
+	reading: {
+		id: string;
+		job_id: string;
+		station: string;
+		quantity: Reading['quantity'];
+		read: string;
+		gauge: JSONColumnType<Reading['gauge']>;
+		in_place: JSONColumnType<Reading['inPlace']>;
+		engine_state: Reading['engine'] | null;
+		person_id: string;
+		at: Date;
+		position: Generated<string>;
+	};
+	reading_void: {
+		id: string;
+		job_id: string;
+		reading_id: string;
+		reason: string;
+		person_id: string;
+		at: Date;
+		position: Generated<string>;
+	};
+	decision: {
+		id: string;
+		job_id: string;
+		subject: Decision['subject'];
+		from: Json;
+		to: Json;
+		reason: string | null;
+		person_id: string;
+		at: Date;
+		position: Generated<string>;
+	};
+}

@@ -1,0 +1,112 @@
+<script lang="ts">
+	/** One row a station, one column a quantity; each cell a figure and a thin scale. */
+	import { showPhrase, type Column, type StationSheet } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import Scale from '$lib/ui/Scale.svelte';
+	import { stateClass } from '$lib/ui/state';
+	import { columnsFor, showFigure } from './columns';
+
+	interface Props {
+		stations: readonly StationSheet[];
+		/** All stations of the job, by which the columns go even when the rows are filtered. */
+		all: readonly StationSheet[];
+		selected: string | null;
+		waiting: ReadonlySet<string>;
+		sortedBy: Column | null;
+		onselect: (label: string) => void;
+		onsort: (column: Column | null) => void;
+	}
+	let { stations, all, selected, waiting, sortedBy, onselect, onsort }: Props = $props();
+	const bench = getBench();
+	const columns = $derived(columnsFor(all));
+	const tight = $derived(stations.length > 12);
+
+	function worstRemark(station: StationSheet) {
+		return station.remarks.find((remark) => remark.state !== 'not measured');
+	}
+</script>
+
+<table class="w-full border-collapse">
+	<thead class="sticky top-0 z-[1] bg-paper">
+		<tr class="border-b-2 border-ink text-[12px] text-soft">
+			<th class="w-14 pb-1.5 pl-3 text-left align-bottom font-medium" aria-sort={sortedBy ? 'none' : 'ascending'}>
+				<button class="min-h-9 text-left align-bottom" onclick={() => onsort(null)}>Valve</button>
+			</th>
+			{#each columns as column (column.key)}
+				<th
+					class="w-[92px] px-2 pb-1.5 text-right align-bottom leading-tight font-medium"
+					aria-sort={sortedBy === column.key ? 'ascending' : 'none'}
+				>
+					<button class="min-h-9 text-right align-bottom leading-tight" onclick={() => onsort(column.key)}>
+						{column.title}
+						<span class="figure block text-[11px]">
+							{column.sort === 'length' ? bench.units.length : bench.units.load}
+							{sortedBy === column.key ? '↑' : ''}
+						</span>
+					</button>
+				</th>
+			{/each}
+			<th class="pb-1.5 pl-3 text-left align-bottom font-medium">To do</th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each stations as station (station.label)}
+			{@const remark = worstRemark(station)}
+			<tr
+				class={[
+					'cursor-pointer border-b border-hair',
+					station.label === selected ? 'bg-chromate-wash' : 'hover:bg-sunk'
+				]}
+				aria-selected={station.label === selected}
+				data-row={station.label}
+				onclick={() => onselect(station.label)}
+			>
+				<th
+					scope="row"
+					class={[
+						'figure border-l-[5px] pl-2 text-left text-base font-medium',
+						station.label === selected ? 'border-chromate' : 'border-transparent'
+					]}
+				>
+					{station.label}
+				</th>
+				{#each columns as column (column.key)}
+					{@const verdict = station.figures[column.key]}
+					{@const text = showFigure(verdict, column, bench.units)}
+					<td class="px-2 text-right {tight ? 'h-[34px]' : 'h-[39px]'}">
+						{#if verdict && text !== null}
+							<span
+								class="figure block text-base leading-tight {stateClass(verdict.state)} {[
+									'watch',
+									'too close',
+									'stop'
+								].includes(verdict.state)
+									? 'font-semibold'
+									: ''}"
+							>
+								{text}{#if verdict.state !== 'clear'}<span class="sr-only">
+										{verdict.state}</span
+									>{/if}
+							</span>
+							{#if verdict.figure !== null}
+								<Scale figure={verdict.figure} limits={verdict.limits} state={verdict.state} />
+							{/if}
+						{:else}
+							<span class="figure text-faint" title={verdict ? undefined : 'has none'}>·</span>
+						{/if}
+					</td>
+				{/each}
+				<td class="pl-3 text-[13px] leading-tight text-soft">
+					{#if waiting.has(station.label)}
+						<span class="font-semibold text-watch">waiting to be sent</span>
+					{/if}
+					{#if remark}
+						<Mark state={remark.state} word />
+						<span class="line-clamp-2">{showPhrase(remark.text, bench.units)}</span>
+					{/if}
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>

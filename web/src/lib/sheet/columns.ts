@@ -1,0 +1,30 @@
+import type { Column, Millimetres, Newtons, StationSheet, Units, Verdict } from '@zinc-ledger/core';
+import { showLength, showLoad } from '@zinc-ledger/core';
+
+export interface ColumnView {
+	readonly key: Column;
+	readonly title: string;
+	readonly sort: 'length' | 'load';
+}
+
+/** The columns of the sheet as people read them. */
+export const COLUMN_VIEWS: readonly ColumnView[] = [
+	{ key: 'height', title: 'Installed height', sort: 'length' },
+	{ key: 'seatLoad', title: 'Seat load', sort: 'load' },
+	{ key: 'openLoad', title: 'Open load', sort: 'load' },
+	{ key: 'bindMargin', title: 'Coil bind margin', sort: 'length' },
+	{ key: 'sealClearance', title: 'Seal clearance', sort: 'length' },
+	{ key: 'lash', title: 'Lash', sort: 'length' }
+];
+
+/** The columns a job has: no lash for hydraulic lifters. */
+export const columnsFor = (stations: readonly StationSheet[]) =>
+	COLUMN_VIEWS.filter(({ key }) => stations.some((station) => station.figures[key] !== null));
+
+/** A verdict's figure in a person's units; null when it is not known. */
+export function showFigure(verdict: Verdict | null, column: ColumnView, units: Units) {
+	if (verdict?.figure == null) return null;
+	return column.sort === 'length'
+		? showLength(verdict.figure as Millimetres, units)
+		: showLoad(verdict.figure as Newtons, units);
+}

@@ -1,0 +1,26 @@
+<script lang="ts">
+	/**
+	 * A thin scale: the band between the limits, and where the figure stands.
+	 * A figure beyond the scale's ends sits at the end.
+	 */
+	import type { State } from '@zinc-ledger/core';
+	import { scaleOf, type ScaleLimit } from './scale';
+	import { stateClass } from './state';
+
+	let { figure, limits, state }: { figure: number; limits: readonly ScaleLimit[]; state: State } =
+		$props();
+	const scale = $derived(scaleOf(figure, limits));
+</script>
+
+{#if scale}
+	<svg
+		viewBox="0 0 100 6"
+		preserveAspectRatio="none"
+		class="ml-auto block h-1.5 w-[74px] {stateClass(state) || 'text-ink'}"
+		aria-hidden="true"
+	>
+		<rect x="0" y="2.6" width="100" height="0.8" class="fill-rule" />
+		<rect x={scale.from} y="1.5" width={scale.to - scale.from} height="3" class="fill-metal" />
+		<rect x={scale.at - 1.4} y="0" width="2.8" height="6" fill="currentColor" />
+	</svg>
+{/if}

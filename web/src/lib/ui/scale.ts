@@ -1,0 +1,33 @@
+export interface ScaleLimit {
+	readonly side: 'floor' | 'ceiling';
+	readonly at: number;
+}
+
+export interface Placed {
+	/** Ends of the good band and place of the figure, in per cent of the scale's length. */
+	readonly from: number;
+	readonly to: number;
+	readonly at: number;
+}
+
+/** Where a figure and the band between its tightest limits lie on a scale of 0 to 100; null without limits. */
+export function scaleOf(figure: number, limits: readonly ScaleLimit[]): Placed | null {
+	if (limits.length === 0) return null;
+	const floors = limits.filter((limit) => limit.side === 'floor').map((limit) => limit.at);
+	const ceilings = limits.filter((limit) => limit.side === 'ceiling').map((limit) => limit.at);
+	const floor = floors.length > 0 ? Math.max(...floors) : null;
+	const ceiling = ceilings.length > 0 ? Math.min(...ceilings) : null;
+
+	const low = floor ?? ceiling! - Math.abs(ceiling!);
+	const high = ceiling ?? floor! + 2 * Math.abs(floor!);
+	const span = high - low || 1;
+	const [start, end] = [low - span, high + span];
+	const place = (value: number) => clamp(((value - start) / (end - start)) * 100);
+	return {
+		from: floor === null ? 0 : place(floor),
+		to: ceiling === null ? 100 : place(ceiling),
+		at: clamp(place(figure), 1.5, 98.5)
+	};
+}
+
+const clamp = (value: number, low = 0, high = 100) => Math.min(high, Math.max(low, value));

@@ -1,0 +1,5 @@
+export const load = ({ locals, cookies }) => ({
+	person: locals.person,
+	units: locals.units,
+	scheme: cookies.get('zinc-scheme') === 'dark' ? ('dark' as const) : ('light' as const)
+});

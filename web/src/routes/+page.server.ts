@@ -1,0 +1,49 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { evaluate, stagesOf } from '@zinc-ledger/core';
+import { readJob } from '@zinc-ledger/core/file';
+import { ask } from '$lib/server/ask';
+import { findJobIds, importJob, loadJobs } from '$lib/server/jobs';
+
+const MOST_SHOWN = 40;
+
+export const load = async ({ url }) => {
+	const find = url.searchParams.get('find') ?? '';
+	const loaded = await ask(async (db) => loadJobs(db, await findJobIds(db, find, MOST_SHOWN)));
+	const jobs = loaded.map(({ job }) => {
+		const sheet = evaluate(job);
+		const stages = stagesOf(job, sheet);
+		return {
+			id: job.id,
+			number: job.number,
+			takenIn: job.takenIn,
+			customer: job.customer.name,
+			contact: job.customer.contact,
+			engine: job.engine.name,
+			duty: job.setup.use.duty,
+			stations: sheet.stations.length,
+			stages,
+			open: stages.find((stage) => !stage.done),
+			stops: sheet.stations
+				.filter((station) => station.state === 'stop')
+				.map((station) => station.label),
+			unclear: sheet.stations.filter(
+				(station) => station.state === 'too close' || station.state === 'watch'
+			).length
+		};
+	});
+	return { find, jobs, more: jobs.length === MOST_SHOWN };
+};
+
+export const actions = {
+	import: async ({ request }) => {
+		const file = (await request.formData()).get('file');
+		if (!(file instanceof File) || file.size === 0) {
+			return fail(400, { problems: [{ path: 'file', message: 'choose a job file first' }] });
+		}
+		const read = readJob(await file.text());
+		if (!read.ok) return fail(400, { file: file.name, problems: read.problems });
+		const { problems } = await ask((db) => importJob(db, read.job));
+		if (problems.length > 0) return fail(409, { file: file.name, problems });
+		redirect(303, `/jobs/${read.job.id}`);
+	}
+};

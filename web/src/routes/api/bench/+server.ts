@@ -1,0 +1,27 @@
+import { error, json } from '@sveltejs/kit';
+import { z } from 'zod';
+import { ask } from '$lib/server/ask';
+import { checkedBody } from '$lib/server/body';
+import { setUnits } from '$lib/server/people';
+
+const Choice = z.strictObject({
+	units: z
+		.strictObject({ length: z.enum(['in', 'mm']), load: z.enum(['lbf', 'N', 'kgf']) })
+		.optional(),
+	scheme: z.enum(['light', 'dark']).optional()
+});
+const YEAR = 365 * 24 * 3600;
+
+/** Keeps how the person at this bench reads: with the person if one is picked, else in the browser. */
+export async function PUT({ request, locals, cookies }) {
+	const { units, scheme } = await checkedBody(request, Choice);
+	const cookie = { path: '/', maxAge: YEAR, secure: false } as const;
+	if (scheme) cookies.set('zinc-scheme', scheme, cookie);
+	if (units) {
+		cookies.set('zinc-units', `${units.length},${units.load}`, cookie);
+		const { person } = locals;
+		if (person) await ask((db) => setUnits(db, person.id, units));
+	}
+	if (!units && !scheme) error(400, 'Nothing to keep.');
+	return json({ kept: true });
+}

@@ -1,0 +1,58 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import Field from '$lib/ui/Field.svelte';
+
+	let { data, form } = $props();
+	useKeys([]);
+	const search = $derived(page.url.search.replace('?', '&'));
+</script>
+
+<svelte:head><title>Who works here · Zinc Ledger</title></svelte:head>
+
+<main id="main" class="flex-1 overflow-auto bg-paper px-10 py-8">
+	<h1 class="text-2xl font-semibold">Who works at this bench?</h1>
+	<p class="mt-1 text-soft">Every reading and decision made here will carry this name.</p>
+	<div class="mt-6 grid max-w-4xl gap-x-14 gap-y-8 bench:grid-cols-[1fr_20rem]">
+		<form method="POST" action="?/pick{search}" use:enhance>
+			{#if form?.pick}<p class="mb-2 font-semibold text-stop">{form.pick}</p>{/if}
+			<ul class="border-t-2 border-ink">
+				{#each data.people as person (person.id)}
+					<li class="border-b border-hair">
+						<button
+							name="person"
+							value={person.id}
+							aria-current={data.person?.id === person.id}
+							class="flex min-h-12 w-full items-center gap-4 px-3 text-left hover:bg-sunk aria-[current=true]:bg-chromate-wash"
+						>
+							<span class="figure w-12 font-semibold">{person.initials}</span>{person.name}
+						</button>
+					</li>
+				{:else}
+					<li class="border-b border-hair py-3 text-soft">Nobody yet. Add the first name.</li>
+				{/each}
+			</ul>
+		</form>
+		<form method="POST" action="?/add{search}" use:enhance class="space-y-4">
+			<h2 class="font-semibold">Somebody new</h2>
+			<Field label="Name" problem={form?.problems?.name?.[0]}>
+				{#snippet control(attributes)}
+					<input class="field" name="name" value={form?.name ?? ''} autocomplete="off" {...attributes} />
+				{/snippet}
+			</Field>
+			<Field label="Initials" problem={form?.problems?.initials?.[0]}>
+				{#snippet control(attributes)}
+					<input
+						class="field figure"
+						name="initials"
+						value={form?.initials ?? ''}
+						autocomplete="off"
+						{...attributes}
+					/>
+				{/snippet}
+			</Field>
+			<button class="button button-main">Add and work as them</button>
+		</form>
+	</div>
+</main>

@@ -1,0 +1,214 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { showLength, showLoad, showPhrase, walk, type Column } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import StationDetail from '$lib/job/StationDetail.svelte';
+	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { outbox } from '$lib/outbox/outbox.svelte';
+	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import SheetTable from '$lib/sheet/SheetTable.svelte';
+	import Key from '$lib/ui/Key.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { stationTyped } from '$lib/job/typed-station';
+
+	const book = getBook();
+	const bench = getBench();
+	useKeys([
+		{ keys: ['3', 'e'], does: 'go to station 3E' },
+		{ keys: ['↑', '↓'], does: 'row above, row below' },
+		{ keys: ['←', '→'], does: 'along the head' },
+		{ keys: ['c'], does: 'only what is not clear' },
+		{ keys: ['h'], does: 'measure heights' },
+		{ keys: ['g'], does: 'measure seal gaps' },
+		{ keys: ['l'], does: 'set lash' },
+		{ keys: ['p'], does: 'print the sheet' }
+	]);
+
+	type Rows = 'all' | 'not clear' | 'intake' | 'exhaust' | 'shims';
+	const ROWS: readonly { rows: Rows; name: string }[] = [
+		{ rows: 'all', name: 'All' },
+		{ rows: 'intake', name: 'Intakes' },
+		{ rows: 'exhaust', name: 'Exhausts' },
+		{ rows: 'not clear', name: 'Not clear' },
+		{ rows: 'shims', name: 'To shim' }
+	];
+	let rows = $derived<Rows>(page.url.searchParams.get('show') === 'shims' ? 'shims' : 'all');
+	let sortedBy = $state<Column | null>(null);
+	let chosen = $state<string | null>(untrack(() => page.url.searchParams.get('at')));
+	let typed = $state('');
+
+	const order = $derived(walk(book.job.stations, book.job.setup.walkingOrder));
+	const shown = $derived.by(() => {
+		const inOrder = order.flatMap((station) => book.station(station.label) ?? []);
+		const kept = inOrder.filter((station) => {
+			if (rows === 'all') return true;
+			if (rows === 'not clear') return !['clear', 'not measured'].includes(station.state);
+			if (rows === 'shims') return station.shim?.answer.sort === 'fit';
+			return station.kind === rows;
+		});
+		const column = sortedBy;
+		if (column === null) return kept;
+		const figure = (station: (typeof kept)[number]) =>
+			station.figures[column]?.figure ?? Number.POSITIVE_INFINITY;
+		return kept.toSorted((a, b) => figure(a) - figure(b));
+	});
+	const selected = $derived(
+		chosen && book.station(chosen)
+			? chosen
+			: (book.sheet.stations.find((station) => station.state === 'stop')?.label ??
+					order[0]?.label ??
+					null)
+	);
+	const station = $derived(selected === null ? undefined : book.station(selected));
+	const waiting = $derived(
+		new Set(
+			outbox.waiting
+				.filter((item) => item.jobId === book.job.id)
+				.map((item) => item.reading.station)
+		)
+	);
+	const nextToMeasure = $derived(
+		order.find((entry) => !book.station(entry.label)?.inForce['installed height'])?.label
+	);
+	const length = (value: Parameters<typeof showLength>[0]) => showLength(value, bench.units);
+
+	function select(label: string) {
+		chosen = label;
+		document.querySelector(`[data-row="${label}"]`)?.scrollIntoView({ block: 'nearest' });
+	}
+
+	function step(list: readonly { label: string }[], by: number) {
+		const at = list.findIndex((entry) => entry.label === selected);
+		const next = list[Math.min(list.length - 1, Math.max(0, at + by))];
+		if (next) select(next.label);
+	}
+
+	let clearTyped: ReturnType<typeof setTimeout> | undefined;
+	function press(event: KeyboardEvent) {
+		if (isTyping(event)) return;
+		const onSlider = (event.target as HTMLElement).role === 'slider';
+		const along = () => walk(book.job.stations, 'along the head');
+		const root = `/jobs/${book.job.id}`;
+		const does: Record<string, () => unknown> = {
+			ArrowDown: () => step(shown, 1),
+			ArrowUp: () => step(shown, -1),
+			ArrowRight: () => step(along(), 1),
+			ArrowLeft: () => step(along(), -1),
+			c: () => (rows = rows === 'not clear' ? 'all' : 'not clear'),
+			h: () => goto(`${root}/round?of=installed-height`),
+			g: () => goto(`${root}/round?of=seal-gap`),
+			l: () => goto(`${root}/round?of=lash`),
+			p: () => goto(`${root}/paper`)
+		};
+		if (event.key.startsWith('Arrow') && onSlider) return;
+		const action = does[event.key];
+		if (action) {
+			void action();
+			event.preventDefault();
+			return;
+		}
+		if (/^[0-9ieab]$/i.test(event.key)) {
+			typed += event.key.toUpperCase();
+			clearTimeout(clearTyped);
+			clearTyped = setTimeout(() => (typed = ''), 900);
+			const label = stationTyped(
+				typed,
+				book.job.stations.map((entry) => entry.label)
+			);
+			if (label) select(label);
+		}
+	}
+</script>
+
+<svelte:head><title>{book.job.number} {book.job.engine.name} · Zinc Ledger</title></svelte:head>
+<svelte:window onkeydown={press} />
+
+<h1 class="sr-only">Sheet of job {book.job.number}</h1>
+<div class="flex-none px-4 pt-3">
+	<HeadPlan job={book.job} stations={book.sheet.stations} {selected} onselect={select} />
+</div>
+<div class="flex min-h-0 flex-1 flex-col gap-x-4 px-4 pt-2 bench:flex-row">
+	<div class="flex min-h-0 min-w-0 flex-1 flex-col">
+		<div class="flex flex-wrap items-center gap-x-1 text-[13px]" role="group" aria-label="Rows shown">
+			{#each ROWS as choice (choice.rows)}
+				<button
+					class="min-h-9 px-2.5 aria-pressed:font-semibold aria-pressed:underline aria-pressed:decoration-chromate aria-pressed:decoration-2 aria-pressed:underline-offset-4"
+					aria-pressed={rows === choice.rows}
+					onclick={() => (rows = choice.rows)}
+				>
+					{choice.name}
+				</button>
+			{/each}
+			{#if typed}<span class="figure ml-2 bg-chromate-wash px-2">{typed}</span>{/if}
+			<span class="ml-auto text-soft">
+				{#each book.sheet.remarks as remark, i (i)}
+					<span class="ml-3">
+						<Mark state={remark.state} />
+						{showPhrase(remark.text, bench.units)}
+					</span>
+				{/each}
+			</span>
+		</div>
+		<div class="min-h-0 flex-1 overflow-auto">
+			<SheetTable
+				stations={shown}
+				all={book.sheet.stations}
+				{selected}
+				{waiting}
+				{sortedBy}
+				onselect={select}
+				onsort={(column) => (sortedBy = column)}
+			/>
+			{#if shown.length === 0}
+				<p class="py-6 text-soft">
+					{rows === 'shims' ? 'No station asks for a shim.' : 'Every station is clear.'}
+				</p>
+			{/if}
+		</div>
+		<footer class="flex flex-wrap gap-x-6 gap-y-1 border-t-2 border-ink py-2 text-[13px] text-soft">
+			{#each ['intake', 'exhaust'] as const as kind (kind)}
+				{@const range = book.sheet.seatLoads[kind]}
+				{#if range}
+					<span>
+						Seat load, {kind}
+						<b class="figure font-medium text-ink">
+							{showLoad(range.least, bench.units)}–{showLoad(range.most, bench.units)}
+						</b>
+					</span>
+				{/if}
+			{/each}
+			{#if book.sheet.least.bindMargin}
+				<span>
+					Least bind margin
+					<b class="figure font-medium text-ink">
+						{length(book.sheet.least.bindMargin.figure)} · {book.sheet.least.bindMargin.station}
+					</b>
+				</span>
+			{/if}
+			{#if book.sheet.least.sealClearance}
+				<span>
+					Least seal clearance
+					<b class="figure font-medium text-ink">
+						{length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance.station}
+					</b>
+				</span>
+			{/if}
+			{#if nextToMeasure}
+				<a class="ml-auto" href="/jobs/{book.job.id}/round?of=installed-height">
+					Measure next <b class="figure font-medium text-ink">{nextToMeasure}</b> <Key>h</Key>
+				</a>
+			{/if}
+		</footer>
+	</div>
+	<aside
+		class="w-full flex-none overflow-y-auto border-rule pb-3 bench:w-[332px] bench:border-l bench:pl-3"
+		aria-label="Chosen station"
+	>
+		{#if station}
+			{#key station.label}<StationDetail {station} />{/key}
+		{/if}
+	</aside>
+</div>

@@ -1,0 +1,43 @@
+<script lang="ts">
+	import { Printer } from '@lucide/svelte';
+	import { goto } from '$app/navigation';
+	import { evaluate } from '@zinc-ledger/core';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import PaperSheet from '$lib/paper/PaperSheet.svelte';
+
+	let { data } = $props();
+	useKeys([
+		{ keys: ['p'], does: 'print' },
+		{ keys: ['Esc'], does: 'back to the job' }
+	]);
+	const sheet = $derived(evaluate(data.job));
+	const root = $derived(`/jobs/${data.job.id}`);
+
+	function press(event: KeyboardEvent) {
+		if (event.key === 'p' && !event.ctrlKey && !event.metaKey) window.print();
+		if (event.key === 'Escape') void goto(root);
+	}
+</script>
+
+<svelte:head>
+	<title>{data.job.number} {data.job.engine.name}, sheet</title>
+	{@html `<style>@page { size: ${data.size}; margin: 11mm 12mm; }</style>`}
+</svelte:head>
+<svelte:window onkeydown={press} />
+
+<div class="flex flex-wrap items-center gap-3 border-b border-rule px-6 py-2 print:hidden">
+	<a class="button" href={root}>Back to the job</a>
+	{#each ['A4', 'Letter'] as const as size (size)}
+		<a
+			class="flex min-h-11 items-center px-2 aria-[current=true]:font-semibold aria-[current=true]:underline aria-[current=true]:decoration-chromate aria-[current=true]:decoration-2 aria-[current=true]:underline-offset-4"
+			href="?size={size}"
+			aria-current={data.size === size}
+		>
+			{size}
+		</a>
+	{/each}
+	<button class="button button-main" onclick={() => window.print()}><Printer size={17} /> Print</button>
+</div>
+<main id="main" class="min-h-0 flex-1 overflow-auto p-6 print:overflow-visible print:p-0">
+	<PaperSheet job={data.job} {sheet} size={data.size} />
+</main>

@@ -1,0 +1,8 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import RoundBench from '$lib/round/RoundBench.svelte';
+
+	let { data } = $props();
+</script>
+
+{#key page.url.search}<RoundBench quantity={data.quantity} />{/key}

@@ -1,0 +1,46 @@
+import { redirect } from '@sveltejs/kit';
+import { setError, superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
+import { v7 as uuid } from 'uuid';
+import { defaultSetup, newJob } from '@zinc-ledger/core';
+import { ask } from '$lib/server/ask';
+import { findCustomer, listCustomers } from '$lib/server/customers';
+import { importJob, nextJobNumber } from '$lib/server/jobs';
+import { layoutOf, TakeIn } from '$lib/setup/take-in';
+
+export const load = async () => {
+	const { number, customers } = await ask(async (db) => ({
+		number: await nextJobNumber(db),
+		customers: await listCustomers(db)
+	}));
+	return { customers, form: await superValidate({ number }, zod4(TakeIn), { errors: false }) };
+};
+
+export const actions = {
+	default: async ({ request, locals }) => {
+		const form = await superValidate(request, zod4(TakeIn));
+		if (!form.valid) return { form };
+		const { data } = form;
+		const setup = defaultSetup(locals.units.length, data.duty);
+		const job = newJob({
+			id: uuid(),
+			number: data.number,
+			takenIn: new Date().toISOString(),
+			customer: (await ask((db) => findCustomer(db, data.customer, data.contact))) ?? {
+				id: uuid(),
+				name: data.customer,
+				...(data.contact && { contact: data.contact })
+			},
+			engine: { id: uuid(), name: data.engine, layout: layoutOf(data) },
+			setup: {
+				...setup,
+				use: { duty: data.duty, ...(data.workDone && { workDone: data.workDone }) },
+				...(data.toldByCustomer && { toldByCustomer: data.toldByCustomer }),
+				lifters: data.lifters
+			}
+		});
+		const { problems } = await ask((db) => importJob(db, job));
+		if (problems[0]) return setError(form, 'number', problems[0].message);
+		redirect(303, `/jobs/${job.id}/setup`);
+	}
+};
