@@ -61,8 +61,7 @@ function fail(lines: readonly string[]): number {
 function unitsNamed(name: string): Units | null {
 	const [length, load] = name.split(',');
 	const units = { length, load } as Units;
-	const known =
-		['in', 'mm'].includes(units.length) && ['lbf', 'N', 'kgf'].includes(units.load);
+	const known = ['in', 'mm'].includes(units.length) && ['lbf', 'N', 'kgf'].includes(units.load);
 	return known ? units : null;
 }
 

@@ -10,7 +10,7 @@ import { middleOf, type Middle } from '../station/outlier.ts';
 import { worst } from '../verdict/verdict.ts';
 import { standingReadings, type Standing } from './in-force.ts';
 import { kindSheet } from './kind.ts';
-import { bareHeightOf, stationSheet } from './station.ts';
+import { bareHeightOf, sharedBy, stationSheet } from './station.ts';
 import { QUANTITIES, type Quantity } from './quantities.ts';
 import type { Job } from './schema.ts';
 import type { Extreme, KindSheet, Remark, Sheet, StationSheet } from './sheet.ts';
@@ -24,8 +24,9 @@ import type { Extreme, KindSheet, Remark, Sheet, StationSheet } from './sheet.ts
 export function evaluate(job: Job): Sheet {
 	const standing = standingReadings(job);
 	const kinds = byKind((kind) => kindSheet(kind, job.setup, bareMiddle(job, kind, standing)));
+	const shared = sharedBy(job.setup);
 	const stations = job.stations.map((station) =>
-		stationSheet(job, station, standing.get(station.label)!, kinds[station.kind])
+		stationSheet(job, station, standing.get(station.label)!, kinds[station.kind], shared)
 	);
 	const remarks = [...jobRemarks(kinds), ...stockRemarks(job, stations)];
 
@@ -56,11 +57,7 @@ function byKind<T>(make: (kind: Kind) => T): Record<Kind, T> {
 	return { intake: make('intake'), exhaust: make('exhaust') };
 }
 
-function bareMiddle(
-	job: Job,
-	kind: Kind,
-	standing: ReadonlyMap<string, Standing>
-): Middle | null {
+function bareMiddle(job: Job, kind: Kind, standing: ReadonlyMap<string, Standing>): Middle | null {
 	const { outlierLeast, outlierFactor } = job.setup.limits;
 	const heights = job.stations
 		.filter((station) => station.kind === kind)

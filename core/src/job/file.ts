@@ -77,9 +77,10 @@ function strangeFile(value: unknown): Problem | null {
 function notJson(text: string, error: SyntaxError): Problem {
 	const lines = text.split('\n').length;
 	const at = /position (\d+)/.exec(error.message);
-	const position = at ? Number(at[1]) : text.length;
+	const cutOff = /end of JSON|Unterminated/.test(error.message);
+	const position = at ? Number(at[1]) : cutOff ? text.length : 0;
 	if (text.trim() === '') return { path: 'the file', message: 'is empty' };
-	if (position >= text.trimEnd().length || /end of JSON|Unterminated/.test(error.message)) {
+	if (cutOff || position >= text.trimEnd().length) {
 		return {
 			path: `line ${lines}`,
 			message: 'the file ends in the middle: it was cut off when it was saved or sent'

@@ -124,7 +124,10 @@ function kindRemarks(
 		lifters === 'solid' && !parts.lash && 'lash'
 	].filter((part) => part !== false);
 	if (missing.length > 0) {
-		remarks.push({ state: 'not measured', text: say`${kind}: no ${missing.join(', no ')} given yet` });
+		remarks.push({
+			state: 'not measured',
+			text: say`${kind}: no ${missing.join(', no ')} given yet`
+		});
 	}
 	if (lifters === 'hydraulic' && parts.lash) {
 		remarks.push({ state: 'watch', text: say`${kind}: hydraulic lifters take no lash figure` });

@@ -5,13 +5,7 @@
  * their unit ("1.820 in"); nothing derived is stored here.
  */
 import { z } from 'zod';
-import {
-	LENGTH_TEXT,
-	LOAD_TEXT,
-	RATE_TEXT,
-	lengthOf,
-	loadOf
-} from '../units/quantity.ts';
+import { LENGTH_TEXT, LOAD_TEXT, RATE_TEXT, lengthOf, loadOf } from '../units/quantity.ts';
 import { ARRANGEMENTS, KINDS, NUMBERINGS, PAIRINGS } from '../station/layout.ts';
 import { WALKING_ORDERS } from '../station/order.ts';
 import { ENGINE_STATES } from '../lash/lash.ts';
@@ -23,6 +17,7 @@ export const VERSION = 1;
 
 const quantity = (pattern: RegExp, what: string, example: string) =>
 	z.string({ error: `${what}, such as "${example}"` }).regex(pattern, {
+		abort: true,
 		error: (issue) => `${what}, such as "${example}"; this reads "${clip(issue.input)}"`
 	});
 const clip = (input: unknown) => String(input).slice(0, 40);
@@ -40,7 +35,10 @@ const Rate = quantity(RATE_TEXT, 'a rate in lbf/in, N/mm or kgf/mm', '340 lbf/in
 const Line = z.string().trim().max(200, 'at most 200 characters');
 const Name = Line.min(1, 'a name is wanted here');
 const Id = z.uuid('an id (UUID)');
-const Moment = z.iso.datetime({ offset: true, error: 'a date and time such as 2026-03-02T09:30:00Z' });
+const Moment = z.iso.datetime({
+	offset: true,
+	error: 'a date and time such as 2026-03-02T09:30:00Z'
+});
 const Source = z.enum(SOURCES);
 const Kind = z.enum(KINDS);
 
@@ -141,7 +139,9 @@ export const KindSetup = z.strictObject({
 		.optional(),
 	valve: z.strictObject({ name: Name, stem: PositiveSize.optional() }).optional(),
 	locks: z.strictObject({ name: Name, offset: Length }).optional(),
-	locator: z.strictObject({ name: Name, thickness: Size, innerRise: Size.default('0 mm') }).optional(),
+	locator: z
+		.strictObject({ name: Name, thickness: Size, innerRise: Size.default('0 mm') })
+		.optional(),
 	seal: z.strictObject({ name: Name, height: PositiveSize.optional() }).optional(),
 	aim: z.discriminatedUnion('school', [
 		z.strictObject({ school: z.literal('card height') }),
@@ -280,7 +280,10 @@ export const Job = z
 			layout: Layout
 		}),
 		setup: Setup,
-		heads: z.array(z.strictObject({ id: Name, name: Name })).min(1).max(2),
+		heads: z
+			.array(z.strictObject({ id: Name, name: Name }))
+			.min(1)
+			.max(2),
 		stations: z.array(StationEntry).min(1, 'a job has stations').max(80),
 		people: z.array(Person),
 		readings: z.array(Reading),
@@ -296,8 +299,12 @@ export const Job = z
 			people: new Set(job.people.map((person) => person.id)),
 			readings: new Set(job.readings.map((reading) => reading.id))
 		};
-		onlyOnce(job.stations, 'label', (i) => problem(['stations', i, 'label'], 'this station is there twice'));
-		onlyOnce(job.readings, 'id', (i) => problem(['readings', i, 'id'], 'this reading is there twice'));
+		onlyOnce(job.stations, 'label', (i) =>
+			problem(['stations', i, 'label'], 'this station is there twice')
+		);
+		onlyOnce(job.readings, 'id', (i) =>
+			problem(['readings', i, 'id'], 'this reading is there twice')
+		);
 		job.stations.forEach((station, i) => {
 			if (!known.heads.has(station.head))
 				problem(['stations', i, 'head'], `there is no head ${station.head} on this job`);

@@ -3,7 +3,15 @@ import { KINDS } from '../station/layout.ts';
 import type { Job } from './schema.ts';
 import type { Sheet } from './sheet.ts';
 
-export const STAGES = ['take in', 'set up', 'heights', 'seal gaps', 'shims', 'lash', 'sheet'] as const;
+export const STAGES = [
+	'take in',
+	'set up',
+	'heights',
+	'seal gaps',
+	'shims',
+	'lash',
+	'sheet'
+] as const;
 export type StageName = (typeof STAGES)[number];
 
 export interface Stage {

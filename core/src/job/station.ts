@@ -1,5 +1,12 @@
 /** One station of the sheet: its figures, their verdicts, and what to do about them. */
-import { lengthOf, loadOf, mm, newtons, type Millimetres, type Newtons } from '../units/quantity.ts';
+import {
+	lengthOf,
+	loadOf,
+	mm,
+	newtons,
+	type Millimetres,
+	type Newtons
+} from '../units/quantity.ts';
 import { joined, ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
 import { bareHeight, installedHeight, sealGap, type InPlace } from '../station/stack.ts';
 import { coilBindMargin, sealClearance } from '../clearance/clearance.ts';
@@ -7,18 +14,48 @@ import { storedEnergy } from '../spring/curve.ts';
 import { lashVerdict } from '../lash/lash.ts';
 import { suggestShims, type ShimAnswer, type ShimStock } from '../plan/shim.ts';
 import { expandedUncertainty } from '../verdict/uncertainty.ts';
-import {
-	judge,
-	notMeasured,
-	STATES,
-	worst,
-	type Limit,
-	type Source,
-	type Verdict
-} from '../verdict/verdict.ts';
+import { judge, notMeasured, STATES, worst, type Limit, type Verdict } from '../verdict/verdict.ts';
 import type { Standing } from './in-force.ts';
-import type { InPlaceEntry, Job, KindSetup, Reading, StationEntry } from './schema.ts';
+import type {
+	InPlaceEntry,
+	Job,
+	KindSetup,
+	Limits,
+	Reading,
+	Setup,
+	StationEntry
+} from './schema.ts';
 import type { KindSheet, Outcome, Remark, StationSheet } from './sheet.ts';
+
+/** What all stations of a job are judged by, read from its set-up once. */
+export interface Shared {
+	readonly limits: ReturnType<typeof limitFigures>;
+	readonly stock: readonly ShimStock[];
+}
+
+export function sharedBy(setup: Setup): Shared {
+	return {
+		limits: limitFigures(setup.limits),
+		stock: setup.shimStock.map((size) => ({
+			thickness: lengthOf(size.thickness),
+			count: size.count
+		}))
+	};
+}
+
+function limitFigures(limits: Limits) {
+	return {
+		heightTolerance: lengthOf(limits.heightTolerance),
+		heightStop: lengthOf(limits.heightStop),
+		bindFloor: lengthOf(limits.bindFloor),
+		bindAim: lengthOf(limits.bindAim),
+		bindWide: lengthOf(limits.bindWide),
+		sealFloor: lengthOf(limits.sealFloor),
+		shimFrom: lengthOf(limits.shimFrom),
+		shimsAtMost: limits.shimsAtMost,
+		loadBand: limits.loadBand
+	};
+}
 
 /** What was under the gauge, from a reading. */
 export function inPlaceOf(reading: Reading): InPlace {
@@ -42,10 +79,11 @@ export function stationSheet(
 	job: Job,
 	station: StationEntry,
 	standing: Standing,
-	kind: KindSheet
+	kind: KindSheet,
+	shared: Shared
 ): StationSheet {
 	const parts = job.setup.kinds[station.kind];
-	const limits = job.setup.limits;
+	const { limits } = shared;
 	const build = {
 		locator: lengthOf(parts.locator?.thickness ?? '0 mm'),
 		lockOffset: lengthOf(station.lockOffset ?? parts.locks?.offset ?? '0 mm'),
@@ -61,7 +99,7 @@ export function stationSheet(
 	const height = unshimmed === null ? null : mm(unshimmed - totalOf(shims));
 	const gap = gapReading ? plannedGap(gapReading, build.lockOffset, parts) : null;
 
-	const shim = unshimmed === null ? null : shimAdvice(job, kind, unshimmed, shims);
+	const shim = unshimmed === null ? null : shimAdvice(shared, kind, unshimmed, shims);
 	const figures = {
 		height: heightVerdict(),
 		seatLoad: seatLoadVerdict(),
@@ -104,7 +142,7 @@ export function stationSheet(
 			...(gapReading && { 'seal gap': gapReading }),
 			...(lashReading && { lash: lashReading })
 		},
-		remarks: remarks.toSorted((a, b) => STATES.indexOf(b.state) - STATES.indexOf(a.state))
+		remarks: remarks.toSorted((a, b) => byAlarm(a.state, b.state))
 	};
 
 	function bareHeightVerdict(): Verdict<Millimetres> {
@@ -132,8 +170,8 @@ export function stationSheet(
 		const among: Limit<Millimetres>[] =
 			aim !== null
 				? [
-						...around('aim', aim, lengthOf(limits.heightTolerance), 'watch'),
-						...around('aim', aim, lengthOf(limits.heightStop), 'stop')
+						...around('aim', aim, limits.heightTolerance, 'watch'),
+						...around('aim', aim, limits.heightStop, 'stop')
 					]
 				: asItStands && kind.lowestHeight !== null
 					? [{ name: 'lowest for bind', side: 'floor', at: kind.lowestHeight, severity: 'stop' }]
@@ -151,8 +189,7 @@ export function stationSheet(
 		if (!kind.curve) return notMeasured(['no spring card']);
 		const load = kind.curve.load(height);
 		if (load === null) return notMeasured(unknownThere(kind, height));
-		const wanted =
-			kind.target.height === null ? null : kind.curve.load(kind.target.height);
+		const wanted = kind.target.height === null ? null : kind.curve.load(kind.target.height);
 		const among = wanted === null ? [] : band('seat load at the aim', wanted, limits.loadBand);
 		if (parts.aim.school === 'as it stands') {
 			const at = loadOf(parts.aim.leastSeatLoad);
@@ -174,9 +211,7 @@ export function stationSheet(
 		const load = kind.curve.load(open);
 		if (load === null) return notMeasured(unknownThere(kind, open));
 		const wanted =
-			kind.target.height === null
-				? null
-				: kind.curve.load(mm(kind.target.height - kind.lift.net));
+			kind.target.height === null ? null : kind.curve.load(mm(kind.target.height - kind.lift.net));
 		const among = wanted === null ? [] : band('open load at the aim', wanted, limits.loadBand);
 		if (parts.greatestOpenLoad) {
 			const at = loadOf(parts.greatestOpenLoad);
@@ -202,15 +237,17 @@ export function stationSheet(
 		return judge(margin, {
 			sort: 'length',
 			limits: [
-				{ name: 'bind floor', side: 'floor', at: lengthOf(limits.bindFloor), severity: 'stop' },
-				{ name: 'bind aim', side: 'floor', at: lengthOf(limits.bindAim), severity: 'watch' },
-				{ name: 'wide margin', side: 'ceiling', at: lengthOf(limits.bindWide), severity: 'watch' }
+				{ name: 'bind floor', side: 'floor', at: limits.bindFloor, severity: 'stop' },
+				{ name: 'bind aim', side: 'floor', at: limits.bindAim, severity: 'watch' },
+				{ name: 'wide margin', side: 'ceiling', at: limits.bindWide, severity: 'watch' }
 			],
 			sources: ['measured', kind.sources.spring!, kind.sources.lift!],
 			uncertainty: expandedUncertainty([lengthOf(heightReading!.gauge.resolution)]),
 			remedy: (limit, state) => {
-				if (state === 'too close') return ['Bind margin too close to call: measure the height again'];
-				if (limit.name === 'wide margin') return ['Wide bind margin: a spring far from solid is lazy'];
+				if (state === 'too close')
+					return ['Bind margin too close to call: measure the height again'];
+				if (limit.name === 'wide margin')
+					return ['Wide bind margin: a spring far from solid is lazy'];
 				const more = ofLength(mm(limit.at - margin));
 				return say`Bind margin ${more} short of the ${limit.name === 'bind floor' ? 'floor' : 'aim'}: less shim or plus locks.${inner}`;
 			}
@@ -223,9 +260,7 @@ export function stationSheet(
 		const clearance = sealClearance(gap, kind.lift.worst);
 		const verdict = judge(clearance, {
 			sort: 'length',
-			limits: [
-				{ name: 'seal floor', side: 'floor', at: lengthOf(limits.sealFloor), severity: 'stop' }
-			],
+			limits: [{ name: 'seal floor', side: 'floor', at: limits.sealFloor, severity: 'stop' }],
 			sources: ['measured', kind.sources.lift!],
 			uncertainty: expandedUncertainty([lengthOf(gapReading!.gauge.resolution)]),
 			remedy: (limit, state) =>
@@ -256,7 +291,9 @@ export function stationSheet(
 
 	function seatedSeal(): Remark[] {
 		if (!gapReading || gapReading.inPlace.sealHome !== false) return [];
-		return [{ state: 'watch', text: ['Gap was read with the seal not home: seat it and read again'] }];
+		return [
+			{ state: 'watch', text: ['Gap was read with the seal not home: seat it and read again'] }
+		];
 	}
 }
 
@@ -276,24 +313,20 @@ function plannedGap(reading: Reading, offset: Millimetres, parts: KindSetup): Mi
 }
 
 function shimAdvice(
-	job: Job,
+	{ limits, stock }: Shared,
 	kind: KindSheet,
 	unshimmed: Millimetres,
 	present: readonly Millimetres[]
 ): StationSheet['shim'] {
 	if (kind.target.height === null) return null;
-	const { limits, shimStock } = job.setup;
 	const answer = suggestShims({
 		unshimmed,
 		present,
 		aim: kind.target.height,
 		lowest: kind.lowestHeight,
-		stock: withPresent(
-			shimStock.map((size) => ({ thickness: lengthOf(size.thickness), count: size.count })),
-			present
-		),
+		stock: withPresent(stock, present),
 		most: limits.shimsAtMost,
-		deadBand: mm(Math.max(lengthOf(limits.shimFrom), lengthOf(limits.heightTolerance)))
+		deadBand: mm(Math.max(limits.shimFrom, limits.heightTolerance))
 	});
 	if (answer.sort !== 'fit') return { answer, outcome: null };
 	return { answer, outcome: outcomeOf(kind, answer.shims, answer.height) };
@@ -307,11 +340,7 @@ function withPresent(stock: readonly ShimStock[], present: readonly Millimetres[
 	return [...counts].map(([thickness, count]) => ({ thickness, count }));
 }
 
-function outcomeOf(
-	kind: KindSheet,
-	shims: readonly Millimetres[],
-	height: Millimetres
-): Outcome {
+function outcomeOf(kind: KindSheet, shims: readonly Millimetres[], height: Millimetres): Outcome {
 	const { curve, lift, bind } = kind;
 	return {
 		shims,
@@ -361,7 +390,8 @@ function disagreements(standing: Standing): Remark[] {
 	const [newest, before] = standing['installed height'];
 	if (!newest || !before) return [];
 	const apart = Math.abs(bareHeightOf(newest) - bareHeightOf(before));
-	const explained = 3 * Math.max(lengthOf(newest.gauge.resolution), lengthOf(before.gauge.resolution));
+	const explained =
+		3 * Math.max(lengthOf(newest.gauge.resolution), lengthOf(before.gauge.resolution));
 	if (apart <= explained) return [];
 	const who = newest.person === before.person ? 'Read twice' : 'Read by two people';
 	return [
@@ -412,5 +442,5 @@ function unknownThere(kind: KindSheet, height: Millimetres): Phrase {
 		: say`${ofLength(height)} is above the spring’s free height`;
 }
 
-const totalOf = (lengths: readonly number[]) => mm(lengths.reduce((sum, length) => sum + length, 0));
-
+const totalOf = (lengths: readonly number[]) =>
+	mm(lengths.reduce((sum, length) => sum + length, 0));

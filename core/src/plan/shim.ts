@@ -68,7 +68,9 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 
 /** Every stack of at most `most` shims that the stock can make, thickest first, the empty one included. */
 export function stacks(stock: readonly ShimStock[], most: number): readonly Millimetres[][] {
-	const sizes = stock.filter((size) => size.count > 0).toSorted((a, b) => b.thickness - a.thickness);
+	const sizes = stock
+		.filter((size) => size.count > 0)
+		.toSorted((a, b) => b.thickness - a.thickness);
 	const all: Millimetres[][] = [];
 	const extend = (stack: Millimetres[], from: number) => {
 		all.push(stack);

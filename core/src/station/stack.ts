@@ -94,9 +94,6 @@ export interface SealChange {
 /** `D = D_m + (o − o_m) − Δseal height + ground-off`, in millimetres. Shims do not enter. Source: handbook §3. */
 export function sealGap(measured: Millimetres, change: SealChange): Millimetres {
 	return mm(
-		measured +
-			(change.offset - change.measuredOffset) -
-			change.sealTaller +
-			change.groundOff
+		measured + (change.offset - change.measuredOffset) - change.sealTaller + change.groundOff
 	);
 }

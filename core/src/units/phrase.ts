@@ -40,7 +40,9 @@ export function showPhrase(phrase: Phrase, units: Units): string {
 	return phrase
 		.map((part) => {
 			if (typeof part === 'string') return part;
-			return 'length' in part ? showLength(part.length, units) : `${showLoad(part.load, units)} ${units.load}`;
+			return 'length' in part
+				? showLength(part.length, units)
+				: `${showLoad(part.load, units)} ${units.load}`;
 		})
 		.join('');
 }

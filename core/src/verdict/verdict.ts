@@ -4,16 +4,14 @@
  * (handbook §12). Nothing is ever clear because data is missing.
  */
 import {
-	COMPARISON_STEP,
 	toComparisonStep,
+	type COMPARISON_STEP,
 	type Millimetres,
 	type Newtons
 } from '../units/quantity.ts';
 import type { Phrase } from '../units/phrase.ts';
 
-/** From calm to alarming; {@link worst} goes by this order. */
-export const STATES = ['clear', 'not measured', 'watch', 'too close', 'stop'] as const;
-export type State = (typeof STATES)[number];
+export type State = 'clear' | 'not measured' | 'watch' | 'too close' | 'stop';
 
 /** Where a figure came from. A told or remembered figure never makes a verdict clear on its own. */
 export const SOURCES = ['measured', 'tested', 'card', 'sheet', 'told', 'memory'] as const;
@@ -79,37 +77,39 @@ export interface Judging<Q extends number> {
  * @example judge(mm(1.27), { sort: 'length', limits: [floor of 1.27 mm], … }).state // 'clear'
  */
 export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q>): Verdict<Q> {
-	const uncertainty = how.uncertainty ?? 0;
-	let decided: { state: State; limit: Limit<Q>; inside: number } | null = null;
+	const { limits, sources, uncertainty = 0 } = how;
+	let state: State = 'clear';
+	let decisive: Limit<Q> | null = null;
+	let difference = Number.POSITIVE_INFINITY;
 
-	for (const limit of how.limits) {
+	for (const limit of limits) {
 		const inside = insideBy(figure, limit, how.sort);
-		const state = stateAgainst(limit, inside, uncertainty);
-		if (
-			decided === null ||
-			rank(state) > rank(decided.state) ||
-			(state === decided.state && inside < decided.inside)
-		) {
-			decided = { state, limit, inside };
+		const against = stateAgainst(limit, inside, uncertainty);
+		const worse = rank(against) - rank(state);
+		if (decisive === null || worse > 0 || (worse === 0 && inside < difference)) {
+			state = against;
+			decisive = limit;
+			difference = inside;
 		}
 	}
 
-	const base = {
-		figure,
-		limits: how.limits,
-		limit: decided?.limit ?? null,
-		difference: (decided?.inside ?? null) as Q | null,
-		uncertainty: uncertainty as Q,
-		sources: how.sources
-	};
-	const state = decided?.state ?? 'clear';
-	const unconfirmed = how.sources.find((source) => UNCONFIRMED.has(source));
-	if (state === 'clear' && unconfirmed) {
+	let remedy: Phrase = state === 'clear' || decisive === null ? [] : how.remedy(decisive, state);
+	const unconfirmed = state === 'clear' && sources.find((source) => UNCONFIRMED.has(source));
+	if (unconfirmed) {
 		const origin = unconfirmed === 'told' ? 'told by the customer' : 'from memory';
-		return { ...base, state: 'watch', remedy: [`A figure behind this is ${origin}: confirm it`] };
+		state = 'watch';
+		remedy = [`A figure behind this is ${origin}: confirm it`];
 	}
-	const remedy = state === 'clear' || !decided ? [] : how.remedy(decided.limit, state);
-	return { ...base, state, remedy };
+	return {
+		state,
+		figure,
+		limits,
+		limit: decisive,
+		difference: decisive === null ? null : (difference as Q),
+		uncertainty: uncertainty as Q,
+		sources,
+		remedy
+	};
 }
 
 /** How far inside its limit a figure is, after rounding to the comparison step. */
@@ -123,7 +123,18 @@ function stateAgainst(limit: Limit, inside: number, uncertainty: number): State 
 	return inside < 0 ? limit.severity : 'clear';
 }
 
-const rank = (state: State) => STATES.indexOf(state);
+/** From calm to alarming; {@link worst} goes by this order. */
+const RANK: Readonly<Record<State, number>> = {
+	clear: 0,
+	'not measured': 1,
+	watch: 2,
+	'too close': 3,
+	stop: 4
+};
+const rank = (state: State) => RANK[state];
+
+/** Orders states with the most alarming first. */
+export const byAlarm = (a: State, b: State) => rank(b) - rank(a);
 
 /** The most alarming of several states; an empty list is not measured. */
 export function worst(states: readonly State[]): State {

@@ -43,13 +43,18 @@
 
 <svelte:window onkeydown={press} />
 
-<a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">
+<a
+	href="#main"
+	class="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3"
+>
 	To the work
 </a>
 <div class="flex min-h-dvh flex-col bench:h-dvh print:block print:h-auto">
 	<header class="flex flex-wrap items-center gap-x-5 bg-band px-4 text-on-band print:hidden">
 		<a href="/" class="flex min-h-11 items-center text-[15px] font-bold [font-stretch:118%]">
-			Zinc<span class="mx-px inline-block h-4 w-[3px] skew-x-[-18deg] bg-[#e2b52b]" aria-hidden="true"
+			Zinc<span
+				class="mx-px inline-block h-4 w-[3px] skew-x-[-18deg] bg-[#e2b52b]"
+				aria-hidden="true"
 			></span>Ledger
 		</a>
 		{#if page.data.title}

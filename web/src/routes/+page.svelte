@@ -112,16 +112,19 @@
 				</tbody>
 			</table>
 			{#if data.more}
-				<p class="mt-3 text-soft">The newest {data.jobs.length} are shown. Find to narrow it down.</p>
+				<p class="mt-3 text-soft">
+					The newest {data.jobs.length} are shown. Find to narrow it down.
+				</p>
 			{/if}
 		{:else if data.find}
 			<p class="border-t-2 border-ink py-6">
-				No job, customer or engine has “{data.find}” in it. <a class="underline" href="/">Show all</a>
+				No job, customer or engine has “{data.find}” in it.
+				<a class="underline" href="/">Show all</a>
 			</p>
 		{:else}
 			<p class="border-t-2 border-ink py-6">
-				The bench is empty. <a class="underline" href="/jobs/new">Take in the first job</a>, or open a
-				job file.
+				The bench is empty. <a class="underline" href="/jobs/new">Take in the first job</a>, or open
+				a job file.
 			</p>
 		{/if}
 	</div>

@@ -23,7 +23,11 @@
 
 <tr class="relative border-b border-hair focus-within:bg-chromate-wash hover:bg-sunk">
 	<td class="py-3 pl-3 align-top">
-		<a data-job href="/jobs/{job.id}" class="figure text-lg font-semibold after:absolute after:inset-0">
+		<a
+			data-job
+			href="/jobs/{job.id}"
+			class="figure text-lg font-semibold after:absolute after:inset-0"
+		>
 			{job.number}
 		</a>
 	</td>
@@ -63,5 +67,7 @@
 			<span class="text-faint">nothing</span>
 		{/if}
 	</td>
-	<td class="figure py-3 pr-3 text-right align-top text-[13px] text-soft">{shortDate(job.takenIn)}</td>
+	<td class="figure py-3 pr-3 text-right align-top text-[13px] text-soft"
+		>{shortDate(job.takenIn)}</td
+	>
 </tr>

@@ -23,9 +23,7 @@
 	const isHere = (stage: StageName) =>
 		link[stage] === here || (stage === 'set up' && page.url.pathname === link[stage]);
 
-	const last = $derived(
-		book.job.readings.toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, 4)
-	);
+	const last = $derived(book.job.readings.toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, 4));
 	const initials = (id: string) =>
 		book.job.people.find((person) => person.id === id)?.initials ?? '';
 	const waiting = $derived(outbox.waiting.filter((item) => item.jobId === book.job.id));

@@ -85,10 +85,15 @@
 	{#if station.shim?.answer.sort === 'fit' && station.shim.outcome}
 		{@const { outcome } = station.shim}
 		<div class="border-t border-rule py-2">
-			<p class="font-semibold">{showPhrase(shimPhrase(station.shim.answer, station.stack.shims), bench.units)}</p>
+			<p class="font-semibold">
+				{showPhrase(shimPhrase(station.shim.answer, station.stack.shims), bench.units)}
+			</p>
 			<dl class="my-1 grid grid-cols-4 gap-x-2 text-soft">
 				{#each [['height', length(outcome.height)], ['seat', outcome.seatLoad === null ? '·' : showLoad(outcome.seatLoad, bench.units)], ['open', outcome.openLoad === null ? '·' : showLoad(outcome.openLoad, bench.units)], ['to bind', outcome.bindMargin === null ? '·' : length(outcome.bindMargin)]] as [name, value] (name)}
-					<div><dt>{name}</dt><dd class="figure text-ink">{value}</dd></div>
+					<div>
+						<dt>{name}</dt>
+						<dd class="figure text-ink">{value}</dd>
+					</div>
 				{/each}
 			</dl>
 			<button class="button" onclick={fit}>Fit these</button>

@@ -79,7 +79,11 @@ class Outbox {
 			this.#drop(reading.id);
 			await store.remove(reading.id).catch(() => undefined);
 		} else {
-			const refused = { jobId, reading, refused: answer.message ?? 'The server would not take it.' };
+			const refused = {
+				jobId,
+				reading,
+				refused: answer.message ?? 'The server would not take it.'
+			};
 			this.waiting = this.waiting.map((w) => (w.reading.id === reading.id ? refused : w));
 			await store.put(refused).catch(() => undefined);
 		}

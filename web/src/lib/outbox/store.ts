@@ -21,6 +21,7 @@ const open = () =>
 /** The outbox as the browser keeps it on disk, in the order the readings were taken. */
 export const store = {
 	all: async (): Promise<Waiting[]> => (await open()).getAll('waiting'),
-	put: async (waiting: Waiting): Promise<void> => void (await (await open()).put('waiting', waiting)),
+	put: async (waiting: Waiting): Promise<void> =>
+		void (await (await open()).put('waiting', waiting)),
 	remove: async (id: string): Promise<void> => (await open()).delete('waiting', id)
 };

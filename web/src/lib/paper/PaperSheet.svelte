@@ -32,7 +32,12 @@
 			.filter((person) => job.readings.some((reading) => reading.person === person.id))
 			.map((person) => person.name)
 	);
-	const lastRead = $derived(job.readings.map((reading) => reading.at).toSorted().at(-1));
+	const lastRead = $derived(
+		job.readings
+			.map((reading) => reading.at)
+			.toSorted()
+			.at(-1)
+	);
 	const limits = $derived(job.setup.limits);
 
 	function parts(kind: Kind): [string, string][] {
@@ -48,7 +53,9 @@
 			['Lift', lift ? `${length(lift.gross)} gross, ${length(lift.net)} net` : 'not given'],
 			[
 				'Coil bind',
-				bind ? `${length(bind.height)}${bind.first ? `, ${bind.first} binds first` : ''}` : 'not given'
+				bind
+					? `${length(bind.height)}${bind.first ? `, ${bind.first} binds first` : ''}`
+					: 'not given'
 			],
 			[
 				'Aim',
@@ -153,9 +160,12 @@
 		<section>
 			<h2 class="border-b border-ink pb-0.5 font-semibold">Judged by</h2>
 			<dl class="mt-1 grid grid-cols-[1fr_auto] gap-y-px">
-				<dt class="text-soft">Height within ±</dt><dd class="figure">{limits.heightTolerance}</dd>
-				<dt class="text-soft">Bind margin, floor</dt><dd class="figure">{limits.bindFloor}</dd>
-				<dt class="text-soft">Seal clearance, floor</dt><dd class="figure">{limits.sealFloor}</dd>
+				<dt class="text-soft">Height within ±</dt>
+				<dd class="figure">{limits.heightTolerance}</dd>
+				<dt class="text-soft">Bind margin, floor</dt>
+				<dd class="figure">{limits.bindFloor}</dd>
+				<dt class="text-soft">Seal clearance, floor</dt>
+				<dd class="figure">{limits.sealFloor}</dd>
 				<dt class="text-soft">Loads within ±</dt>
 				<dd class="figure">{Math.round(limits.loadBand * 100)} %</dd>
 			</dl>
@@ -176,14 +186,15 @@
 
 	<footer class="mt-4 grid grid-cols-[1.6fr_1fr] gap-6 border-t border-ink pt-2 break-inside-avoid">
 		<p class="text-soft">
-			Measured by {measuredBy.join(', ') || 'nobody yet'}{lastRead ? `, last ${moment(lastRead)}` : ''}.
-			Least bind margin {sheet.least.bindMargin
+			Measured by {measuredBy.join(', ') || 'nobody yet'}{lastRead
+				? `, last ${moment(lastRead)}`
+				: ''}. Least bind margin {sheet.least.bindMargin
 				? `${showLength(sheet.least.bindMargin.figure, units)} at ${sheet.least.bindMargin.station}`
 				: 'not known'}. Seat loads {KINDS.map((kind) => {
 				const range = sheet.seatLoads[kind];
 				return `${kind} ${range ? `${showLoad(range.least, units)}–${showLoad(range.most, units)}` : 'not known'}`;
-			}).join(', ')}. The makers’ instructions for springs, cam and engine come first; these figures do
-			not replace them.
+			}).join(', ')}. The makers’ instructions for springs, cam and engine come first; these figures
+			do not replace them.
 		</p>
 		<p class="self-end border-t border-ink pt-1 text-soft">Name, date</p>
 	</footer>

@@ -15,17 +15,18 @@
 		/** Left out, the plan is a drawing and no way to anywhere. */
 		onselect?: (label: string) => void;
 	}
-	let {
-		job,
-		stations,
-		selected = null,
-		measured = 'installed height',
-		onselect
-	}: Props = $props();
+	let { job, stations, selected = null, measured = 'installed height', onselect }: Props = $props();
 
 	const byLabel = $derived(new Map(stations.map((station) => [station.label, station])));
 	const perHead = $derived(job.engine.layout.cylinders / job.heads.length);
 	const rows = $derived(job.engine.layout.valvesPerCylinder === 4 ? 2 : 1);
+
+	/** Valves stand by their bore's centre, however wide the head is drawn. */
+	function leftOf(along: number): string {
+		const bore = Math.floor(along) + 0.5;
+		const aside = (along - bore) * (rows === 2 ? 115 : 100);
+		return `calc(${(bore / perHead) * 100}% + ${aside}px)`;
+	}
 
 	function describe(sheet: StationSheet): string {
 		const read = sheet.inForce[measured];
@@ -41,7 +42,7 @@
 					? 'h-[124px]'
 					: 'h-[88px]'}"
 			>
-				{#each { length: perHead } as _, i (i)}
+				{#each { length: perHead }, i (i)}
 					<span
 						class="absolute top-1/2 aspect-square w-auto -translate-1/2 rounded-full border border-dashed border-metal {rows ===
 						2
@@ -50,7 +51,7 @@
 						style:left="{((i + 0.5) / perHead) * 100}%"
 					></span>
 				{/each}
-				{#each { length: perHead + 1 } as _, i (i)}
+				{#each { length: perHead + 1 }, i (i)}
 					{#each ['8%', '92%'] as top (top)}
 						<span
 							class="absolute size-2.5 -translate-1/2 rounded-full border border-metal bg-paper"
@@ -75,7 +76,7 @@
 						data-station={station.label}
 						onclick={() => onselect?.(station.label)}
 						class="absolute grid size-11 -translate-1/2 place-items-center"
-						style:left="{(station.along / perHead) * 100}%"
+						style:left={leftOf(station.along)}
 						style:top="{rows === 2 ? 27 + station.across * 46 : 50}%"
 					>
 						<span
@@ -93,7 +94,9 @@
 						>
 							{station.label}
 						</span>
-						<span class="absolute -top-0.5 right-0 bg-transparent"><Mark state={sheet.state} /></span>
+						<span class="absolute -top-0.5 right-0 bg-transparent"
+							><Mark state={sheet.state} /></span
+						>
 					</svelte:element>
 				{/each}
 			</div>

@@ -84,7 +84,12 @@
 		<h1 class="text-[15px] font-semibold text-soft">{words.title}</h1>
 		{#if !bench.person}
 			<p class="mt-6 text-xl">
-				<a class="underline" href="/bench?back={encodeURIComponent(`/jobs/${book.job.id}/round?of=${quantity.replaceAll(' ', '-')}`)}">
+				<a
+					class="underline"
+					href="/bench?back={encodeURIComponent(
+						`/jobs/${book.job.id}/round?of=${quantity.replaceAll(' ', '-')}`
+					)}"
+				>
 					Say who works at this bench
 				</a> first: every reading carries a name.
 			</p>
@@ -109,7 +114,10 @@
 					<!-- svelte-ignore a11y_autofocus -->
 					<a class="button button-main" href="/jobs/{book.job.id}" autofocus>See the sheet</a>
 					{#if hasNext && nextQuantity}
-						<a class="button" href="/jobs/{book.job.id}/round?of={nextQuantity.replaceAll(' ', '-')}">
+						<a
+							class="button"
+							href="/jobs/{book.job.id}/round?of={nextQuantity.replaceAll(' ', '-')}"
+						>
 							{ROUND_WORDS[nextQuantity].title} next
 						</a>
 					{/if}
@@ -153,7 +161,8 @@
 					{/if}
 				{:else if round.standing}
 					<span class="text-soft">
-						Stands at <span class="figure">{round.standing.read}</span>; a new figure is added to it.
+						Stands at <span class="figure">{round.standing.read}</span>; a new figure is added to
+						it.
 					</span>
 				{/if}
 			</div>

@@ -17,14 +17,15 @@
 		{@const verdict = station.figures[column.key]}
 		{@const text = showFigure(verdict, column, bench.units)}
 		{#if verdict && text !== null}
-			<div class="w-28">
+			<div class="w-32">
 				<dt class="text-[13px] text-soft">{column.title}</dt>
-				<dd class="figure text-2xl {stateClass(verdict.state)}">
-					{text} <Mark state={verdict.state} />
+				<dd class="figure text-3xl {stateClass(verdict.state)}">
+					{text}
+					<Mark state={verdict.state} />
 				</dd>
 				<dd>
 					{#if verdict.figure !== null}
-						<Scale figure={verdict.figure} limits={verdict.limits} state={verdict.state} />
+						<Scale figure={verdict.figure} limits={verdict.limits} state={verdict.state} class="" />
 					{/if}
 				</dd>
 			</div>

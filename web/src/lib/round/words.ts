@@ -27,7 +27,8 @@ export const ROUND_WORDS: Readonly<Record<Quantity, RoundWords>> = {
 	lash: {
 		title: 'Lash',
 		gauge: 'Feeler set',
-		todo: (kind) => `Lifter on the base circle of the ${kind} lobe. Feeler with a light drag, lock, read again.`,
+		todo: (kind) =>
+			`Lifter on the base circle of the ${kind} lobe. Feeler with a light drag, lock, read again.`,
 		caution:
 			'Turn the engine by hand, ignition off. A hot engine burns, and loose clothing catches.'
 	}

@@ -1,7 +1,13 @@
 <script lang="ts">
 	/** The stack cut through: left half with the valve closed, right half at the lift on the slider. */
 	import { Slider } from 'bits-ui';
-	import { mm, showLength, type KindSetup, type KindSheet, type StationSheet } from '@zinc-ledger/core';
+	import {
+		mm,
+		showLength,
+		type KindSetup,
+		type KindSheet,
+		type StationSheet
+	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { stateClass } from '$lib/ui/state';
 	import { drawingOf, type Half } from './geometry';
@@ -64,7 +70,10 @@
 				/>
 			{/each}
 		{/each}
-		<polygon points={outline(drawing.retainer, side, half.landing)} class="fill-metal stroke-soft" />
+		<polygon
+			points={outline(drawing.retainer, side, half.landing)}
+			class="fill-metal stroke-soft"
+		/>
 		<polygon points={outline(drawing.lock, side, half.landing)} class="fill-metal-dark" />
 		{@render box(0, drawing.stem * side, -BELOW, half.tip, 'fill-paper stroke-soft')}
 	{/if}
@@ -75,36 +84,76 @@
 		viewBox="0 0 {WIDTH} {HEIGHT}"
 		class="figure block w-full"
 		role="img"
-		aria-label="Section of station {station.label}: {show(station.figures.height.figure ?? 0)} installed{toBind ===
-		null
+		aria-label="Section of station {station.label}: {show(
+			station.figures.height.figure ?? 0
+		)} installed{toBind === null ? '' : `, ${show(toBind)} to bind`}{toSeal === null
 			? ''
-			: `, ${show(toBind)} to bind`}{toSeal === null ? '' : `, ${show(toSeal)} to the seal`} at {show(
-			lift
-		)} lift"
+			: `, ${show(toSeal)} to the seal`} at {show(lift)} lift"
 	>
 		<rect x="0" y={y(0)} width={WIDTH} height={BELOW * scale} class="fill-cast" />
 		<text x="6" y={HEIGHT - 8} class="fill-soft font-sans text-[11px]">pocket</text>
 		{#each [-1, 1] as side (side)}
 			{#each drawing.floor.shims as shim (shim.from)}
-				{@render box(drawing.stem * side + 4 * side, drawing.outside * side, shim.from, shim.to, 'fill-chromate stroke-soft')}
+				{@render box(
+					drawing.stem * side + 4 * side,
+					drawing.outside * side,
+					shim.from,
+					shim.to,
+					'fill-chromate stroke-soft'
+				)}
 			{/each}
 			{@const shimTop = drawing.floor.shims.at(-1)?.to ?? 0}
 			{#if drawing.floor.seat > shimTop}
-				{@render box((drawing.stem + 4) * side, (drawing.outside + 0.8) * side, shimTop, drawing.floor.seat, 'fill-metal stroke-soft')}
+				{@render box(
+					(drawing.stem + 4) * side,
+					(drawing.outside + 0.8) * side,
+					shimTop,
+					drawing.floor.seat,
+					'fill-metal stroke-soft'
+				)}
 			{/if}
 			{#if drawing.sealTop !== null}
-				{@render box(drawing.stem * side, (drawing.stem + 2.6) * side, -BELOW, drawing.sealTop - 2.5, 'fill-metal-light')}
-				{@render box(drawing.stem * side, (drawing.stem + 3.6) * side, drawing.sealTop - 7, drawing.sealTop, 'fill-metal-dark')}
+				{@render box(
+					drawing.stem * side,
+					(drawing.stem + 2.6) * side,
+					-BELOW,
+					drawing.sealTop - 2.5,
+					'fill-metal-light'
+				)}
+				{@render box(
+					drawing.stem * side,
+					(drawing.stem + 3.6) * side,
+					drawing.sealTop - 7,
+					drawing.sealTop,
+					'fill-metal-dark'
+				)}
 			{/if}
 		{/each}
 		{@render halfOf(drawing.closed, -1)}
 		{@render halfOf(drawing.open, 1)}
-		<line x1={middle} x2={middle} y1="14" y2={HEIGHT} class="stroke-faint" stroke-dasharray="12 3 2 3" />
+		<line
+			x1={middle}
+			x2={middle}
+			y1="14"
+			y2={HEIGHT}
+			class="stroke-faint"
+			stroke-dasharray="12 3 2 3"
+		/>
 
 		<g class="stroke-ink">
 			<line x1="17" x2="17" y1={y(drawing.floor.seat)} y2={y(drawing.closed.landing)} />
-			<line x1="11" x2={x(-drawing.outside) - 3} y1={y(drawing.closed.landing)} y2={y(drawing.closed.landing)} />
-			<line x1="11" x2={x(-drawing.outside) - 3} y1={y(drawing.floor.seat)} y2={y(drawing.floor.seat)} />
+			<line
+				x1="11"
+				x2={x(-drawing.outside) - 3}
+				y1={y(drawing.closed.landing)}
+				y2={y(drawing.closed.landing)}
+			/>
+			<line
+				x1="11"
+				x2={x(-drawing.outside) - 3}
+				y1={y(drawing.floor.seat)}
+				y2={y(drawing.floor.seat)}
+			/>
 		</g>
 		<text
 			transform="translate(12 {y((drawing.floor.seat + drawing.closed.landing) / 2)}) rotate(-90)"
@@ -116,9 +165,26 @@
 
 		{#if toBind !== null && drawing.bind !== null}
 			<g class="{stateClass(margin.state) || 'text-ink'} stroke-current">
-				<line x1={x(drawing.outside) + 3} x2={WIDTH - 16} y1={y(drawing.open.landing)} y2={y(drawing.open.landing)} />
-				<line x1={x(drawing.outside) + 3} x2={WIDTH - 16} y1={y(drawing.bind)} y2={y(drawing.bind)} stroke-dasharray="3 3" />
-				<line x1={WIDTH - 20} x2={WIDTH - 20} y1={y(drawing.open.landing)} y2={y(drawing.bind)} stroke-width="3" />
+				<line
+					x1={x(drawing.outside) + 3}
+					x2={WIDTH - 16}
+					y1={y(drawing.open.landing)}
+					y2={y(drawing.open.landing)}
+				/>
+				<line
+					x1={x(drawing.outside) + 3}
+					x2={WIDTH - 16}
+					y1={y(drawing.bind)}
+					y2={y(drawing.bind)}
+					stroke-dasharray="3 3"
+				/>
+				<line
+					x1={WIDTH - 20}
+					x2={WIDTH - 20}
+					y1={y(drawing.open.landing)}
+					y2={y(drawing.bind)}
+					stroke-width="3"
+				/>
 			</g>
 			<text
 				x={WIDTH - 2}
@@ -129,7 +195,12 @@
 			>
 				{show(toBind)}
 			</text>
-			<text x={WIDTH - 2} y={y(drawing.bind) + 28} text-anchor="end" class="fill-soft font-sans text-[11px]">
+			<text
+				x={WIDTH - 2}
+				y={y(drawing.bind) + 28}
+				text-anchor="end"
+				class="fill-soft font-sans text-[11px]"
+			>
 				to bind
 			</text>
 		{/if}
@@ -168,7 +239,8 @@
 		bind:value={share}
 		class="relative mx-1 flex h-8 touch-none items-center select-none"
 	>
-		<span class="relative h-1 w-full bg-rule"><Slider.Range class="absolute h-full bg-soft" /></span>
+		<span class="relative h-1 w-full bg-rule"><Slider.Range class="absolute h-full bg-soft" /></span
+		>
 		<Slider.Thumb
 			index={0}
 			aria-label="Lift of the right half"
@@ -184,7 +256,9 @@
 		</p>
 	{/if}
 {:else}
-	<p class="grid h-64 place-items-center border border-dashed border-rule px-6 text-center text-soft">
+	<p
+		class="grid h-64 place-items-center border border-dashed border-rule px-6 text-center text-soft"
+	>
 		The section is drawn once the height of {station.label} is measured.
 	</p>
 {/if}

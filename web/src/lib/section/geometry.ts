@@ -22,7 +22,10 @@ export interface Half {
 export interface Drawing {
 	readonly stem: number;
 	readonly outside: number;
-	readonly floor: { readonly shims: readonly { from: number; to: number }[]; readonly seat: number };
+	readonly floor: {
+		readonly shims: readonly { from: number; to: number }[];
+		readonly seat: number;
+	};
 	readonly retainer: readonly (readonly [number, number])[];
 	readonly lock: readonly (readonly [number, number])[];
 	readonly closed: Half;

@@ -25,7 +25,10 @@ export async function importJob(db: Database, job: Job): Promise<{ problems: Pro
 			return {
 				problems: [
 					taken.id === job.id
-						? { path: 'id', message: `job ${taken.number} is already in the book; nothing was changed` }
+						? {
+								path: 'id',
+								message: `job ${taken.number} is already in the book; nothing was changed`
+							}
 						: { path: 'number', message: `another job already has the number ${job.number}` }
 				]
 			};
@@ -361,7 +364,11 @@ export async function saveSetup(
 			.execute();
 		await keepCards(trx, setup);
 		for (const change of changesBetween(row.setup, setup)) {
-			await insertDecision(trx, jobId, decide(person, { ...change, subject: `setup.${change.subject}` }));
+			await insertDecision(
+				trx,
+				jobId,
+				decide(person, { ...change, subject: `setup.${change.subject}` })
+			);
 		}
 		return revision + 1;
 	});

@@ -43,7 +43,10 @@ export const KIND_GROUPS: readonly Group[] = [
 			choice('lift.source', 'Figure from', SOURCES),
 			field('lash.setting', 'Lash', 'length', { when: ['lifters', 'solid'] }),
 			field('lash.tolerance', 'Lash tolerance', 'length', { when: ['lifters', 'solid'] }),
-			{ ...choice('lash.engine', 'Lash set on engine', ['cold', 'hot']), when: ['lifters', 'solid'] },
+			{
+				...choice('lash.engine', 'Lash set on engine', ['cold', 'hot']),
+				when: ['lifters', 'solid']
+			},
 			{ ...choice('lash.source', 'Lash from', SOURCES), when: ['lifters', 'solid'] },
 			field('preload', 'Lifter preload', 'length', { when: ['lifters', 'hydraulic'] })
 		]
@@ -87,7 +90,9 @@ export const KIND_GROUPS: readonly Group[] = [
 		title: 'What to aim for',
 		fields: [
 			choice('aim.school', 'Installed height by', SCHOOLS),
-			field('aim.cushion', 'Cushion before bind', 'length', { when: ['aim.school', 'bind cushion'] }),
+			field('aim.cushion', 'Cushion before bind', 'length', {
+				when: ['aim.school', 'bind cushion']
+			}),
 			field('aim.load', 'Wanted load', 'load', { when: ['aim.school', 'seat load'] }),
 			field('aim.load', 'Wanted load', 'load', { when: ['aim.school', 'open load'] }),
 			field('aim.leastSeatLoad', 'Least seat load', 'load', {

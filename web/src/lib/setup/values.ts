@@ -49,33 +49,42 @@ function textAt(setup: Setup, path: string): string {
  *
  * @param before the set-up being changed; what the form does not show is kept from it
  */
-export function setupFrom(values: Values, before: Setup, units: Units, newId: () => string): unknown {
+export function setupFrom(
+	values: Values,
+	before: Setup,
+	units: Units,
+	newId: () => string
+): unknown {
 	const setup: Record<string, unknown> = { limits: {}, use: {}, kinds: {} };
 	const filled = new Set<string>();
 	for (const field of allFields()) {
-		const typed = (values[field.path] ?? '').trim();
-		if (typed === '' || !isShown(field, values)) continue;
+		if (!field.choices && textOf(field, values) !== '') filled.add(partOf(field.path));
+	}
+	for (const field of allFields()) {
+		const typed = textOf(field, values);
+		if (typed === '' || (NEEDS_FIGURES.test(field.path) && !filled.has(partOf(field.path))))
+			continue;
 		put(setup, field.path, field.choices ? typed : understood(typed, field.sort, units));
-		if (!field.choices) filled.add(partOf(field.path));
 	}
 	for (const kind of KINDS) {
-		const parts = ((setup.kinds as Record<string, unknown>)[kind] ??= {}) as Record<string, unknown>;
-		for (const part of ['lift', 'lash', 'spring']) {
-			if (!filled.has(`kinds.${kind}.${part}`)) delete parts[part];
-		}
-		if (parts.spring) {
-			const old = before.kinds[kind].spring;
-			Object.assign(parts.spring, {
-				id: values[`kinds.${kind}.spring.id`] || old?.id || newId(),
-				...(old?.tested && old.name === values[`kinds.${kind}.spring.name`] && { tested: old.tested })
-			});
-		}
+		const parts = (setup.kinds as Record<string, Record<string, unknown>>)[kind];
+		if (!parts?.spring) continue;
+		const old = before.kinds[kind].spring;
+		Object.assign(parts.spring, {
+			id: values[`kinds.${kind}.spring.id`] || old?.id || newId(),
+			...(old?.tested && old.name === values[`kinds.${kind}.spring.name`] && { tested: old.tested })
+		});
 	}
-	setup.use = setup.use && Object.keys(setup.use).length > 0 ? setup.use : { duty: '' };
 	(setup.use as Record<string, unknown>).duty ??= '';
 	setup.shimStock = shimStockFrom(values, units);
 	return setup;
 }
+
+/** Parts that are left out whole when only their choices stand. */
+const NEEDS_FIGURES = /\.(lift|lash|spring)\./;
+
+const textOf = (field: FieldSpec, values: Values) =>
+	isShown(field, values) ? (values[field.path] ?? '').trim() : '';
 
 /** "kinds.intake.spring" of "kinds.intake.spring.seat.height". */
 const partOf = (path: string) => path.split('.').slice(0, 3).join('.');
@@ -115,15 +124,14 @@ function understood(typed: string, sort: FieldSort, units: Units): string | numb
 function put(target: Record<string, unknown>, path: string, value: unknown): void {
 	const keys = path.split('.');
 	const last = keys.pop()!;
-	const at = keys.reduce(
-		(node, key) => (node[key] ??= {}) as Record<string, unknown>,
-		target
-	);
+	const at = keys.reduce((node, key) => (node[key] ??= {}) as Record<string, unknown>, target);
 	at[last] = value;
 }
 
 function shimStockFrom(values: Values, units: Units): unknown[] {
-	const rows = Object.keys(values).flatMap((path) => /^shimStock\.(\d+)\.thickness$/.exec(path)?.[1] ?? []);
+	const rows = Object.keys(values).flatMap(
+		(path) => /^shimStock\.(\d+)\.thickness$/.exec(path)?.[1] ?? []
+	);
 	return rows
 		.map((row) => ({
 			thickness: (values[`shimStock.${row}.thickness`] ?? '').trim(),

@@ -30,15 +30,18 @@
 <table class="w-full border-collapse">
 	<thead class="sticky top-0 z-[1] bg-paper">
 		<tr class="border-b-2 border-ink text-[12px] text-soft">
-			<th class="w-14 pb-1.5 pl-3 text-left align-bottom font-medium" aria-sort={sortedBy ? 'none' : 'ascending'}>
-				<button class="min-h-9 text-left align-bottom" onclick={() => onsort(null)}>Valve</button>
+			<th
+				class="w-14 pb-1 pl-3 text-left align-bottom font-medium"
+				aria-sort={sortedBy ? 'none' : 'ascending'}
+			>
+				<button class="text-left align-bottom" onclick={() => onsort(null)}>Valve</button>
 			</th>
 			{#each columns as column (column.key)}
 				<th
-					class="w-[92px] px-2 pb-1.5 text-right align-bottom leading-tight font-medium"
+					class="w-[84px] px-1.5 pb-1 text-right align-bottom leading-tight font-medium"
 					aria-sort={sortedBy === column.key ? 'ascending' : 'none'}
 				>
-					<button class="min-h-9 text-right align-bottom leading-tight" onclick={() => onsort(column.key)}>
+					<button class="text-right align-bottom leading-tight" onclick={() => onsort(column.key)}>
 						{column.title}
 						<span class="figure block text-[11px]">
 							{column.sort === 'length' ? bench.units.length : bench.units.load}
@@ -47,7 +50,7 @@
 					</button>
 				</th>
 			{/each}
-			<th class="pb-1.5 pl-3 text-left align-bottom font-medium">To do</th>
+			<th class="pb-1 pl-3 text-left align-bottom font-medium">To do</th>
 		</tr>
 	</thead>
 	<tbody>
@@ -74,10 +77,12 @@
 				{#each columns as column (column.key)}
 					{@const verdict = station.figures[column.key]}
 					{@const text = showFigure(verdict, column, bench.units)}
-					<td class="px-2 text-right {tight ? 'h-[34px]' : 'h-[39px]'}">
+					<td class="px-1.5 text-right {tight ? 'h-[30px]' : 'h-[39px]'}">
 						{#if verdict && text !== null}
 							<span
-								class="figure block text-base leading-tight {stateClass(verdict.state)} {[
+								class="figure block {tight
+									? 'text-[15px] leading-[1.15]'
+									: 'text-base leading-tight'} {stateClass(verdict.state)} {[
 									'watch',
 									'too close',
 									'stop'
@@ -102,8 +107,10 @@
 						<span class="font-semibold text-watch">waiting to be sent</span>
 					{/if}
 					{#if remark}
-						<Mark state={remark.state} word />
-						<span class="line-clamp-2">{showPhrase(remark.text, bench.units)}</span>
+						<span class="line-clamp-2">
+							<Mark state={remark.state} word />
+							{showPhrase(remark.text, bench.units)}
+						</span>
 					{/if}
 				</td>
 			</tr>

@@ -7,8 +7,8 @@
 </script>
 
 {#if state !== 'clear' && state !== 'not measured'}
-	<span class="inline-flex items-center gap-1.5 font-semibold {stateClass(state)}">
-		<svg viewBox="0 0 12 12" class="size-3 flex-none" aria-hidden="true">
+	<span class="inline-flex items-baseline gap-1 font-semibold {stateClass(state)}">
+		<svg viewBox="0 0 12 12" class="size-3 flex-none translate-y-px" aria-hidden="true">
 			{#if state === 'stop'}
 				<rect x="0.5" y="0.5" width="11" height="11" fill="currentColor" />
 			{:else if state === 'watch'}

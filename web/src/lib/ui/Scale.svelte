@@ -7,8 +7,13 @@
 	import { scaleOf, type ScaleLimit } from './scale';
 	import { stateClass } from './state';
 
-	let { figure, limits, state }: { figure: number; limits: readonly ScaleLimit[]; state: State } =
-		$props();
+	interface Props {
+		figure: number;
+		limits: readonly ScaleLimit[];
+		state: State;
+		class?: string;
+	}
+	let { figure, limits, state, class: extra = 'ml-auto' }: Props = $props();
 	const scale = $derived(scaleOf(figure, limits));
 </script>
 
@@ -16,7 +21,7 @@
 	<svg
 		viewBox="0 0 100 6"
 		preserveAspectRatio="none"
-		class="ml-auto block h-1.5 w-[74px] {stateClass(state) || 'text-ink'}"
+		class="{extra} block h-1.5 w-[74px] {stateClass(state) || 'text-ink'}"
 		aria-hidden="true"
 	>
 		<rect x="0" y="2.6" width="100" height="0.8" class="fill-rule" />

@@ -36,7 +36,11 @@ export const actions = {
 		const checked = Newcomer.safeParse(form);
 		if (!checked.success) {
 			const { fieldErrors } = z.flattenError(checked.error);
-			return fail(400, { problems: fieldErrors, name: String(form.name), initials: String(form.initials) });
+			return fail(400, {
+				problems: fieldErrors,
+				name: String(form.name),
+				initials: String(form.initials)
+			});
 		}
 		const { name, initials } = checked.data;
 		const person = await ask((db) => addPerson(db, name, initials));

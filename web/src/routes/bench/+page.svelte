@@ -38,7 +38,13 @@
 			<h2 class="font-semibold">Somebody new</h2>
 			<Field label="Name" problem={form?.problems?.name?.[0]}>
 				{#snippet control(attributes)}
-					<input class="field" name="name" value={form?.name ?? ''} autocomplete="off" {...attributes} />
+					<input
+						class="field"
+						name="name"
+						value={form?.name ?? ''}
+						autocomplete="off"
+						{...attributes}
+					/>
 				{/snippet}
 			</Field>
 			<Field label="Initials" problem={form?.problems?.initials?.[0]}>

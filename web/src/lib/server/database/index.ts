@@ -62,7 +62,8 @@ async function loadDemo(db: Database, folder: string): Promise<void> {
 	if (some) return;
 	for (const file of (await readdir(folder)).filter((name) => name.endsWith('.json')).sort()) {
 		const read = readJob(await readFile(join(folder, file), 'utf8'));
-		if (!read.ok) throw new Error(`${file}: ${read.problems[0]?.path} ${read.problems[0]?.message}`);
+		if (!read.ok)
+			throw new Error(`${file}: ${read.problems[0]?.path} ${read.problems[0]?.message}`);
 		const result = await importJob(db, read.job);
 		log.info({ file, problems: result.problems }, 'demo job loaded');
 	}

@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { showLength, showLoad, showPhrase, walk, type Column } from '@zinc-ledger/core';
+	import { KINDS, showLength, showLoad, showPhrase, walk, type Column } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import StationDetail from '$lib/job/StationDetail.svelte';
@@ -132,7 +132,11 @@
 </div>
 <div class="flex min-h-0 flex-1 flex-col gap-x-4 px-4 pt-2 bench:flex-row">
 	<div class="flex min-h-0 min-w-0 flex-1 flex-col">
-		<div class="flex flex-wrap items-center gap-x-1 text-[13px]" role="group" aria-label="Rows shown">
+		<div
+			class="flex flex-wrap items-center gap-x-1 text-[13px]"
+			role="group"
+			aria-label="Rows shown"
+		>
 			{#each ROWS as choice (choice.rows)}
 				<button
 					class="min-h-9 px-2.5 aria-pressed:font-semibold aria-pressed:underline aria-pressed:decoration-chromate aria-pressed:decoration-2 aria-pressed:underline-offset-4"
@@ -168,21 +172,24 @@
 				</p>
 			{/if}
 		</div>
-		<footer class="flex flex-wrap gap-x-6 gap-y-1 border-t-2 border-ink py-2 text-[13px] text-soft">
-			{#each ['intake', 'exhaust'] as const as kind (kind)}
-				{@const range = book.sheet.seatLoads[kind]}
-				{#if range}
-					<span>
-						Seat load, {kind}
-						<b class="figure font-medium text-ink">
-							{showLoad(range.least, bench.units)}–{showLoad(range.most, bench.units)}
-						</b>
-					</span>
-				{/if}
-			{/each}
+		<footer class="flex flex-wrap gap-x-5 gap-y-1 border-t-2 border-ink py-2 text-[13px] text-soft">
+			{#if book.sheet.measured['installed height'] > 0}
+				<span>
+					Seat loads
+					{#each KINDS as kind (kind)}
+						{@const range = book.sheet.seatLoads[kind]}
+						{#if range}
+							<b class="figure font-medium text-ink">
+								{kind === 'intake' ? 'I' : 'E'}
+								{showLoad(range.least, bench.units)}–{showLoad(range.most, bench.units)}
+							</b>
+						{/if}
+					{/each}
+				</span>
+			{/if}
 			{#if book.sheet.least.bindMargin}
 				<span>
-					Least bind margin
+					Least to bind
 					<b class="figure font-medium text-ink">
 						{length(book.sheet.least.bindMargin.figure)} · {book.sheet.least.bindMargin.station}
 					</b>
@@ -190,15 +197,17 @@
 			{/if}
 			{#if book.sheet.least.sealClearance}
 				<span>
-					Least seal clearance
+					to seal
 					<b class="figure font-medium text-ink">
-						{length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance.station}
+						{length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance
+							.station}
 					</b>
 				</span>
 			{/if}
 			{#if nextToMeasure}
 				<a class="ml-auto" href="/jobs/{book.job.id}/round?of=installed-height">
-					Measure next <b class="figure font-medium text-ink">{nextToMeasure}</b> <Key>h</Key>
+					Measure next <b class="figure font-medium text-ink">{nextToMeasure}</b>
+					<Key>h</Key>
 				</a>
 			{/if}
 		</footer>

@@ -59,12 +59,24 @@
 			</Field>
 			<Field label="Shop, team or phone" problem={$errors.contact?.[0]}>
 				{#snippet control(attributes)}
-					<input class="field" name="contact" autocomplete="off" bind:value={$form.contact} {...attributes} />
+					<input
+						class="field"
+						name="contact"
+						autocomplete="off"
+						bind:value={$form.contact}
+						{...attributes}
+					/>
 				{/snippet}
 			</Field>
 			<Field label="Engine" problem={$errors.engine?.[0]}>
 				{#snippet control(attributes)}
-					<input class="field" name="engine" autocomplete="off" bind:value={$form.engine} {...attributes} />
+					<input
+						class="field"
+						name="engine"
+						autocomplete="off"
+						bind:value={$form.engine}
+						{...attributes}
+					/>
 				{/snippet}
 			</Field>
 			<Field label="Layout" problem={$errors.layout?.[0]}>
@@ -76,7 +88,12 @@
 			</Field>
 			<Field label="Valves a cylinder" problem={$errors.valvesPerCylinder?.[0]}>
 				{#snippet control(attributes)}
-					<select class="field" name="valvesPerCylinder" bind:value={$form.valvesPerCylinder} {...attributes}>
+					<select
+						class="field"
+						name="valvesPerCylinder"
+						bind:value={$form.valvesPerCylinder}
+						{...attributes}
+					>
 						<option>2</option><option>4</option>
 					</select>
 				{/snippet}
@@ -126,7 +143,12 @@
 			</Field>
 			<Field label="What the customer says about it" problem={$errors.toldByCustomer?.[0]}>
 				{#snippet control(attributes)}
-					<input class="field" name="toldByCustomer" bind:value={$form.toldByCustomer} {...attributes} />
+					<input
+						class="field"
+						name="toldByCustomer"
+						bind:value={$form.toldByCustomer}
+						{...attributes}
+					/>
 				{/snippet}
 			</Field>
 			<Field label="Work done to the head" problem={$errors.workDone?.[0]}>

@@ -6,7 +6,12 @@ export async function up(db: Kysely<unknown>): Promise<void> {
 
 	await db.schema
 		.createTable('shop')
-		.addColumn('one', 'boolean', (c) => c.primaryKey().defaultTo(true).check(sql`one`))
+		.addColumn('one', 'boolean', (c) =>
+			c
+				.primaryKey()
+				.defaultTo(true)
+				.check(sql`one`)
+		)
 		.addColumn('mode', 'text', (c) => c.notNull().check(sql`mode in ('demo', 'own')`))
 		.execute();
 

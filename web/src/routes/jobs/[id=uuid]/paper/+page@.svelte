@@ -21,7 +21,9 @@
 
 <svelte:head>
 	<title>{data.job.number} {data.job.engine.name}, sheet</title>
-	{@html `<style>@page { size: ${data.size}; margin: 11mm 12mm; }</style>`}
+	<svelte:element this={"style"}
+		>{`@page { size: ${data.size}; margin: 11mm 12mm; }`}</svelte:element
+	>
 </svelte:head>
 <svelte:window onkeydown={press} />
 
@@ -36,7 +38,9 @@
 			{size}
 		</a>
 	{/each}
-	<button class="button button-main" onclick={() => window.print()}><Printer size={17} /> Print</button>
+	<button class="button button-main" onclick={() => window.print()}
+		><Printer size={17} /> Print</button
+	>
 </div>
 <main id="main" class="min-h-0 flex-1 overflow-auto p-6 print:overflow-visible print:p-0">
 	<PaperSheet job={data.job} {sheet} size={data.size} />

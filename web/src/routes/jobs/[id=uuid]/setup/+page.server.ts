@@ -17,7 +17,8 @@ export const actions = {
 		const refuse = (status: number, message: string, problems: Record<string, string> = {}) =>
 			fail(status, { message, problems, values });
 
-		if (!person) return refuse(401, 'Pick who works at this bench first; what is typed here stays.');
+		if (!person)
+			return refuse(401, 'Pick who works at this bench first; what is typed here stays.');
 		const loaded = await ask((db) => loadJob(db, params.id));
 		if (!loaded) error(404, 'There is no such job.');
 

@@ -23,7 +23,8 @@
 		const chosen = { ...texts };
 		for (const kind of KINDS) {
 			for (const field of KIND_GROUPS.flatMap((group) => group.fields)) {
-				if (field.choices) chosen[`kinds.${kind}.${field.path}`] ||= defaultOf(field.path, field.choices);
+				if (field.choices)
+					chosen[`kinds.${kind}.${field.path}`] ||= defaultOf(field.path, field.choices);
 				else chosen[`kinds.${kind}.${field.path}`] ??= '';
 			}
 		}
@@ -81,17 +82,23 @@
 			{#each KIND_GROUPS as group (group.title)}
 				<h3 class="mt-5 border-b border-ink pb-1 font-semibold">{group.title}</h3>
 				{#if group.title === 'Spring card' && data.cards.length > 0}
-					<div class="grid grid-cols-[12rem_1fr_1fr] items-center gap-x-3 border-b border-hair py-1">
+					<div
+						class="grid grid-cols-[12rem_1fr_1fr] items-center gap-x-3 border-b border-hair py-1"
+					>
 						<span class="text-[13px] text-soft">Take from the shop’s cards</span>
 						{#each KINDS as kind (kind)}
 							<select
 								class="field"
 								aria-label="{kind}: take a spring from the shop’s cards"
 								onchange={(event) =>
-									take(data.cards.find((card) => card.id === event.currentTarget.value), kind)}
+									take(
+										data.cards.find((card) => card.id === event.currentTarget.value),
+										kind
+									)}
 							>
 								<option value="">choose</option>
-								{#each data.cards as card (card.id)}<option value={card.id}>{card.name}</option>{/each}
+								{#each data.cards as card (card.id)}<option value={card.id}>{card.name}</option
+									>{/each}
 							</select>
 						{/each}
 					</div>
@@ -101,7 +108,9 @@
 						isShown({ ...field, path: `kinds.${kind}.${field.path}` }, values)
 					)}
 					{#if shown.length > 0}
-						<div class="grid grid-cols-[12rem_1fr_1fr] items-center gap-x-3 border-b border-hair py-1">
+						<div
+							class="grid grid-cols-[12rem_1fr_1fr] items-center gap-x-3 border-b border-hair py-1"
+						>
 							<span class="text-[13px] text-soft">{field.label}</span>
 							{#each KINDS as kind (kind)}
 								{@const path = `kinds.${kind}.${field.path}`}
@@ -149,7 +158,7 @@
 			{@render column('The job', JOB_FIELDS)}
 			{@render column('Limits of this job', LIMIT_FIELDS)}
 			<h3 class="mt-5 border-b border-ink pb-1 font-semibold">Shims in stock</h3>
-			{#each { length: shimRows } as _, row (row)}
+			{#each { length: shimRows }, row (row)}
 				<div class="grid grid-cols-2 gap-2 border-b border-hair py-1">
 					{#each ['thickness', 'count'] as part (part)}
 						{@const path = `shimStock.${row}.${part}`}
@@ -170,8 +179,8 @@
 				</div>
 			{/each}
 			<p class="caution mt-5">
-				Spring maker’s and cam maker’s instructions come first. A figure told or remembered is shown as
-				such and clears nothing on its own.
+				Spring maker’s and cam maker’s instructions come first. A figure told or remembered is shown
+				as such and clears nothing on its own.
 			</p>
 		</div>
 	</div>

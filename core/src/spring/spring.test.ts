@@ -1,0 +1,186 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { grossLift, hydraulicLift, solidLift } from '../lift/lift.ts';
+import { targetHeight, type Known } from '../target/target.ts';
+import { inches, mm, newtons, newtonsPerMm, poundsForce, rateOf } from '../units/quantity.ts';
+import { pairBind } from './bind.ts';
+import {
+	cardCurve,
+	heightForLoad,
+	rateBetween,
+	storedEnergy,
+	testedCurve,
+	type Point
+} from './curve.ts';
+
+const card = cardCurve(
+	{ height: inches(1.82), load: poundsForce(128) },
+	rateOf('340 lbf/in'),
+	inches(1.18)
+);
+const point = (height: number, load: number): Point => ({
+	height: mm(height),
+	load: newtons(load)
+});
+
+describe('a card’s straight line', () => {
+	it('gives the loads of the line', () => {
+		// 128 + 340 × 0.005 = 129.7 and 128 + 340 × 0.545 = 313.3
+		expect(card.load(inches(1.815))).toBeCloseTo(poundsForce(129.7), 6);
+		expect(card.load(inches(1.275))).toBeCloseTo(poundsForce(313.3), 6);
+	});
+
+	it('knows nothing below bind and above the free height', () => {
+		expect(card.load(inches(1.179))).toBeNull();
+		expect(card.load(inches(1.82 + 128 / 340 + 0.001))).toBeNull();
+	});
+
+	it('takes its rate from two loads', () => {
+		expect(rateBetween(point(40, 300), point(30, 650))).toBe(35);
+		expect(() => rateBetween(point(40, 300), point(40, 650))).toThrow(RangeError);
+	});
+});
+
+describe('a tested curve', () => {
+	const points = [point(35, 200), point(32, 300), point(30, 372), point(26, 540), point(24, 650)];
+	const curve = testedCurve(points);
+
+	it('goes through its points, in whatever order they were taken', () => {
+		for (const { height, load } of points) expect(curve.load(height)).toBeCloseTo(load, 9);
+		expect(testedCurve(points.toReversed()).load(mm(27))).toBeCloseTo(curve.load(mm(27))!, 9);
+	});
+
+	it('agrees with the published method on a hand-worked case', () => {
+		// x 0 1 3, y 0 1 2: secants 1 and ½; weights 2·2+1 = 5 and 2+2·1 = 4,
+		// middle slope 9 ÷ (5/1 + 4/½) = 9/13; ends (4·1 − ½)/3 = 7/6 and (5·½ − 2)/3 = 1/6.
+		// At ½: 0·½ + 7/6·⅛ + 1·½ − 9/13·⅛ = 0.559295
+		const small = testedCurve([point(0, 0), point(1, 1), point(3, 2)]);
+		expect(small.load(mm(0.5))).toBeCloseTo(0.559295, 6);
+		// At 2: ½·1 + 9/13·2·⅛ + ½·2 − 1/6·2·⅛ = 1.631410
+		expect(small.load(mm(2))).toBeCloseTo(1.63141, 6);
+	});
+
+	it('is not known outside the tested range', () => {
+		expect([curve.load(mm(35.01)), curve.load(mm(23.99))]).toEqual([null, null]);
+	});
+
+	it('never turns back between points that do not', () => {
+		const steps = fc.array(
+			fc.tuple(
+				fc.double({ min: 0.1, max: 3, noNaN: true }),
+				fc.double({ min: 0.1, max: 90, noNaN: true })
+			),
+			{ minLength: 2, maxLength: 12 }
+		);
+		fc.assert(
+			fc.property(steps, (taken) => {
+				let [height, load] = [20, 900];
+				const ladder = taken.map(([up, off]) => point((height += up), (load -= off)));
+				const any = testedCurve(ladder);
+				const loads = Array.from({ length: 60 }, (_, i) =>
+					any.load(mm(any.lowest + ((any.highest - any.lowest) * i) / 60))
+				);
+				loads.forEach((value, i) => {
+					if (i > 0) expect(value).toBeLessThanOrEqual(loads[i - 1]! + 1e-9);
+				});
+			})
+		);
+	});
+
+	it('is the line itself on two points, and flat at a turn', () => {
+		expect(testedCurve([point(10, 100), point(20, 50)]).load(mm(15))).toBeCloseTo(75, 9);
+		expect(testedCurve([point(0, 0), point(1, 5), point(2, 0)]).load(mm(1))).toBeCloseTo(5, 9);
+	});
+
+	it('refuses one point, and two at one height', () => {
+		expect(() => testedCurve([point(1, 1)])).toThrow(RangeError);
+		expect(() => testedCurve([point(1, 1), point(1, 2)])).toThrow(RangeError);
+	});
+
+	it('finds the height of a load, and none outside', () => {
+		const height = heightForLoad(curve, newtons(420))!;
+		expect(curve.load(height)).toBeCloseTo(420, 4);
+		expect(heightForLoad(curve, newtons(199))).toBeNull();
+		expect(heightForLoad(curve, newtons(651))).toBeNull();
+	});
+});
+
+describe('stored energy', () => {
+	it('is ½ k x² on a straight line', () => {
+		const line = cardCurve(point(40, 200), newtonsPerMm(20), mm(20));
+		// free 50 mm; at 25 mm: ½ · 20 N/mm · 25² mm² = 6250 N·mm = 6.25 J
+		expect(storedEnergy(line, mm(25))).toBeCloseTo(6.25, 6);
+		expect(storedEnergy(line, mm(19))).toBeNull();
+	});
+});
+
+describe('bind of a pair', () => {
+	it('is the inner’s when the step is deep', () => {
+		const bind = pairBind(inches(1.15), inches(1.06), inches(0.105), mm(0));
+		expect(bind.first).toBe('inner');
+		expect(bind.height).toBeCloseTo(inches(1.165), 9);
+	});
+	it('is the outer’s otherwise, and a single’s own', () => {
+		expect(pairBind(inches(1.15), inches(1.04), inches(0.105), mm(0)).first).toBe('outer');
+		expect(pairBind(inches(1.15), null, inches(0.105), mm(0))).toEqual({
+			height: inches(1.15),
+			first: null
+		});
+	});
+	it('counts the locator’s inner rise', () => {
+		expect(pairBind(mm(29), mm(26), mm(2), mm(1.5)).height).toBeCloseTo(29.5, 9);
+	});
+});
+
+describe('lift', () => {
+	it('is lobe × ratio, less lash for open load only', () => {
+		const gross = grossLift(inches(0.36), 1.5);
+		expect(gross).toBeCloseTo(inches(0.54), 9);
+		expect(solidLift(gross, inches(0.014))).toEqual({
+			gross,
+			net: gross - inches(0.014),
+			worst: gross
+		});
+	});
+	it('allows for a pumped-up hydraulic lifter in clearances only', () => {
+		const lift = hydraulicLift(inches(0.5), inches(0.03), 1.6);
+		expect(lift.net).toBe(lift.gross);
+		expect(lift.worst).toBeCloseTo(inches(0.548), 9);
+	});
+});
+
+describe('what to aim for', () => {
+	const lift = solidLift(inches(0.54), inches(0.014));
+	const known: Known = { cardHeight: inches(1.82), bind: inches(1.18), lift, curve: card };
+	const aimed = (aim: Parameters<typeof targetHeight>[0], what: Partial<Known> = {}) =>
+		targetHeight(aim, { ...known, ...what });
+
+	it('takes the card height', () => {
+		expect(aimed({ school: 'card height' }).height).toBe(inches(1.82));
+		expect(aimed({ school: 'card height' }, { cardHeight: null }).height).toBeNull();
+	});
+	it('adds bind, lift and cushion', () => {
+		const aim = { school: 'bind cushion', cushion: inches(0.06) } as const;
+		expect(aimed(aim).height).toBeCloseTo(inches(1.78), 9);
+		expect(aimed(aim, { lift: null }).because).toEqual(['the valve lift is not known']);
+		expect(aimed(aim, { bind: null }).height).toBeNull();
+	});
+	it('looks the seat load up on the curve and says when that is only a card’s line', () => {
+		const target = aimed({ school: 'seat load', load: poundsForce(145) });
+		// 1.82 − 17 ÷ 340 = 1.770
+		expect(target.height).toBeCloseTo(inches(1.77), 6);
+		expect(target.fromCardLine).toBe(true);
+		expect(aimed({ school: 'seat load', load: poundsForce(900) }).height).toBeNull();
+		expect(
+			aimed({ school: 'seat load', load: poundsForce(145) }, { curve: null }).height
+		).toBeNull();
+	});
+	it('puts the net lift on top for an open load', () => {
+		const target = aimed({ school: 'open load', load: poundsForce(300) });
+		// 1.82 − 172 ÷ 340 + 0.526
+		expect(target.height).toBeCloseTo(inches(1.82 - 172 / 340 + 0.526), 6);
+	});
+	it('has no height to aim for as it stands', () => {
+		expect(aimed({ school: 'as it stands', leastSeatLoad: poundsForce(100) }).height).toBeNull();
+	});
+});

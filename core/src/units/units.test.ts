@@ -1,0 +1,136 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { INCH_POUND, lengthText, METRIC, showLength, showLoad, showRate } from './display.ts';
+import { isPlausible, readEntry, readSignedEntry, withUnit } from './entry.ts';
+import { ofLength, ofLoad, joined, say, showPhrase } from './phrase.ts';
+import { inches, lengthOf, loadOf, mm, poundsForce, rateOf, toComparisonStep } from './quantity.ts';
+
+describe('quantities as text', () => {
+	it('reads lengths, loads and rates exactly', () => {
+		expect(lengthOf('1.820 in')).toBeCloseTo(46.228, 12);
+		expect(lengthOf('-0.050 in')).toBeCloseTo(-1.27, 12);
+		expect(loadOf('1 kgf')).toBe(9.80665);
+		// 1 lbf/in = 4.4482216152605 N ÷ 25.4 mm
+		expect(rateOf('1 lbf/in')).toBeCloseTo(0.1751268, 7);
+	});
+
+	it.each(['1.820', '1.820 furlong', '1,820 in', 'in', '1. in', ''])('refuses %j', (text) => {
+		expect(() => lengthOf(text)).toThrow(RangeError);
+	});
+
+	it('refuses a negative load', () => {
+		expect(() => loadOf('-5 lbf')).toThrow(RangeError);
+	});
+
+	it('brings a height read in thousandths back as it was', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 0, max: 9999 }), (thousandths) => {
+				const text = `${(thousandths / 1000).toFixed(3)} in`;
+				expect(lengthText(lengthOf(text), 'in')).toBe(text);
+			})
+		);
+	});
+});
+
+describe('what a machinist types', () => {
+	it.each([
+		['1812', 'in', '1.812 in'],
+		['1.812', 'in', '1.812 in'],
+		['1,812', 'in', '1.812 in'],
+		['1.8125', 'in', '1.8125 in'],
+		['.060', 'in', '0.060 in'],
+		['20', 'in', '0.020 in'],
+		['1.812"', 'in', '1.812 in'],
+		['46.02', 'mm', '46.02 mm'],
+		['46,02', 'mm', '46.02 mm'],
+		['46.02mm', 'in', '46.02 mm'],
+		['1812 in', 'mm', '1.812 in'],
+		['01.812', 'in', '1.812 in'],
+		[' 46. ', 'mm', '46 mm']
+	] as const)('reads %j in %s as %s', (typed, unit, text) => {
+		expect(readEntry(typed, unit)).toMatchObject({ ok: true, text });
+	});
+
+	it.each([
+		['', /Type the figure/],
+		['18l2', /not a figure/],
+		['-1.812', /negative/],
+		['1.812.5', /Two decimal marks/],
+		['1,812.5', /Two decimal marks/],
+		['1.8123456', /decimals/],
+		['1812345678901', /digits/],
+		['.', /not a figure/]
+	])('refuses %j', (typed, problem) => {
+		const entry = readEntry(typed, 'in');
+		expect(entry.ok).toBe(false);
+		expect(entry.ok ? '' : entry.problem).toMatch(problem);
+	});
+
+	it('does not take whole millimetres for thousandths', () => {
+		expect(readEntry('4602', 'mm')).toMatchObject({ text: '4602 mm', thousandths: false });
+	});
+
+	it('never keeps anything but what a quantity text may be', () => {
+		fc.assert(
+			fc.property(fc.string({ maxLength: 16 }), fc.constantFrom('in', 'mm'), (typed, unit) => {
+				const entry = readEntry(typed, unit as 'in' | 'mm');
+				if (entry.ok) expect(lengthOf(entry.text)).toBe(entry.length);
+			})
+		);
+	});
+
+	it('reads a lock offset with its sign', () => {
+		expect(readSignedEntry('-50', 'in')).toMatchObject({ ok: true, text: '-0.050 in' });
+		expect(readSignedEntry('+.050', 'in')).toMatchObject({ ok: true, text: '0.050 in' });
+	});
+
+	it('gives bare loads the unit at hand and leaves the rest to the schema', () => {
+		expect(withUnit('130', 'lbf')).toBe('130 lbf');
+		expect(withUnit('12,5', 'kgf')).toBe('12.5 kgf');
+		expect(withUnit('560N', 'lbf')).toBe('560 N');
+		expect(withUnit('lots', 'lbf')).toBe('lots');
+	});
+
+	it('believes what lies in the band, ends included', () => {
+		const band = { from: mm(40), to: mm(50) };
+		expect([39.99, 40, 50, 50.01].map((value) => isPlausible(mm(value), band))).toEqual([
+			false,
+			true,
+			true,
+			false
+		]);
+	});
+});
+
+describe('figures as shown', () => {
+	it('shows 0.001 in and 0.01 mm', () => {
+		expect(showLength(inches(1.8195), INCH_POUND)).toBe('1.820');
+		expect(showLength(mm(46.228), METRIC)).toBe('46.23');
+	});
+
+	it('has a true minus and no negative zero', () => {
+		expect(showLength(inches(-0.012), INCH_POUND)).toBe('−0.012');
+		expect(showLength(inches(-0.0001), INCH_POUND)).toBe('0.000');
+	});
+
+	it('shows loads and rates in every unit', () => {
+		expect(showLoad(poundsForce(129.6), INCH_POUND)).toBe('130');
+		expect(showLoad(poundsForce(130), { length: 'in', load: 'kgf' })).toBe('59.0');
+		expect(showRate(rateOf('340 lbf/in'), INCH_POUND)).toBe('340');
+		expect(showRate(rateOf('35.5 N/mm'), METRIC)).toBe('35.50');
+	});
+
+	it('writes one phrase in the units of each reader', () => {
+		const stack = joined([[ofLength(inches(0.03))], [ofLength(inches(0.015))]], ' + ');
+		const phrase = say`Shim ${stack}, seat ${ofLoad(poundsForce(130))} at ${2} places`;
+		expect(showPhrase(phrase, INCH_POUND)).toBe('Shim 0.030 + 0.015, seat 130 lbf at 2 places');
+		expect(showPhrase(phrase, METRIC)).toBe('Shim 0.76 + 0.38, seat 578 N at 2 places');
+	});
+});
+
+describe('comparison', () => {
+	it('makes a margin of exactly the limit equal to it', () => {
+		const margin = inches(1.82) - inches(0.54) - inches(1.23);
+		expect(toComparisonStep(margin - inches(0.05), 'length') + 0).toBe(0);
+	});
+});

@@ -1,0 +1,31 @@
+import js from '@eslint/js';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './web/svelte.config.js';
+
+export default ts.config(
+	{ ignores: ['**/build/', '**/.svelte-kit/', '.data/', '.cache/'] },
+	js.configs.recommended,
+	...ts.configs.strict,
+	...svelte.configs.recommended,
+	{
+		languageOptions: { globals: { ...globals.browser, ...globals.node } },
+		rules: {
+			'no-undef': 'off',
+			'@typescript-eslint/no-non-null-assertion': 'off',
+			'@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_$' }],
+			'@typescript-eslint/consistent-type-imports': ['error', { disallowTypeAnnotations: false }],
+			// Links here are plain paths: the application is always served from the root.
+			'svelte/no-navigation-without-resolve': 'off',
+			// Sets and dates made and read within one function need no reactivity.
+			'svelte/prefer-svelte-reactivity': 'off'
+		}
+	},
+	{
+		files: ['**/*.svelte', '**/*.svelte.ts'],
+		languageOptions: {
+			parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig }
+		}
+	}
+);

@@ -1,0 +1,35 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	test: {
+		projects: [
+			{
+				test: {
+					name: 'unit',
+					include: ['core/src/**/*.test.ts', 'cli/src/**/*.test.ts', 'web/src/**/*.test.ts'],
+					exclude: ['**/*.db.test.ts']
+				},
+				resolve: { alias: { $lib: new URL('./web/src/lib', import.meta.url).pathname } }
+			},
+			{
+				test: {
+					name: 'database',
+					include: ['web/src/**/*.db.test.ts'],
+					fileParallelism: false,
+					testTimeout: 30_000
+				},
+				resolve: { alias: { $lib: new URL('./web/src/lib', import.meta.url).pathname } }
+			},
+			{
+				test: {
+					name: 'browser',
+					include: ['e2e/**/*.test.ts'],
+					globalSetup: ['e2e/global-setup.ts'],
+					fileParallelism: false,
+					testTimeout: 90_000,
+					hookTimeout: 120_000
+				}
+			}
+		]
+	}
+});
