@@ -14,7 +14,14 @@ import { storedEnergy } from '../spring/curve.ts';
 import { lashVerdict } from '../lash/lash.ts';
 import { suggestShims, type ShimAnswer, type ShimStock } from '../plan/shim.ts';
 import { expandedUncertainty } from '../verdict/uncertainty.ts';
-import { judge, notMeasured, STATES, worst, type Limit, type Verdict } from '../verdict/verdict.ts';
+import {
+	judge,
+	notMeasured,
+	byAlarm,
+	worst,
+	type Limit,
+	type Verdict
+} from '../verdict/verdict.ts';
 import type { Standing } from './in-force.ts';
 import type {
 	InPlaceEntry,

@@ -179,7 +179,7 @@
 					{#each KINDS as kind (kind)}
 						{@const range = book.sheet.seatLoads[kind]}
 						{#if range}
-							<b class="figure font-medium text-ink">
+							<b class="figure ml-1.5 font-medium text-ink">
 								{kind === 'intake' ? 'I' : 'E'}
 								{showLoad(range.least, bench.units)}–{showLoad(range.most, bench.units)}
 							</b>
