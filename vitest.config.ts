@@ -24,7 +24,6 @@ export default defineConfig({
 				test: {
 					name: 'browser',
 					include: ['e2e/**/*.test.ts'],
-					globalSetup: ['e2e/global-setup.ts'],
 					fileParallelism: false,
 					testTimeout: 90_000,
 					hookTimeout: 120_000

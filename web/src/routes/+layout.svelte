@@ -1,7 +1,7 @@
 <script lang="ts">
 	import '../app.css';
 	import { Moon, Sun } from '@lucide/svelte';
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { Bench, setBench } from '$lib/bench/bench.svelte';
@@ -25,6 +25,11 @@
 	$effect.pre(() => {
 		bench.person = data.person;
 		bench.units = data.units;
+	});
+
+	// Says that keys and clicks are heard from here on.
+	onMount(() => {
+		document.documentElement.dataset.ready = 'yes';
 	});
 
 	function switchScheme() {

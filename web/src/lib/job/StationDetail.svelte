@@ -147,6 +147,7 @@
 						{#if !gone}
 							<button
 								class="ml-auto min-h-8 px-1 text-soft underline"
+								aria-label="Strike {reading.read}"
 								onclick={() => ((striking = reading), (reason = ''))}
 							>
 								Strike
@@ -158,14 +159,13 @@
 					</p>
 					{#if striking?.id === reading.id}
 						<form class="my-1 flex gap-2" onsubmit={strike}>
-							<!-- svelte-ignore a11y_autofocus -->
 							<input
 								class="field"
 								aria-label="Reason for striking {reading.read}"
 								placeholder="Reason"
 								bind:value={reason}
 								required
-								autofocus
+								{@attach (input) => input.focus()}
 							/>
 							<button class="button">Strike</button>
 						</form>

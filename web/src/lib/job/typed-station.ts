@@ -8,3 +8,9 @@ export function stationTyped(typed: string, labels: readonly string[]): string |
 	const ofCylinder = labels.filter((label) => new RegExp(`^${cylinder}[IE]`).test(label));
 	return ofCylinder.find((label) => label.toUpperCase().startsWith(cylinder + rest));
 }
+
+/** What stands typed after one more key: a key that no station goes on with begins anew. */
+export function typeOn(typed: string, key: string, labels: readonly string[]): string {
+	const longer = typed + key.toUpperCase();
+	return stationTyped(longer, labels) ? longer : key.toUpperCase();
+}

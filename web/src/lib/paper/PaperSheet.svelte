@@ -74,11 +74,10 @@
 </script>
 
 <article
-	class="mx-auto bg-white px-8 py-7 text-[11.5px] leading-snug text-ink [print-color-adjust:exact] print:m-0 print:w-full print:p-0 {size ===
+	class="mx-auto scheme-light bg-white px-8 py-7 text-[11.5px] leading-snug text-ink [print-color-adjust:exact] print:m-0 print:w-full print:p-0 {size ===
 	'A4'
 		? 'w-[794px]'
 		: 'w-[816px]'}"
-	style="color-scheme: light"
 	aria-label="Sheet of job {job.number}"
 >
 	<header class="flex items-end justify-between border-b-[3px] border-ink pb-2">

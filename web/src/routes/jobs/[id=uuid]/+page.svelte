@@ -12,7 +12,7 @@
 	import SheetTable from '$lib/sheet/SheetTable.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
-	import { stationTyped } from '$lib/job/typed-station';
+	import { stationTyped, typeOn } from '$lib/job/typed-station';
 
 	const book = getBook();
 	const bench = getBench();
@@ -111,13 +111,11 @@
 			return;
 		}
 		if (/^[0-9ieab]$/i.test(event.key)) {
-			typed += event.key.toUpperCase();
+			const labels = book.job.stations.map((entry) => entry.label);
+			typed = typeOn(typed, event.key, labels);
 			clearTimeout(clearTyped);
 			clearTyped = setTimeout(() => (typed = ''), 900);
-			const label = stationTyped(
-				typed,
-				book.job.stations.map((entry) => entry.label)
-			);
+			const label = stationTyped(typed, labels);
 			if (label) select(label);
 		}
 	}

@@ -42,6 +42,11 @@
 		><Printer size={17} /> Print</button
 	>
 </div>
-<main id="main" class="min-h-0 flex-1 overflow-auto p-6 print:overflow-visible print:p-0">
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<main
+	id="main"
+	tabindex="0"
+	class="min-h-0 flex-1 overflow-auto p-6 print:overflow-visible print:p-0"
+>
 	<PaperSheet job={data.job} {sheet} size={data.size} />
 </main>

@@ -1,0 +1,213 @@
+/** Slips of the hand, hostile requests and broken files: a clear word at the place, nothing lost. */
+import { readFileSync } from 'node:fs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { cluster, query, until } from './support/app.ts';
+import { Browser, Key } from './support/browser.ts';
+import { visit } from './support/visit.ts';
+
+const at = visit('demo');
+const demo = readFileSync('demo/jobs/2417-straight-six.json', 'utf8');
+
+let path = '';
+beforeAll(async () => {
+	await at.browser.workAs('Kelso Lind');
+	path = await at.browser.openJob('2417');
+});
+
+const readings = async () =>
+	(await query(at.app, 'select read, station from reading where job_id = $1 order by position', [
+		path.split('/')[2]
+	])) as { read: string; station: string }[];
+
+async function beginRound(browser: Browser, job: string) {
+	await browser.go(`${job}/round?of=installed-height`);
+	await browser.press(Key.ENTER);
+	await browser.find('main input[inputmode="decimal"]');
+}
+
+describe('slips in a round', () => {
+	it.each([
+		['18x12', 'is not a figure'],
+		['-1.812', 'cannot be negative'],
+		['1,81,2', 'Two decimal marks'],
+		['1.8123456', 'More decimals than any gauge']
+	])('says of %s that it %s, and keeps nothing', async (typed, words) => {
+		const { browser } = at;
+		await beginRound(browser, path);
+		const before = (await readings()).length;
+		await browser.press(typed);
+		await browser.sees(words);
+		await browser.press(Key.ENTER);
+		await browser.sees(words);
+		expect((await readings()).length).toBe(before);
+	});
+
+	it('asks about a slipped digit, and keeps it only on a second Enter', async () => {
+		const { browser } = at;
+		await beginRound(browser, path);
+		const before = (await readings()).length;
+		await browser.press('1182', Key.ENTER);
+		await browser.sees('far from what is expected here');
+		expect((await readings()).length).toBe(before);
+		await browser.retype('1821');
+		await browser.sees('Read as 1.821 in');
+		expect(await browser.text('#understood')).not.toContain('far from');
+		await browser.press(Key.ENTER);
+		await until(async () => (await readings()).length === before + 1);
+		expect((await readings()).at(-1)).toEqual({ read: '1.821 in', station: '5I' });
+	});
+});
+
+describe('requests the page would never make', () => {
+	const job = JSON.parse(demo) as { readings: Record<string, unknown>[] };
+	const reading = (change: object) => ({
+		...job.readings[0],
+		id: '0197a111-0000-7000-8000-000000000001',
+		...change
+	});
+	it.each([
+		['a station that does not exist', { station: '9I' }, 404, 'There is no station 9I'],
+		['a negative height', { read: '-1.8 in' }, 400, 'read: '],
+		['an unknown unit', { read: '1.8 ft' }, 400, 'a length in in or mm'],
+		['a wrong type', { read: 1812 }, 400, 'read: '],
+		['a quantity nobody measures', { quantity: 'colour' }, 400, 'quantity: '],
+		['fields of its own', { admin: true }, 400, 'admin']
+	])('%s is refused', async (_, change, status, words) => {
+		const answer = await at.browser.api('POST', `/api${path}/readings`, reading(change));
+		expect(answer.status).toBe(status);
+		expect(JSON.stringify(answer.body)).toContain(words);
+	});
+	it('half a body, a job that is not there and an unknown page are 4xx', async () => {
+		const { browser } = at;
+		expect((await browser.api('POST', `/api${path}/readings`, '{"id": "0197')).status).toBe(400);
+		const nobody = '/api/jobs/0197a111-0000-7000-8000-000000000002/readings';
+		expect((await browser.api('POST', nobody, reading({}))).status).toBe(404);
+		expect((await browser.api('GET', '/no/such/page')).status).toBe(404);
+		expect((await browser.api('GET', '/jobs/not-an-id')).status).toBe(404);
+	});
+	it('the same reading twice is stored once', async () => {
+		const before = (await readings()).length;
+		const twice = reading({ read: '1.820 in', station: '1I' });
+		for (let i = 0; i < 2; i++) {
+			expect((await at.browser.api('POST', `/api${path}/readings`, twice)).status).toBe(200);
+		}
+		expect((await readings()).length).toBe(before + 1);
+	});
+});
+
+describe('job files', () => {
+	async function open(name: string, text: string) {
+		const { browser } = at;
+		await browser.go('/');
+		await browser.run(
+			`const [name, text] = arguments;
+			const input = document.querySelector('input[type=file]');
+			const data = new DataTransfer();
+			data.items.add(new File([text], name, { type: 'application/json' }));
+			input.files = data.files;
+			input.dispatchEvent(new Event('change', { bubbles: true }));`,
+			name,
+			text
+		);
+	}
+	const jobs = async () => (await query(at.app, 'select 1 from job')).length;
+
+	it('cut off in the middle: says so with the line, takes nothing', async () => {
+		await open('cut.json', demo.slice(0, 6000));
+		await at.browser.sees('cut.json was not taken in; nothing was changed');
+		await at.browser.sees('it was cut off when it was saved or sent');
+		expect(await jobs()).toBe(3);
+	});
+	it('with unknown units: names every place', async () => {
+		await open('feet.json', demo.replaceAll('"1.820 in"', '"1.820 ft"'));
+		await at.browser.sees('setup.kinds.intake.spring.seat.height');
+		await at.browser.sees('setup.kinds.exhaust.spring.seat.height');
+		expect(await jobs()).toBe(3);
+	});
+	it('already in the book: changes nothing', async () => {
+		await open('again.json', demo);
+		await at.browser.sees('is already in the book; nothing was changed');
+	});
+	it('saved and opened in another book, it is the same file', async () => {
+		const { browser } = at;
+		const twinCam = await browser.openJob('2409');
+		const saved = await browser.run<string>(
+			'const r = new XMLHttpRequest(); r.open("GET", arguments[0], false); r.send(); return r.responseText',
+			`${twinCam}/file`
+		);
+		expect(JSON.parse(saved)).toEqual(
+			JSON.parse(readFileSync('demo/jobs/2409-twin-cam.json', 'utf8'))
+		);
+	});
+});
+
+describe('two people at one head', () => {
+	it('both readings are kept, and the difference is remarked on', async () => {
+		const { app, browser } = at;
+		const other = await Browser.open(app.url);
+		try {
+			await other.workAs('Idun Moss');
+			await beginRound(browser, path);
+			await beginRound(other, path);
+			await browser.press('1820', Key.ENTER);
+			await browser.sees('Last: 5E, 1.820 in');
+			await other.press('1832', Key.ENTER);
+			await other.sees('Last: 5E, 1.832 in');
+			await browser.go(`${path}?at=5E`);
+			await browser.sees('Read by two people, 0.012 apart: strike one or read again');
+			const there = (await readings()).filter((reading) => reading.station === '5E');
+			expect(there.map((reading) => reading.read).sort()).toEqual(['1.820 in', '1.832 in']);
+		} finally {
+			await other.close();
+		}
+	});
+
+	it('the later of two set-ups is told that somebody was first', async () => {
+		const { app, browser } = at;
+		const other = await Browser.open(app.url);
+		try {
+			await other.workAs('Idun Moss');
+			await other.go(`${path}/setup`);
+			await browser.go(`${path}/setup`);
+			await browser.fill('use.duty', 'hill climb, wet');
+			await browser.click('Save the set-up');
+			await browser.sees('Measure next');
+			await other.fill('use.duty', 'sprint');
+			await other.click('Save the set-up');
+			await other.sees('Somebody else changed this set-up meanwhile');
+			expect(await (await other.field('use.duty')).getAttribute('value')).toBe('sprint');
+		} finally {
+			await other.close();
+		}
+	});
+});
+
+describe('the database goes away in the middle of a round', () => {
+	it('keeps the typed figure, says that it waits, and stores it once', async () => {
+		const { browser } = at;
+		await beginRound(browser, path);
+		const before = await readings();
+		cluster('stop');
+		try {
+			await browser.press('1819', Key.ENTER);
+			await browser.sees('The server is away.');
+			await browser.sees('waiting to be sent');
+			await browser.press('1823', Key.ENTER);
+			await browser.sees('2 figures wait in this browser');
+			const health = await browser.api('GET', '/healthz');
+			expect(health.status).toBe(503);
+			await browser.go('/');
+			await browser.sees('The database is away.');
+		} finally {
+			cluster('start');
+		}
+		await browser.sees('Jobs on the bench');
+		await browser.go(path);
+		await until(async () => (await readings()).length === before.length + 2, 20_000);
+		const fresh = (await readings()).slice(before.length);
+		expect(fresh).toEqual([
+			{ read: '1.819 in', station: '6I' },
+			{ read: '1.823 in', station: '6E' }
+		]);
+	});
+});

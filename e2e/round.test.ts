@@ -1,0 +1,147 @@
+/** From taking a head in to its heights, with the keyboard alone. */
+import { describe, expect, it } from 'vitest';
+import { query } from './support/app.ts';
+import { Key } from './support/browser.ts';
+import { visit } from './support/visit.ts';
+
+const at = visit('demo');
+
+/** What is typed at each station, by cylinder, and how it is kept. */
+const HEIGHTS = [
+	['1818', '1.818 in'],
+	['1.821', '1.821 in'],
+	['1,824', '1.824 in'],
+	['1817', '1.817 in'],
+	['1.815', '1.815 in'],
+	['1822', '1.822 in'],
+	['1826', '1.826 in'],
+	['1867', '1.867 in'],
+	['1819', '1.819 in'],
+	['1.820', '1.820 in'],
+	['46.2 mm', '46.2 mm'],
+	['1823', '1.823 in']
+] as const;
+
+describe('a head from take-in to heights', () => {
+	let path = '';
+
+	it('is taken in from the keyboard', async () => {
+		const { browser } = at;
+		await browser.workAs('Runa Tarn');
+		await browser.press('n');
+		await browser.sees('Take in a job');
+		await browser.ready();
+		await browser.fill('Customer', 'Brann Osk');
+		await browser.fill('Engine', 'Haldric 3.4 straight six');
+		await browser.fill('layout', 'inline 6');
+		await (await browser.field('Customer')).sendKeys(Key.ENTER);
+		await browser.sees('Set-up of 2422');
+		path = new URL(await browser.driver.getCurrentUrl()).pathname.replace('/setup', '');
+	});
+
+	it('takes its parts and lift from typing and from the shop’s cards', async () => {
+		const { browser } = at;
+		await browser.ready();
+		const intake = (field: string) => `kinds.intake.${field}`;
+		await browser.fill(intake('lift.lobe'), '360');
+		await browser.fill(intake('lift.ratio'), '1.5');
+		await browser.fill(intake('lash.setting'), '14');
+		await browser.fill(intake('lash.tolerance'), '2');
+		await browser.fill('intake: take a spring from the shop’s cards', 'Fennick D-37 dual');
+		await browser.fill(intake('retainer.name'), 'Ostrel R-11');
+		await browser.fill(intake('retainer.step'), '105');
+		await browser.fill(intake('locks.name'), 'Ostrel 10°');
+		await browser.fill(intake('locks.offset'), '0');
+		await browser.fill(intake('locator.name'), 'Inside locator');
+		await browser.fill(intake('locator.thickness'), '60');
+		await browser.fill(intake('seal.name'), 'Low seal');
+		await browser.fill(intake('seal.height'), '420');
+		await browser.click('Copy to exhaust');
+		await browser.click('Save the set-up');
+		await browser.sees('Measure next');
+		expect(await browser.text('nav')).toContain('parts and limits');
+	});
+
+	it('goes round twelve heights by keypad, each with its verdict at once', async () => {
+		const { browser } = at;
+		await browser.ready();
+		await browser.press('h');
+		await browser.sees('What is in place?');
+		await browser.press(Key.ENTER);
+		await browser.sees('12 of 12 left');
+		for (const [i, [typed, read]] of HEIGHTS.entries()) {
+			await browser.press(typed);
+			await browser.sees(`Read as ${read}`);
+			expect(await browser.text('main dl')).toMatch(/Seat load \d{3}/);
+			if (read === '1.867 in') await browser.sees('stop Shim 0.030 + 0.015');
+			await browser.press(Key.ENTER);
+			if (i < HEIGHTS.length - 1) await browser.sees(`${11 - i} of 12 left`);
+		}
+		await browser.sees('All 12 are in.');
+	});
+
+	it('has them all after a reload, as they were read', async () => {
+		const { browser, app } = at;
+		await browser.press(Key.ENTER);
+		await browser.sees('Least to bind');
+		const before = await browser.text('tbody');
+		await browser.go(path);
+		expect(await browser.text('tbody')).toBe(before);
+		expect(before).toContain('1.867');
+		expect(before).toContain('1.819');
+		const rows = (await query(app, `select read from reading where job_id = $1 order by position`, [
+			path.split('/')[2]
+		])) as { read: string }[];
+		expect(rows.map((row) => row.read)).toEqual(HEIGHTS.map(([, read]) => read));
+	});
+
+	it('switches units without touching what was read', async () => {
+		const { browser, app } = at;
+		await browser.click('mm', 'button');
+		await browser.sees('46.18');
+		await browser.click('N', 'button');
+		await browser.go(path);
+		expect(await browser.text('tbody')).toContain('46.18');
+		const kept = await query(app, `select 1 from reading where read = '1.818 in' and job_id = $1`, [
+			path.split('/')[2]
+		]);
+		expect(kept).toHaveLength(1);
+		await browser.click('in', 'button');
+		await browser.click('lbf', 'button');
+	});
+
+	it('goes to a station by typing its name, and back in a round by Backspace', async () => {
+		const { browser } = at;
+		await browser.press('4', 'e');
+		await browser.sees('Fit these');
+		expect(await browser.text('aside h2')).toContain('4E');
+		await browser.press('g');
+		await browser.sees('What is in place?');
+		await browser.press(Key.ENTER);
+		await browser.press('630', Key.ENTER);
+		await browser.sees('11 of 12 left');
+		await browser.press(Key.BACK_SPACE);
+		await browser.sees('Stands at 0.630 in');
+		await browser.press(Key.ESCAPE);
+		await browser.sees('Least to bind');
+	});
+
+	it('fits the shims it suggests, and the sheet follows', async () => {
+		const { browser } = at;
+		await browser.ready();
+		await browser.press('4', 'e');
+		await browser.click('Fit these');
+		await browser.sees('Shims 0.030 + 0.015');
+		expect(await browser.text('[data-row="4E"]')).toContain('1.822');
+	});
+
+	it('strikes a reading with a reason, and keeps it', async () => {
+		const { browser } = at;
+		await browser.press('1', 'i');
+		await browser.sees('1.818 in');
+		await browser.click('Strike 1.818 in');
+		await browser.press('gauge slipped', Key.ENTER);
+		await browser.sees('struck by RT: gauge slipped');
+		expect(await browser.text('[data-row="1I"]')).not.toContain('1.818');
+	});
+});

@@ -1,0 +1,108 @@
+/** Every screen: no serious fault for axe, in light and dark, and a way round without a mouse. */
+import { beforeAll, describe, expect, it } from 'vitest';
+import { Key } from './support/browser.ts';
+import { visit } from './support/visit.ts';
+
+const at = visit('demo');
+let job = '';
+beforeAll(async () => {
+	await at.browser.workAs('Runa Tarn');
+	job = await at.browser.openJob('2417');
+});
+
+const SCREENS: readonly [name: string, path: () => string][] = [
+	['jobs on the bench', () => '/'],
+	['a search without result', () => '/?find=zzz'],
+	['who works here', () => '/bench'],
+	['take in', () => '/jobs/new'],
+	['sheet', () => job],
+	['set-up', () => `${job}/setup`],
+	['round of heights', () => `${job}/round?of=installed-height`],
+	['round of seal gaps', () => `${job}/round?of=seal-gap`],
+	['round of lash', () => `${job}/round?of=lash`],
+	['paper', () => `${job}/paper`],
+	['a page that is not there', () => '/nowhere']
+];
+
+describe.each(['light', 'dark'])('in %s', (scheme) => {
+	it.each(SCREENS)('axe finds nothing serious on %s', async (_, path) => {
+		const { browser } = at;
+		await browser.go(path());
+		await browser.run('document.documentElement.dataset.scheme = arguments[0]', scheme);
+		expect(await browser.faults()).toEqual([]);
+	});
+});
+
+describe('without a mouse', () => {
+	it('every control of every screen is reached by Tab', async () => {
+		const { browser } = at;
+		for (const [name, path] of SCREENS) {
+			await browser.go(path());
+			const wanted = await browser.run<number>(`
+				window.reached = new Set();
+				document.addEventListener('focusin', (event) => window.reached.add(event.target), true);
+				document.activeElement?.blur();
+				window.controls = [...document.querySelectorAll('a[href], button, input, select')].filter(
+					(e) => e.tabIndex >= 0 && !e.disabled && e.type !== 'radio' && e.offsetParent !== null);
+				return window.controls.length`);
+			for (let i = 0; i < wanted + 8; i++) await browser.press(Key.TAB);
+			const missed = await browser.run<string[]>(
+				'return window.controls.filter((e) => !window.reached.has(e)).map((e) => e.outerHTML.slice(0, 120))'
+			);
+			expect(missed, name).toEqual([]);
+		}
+	});
+
+	it('? lists the keys of the screen, / finds, arrows and Enter open a job', async () => {
+		const { browser } = at;
+		await browser.go(job);
+		await browser.press('?');
+		await browser.sees('Keys of this screen');
+		await browser.sees('only what is not clear');
+		await browser.press(Key.ESCAPE);
+		await browser.press('/');
+		await browser.sees('Jobs on the bench');
+		await browser.ready();
+		await browser.press('twin');
+		await browser.driver.wait(async () => (await browser.all('a[data-job]')).length === 1, 5000);
+		await browser.press(Key.TAB);
+		await browser.run('document.activeElement.blur()');
+		await browser.press(Key.ARROW_DOWN, Key.ENTER);
+		await browser.sees('Sheet of job 2409');
+	});
+
+	it.each([
+		[1280, 800],
+		[1024, 768]
+	])('at %i × %i the frame of no screen scrolls sideways', async (width, height) => {
+		const { browser } = at;
+		await browser.size(width, height);
+		for (const [name, path] of SCREENS) {
+			await browser.go(path());
+			const [wide, shown] = await browser.run<[number, number]>(
+				'return [document.documentElement.scrollWidth, innerWidth]'
+			);
+			expect(wide, name).toBeLessThanOrEqual(shown);
+		}
+		await browser.size(1280, 800);
+	});
+});
+
+describe('on paper', () => {
+	it.each([
+		['A4', 8.27, 11.69],
+		['Letter', 8.5, 11]
+	])('the sheet of twelve stations is one page of %s', async (size, paperWidth, paperHeight) => {
+		const { browser } = at;
+		await browser.go(`${job}/paper?size=${size}`);
+		const { data } = await browser.devtools<{ data: string }>('Page.printToPDF', {
+			preferCSSPageSize: true,
+			printBackground: true
+		});
+		const pdf = Buffer.from(data, 'base64').toString('latin1');
+		expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+		const box = /\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/.exec(pdf)!;
+		expect(Number(box[1]) / 72).toBeCloseTo(paperWidth, 1);
+		expect(Number(box[2]) / 72).toBeCloseTo(paperHeight, 1);
+	});
+});

@@ -1,0 +1,99 @@
+/** The built application, served for one test file over a database of its own. */
+import { spawn, spawnSync } from 'node:child_process';
+import { createServer } from 'node:net';
+import pg from 'pg';
+
+const SERVER = 'web/server.js';
+const LONGEST_START = 20_000;
+
+export interface App {
+	readonly url: string;
+	/** How to reach the application's own database. */
+	readonly database: string;
+	stop(): Promise<void>;
+}
+
+/** Serves the demo, or a shop's own empty book. */
+export async function startApp(mode: 'demo' | 'own'): Promise<App> {
+	const name = `zinc_e2e_${process.pid}_${Date.now()}`;
+	const database = await makeDatabase(name);
+	const port = await freePort();
+	const url = `http://127.0.0.1:${port}`;
+	const server = spawn(process.execPath, [SERVER], {
+		env: {
+			...process.env,
+			PORT: String(port),
+			ZINC_MODE: mode,
+			ZINC_DEMO: 'demo/jobs',
+			DATABASE_URL: database,
+			BODY_SIZE_LIMIT: '8M'
+		},
+		stdio: ['ignore', 'ignore', 'inherit']
+	});
+	await until(
+		async () => (await fetch(`${url}/healthz`).catch(() => null))?.status === 200,
+		LONGEST_START,
+		'the application did not come up'
+	);
+	return {
+		url,
+		database,
+		stop: () =>
+			new Promise((ended) => {
+				server.once('exit', () => ended());
+				server.kill('SIGTERM');
+			})
+	};
+}
+
+/** Asks again until it is so; throws with the complaint when it takes too long. */
+export async function until(
+	isSo: () => Promise<boolean>,
+	milliseconds = 10_000,
+	complaint = 'it did not come about in time'
+): Promise<void> {
+	const end = Date.now() + milliseconds;
+	while (!(await isSo())) {
+		if (Date.now() > end) throw new Error(complaint);
+		await new Promise((later) => setTimeout(later, 50));
+	}
+}
+
+/** Asks the application's database one thing. */
+export async function query(app: App, text: string, values: unknown[] = []): Promise<unknown[]> {
+	const client = new pg.Client(app.database);
+	await client.connect();
+	try {
+		return (await client.query(text, values)).rows as unknown[];
+	} finally {
+		await client.end();
+	}
+}
+
+async function makeDatabase(name: string): Promise<string> {
+	const admin = process.env.ZINC_TEST_DATABASE;
+	if (!admin) throw new Error('ZINC_TEST_DATABASE is not set: run ./test');
+	const client = new pg.Client(admin);
+	await client.connect();
+	await client.query(`create database ${name}`);
+	await client.end();
+	const url = new URL(admin);
+	url.pathname = name;
+	return url.href;
+}
+
+/** Stops or starts the whole database server that the tests run on. */
+export function cluster(what: 'stop' | 'start'): void {
+	const script = `set -e; . scripts/common.sh; . scripts/cluster.sh; ${what}_cluster`;
+	const { status, stderr } = spawnSync('bash', ['-c', script, 'bash'], { encoding: 'utf8' });
+	if (status !== 0) throw new Error(`the database did not ${what}: ${stderr}`);
+}
+
+function freePort(): Promise<number> {
+	return new Promise((found) => {
+		const server = createServer().listen(0, '127.0.0.1', () => {
+			const { port } = server.address() as { port: number };
+			server.close(() => found(port));
+		});
+	});
+}

@@ -1,0 +1,228 @@
+/** A headless browser, and what a person does with it. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import chrome from 'selenium-webdriver/chrome.js';
+import type { AxeResults } from 'axe-core';
+
+const LONGEST_WAIT = 10_000;
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+export class Browser {
+	readonly driver: WebDriver;
+	readonly #root: string;
+	readonly #profile: string;
+
+	private constructor(driver: chrome.Driver, root: string, profile: string) {
+		this.driver = driver;
+		this.#root = root;
+		this.#profile = profile;
+	}
+
+	/** A new browser with an empty profile, its page the size of a bench laptop's. */
+	static async open(root: string): Promise<Browser> {
+		const profile = mkdtempSync(join(tmpdir(), 'zinc-browser-'));
+		const options = new chrome.Options();
+		options.addArguments(
+			'--headless=new',
+			'--no-sandbox',
+			'--disable-gpu',
+			'--disable-quic',
+			'--no-first-run',
+			'--disable-background-networking',
+			'--disable-component-update',
+			'--disable-sync',
+			'--disable-dev-shm-usage',
+			'--hide-scrollbars',
+			`--user-data-dir=${profile}`
+		);
+		options.setChromeBinaryPath('/usr/bin/chromium');
+		const driver = (await new Builder()
+			.forBrowser('chrome')
+			.setChromeOptions(options)
+			.setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
+			.build()) as chrome.Driver;
+		const browser = new Browser(driver, root, profile);
+		await browser.size(1280, 800);
+		return browser;
+	}
+
+	async close(): Promise<void> {
+		await this.driver.quit();
+		rmSync(this.#profile, { recursive: true, force: true, maxRetries: 5 });
+	}
+
+	async size(width: number, height: number): Promise<void> {
+		await this.devtools('Emulation.setDeviceMetricsOverride', {
+			width,
+			height,
+			deviceScaleFactor: 1,
+			mobile: false
+		});
+	}
+
+	async devtools<T>(command: string, parameters: object = {}): Promise<T> {
+		const driver = this.driver as chrome.Driver;
+		return (await driver.sendAndGetDevToolsCommand(command, parameters)) as unknown as T;
+	}
+
+	/** Goes to a path and waits until the page answers to keys. */
+	async go(path: string): Promise<void> {
+		await this.driver.get(this.#root + path);
+		await this.ready();
+	}
+
+	/** Waits until the scripts of the page have taken hold of it. */
+	async ready(): Promise<void> {
+		await this.driver.wait(
+			() => this.run<boolean>('return document.documentElement.dataset.ready === "yes"'),
+			LONGEST_WAIT,
+			'the page did not wake up'
+		);
+	}
+
+	/** Presses keys one after another, wherever the focus is: texts, or names of {@link Key}. */
+	async press(...keys: string[]): Promise<void> {
+		await this.driver
+			.actions()
+			.sendKeys(...keys)
+			.perform();
+	}
+
+	/** Types over what stands in the field that has the focus. */
+	async retype(text: string): Promise<void> {
+		const field = await this.driver.switchTo().activeElement();
+		await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text === '' ? Key.DELETE : text);
+	}
+
+	find(css: string): Promise<WebElement> {
+		return this.driver.wait(until.elementLocated(By.css(css)), LONGEST_WAIT, `no ${css}`);
+	}
+
+	async all(css: string): Promise<WebElement[]> {
+		return this.driver.findElements(By.css(css));
+	}
+
+	/** The element of this role-like tag whose visible text or label has the text in it. */
+	named(text: string, tags = 'button, a, label, summary'): Promise<WebElement> {
+		const among = tags.split(', ').map((tag) => `self::${tag}`);
+		const quoted = JSON.stringify(text);
+		return this.driver.wait(
+			until.elementLocated(
+				By.xpath(
+					`//*[${among.join(' or ')}][contains(normalize-space(.), ${quoted}) or @aria-label=${quoted}]`
+				)
+			),
+			LONGEST_WAIT,
+			`nothing reads “${text}”`
+		);
+	}
+
+	async click(text: string, tags?: string): Promise<void> {
+		const element = await this.named(text, tags);
+		await this.run('arguments[0].scrollIntoView({ block: "center" })', element);
+		await element.click();
+	}
+
+	/** Fills the field with this label or name anew. */
+	async fill(label: string, text: string): Promise<void> {
+		const element = await this.field(label);
+		if ((await element.getTagName()) === 'select') {
+			await element
+				.findElement(By.xpath(`./option[normalize-space(.)=${JSON.stringify(text)}]`))
+				.click();
+			return;
+		}
+		await element.sendKeys(Key.chord(Key.CONTROL, 'a'), text === '' ? Key.DELETE : text);
+	}
+
+	field(label: string): Promise<WebElement> {
+		const quoted = JSON.stringify(label);
+		return this.driver.wait(
+			until.elementLocated(
+				By.xpath(
+					`//*[self::input or self::select or self::textarea][@aria-label=${quoted} or @name=${quoted} or @id=//label[normalize-space(.)=${quoted}]/@for]`
+				)
+			),
+			LONGEST_WAIT,
+			`no field “${label}”`
+		);
+	}
+
+	/** Waits until the page shows the text. */
+	async sees(text: string): Promise<void> {
+		await this.driver.wait(
+			async () => (await this.text()).includes(text),
+			LONGEST_WAIT,
+			`“${text}” is not on the page`
+		);
+	}
+
+	/** The visible text of an element, the page's by default, white space folded. */
+	async text(css = 'body'): Promise<string> {
+		const text = await this.run<string>(
+			'return document.querySelector(arguments[0])?.innerText ?? ""',
+			css
+		);
+		return text.replaceAll(/\s+/g, ' ');
+	}
+
+	run<T>(script: string, ...values: unknown[]): Promise<T> {
+		return this.driver.executeScript<T>(script, ...values);
+	}
+
+	/** Asks the application's API from within the page. */
+	api(method: string, path: string, body?: unknown): Promise<{ status: number; body: unknown }> {
+		return this.driver.executeAsyncScript(
+			`const [method, path, body, done] = arguments;
+			fetch(path, { method, headers: { 'content-type': 'application/json' },
+				body: body === null ? undefined : typeof body === 'string' ? body : JSON.stringify(body) })
+				.then(async (r) => {
+					const text = await r.text();
+					let parsed = text;
+					try { parsed = JSON.parse(text); } catch {}
+					done({ status: r.status, body: parsed });
+				});`,
+			method,
+			path,
+			body ?? null
+		);
+	}
+
+	/** Faults that axe calls serious or critical, each with where it is. */
+	async faults(): Promise<string[]> {
+		await this.run(AXE);
+		const results: AxeResults = await this.driver.executeAsyncScript(
+			'axe.run(document).then(arguments[arguments.length - 1])'
+		);
+		return results.violations
+			.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
+			.map(
+				({ id, nodes }) => `${id}, ${nodes.length} times, first ${nodes[0]?.html.slice(0, 160)}`
+			);
+	}
+
+	/** Picks who works at this bench. */
+	async workAs(name: string): Promise<void> {
+		await this.go('/bench');
+		await this.click(name, 'button');
+		await this.sees('Jobs on the bench');
+		await this.ready();
+	}
+
+	/** Opens the job of this number and returns its path. */
+	async openJob(number: string): Promise<string> {
+		await this.go(`/?find=${number}`);
+		const path = new URL(
+			(await (await this.find('a[data-job]')).getAttribute('href')) ?? '',
+			this.#root
+		).pathname;
+		await this.go(path);
+		return path;
+	}
+}
+
+export { Key };
