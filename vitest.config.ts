@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
@@ -9,7 +10,7 @@ export default defineConfig({
 					include: ['core/src/**/*.test.ts', 'cli/src/**/*.test.ts', 'web/src/**/*.test.ts'],
 					exclude: ['**/*.db.test.ts']
 				},
-				resolve: { alias: { $lib: new URL('./web/src/lib', import.meta.url).pathname } }
+				resolve: { alias: { $lib: fileURLToPath(new URL('./web/src/lib', import.meta.url)) } }
 			},
 			{
 				test: {
@@ -18,7 +19,7 @@ export default defineConfig({
 					fileParallelism: false,
 					testTimeout: 30_000
 				},
-				resolve: { alias: { $lib: new URL('./web/src/lib', import.meta.url).pathname } }
+				resolve: { alias: { $lib: fileURLToPath(new URL('./web/src/lib', import.meta.url)) } }
 			},
 			{
 				test: {

@@ -98,7 +98,8 @@ describe('which reading counts', () => {
 	});
 
 	it('remarks on two readings further apart than the gauge explains', () => {
-		read('1I', '1.830 in', { person: job.people[1]!.id });
+		const other = job.people.find(({ id }) => id !== job.readings[0]!.person)!;
+		read('1I', '1.830 in', { person: other.id });
 		expect(said('1I')).toContain('Read by two people, 0.012 apart: strike one or read again');
 		read('1E', '1.822 in');
 		expect(said('1E')).toEqual([]);
