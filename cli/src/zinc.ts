@@ -43,12 +43,12 @@ async function main(args: string[]): Promise<number> {
 	if (!read.ok) {
 		return fail(read.problems.map((problem) => `${problem.path}: ${problem.message}`));
 	}
-	const units = parsed.values.units ? unitsNamed(parsed.values.units) : unitsOf(read.job);
+	const units = parsed.values.units ? unitsNamed(parsed.values.units) : unitsOf(read.value);
 	if (!units) return fail([`--units ${parsed.values.units}: not known`, USAGE]);
 
-	const sheet = evaluate(read.job);
+	const sheet = evaluate(read.value);
 	process.stdout.write(
-		parsed.values.table ? sheetTable(read.job, sheet, units) : sheetJson(sheet, units)
+		parsed.values.table ? sheetTable(read.value, sheet, units) : sheetJson(sheet, units)
 	);
 	return 0;
 }

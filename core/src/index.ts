@@ -31,9 +31,24 @@ export type {
 	Person,
 	Reading,
 	Setup,
-	SpringCard,
+	Acceptance,
+	FitLimits,
+	HeadWork,
+	Inspection,
+	StationParts,
 	StationEntry,
 	VoidEntry
 } from './job/schema.ts';
 export { newJob, defaultSetup, defaultLimits } from './job/defaults.ts';
 export * from './job/in-place.ts';
+export { schoolsOf } from './job/kind.ts';
+export * from './job/parts-of.ts';
+export * from './inspection/inspection.ts';
+export * from './work/work.ts';
+export * from './mass/mass.ts';
+export * from './fit/rule.ts';
+export * from './fit/fit.ts';
+export * from './fit/remedy.ts';
+export { RULES } from './fit/rules/index.ts';
+export * from './part/words.ts';
+export type { LibraryPart, PartOf, SpringCard } from './part/schema.ts';

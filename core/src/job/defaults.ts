@@ -3,8 +3,16 @@
  * change. Rules of thumb from handbook §3, §4 and §12 stand here and nowhere
  * else.
  */
-import { headsOf, stationsOf, type Layout } from '../station/layout.ts';
-import { FORMAT, VERSION, type Job, type KindSetup, type Limits, type Setup } from './schema.ts';
+import { headsOf, stationsOf } from '../station/layout.ts';
+import {
+	FitLimits,
+	FORMAT,
+	VERSION,
+	type Job,
+	type KindSetup,
+	type Limits,
+	type Setup
+} from './schema.ts';
 import type { LengthUnit } from '../units/quantity.ts';
 
 const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
@@ -19,7 +27,17 @@ const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
 		shimFrom: '0.010 in',
 		shimsAtMost: 2,
 		outlierLeast: '0.010 in',
-		outlierFactor: 3.5
+		outlierFactor: 3.5,
+		fit: {
+			stemMatch: '0.004 in',
+			sealPlay: '0.040 in',
+			damperPlay: '0.100 in',
+			landingPlay: '0.040 in',
+			railTip: '0.080 in',
+			highLoad: '400 lbf',
+			singleLoad: '290 lbf',
+			singleSpeed: 7500
+		}
 	},
 	mm: {
 		heightTolerance: '0.13 mm',
@@ -32,7 +50,8 @@ const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
 		shimFrom: '0.25 mm',
 		shimsAtMost: 2,
 		outlierLeast: '0.25 mm',
-		outlierFactor: 3.5
+		outlierFactor: 3.5,
+		fit: FitLimits.parse({})
 	}
 };
 
@@ -43,7 +62,7 @@ const SHIMS: Readonly<Record<LengthUnit, readonly string[]>> = {
 
 /** The limits a job starts with, written in the units the shop works in. */
 export function defaultLimits(unit: LengthUnit): Limits {
-	return { ...LIMITS[unit] };
+	return { ...LIMITS[unit], fit: { ...LIMITS[unit].fit } };
 }
 
 /** The set-up of a job just taken in: nothing known of its parts, aims at card height. */
@@ -65,7 +84,7 @@ export function newJob(taken: {
 	number: string;
 	takenIn: string;
 	customer: Job['customer'];
-	engine: { id: string; name: string; layout: Layout };
+	engine: Job['engine'];
 	setup: Setup;
 }): Job {
 	const { layout } = taken.engine;
@@ -78,6 +97,9 @@ export function newJob(taken: {
 		people: [],
 		readings: [],
 		voids: [],
-		decisions: []
+		decisions: [],
+		inspections: [],
+		headWork: [],
+		acceptances: []
 	};
 }

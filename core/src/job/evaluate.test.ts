@@ -167,7 +167,9 @@ describe('springs', () => {
 
 	it('stop at a lift above what their card allows', () => {
 		job.setup.kinds.intake.spring!.greatestLift = '0.520 in';
-		expect(evaluate(job).remarks[0]).toMatchObject({ state: 'stop' });
+		const finding = evaluate(job).fit.find(({ rule, kind }) => rule === 'F15' && kind === 'intake');
+		expect(finding).toMatchObject({ outcome: 'trips', severity: 'stop' });
+		expect(evaluate(job).state).toBe('stop');
 	});
 
 	it('are remarked on when a card contradicts itself', () => {
@@ -218,7 +220,8 @@ describe('lash', () => {
 	it('is not asked of hydraulic lifters, and remarked on when given', () => {
 		job.setup.lifters = 'hydraulic';
 		expect(station('1I').figures.lash).toBeNull();
-		expect(evaluate(job).remarks.some((remark) => remark.state === 'watch')).toBe(true);
+		const finding = evaluate(job).fit.find(({ rule }) => rule === 'F19');
+		expect(finding).toMatchObject({ outcome: 'trips', severity: 'watch' });
 	});
 });
 
@@ -258,7 +261,9 @@ describe('the job as a whole', () => {
 		const stages = stagesOf(job, evaluate(job));
 		expect(stages.map((stage) => stage.note)).toEqual([
 			'12 stations',
-			'parts and limits',
+			'lift, aims, limits',
+			'fit: 2 accepted',
+			'12 of 12',
 			'8 of 12',
 			'6 of 12',
 			'1 to fit',

@@ -7,12 +7,14 @@ import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
 import { ofLength, say } from '../units/phrase.ts';
 import { KINDS, type Kind } from '../station/layout.ts';
 import { middleOf, type Middle } from '../station/outlier.ts';
-import { worst } from '../verdict/verdict.ts';
+import { worst, type State } from '../verdict/verdict.ts';
 import { standingReadings, type Standing } from './in-force.ts';
 import { kindSheet } from './kind.ts';
+import { findings, fitGroups, type Finding, type Fitted } from '../fit/fit.ts';
 import { bareHeightOf, sharedBy, stationSheet } from './station.ts';
+import { partsOf } from './parts-of.ts';
 import { QUANTITIES, type Quantity } from './quantities.ts';
-import type { Job } from './schema.ts';
+import type { Inspection, Job } from './schema.ts';
 import type { Extreme, KindSheet, Remark, Sheet, StationSheet } from './sheet.ts';
 
 /**
@@ -23,20 +25,40 @@ import type { Extreme, KindSheet, Remark, Sheet, StationSheet } from './sheet.ts
  */
 export function evaluate(job: Job): Sheet {
 	const standing = standingReadings(job);
-	const kinds = byKind((kind) => kindSheet(kind, job.setup, bareMiddle(job, kind, standing)));
+	const middles = byKind((kind) => bareMiddle(job, kind, standing));
+	const kinds = byKind((kind) => kindSheet(kind, job.setup.kinds[kind], job.setup, middles[kind]));
 	const shared = sharedBy(job.setup);
-	const stations = job.stations.map((station) =>
-		stationSheet(job, station, standing.get(station.label)!, kinds[station.kind], shared)
-	);
+	const seen = newestInspections(job);
+	const fitted = job.stations.map((entry): Fitted => {
+		const parts = partsOf(job.setup, entry);
+		const isOwn = parts !== job.setup.kinds[entry.kind];
+		const kind = isOwn
+			? kindSheet(entry.kind, parts, job.setup, middles[entry.kind])
+			: kinds[entry.kind];
+		const sheet = stationSheet({
+			job,
+			station: entry,
+			parts,
+			standing: standing.get(entry.label)!,
+			seen: seen.get(entry.label),
+			kind,
+			shared
+		});
+		return { entry, parts, kind, sheet };
+	});
+	const stations = fitted.map(({ sheet }) => sheet);
+	const fit = findings(fitGroups(job, fitted), job.acceptances);
 	const remarks = [...jobRemarks(kinds), ...stockRemarks(job, stations)];
 
 	return {
 		job: { id: job.id, number: job.number },
 		state: worst([
 			...stations.map((station) => station.state),
-			...remarks.map((remark) => remark.state)
+			...remarks.map((remark) => remark.state),
+			...fit.map(findingState)
 		]),
 		stations,
+		fit,
 		kinds,
 		measured: Object.fromEntries(
 			QUANTITIES.map((quantity) => [
@@ -51,6 +73,23 @@ export function evaluate(job: Job): Sheet {
 		seatLoads: byKind((kind) => seatLoadRange(stations, kind)),
 		remarks
 	};
+}
+
+/** What a finding comes to: a note alarms nobody, a missing figure is not measured, an accepted watch is settled. */
+export function findingState(finding: Finding): State {
+	if (finding.outcome === 'missing') return 'not measured';
+	if (finding.outcome === 'passes' || finding.severity === 'note') return 'clear';
+	if (finding.severity === 'watch' && finding.acceptance) return 'clear';
+	return finding.severity;
+}
+
+function newestInspections(job: Job): ReadonlyMap<string, Inspection> {
+	const newest = new Map<string, Inspection>();
+	for (const entry of job.inspections) {
+		const before = newest.get(entry.station);
+		if (!before || Date.parse(before.at) <= Date.parse(entry.at)) newest.set(entry.station, entry);
+	}
+	return newest;
 }
 
 function byKind<T>(make: (kind: Kind) => T): Record<Kind, T> {

@@ -22,7 +22,7 @@ describe('a job file', () => {
 	it('comes back as it went out, demo jobs all', () => {
 		for (const file of files) {
 			const read = readJob(file);
-			expect(read.ok && writeJob(read.job)).toBe(file);
+			expect(read.ok && writeJob(read.value)).toBe(file);
 		}
 	});
 

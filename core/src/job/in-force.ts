@@ -1,9 +1,13 @@
 /** Which of a station's readings counts. */
 import { QUANTITIES, type Quantity } from './quantities.ts';
-import type { Job, Reading } from './schema.ts';
+import { makesStale, type Work } from '../work/work.ts';
+import type { HeadWork, Job, Reading, StationEntry } from './schema.ts';
 
-/** A station's readings that are not struck through, newest first. */
-export type Standing = Readonly<Record<Quantity, readonly Reading[]>>;
+/** A station's readings that are neither struck through nor stale, newest first. */
+export type Standing = Readonly<Record<Quantity, readonly Reading[]>> & {
+	/** Quantities that were read, and then something was done to the head. */
+	readonly stale: ReadonlyMap<Quantity, Work>;
+};
 
 /**
  * The readings that stand, by station and quantity, newest first; the first
@@ -11,23 +15,40 @@ export type Standing = Readonly<Record<Quantity, readonly Reading[]>>;
  */
 export function standingReadings(job: Job): ReadonlyMap<string, Standing> {
 	const struck = new Set(job.voids.map((entry) => entry.reading));
-	const standing = new Map<string, Record<Quantity, Reading[]>>();
-	for (const station of job.stations) {
-		standing.set(
-			station.label,
-			Object.fromEntries(QUANTITIES.map((quantity) => [quantity, []])) as unknown as Record<
-				Quantity,
-				Reading[]
-			>
-		);
-	}
+	const byStation = new Map(job.stations.map((station) => [station.label, blank()]));
 	for (const reading of job.readings) {
-		if (!struck.has(reading.id)) standing.get(reading.station)?.[reading.quantity].push(reading);
+		if (!struck.has(reading.id)) byStation.get(reading.station)?.[reading.quantity].push(reading);
 	}
-	for (const byQuantity of standing.values()) {
-		for (const readings of Object.values(byQuantity)) readings.sort(newestFirst);
+	return new Map(
+		job.stations.map((station) => [
+			station.label,
+			withoutStale(byStation.get(station.label)!, worksOn(job, station))
+		])
+	);
+}
+
+const blank = () =>
+	Object.fromEntries(QUANTITIES.map((quantity) => [quantity, []])) as unknown as Record<
+		Quantity,
+		Reading[]
+	>;
+
+const worksOn = (job: Job, station: StationEntry) =>
+	job.headWork.filter((work) => work.head === undefined || work.head === station.head);
+
+function withoutStale(all: Record<Quantity, Reading[]>, works: readonly HeadWork[]): Standing {
+	const stale = new Map<Quantity, Work>();
+	for (const quantity of QUANTITIES) {
+		const readings = all[quantity].sort(newestFirst);
+		const work = works
+			.filter((entry) => makesStale(entry.work, quantity))
+			.reduce<HeadWork | null>((a, b) => (a && a.at >= b.at ? a : b), null);
+		if (!work) continue;
+		const since = Date.parse(work.at);
+		all[quantity] = readings.filter((reading) => Date.parse(reading.at) > since);
+		if (readings.length > 0 && all[quantity].length === 0) stale.set(quantity, work.work);
 	}
-	return standing;
+	return { ...all, stale };
 }
 
 function newestFirst(a: Reading, b: Reading): number {

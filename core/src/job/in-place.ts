@@ -1,5 +1,6 @@
 /** What stood under and around the gauge, as asked once at the start of a round. */
 import type { InPlaceEntry, Job, StationEntry } from './schema.ts';
+import { partsOf } from './parts-of.ts';
 import type { Quantity } from './quantities.ts';
 
 export interface RoundParts {
@@ -20,7 +21,7 @@ export function inPlaceFor(
 	quantity: Quantity,
 	round: RoundParts
 ): InPlaceEntry {
-	const parts = job.setup.kinds[station.kind];
+	const parts = partsOf(job.setup, station);
 	const isHeight = quantity === 'installed height';
 	return {
 		locator: round.locator ? (parts.locator?.thickness ?? '0 mm') : '0 mm',
@@ -28,6 +29,7 @@ export function inPlaceFor(
 		lockOffset: station.lockOffset ?? parts.locks?.offset ?? '0 mm',
 		recess: isHeight ? round.recess : '0 mm',
 		retainerLanding: parts.retainer?.landingHeight ?? '0 mm',
+		...(quantity === 'tip height' && parts.lashCap && { lashCap: parts.lashCap.thickness }),
 		...(quantity === 'seal gap' && {
 			...(parts.seal?.height && { sealHeight: parts.seal.height }),
 			sealHome: round.sealHome

@@ -1,23 +1,35 @@
 /** What the stations of one kind share: lift, spring, bind and aim. */
-import { lengthOf, loadOf, mm, rateOf, type Millimetres } from '../units/quantity.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { inches, lengthOf, loadOf, mm, newtons, rateOf } from '../units/quantity.ts';
+import { say } from '../units/phrase.ts';
 import { cardCurve, rateBetween, testedCurve, type Curve } from '../spring/curve.ts';
 import { pairBind, type Bind } from '../spring/bind.ts';
 import { grossLift, hydraulicLift, solidLift, type Lift } from '../lift/lift.ts';
-import { targetHeight, type Aim, type Target } from '../target/target.ts';
-import { toComparisonStep } from '../units/quantity.ts';
+import { SCHOOLS, targetHeight, type Aim, type School, type Target } from '../target/target.ts';
 import type { Kind } from '../station/layout.ts';
 import type { Middle } from '../station/outlier.ts';
 import type { Source } from '../verdict/verdict.ts';
 import type { KindSheet, Remark } from './sheet.ts';
-import type { KindSetup, Setup, SpringCard } from './schema.ts';
+import type { SpringCard } from '../part/schema.ts';
+import type { KindSetup, Setup } from './schema.ts';
 
 /** How far a card's rate may lie from the line through its own two loads before it is remarked on. */
 const CARD_DISAGREES = 0.05;
 
-/** Works out a kind; `bare` is the middle of its measured bare heights. */
-export function kindSheet(kind: Kind, setup: Setup, bare: Middle | null): KindSheet {
-	const parts = setup.kinds[kind];
+/** The bind cushion to compare by where the job names none (handbook §4). */
+const USUAL_CUSHION = inches(0.06);
+
+/**
+ * Works out what stations with these parts have in common.
+ *
+ * @param parts the kind's parts, or those of a station that has its own
+ * @param bare the middle of the kind's measured bare heights
+ */
+export function kindSheet(
+	kind: Kind,
+	parts: KindSetup,
+	setup: Setup,
+	bare: Middle | null
+): KindSheet {
 	const lift = liftOf(parts, setup.lifters);
 	const spring = parts.spring ? springOf(parts.spring) : null;
 	const bind = parts.spring ? bindOf(parts.spring, parts) : null;
@@ -34,8 +46,36 @@ export function kindSheet(kind: Kind, setup: Setup, bare: Middle | null): KindSh
 		bareMedian: bare ? mm(bare.median) : null,
 		bareReach: bare ? mm(bare.reach) : null,
 		sources: { spring: springSource(parts.spring), lift: parts.lift?.source ?? null },
-		remarks: kindRemarks(kind, parts, lift, setup.lifters)
+		remarks: kindRemarks(kind, parts)
 	};
+}
+
+/** What each school would aim at with these parts; a school that wants a figure of its own gets the job's or a usual one. */
+export function schoolsOf(kind: KindSheet, parts: KindSetup): Record<School, Target> {
+	const { curve, lift, bind } = kind;
+	const card = parts.spring ? lengthOf(parts.spring.seat.height) : null;
+	const seat = parts.spring ? loadOf(parts.spring.seat.load) : null;
+	const open = curve && card !== null && lift ? curve.load(mm(card - lift.net)) : null;
+	const known = { cardHeight: card, bind: bind?.height ?? null, lift, curve };
+	const own = aimOf(parts.aim);
+	const usual: Record<School, Aim | null> = {
+		'card height': { school: 'card height' },
+		'bind cushion': { school: 'bind cushion', cushion: USUAL_CUSHION },
+		'seat load': seat === null ? null : { school: 'seat load', load: seat },
+		'open load': open === null ? null : { school: 'open load', load: open },
+		'as it stands': { school: 'as it stands', leastSeatLoad: newtons(0) }
+	};
+	return Object.fromEntries(
+		SCHOOLS.map((school) => {
+			const aim = own.school === school ? own : usual[school];
+			return [
+				school,
+				aim
+					? targetHeight(aim, known)
+					: { height: null, because: ['no spring card'], fromCardLine: false }
+			];
+		})
+	) as Record<School, Target>;
 }
 
 /** The lift of a kind; null until lobe or valve lift is given. */
@@ -108,34 +148,19 @@ function aimOf(aim: KindSetup['aim']): Aim {
 	}
 }
 
-function kindRemarks(
-	kind: Kind,
-	parts: KindSetup,
-	lift: Lift | null,
-	lifters: Setup['lifters']
-): Remark[] {
+function kindRemarks(kind: Kind, parts: KindSetup): Remark[] {
 	const remarks: Remark[] = [];
 	const card = parts.spring;
 	const missing = [
 		!card && 'spring card',
 		!parts.lift && 'lift',
 		!parts.locks && 'locks',
-		!parts.locator && 'locator',
-		lifters === 'solid' && !parts.lash && 'lash'
+		!parts.locator && 'locator'
 	].filter((part) => part !== false);
 	if (missing.length > 0) {
 		remarks.push({
 			state: 'not measured',
 			text: say`${kind}: no ${missing.join(', no ')} given yet`
-		});
-	}
-	if (lifters === 'hydraulic' && parts.lash) {
-		remarks.push({ state: 'watch', text: say`${kind}: hydraulic lifters take no lash figure` });
-	}
-	if (card?.greatestLift && lift && beyond(lift.worst, lengthOf(card.greatestLift))) {
-		remarks.push({
-			state: 'stop',
-			text: say`${kind}: lift ${ofLength(lift.worst)} is above the ${ofLength(lengthOf(card.greatestLift))} this spring’s card allows`
 		});
 	}
 	if (card?.open && card.rate) {
@@ -149,8 +174,4 @@ function kindRemarks(
 		}
 	}
 	return remarks;
-}
-
-function beyond(figure: Millimetres, ceiling: Millimetres): boolean {
-	return toComparisonStep(figure - ceiling, 'length') > 0;
 }

@@ -28,6 +28,8 @@ export function plausibleBand(quantity: Quantity, kind: KindSheet, inPlace: InPl
 				? { from: mm(3), to: mm(30) }
 				: { from: mm(lift * 0.9), to: mm(lift + 8) };
 		}
+		case 'tip height':
+			return { from: mm(0), to: mm(25) };
 		case 'lash':
 			return { from: mm(0.02), to: mm(1.2) };
 	}

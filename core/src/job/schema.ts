@@ -5,54 +5,72 @@
  * their unit ("1.820 in"); nothing derived is stored here.
  */
 import { z } from 'zod';
-import { LENGTH_TEXT, LOAD_TEXT, RATE_TEXT, lengthOf, loadOf } from '../units/quantity.ts';
-import { ARRANGEMENTS, KINDS, NUMBERINGS, PAIRINGS } from '../station/layout.ts';
+import { lengthOf } from '../units/quantity.ts';
+import {
+	Id,
+	Length,
+	Line,
+	Load,
+	Moment,
+	Name,
+	PositiveSize,
+	Size,
+	Volume
+} from '../units/schema.ts';
+import {
+	ARRANGEMENTS,
+	CASTINGS,
+	FIRST_VALVES,
+	KINDS,
+	NUMBERINGS,
+	PAIRINGS,
+	layoutProblem
+} from '../station/layout.ts';
 import { WALKING_ORDERS } from '../station/order.ts';
 import { ENGINE_STATES } from '../lash/lash.ts';
 import { SOURCES } from '../verdict/verdict.ts';
+import {
+	Cam,
+	LashCap,
+	Lifter,
+	Locator,
+	Locks,
+	Retainer,
+	Rocker,
+	Seal,
+	SpringCard,
+	Valve
+} from '../part/schema.ts';
+import { GROOVES_SEEN, SEAT_MARKS, STEMS_SEEN, TIPS_SEEN } from '../inspection/inspection.ts';
+import { WORKS } from '../work/work.ts';
 import { QUANTITIES } from './quantities.ts';
 
 export const FORMAT = 'zinc-ledger/job';
 export const VERSION = 1;
 
-const quantity = (pattern: RegExp, what: string, example: string) =>
-	z.string({ error: `${what}, such as "${example}"` }).regex(pattern, {
-		abort: true,
-		error: (issue) => `${what}, such as "${example}"; this reads "${clip(issue.input)}"`
-	});
-const clip = (input: unknown) => String(input).slice(0, 40);
-
-export const Length = quantity(LENGTH_TEXT, 'a length in in or mm', '1.820 in');
-/** A length that cannot be negative: a height, a thickness, a gap. */
-export const Size = Length.refine((text) => !text.startsWith('-'), 'cannot be negative');
-const PositiveSize = Size.refine((text) => Number.parseFloat(text) > 0, 'must be more than 0');
-export const Load = quantity(LOAD_TEXT, 'a load in lbf, N or kgf', '130 lbf');
-const Rate = quantity(RATE_TEXT, 'a rate in lbf/in, N/mm or kgf/mm', '340 lbf/in').refine(
-	(text) => Number.parseFloat(text) > 0,
-	'must be more than 0'
-);
-
-const Line = z.string().trim().max(200, 'at most 200 characters');
-const Name = Line.min(1, 'a name is wanted here');
-const Id = z.uuid('an id (UUID)');
-const Moment = z.iso.datetime({
-	offset: true,
-	error: 'a date and time such as 2026-03-02T09:30:00Z'
-});
 const Source = z.enum(SOURCES);
 const Kind = z.enum(KINDS);
+const cylinder = z.int('a whole number').min(1, 'at least 1').max(16, 'at most 16');
 
 export const Layout = z
 	.strictObject({
 		arrangement: z.enum(ARRANGEMENTS),
-		cylinders: z.int('a whole number').min(1, 'at least 1').max(16, 'at most 16'),
-		valvesPerCylinder: z.union([z.literal(2), z.literal(4)], '2 or 4'),
+		cylinders: cylinder,
+		valvesPerCylinder: z.union(
+			[z.literal(2), z.literal(3), z.literal(4), z.literal(5)],
+			'2, 3, 4 or 5'
+		),
 		numbering: z.enum(NUMBERINGS),
-		pairing: z.enum(PAIRINGS)
+		/** Cylinders of each head as the maker numbers them, from the left, when the numbering is the maker's own. */
+		ownNumbers: z.array(z.array(cylinder).max(16)).max(2).optional(),
+		pairing: z.enum(PAIRINGS),
+		firstValve: z.enum(FIRST_VALVES).optional(),
+		rightHead: z.enum(CASTINGS).optional(),
+		firingOrder: z.array(cylinder).max(16).optional()
 	})
-	.refine((layout) => layout.arrangement === 'inline' || layout.cylinders % 2 === 0, {
-		path: ['cylinders'],
-		error: 'an even number for two heads'
+	.superRefine((layout, context) => {
+		const problem = layoutProblem(layout);
+		if (problem) context.addIssue({ code: 'custom', ...problem, path: [...problem.path] });
 	});
 
 const LiftSource = { source: Source };
@@ -66,83 +84,51 @@ export const LiftGiven = z.discriminatedUnion('sort', [
 	z.strictObject({ sort: z.literal('valve'), valve: PositiveSize, ...LiftSource })
 ]);
 
-const CardPoint = z.strictObject({ height: PositiveSize, load: Load });
+/** Things that may go back in after they have run. */
+export const REUSABLE = ['spring', 'locks', 'seal'] as const;
 
-export const SpringCard = z
-	.strictObject({
-		id: Id,
-		name: Name,
-		source: Source,
-		/** The height on the card and its load. */
-		seat: CardPoint,
-		/** A second height with its load, where the card gives one. */
-		open: CardPoint.optional(),
-		rate: Rate.optional(),
-		/** Coil bind height of the spring, or of the outer one of a pair. */
-		bind: PositiveSize,
-		/** The inner spring's own coil bind height. */
-		innerBind: PositiveSize.optional(),
-		greatestLift: PositiveSize.optional(),
-		outer: z.strictObject({ outside: PositiveSize, wire: PositiveSize }).optional(),
-		inner: z.strictObject({ outside: PositiveSize, wire: PositiveSize }).optional(),
-		tested: z
-			.strictObject({
-				points: z.array(CardPoint).min(3, 'at least three tested points'),
-				bind: PositiveSize.optional()
-			})
-			.optional()
-	})
-	.superRefine((card, context) => {
-		const problem = (path: (string | number)[], message: string) =>
-			context.addIssue({ code: 'custom', path, message });
-		const seat = lengthOf(card.seat.height);
-		if (!card.open && !card.rate) problem(['rate'], 'a rate, or a second height with its load');
-		if (card.open && lengthOf(card.open.height) >= seat)
-			problem(['open', 'height'], 'must be below the seat height');
-		if (card.open && loadOf(card.open.load) <= loadOf(card.seat.load))
-			problem(['open', 'load'], 'must be more than the seat load');
-		if (lengthOf(card.bind) >= seat) problem(['bind'], 'must be below the seat height');
-		const points = card.tested?.points ?? [];
-		const byHeight = points
-			.map((point, i) => ({ i, height: lengthOf(point.height), load: loadOf(point.load) }))
-			.sort((a, b) => b.height - a.height);
-		byHeight.forEach((point, i) => {
-			const taller = byHeight[i - 1];
-			if (!taller) return;
-			if (taller.height === point.height)
-				problem(['tested', 'points', point.i, 'height'], 'this height is there twice');
-			else if (taller.load >= point.load)
-				problem(['tested', 'points', point.i, 'load'], 'the load must grow as the height falls');
-		});
-	});
+/** The parts that a station is built of; a station may have its own in place of its kind's. */
+const stationParts = {
+	valve: Valve.optional(),
+	spring: SpringCard.optional(),
+	retainer: Retainer.extend({
+		/** What was taken off its underside. */
+		groundOff: Size.default('0 mm')
+	}).optional(),
+	locks: Locks.optional(),
+	locator: Locator.optional(),
+	seal: Seal.optional(),
+	lashCap: LashCap.optional(),
+	rocker: Rocker.optional(),
+	lifter: Lifter.optional()
+};
+export const StationParts = z.strictObject(stationParts);
+
+const Lash = z.strictObject({
+	setting: PositiveSize,
+	tolerance: Size,
+	engine: z.enum(ENGINE_STATES),
+	source: Source
+});
 
 export const KindSetup = z.strictObject({
 	lift: LiftGiven.optional(),
-	lash: z
-		.strictObject({
-			setting: PositiveSize,
-			tolerance: Size,
-			engine: z.enum(ENGINE_STATES),
-			source: Source
-		})
-		.optional(),
+	lash: Lash.optional(),
 	/** How far a hydraulic lifter's plunger is pushed in, for the pump-up allowance. */
 	preload: Size.optional(),
-	spring: SpringCard.optional(),
-	retainer: z
+	...stationParts,
+	/** Which of the parts have run before. */
+	reused: z.array(z.enum(REUSABLE)).optional(),
+	/** What the head itself gives a spring room for. */
+	pocket: z
 		.strictObject({
-			name: Name,
-			step: Size.default('0 mm'),
-			landingHeight: Length.default('0 mm'),
-			groundOff: Size.default('0 mm')
+			diameter: PositiveSize.optional(),
+			/** Outside diameter of the guide boss that the spring stands round. */
+			boss: PositiveSize.optional(),
+			/** Stem diameter that the guide is reamed for. */
+			guide: PositiveSize.optional()
 		})
 		.optional(),
-	valve: z.strictObject({ name: Name, stem: PositiveSize.optional() }).optional(),
-	locks: z.strictObject({ name: Name, offset: Length }).optional(),
-	locator: z
-		.strictObject({ name: Name, thickness: Size, innerRise: Size.default('0 mm') })
-		.optional(),
-	seal: z.strictObject({ name: Name, height: PositiveSize.optional() }).optional(),
 	aim: z.discriminatedUnion('school', [
 		z.strictObject({ school: z.literal('card height') }),
 		z.strictObject({ school: z.literal('bind cushion'), cushion: PositiveSize }),
@@ -155,6 +141,25 @@ export const KindSetup = z.strictObject({
 });
 
 const fraction = z.number('a fraction such as 0.1').min(0, 'at least 0').max(1, 'at most 1');
+
+/** What parts must leave each other; shop defaults that a job can change. */
+export const FitLimits = z.strictObject({
+	/** Stems that differ by less are of one size. */
+	stemMatch: Size.default('0.10 mm'),
+	/** Least room between inner spring and seal, on the diameter. */
+	sealPlay: Size.default('1.00 mm'),
+	/** With a flat damper between them, what they should have. */
+	damperPlay: Size.default('2.50 mm'),
+	/** A spring may be looser than this on its landing, its spigot or in its cup by no more. */
+	landingPlay: Size.default('1.00 mm'),
+	/** A tip that stands lower than this does not hold a rail rocker. */
+	railTip: Size.default('2.00 mm'),
+	/** Open load from which a round groove is preferred. */
+	highLoad: Load.default('1800 N'),
+	/** Open load and engine speed beyond which a single spring is remarked on. */
+	singleLoad: Load.default('1300 N'),
+	singleSpeed: z.int('whole turns a minute').min(0).max(25_000).default(7500)
+});
 
 export const Limits = z
 	.strictObject({
@@ -170,7 +175,8 @@ export const Limits = z
 		shimFrom: Size,
 		shimsAtMost: z.int('a whole number').min(0, 'at least 0').max(4, 'at most 4'),
 		outlierLeast: Size,
-		outlierFactor: z.number('a number such as 3.5').min(1, 'at least 1').max(10, 'at most 10')
+		outlierFactor: z.number('a number such as 3.5').min(1, 'at least 1').max(10, 'at most 10'),
+		fit: FitLimits.prefault({})
 	})
 	.superRefine((limits, context) => {
 		const atLeast = (key: keyof typeof limits, other: keyof typeof limits, message: string) => {
@@ -192,7 +198,9 @@ export const StationEntry = z.strictObject({
 	/** Shims in the build, thickest against the head. */
 	shims: z.array(PositiveSize).max(4, 'at most four shims').default([]),
 	/** Lock offset of this station where it differs from its kind's. */
-	lockOffset: Length.optional()
+	lockOffset: Length.optional(),
+	/** Parts of this station in place of its kind's. */
+	parts: StationParts.optional()
 });
 
 export const Person = z.strictObject({
@@ -208,7 +216,9 @@ export const InPlaceEntry = z.strictObject({
 	recess: Size.default('0 mm'),
 	retainerLanding: Length.default('0 mm'),
 	sealHeight: PositiveSize.optional(),
-	sealHome: z.boolean().optional()
+	sealHome: z.boolean().optional(),
+	/** Thickness of the lash cap on the tip. */
+	lashCap: PositiveSize.optional()
 });
 
 export const Reading = z.strictObject({
@@ -249,22 +259,110 @@ export const Decision = z.strictObject({
 	at: Moment
 });
 
+/** What was seen on a station's valve; the newest of a station counts. */
+export const Inspection = z.strictObject({
+	id: Id,
+	station: StationEntry.shape.label,
+	condition: z.enum(['new', 'reused']),
+	tip: z.enum(TIPS_SEEN),
+	groove: z.enum(GROOVES_SEEN),
+	stem: z.enum(STEMS_SEEN),
+	seatMark: z.enum(SEAT_MARKS),
+	note: Line.optional(),
+	person: Id,
+	at: Moment
+});
+
+/** Something done to the head; what it changes makes earlier readings stale. */
+export const HeadWork = z.strictObject({
+	id: Id,
+	work: z.enum(WORKS),
+	/** The head it was done to; all of them when left out. */
+	head: Name.optional(),
+	/** What was taken off the deck. */
+	cut: PositiveSize.optional(),
+	note: Line.optional(),
+	person: Id,
+	at: Moment
+});
+
+/** A finding taken on by somebody, with the reason; the newest about a finding counts. */
+export const Acceptance = z.strictObject({
+	id: Id,
+	/** The finding's key, which names rule, place and the figures compared. */
+	finding: z.string().trim().min(1).max(400),
+	accepted: z.boolean(),
+	reason: Line.min(1, 'a reason is wanted'),
+	person: Id,
+	at: Moment
+});
+
+/** A cylinder whose lift or lash is its own. */
+const Override = z.strictObject({
+	cylinder,
+	kind: Kind,
+	lift: LiftGiven.optional(),
+	lash: Lash.optional()
+});
+
+/** What chamber and cylinder hold, for the compression ratio before and after a cut. */
+export const Compression = z.strictObject({
+	bore: PositiveSize,
+	stroke: PositiveSize,
+	chamber: Volume,
+	/** Gasket, and the space left above the piston, less what stands up into the chamber. */
+	gasket: Volume,
+	deck: Volume,
+	/** Part of the bore's area that the chamber is open to at the deck. */
+	chamberOpen: z.number('a fraction such as 0.8').min(0.1, 'at least 0.1').max(1.2, 'at most 1.2')
+});
+
 /** What a person sets up and changes; the rest of the job is history. */
 export const Setup = z.strictObject({
 	use: z.strictObject({
 		duty: Line,
 		engineSpeed: z.int('whole turns a minute').min(1).max(25_000, 'at most 25,000 rpm').optional(),
+		boosted: z.boolean().optional(),
+		/** Hours on end at load: a boat, a generator, a long race. */
+		longDuty: z.boolean().optional(),
+		water: z.enum(['fresh', 'salt']).optional(),
 		workDone: Line.optional()
 	}),
+	head: z
+		.strictObject({
+			material: z.enum(['iron', 'aluminium']).optional(),
+			seatInsert: z.enum(['none', 'iron', 'hard steel', 'soft bronze']).optional()
+		})
+		.optional(),
+	compression: Compression.optional(),
+	cam: Cam.optional(),
 	toldByCustomer: Line.optional(),
 	lifters: z.enum(['solid', 'hydraulic']),
 	kinds: z.strictObject({ intake: KindSetup, exhaust: KindSetup }),
+	overrides: z.array(Override).max(80).optional(),
 	limits: Limits,
 	shimStock: z
-		.array(z.strictObject({ thickness: PositiveSize, count: z.int().min(0).max(10_000) }))
+		.array(
+			z.strictObject({
+				thickness: PositiveSize,
+				count: z.int().min(0).max(10_000),
+				inside: PositiveSize.optional(),
+				outside: PositiveSize.optional()
+			})
+		)
 		.max(24, 'at most 24 sizes'),
 	walkingOrder: z.enum(WALKING_ORDERS)
 });
+
+/** The lists of a job that are only ever added to, each entry with a person and a time. */
+export const HISTORY = [
+	'readings',
+	'voids',
+	'decisions',
+	'inspections',
+	'headWork',
+	'acceptances'
+] as const;
 
 export const Job = z
 	.strictObject({
@@ -288,7 +386,10 @@ export const Job = z
 		people: z.array(Person),
 		readings: z.array(Reading),
 		voids: z.array(VoidEntry),
-		decisions: z.array(Decision)
+		decisions: z.array(Decision),
+		inspections: z.array(Inspection).default([]),
+		headWork: z.array(HeadWork).default([]),
+		acceptances: z.array(Acceptance).default([])
 	})
 	.superRefine((job, context) => {
 		const problem = (path: (string | number)[], message: string) =>
@@ -317,7 +418,15 @@ export const Job = z
 			if (!known.readings.has(entry.reading))
 				problem(['voids', i, 'reading'], 'strikes a reading that is not in this file');
 		});
-		for (const list of ['readings', 'voids', 'decisions'] as const) {
+		job.inspections.forEach((entry, i) => {
+			if (!known.stations.has(entry.station))
+				problem(['inspections', i, 'station'], `there is no station ${entry.station} on this job`);
+		});
+		job.headWork.forEach((entry, i) => {
+			if (entry.head && !known.heads.has(entry.head))
+				problem(['headWork', i, 'head'], `there is no head ${entry.head} on this job`);
+		});
+		for (const list of HISTORY) {
 			job[list].forEach((entry, i) => {
 				if (!known.people.has(entry.person))
 					problem([list, i, 'person'], 'a person who is not in the list of people');
@@ -336,7 +445,11 @@ function onlyOnce<T>(list: readonly T[], key: keyof T, twice: (index: number) =>
 export type Job = z.infer<typeof Job>;
 export type Setup = z.infer<typeof Setup>;
 export type KindSetup = z.infer<typeof KindSetup>;
-export type SpringCard = z.infer<typeof SpringCard>;
+export type StationParts = z.infer<typeof StationParts>;
+export type FitLimits = z.infer<typeof FitLimits>;
+export type Inspection = z.infer<typeof Inspection>;
+export type HeadWork = z.infer<typeof HeadWork>;
+export type Acceptance = z.infer<typeof Acceptance>;
 export type Limits = z.infer<typeof Limits>;
 export type StationEntry = z.infer<typeof StationEntry>;
 export type Reading = z.infer<typeof Reading>;

@@ -9,7 +9,9 @@ import type { Target } from '../target/target.ts';
 import type { ShimAnswer } from '../plan/shim.ts';
 import type { Source, State, Verdict } from '../verdict/verdict.ts';
 import type { Quantity } from './quantities.ts';
-import type { Reading } from './schema.ts';
+import type { Finding } from '../fit/fit.ts';
+import type { MovingMass } from '../mass/mass.ts';
+import type { Inspection, Reading } from './schema.ts';
 
 /** Something to say about a station, a kind or the job, with how much it matters. */
 export interface Remark {
@@ -24,6 +26,7 @@ export const COLUMNS = [
 	'openLoad',
 	'bindMargin',
 	'sealClearance',
+	'tipHeight',
 	'lash'
 ] as const;
 export type Column = (typeof COLUMNS)[number];
@@ -67,9 +70,13 @@ export interface StationSheet {
 		readonly openLoad: Verdict<Newtons>;
 		readonly bindMargin: Verdict<Millimetres>;
 		readonly sealClearance: Verdict<Millimetres>;
+		/** null where nobody measured it: not every job wants it. */
+		readonly tipHeight: Verdict<Millimetres> | null;
 		/** null for hydraulic lifters, which have none. */
 		readonly lash: Verdict<Millimetres> | null;
 	};
+	/** How far the tip, or the lash cap on it, would stand above the retainer. */
+	readonly tipHeight: Millimetres | null;
 	/** Gap with the valve closed, as the build would have it. */
 	readonly sealGap: Millimetres | null;
 	/** What is fitted, or will be, at this station. */
@@ -80,6 +87,9 @@ export interface StationSheet {
 	};
 	readonly shim: { readonly answer: ShimAnswer; readonly outcome: Outcome | null } | null;
 	readonly energy: Joules | null;
+	readonly mass: MovingMass;
+	/** What was seen on the valve, newest inspection; null before it was looked at. */
+	readonly seen: Inspection | null;
 	/** The reading in force for each quantity. */
 	readonly inForce: Partial<Record<Quantity, Reading>>;
 	/** What is the matter here, worst first. */
@@ -96,6 +106,8 @@ export interface Sheet {
 	readonly job: { readonly id: string; readonly number: string };
 	readonly state: State;
 	readonly stations: readonly StationSheet[];
+	/** Every rule of fit, with its outcome, for every set of parts on the job. */
+	readonly fit: readonly Finding[];
 	readonly kinds: Readonly<Record<Kind, KindSheet>>;
 	readonly measured: Readonly<Record<Quantity, number>>;
 	readonly least: {

@@ -6,6 +6,8 @@ import type { Sheet } from './sheet.ts';
 export const STAGES = [
 	'take in',
 	'set up',
+	'parts',
+	'inspect',
 	'heights',
 	'seal gaps',
 	'shims',
@@ -33,10 +35,7 @@ export function stagesOf(job: Job, sheet: Sheet): Stage[] {
 		blocks: false
 	});
 	const lacking = KINDS.flatMap((kind) => {
-		const parts = job.setup.kinds[kind];
-		if (!parts.spring) return [`${kind}: no spring`];
-		if (!parts.lift) return [`${kind}: no lift`];
-		return [];
+		return job.setup.kinds[kind].lift ? [] : [`${kind}: no lift`];
 	});
 	const toShim = sheet.stations.filter((station) => station.shim?.answer.sort === 'fit').length;
 	const heights = sheet.measured['installed height'];
@@ -48,9 +47,11 @@ export function stagesOf(job: Job, sheet: Sheet): Stage[] {
 		{
 			name: 'set up',
 			done: lacking.length === 0,
-			note: lacking[0] ?? 'parts and limits',
+			note: lacking[0] ?? 'lift, aims, limits',
 			blocks: lacking.length > 0
 		},
+		partsStage(job, sheet),
+		counted('inspect', sheet.stations.filter((station) => station.seen).length),
 		counted('heights', heights),
 		counted('seal gaps', sheet.measured['seal gap']),
 		{
@@ -67,4 +68,32 @@ export function stagesOf(job: Job, sheet: Sheet): Stage[] {
 			blocks: stopped > 0
 		}
 	];
+}
+
+/** Parts are done when every rule of fit passes or what trips is accepted. */
+function partsStage(job: Job, sheet: Sheet): Stage {
+	const without = KINDS.find((kind) => !job.setup.kinds[kind].spring);
+	const tripped = sheet.fit.filter(
+		({ outcome, severity }) => outcome === 'trips' && severity !== 'note'
+	);
+	const open = tripped.filter(({ acceptance }) => !acceptance);
+	const stops = open.filter(({ severity }) => severity === 'stop').length;
+	const unknown = sheet.fit.filter(({ outcome }) => outcome === 'missing').length;
+	const accepted = tripped.length - open.length;
+	return {
+		name: 'parts',
+		done: !without && open.length === 0 && unknown === 0,
+		note: without
+			? `${without}: no spring`
+			: stops > 0
+				? `fit: ${stops} at stop`
+				: open.length > 0
+					? `fit: ${open.length} to accept`
+					: unknown > 0
+						? `fit: ${unknown} not known`
+						: accepted > 0
+							? `fit: ${accepted} accepted`
+							: 'all fit',
+		blocks: without !== undefined || stops > 0
+	};
 }

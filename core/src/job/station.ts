@@ -8,7 +8,7 @@ import {
 	type Newtons
 } from '../units/quantity.ts';
 import { joined, ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
-import { bareHeight, installedHeight, sealGap, type InPlace } from '../station/stack.ts';
+import { bareHeight, installedHeight, sealGap, tipHeight, type InPlace } from '../station/stack.ts';
 import { coilBindMargin, sealClearance } from '../clearance/clearance.ts';
 import { storedEnergy } from '../spring/curve.ts';
 import { lashVerdict } from '../lash/lash.ts';
@@ -23,8 +23,12 @@ import {
 	type Verdict
 } from '../verdict/verdict.ts';
 import type { Standing } from './in-force.ts';
+import { movingMass } from '../mass/mass.ts';
+import { seenOn } from '../inspection/inspection.ts';
+import type { Quantity } from './quantities.ts';
 import type {
 	InPlaceEntry,
+	Inspection,
 	Job,
 	KindSetup,
 	Limits,
@@ -38,6 +42,7 @@ import type { KindSheet, Outcome, Remark, StationSheet } from './sheet.ts';
 export interface Shared {
 	readonly limits: ReturnType<typeof limitFigures>;
 	readonly stock: readonly ShimStock[];
+	readonly railTip: Millimetres;
 }
 
 export function sharedBy(setup: Setup): Shared {
@@ -46,7 +51,8 @@ export function sharedBy(setup: Setup): Shared {
 		stock: setup.shimStock.map((size) => ({
 			thickness: lengthOf(size.thickness),
 			count: size.count
-		}))
+		})),
+		railTip: lengthOf(setup.limits.fit.railTip)
 	};
 }
 
@@ -81,15 +87,28 @@ export function inPlaceOf(reading: Reading): InPlace {
 export const bareHeightOf = (reading: Reading): Millimetres =>
 	bareHeight(lengthOf(reading.read), inPlaceOf(reading));
 
+export interface StationQuestion {
+	readonly job: Job;
+	readonly station: StationEntry;
+	/** What stands here: the kind's parts, or the station's own. */
+	readonly parts: KindSetup;
+	readonly standing: Standing;
+	readonly seen: Inspection | undefined;
+	/** What stations with these parts have in common. */
+	readonly kind: KindSheet;
+	readonly shared: Shared;
+}
+
 /** Works out one station from its standing readings and what its kind has in common. */
-export function stationSheet(
-	job: Job,
-	station: StationEntry,
-	standing: Standing,
-	kind: KindSheet,
-	shared: Shared
-): StationSheet {
-	const parts = job.setup.kinds[station.kind];
+export function stationSheet({
+	job,
+	station,
+	parts,
+	standing,
+	seen,
+	kind,
+	shared
+}: StationQuestion): StationSheet {
 	const { limits } = shared;
 	const build = {
 		locator: lengthOf(parts.locator?.thickness ?? '0 mm'),
@@ -99,11 +118,13 @@ export function stationSheet(
 	const shims = station.shims.map(lengthOf).toSorted((a, b) => b - a);
 	const heightReading = standing['installed height'][0];
 	const gapReading = standing['seal gap'][0];
+	const tipReading = standing['tip height'][0];
 	const lashReading = standing.lash[0];
 
 	const bare = heightReading ? bareHeightOf(heightReading) : null;
 	const unshimmed = bare === null ? null : installedHeight(bare, { ...build, shims: mm(0) });
 	const height = unshimmed === null ? null : mm(unshimmed - totalOf(shims));
+	const tip = tipReading ? plannedTip(tipReading, build.lockOffset, parts) : null;
 	const gap = gapReading ? plannedGap(gapReading, build.lockOffset, parts) : null;
 
 	const shim = unshimmed === null ? null : shimAdvice(shared, kind, unshimmed, shims);
@@ -113,6 +134,7 @@ export function stationSheet(
 		openLoad: openLoadVerdict(),
 		bindMargin: bindVerdict(),
 		sealClearance: sealVerdict(),
+		tipHeight: tipVerdict(),
 		lash: lashFigure()
 	};
 	const bareVerdict = bareHeightVerdict();
@@ -124,7 +146,7 @@ export function stationSheet(
 		figures.seatLoad,
 		figures.openLoad,
 		...(figures.lash ? [figures.lash] : [])
-	]).concat(disagreements(standing), seatedSeal());
+	]).concat(disagreements(standing), seatedSeal(), staleReadings(standing), valveSeen(seen));
 
 	return {
 		label: station.label,
@@ -137,6 +159,7 @@ export function stationSheet(
 		]),
 		bareHeight: bareVerdict,
 		figures,
+		tipHeight: tip,
 		sealGap: gap,
 		stack: { locator: build.locator, shims, lockOffset: build.lockOffset },
 		shim,
@@ -144,9 +167,12 @@ export function stationSheet(
 			height !== null && kind.curve && kind.lift
 				? storedEnergy(kind.curve, mm(height - kind.lift.worst))
 				: null,
+		mass: movingMass(parts),
+		seen: seen ?? null,
 		inForce: {
 			...(heightReading && { 'installed height': heightReading }),
 			...(gapReading && { 'seal gap': gapReading }),
+			...(tipReading && { 'tip height': tipReading }),
 			...(lashReading && { lash: lashReading })
 		},
 		remarks: remarks.toSorted((a, b) => byAlarm(a.state, b.state))
@@ -278,6 +304,33 @@ export function stationSheet(
 		return verdict;
 	}
 
+	function tipVerdict(): Verdict<Millimetres> | null {
+		if (tip === null) return null;
+		const rail = parts.rocker?.nose === 'rail';
+		return judgedOr(['no rail rocker to judge it by'], tip, {
+			sort: 'length',
+			limits: [
+				{ name: 'tip above the retainer', side: 'floor', at: mm(0), severity: 'stop' },
+				...(rail
+					? [
+							{
+								name: 'tip for a rail rocker',
+								side: 'floor' as const,
+								at: shared.railTip,
+								severity: 'stop' as const
+							}
+						]
+					: [])
+			],
+			sources: ['measured'],
+			uncertainty: expandedUncertainty([lengthOf(tipReading!.gauge.resolution)]),
+			remedy: (limit, state) =>
+				state === 'too close'
+					? ['Tip height too close to call: measure it again']
+					: say`Tip ${ofLength(mm(limit.at - tip))} too low: minus locks or a lash cap`
+		});
+	}
+
 	function lashFigure(): Verdict<Millimetres> | null {
 		if (job.setup.lifters === 'hydraulic') return null;
 		if (!lashReading) return notMeasured(['lash not set']);
@@ -302,6 +355,20 @@ export function stationSheet(
 			{ state: 'watch', text: ['Gap was read with the seal not home: seat it and read again'] }
 		];
 	}
+}
+
+/**
+ * The tip height of the build, `E = E_m − (o − o_m) + cap`; a cap that was on
+ * when it was measured is in the reading. Source: handbook §3.
+ */
+function plannedTip(reading: Reading, offset: Millimetres, parts: KindSetup): Millimetres {
+	const then = reading.inPlace;
+	const cap = lengthOf(parts.lashCap?.thickness ?? '0 mm') - lengthOf(then.lashCap ?? '0 mm');
+	return tipHeight(mm(lengthOf(reading.read) + lengthOf(reading.gauge.correction)), {
+		measuredOffset: lengthOf(then.lockOffset),
+		offset,
+		capThicker: mm(cap)
+	});
 }
 
 /** The seal gap of the build, from the gap as measured. */
@@ -404,6 +471,24 @@ function disagreements(standing: Standing): Remark[] {
 	return [
 		{ state: 'watch', text: say`${who}, ${ofLength(mm(apart))} apart: strike one or read again` }
 	];
+}
+
+const READ_AS: Readonly<Record<Quantity, string>> = {
+	'installed height': 'Height',
+	'seal gap': 'Seal gap',
+	'tip height': 'Tip height',
+	lash: 'Lash'
+};
+
+function staleReadings(standing: Standing): Remark[] {
+	return [...standing.stale].map(([quantity, work]) => ({
+		state: 'not measured',
+		text: [`${READ_AS[quantity]} was read before the ${work}: measure again`]
+	}));
+}
+
+function valveSeen(seen: Inspection | undefined): Remark[] {
+	return (seen ? seenOn(seen) : []).map(({ state, text }) => ({ state, text: [text] }));
 }
 
 function remarksOf(verdicts: readonly Verdict[]): Remark[] {

@@ -9,7 +9,7 @@ import { shimPhrase } from './station.ts';
 
 const read = readJob(readFileSync('docs/worked-example.json', 'utf8'));
 if (!read.ok) throw new Error(JSON.stringify(read.problems));
-const sheet = evaluate(read.job);
+const sheet = evaluate(read.value);
 const station = sheet.stations.find(({ label }) => label === '1I')!;
 const intake = sheet.kinds.intake;
 const length = (value: Parameters<typeof showLength>[0] | null) =>

@@ -6,18 +6,57 @@
 export const KINDS = ['intake', 'exhaust'] as const;
 export type Kind = (typeof KINDS)[number];
 export const ARRANGEMENTS = ['inline', 'V', 'flat'] as const;
-export const NUMBERINGS = ['bank by bank', 'alternating'] as const;
+export const NUMBERINGS = ['bank by bank', 'alternating', 'own'] as const;
 export const PAIRINGS = ['mirrored', 'repeated'] as const;
+export const FIRST_VALVES = ['intake', 'exhaust'] as const;
+export const CASTINGS = ['its own casting', 'same casting turned round'] as const;
 
 export interface Layout {
 	readonly arrangement: (typeof ARRANGEMENTS)[number];
 	readonly cylinders: number;
-	readonly valvesPerCylinder: 2 | 4;
-	/** V and flat engines: 1-2-3 | 4-5-6, or 1-3-5 | 2-4-6. */
+	/** Three are two intakes and one exhaust; five are three intakes and two exhausts. */
+	readonly valvesPerCylinder: 2 | 3 | 4 | 5;
+	/** V and flat engines: 1-2-3 | 4-5-6, or 1-3-5 | 2-4-6, or as the maker numbers them. */
 	readonly numbering: (typeof NUMBERINGS)[number];
+	/** For the maker's own numbering: the cylinders of each head from the left. */
+	readonly ownNumbers?: readonly (readonly number[])[] | undefined;
 	/** Two valves in a row: I E · E I · I E, or I E · I E · I E. */
 	readonly pairing: (typeof PAIRINGS)[number];
+	/** Which valve lies first at the left end of a head with two in a row; intake unless said. */
+	readonly firstValve?: (typeof FIRST_VALVES)[number] | undefined;
+	/** Whether the second head is the first one's casting turned round; its own unless said. */
+	readonly rightHead?: (typeof CASTINGS)[number] | undefined;
+	readonly firingOrder?: readonly number[] | undefined;
 }
+
+/** What is wrong with a layout, and where; null when it makes sense. */
+export function layoutProblem(
+	layout: Layout
+): { readonly path: readonly string[]; readonly message: string } | null {
+	const { cylinders, arrangement, numbering, ownNumbers, firingOrder } = layout;
+	const heads = arrangement === 'inline' ? 1 : 2;
+	if (cylinders % heads !== 0) {
+		return { path: ['cylinders'], message: 'an even number for two heads' };
+	}
+	if (numbering === 'own') {
+		const lists = ownNumbers ?? [];
+		const perHead = cylinders / heads;
+		const words = heads === 2 ? 'for each head' : 'for the head';
+		if (lists.length !== heads || lists.some((list) => list.length !== perHead))
+			return { path: ['ownNumbers'], message: `${perHead} cylinder numbers ${words}` };
+		if (!isEachOnce(lists.flat(), cylinders))
+			return { path: ['ownNumbers'], message: `each of 1 to ${cylinders} once` };
+	}
+	if (firingOrder && !isEachOnce(firingOrder, cylinders)) {
+		return { path: ['firingOrder'], message: `each of 1 to ${cylinders} once` };
+	}
+	return null;
+}
+
+const isEachOnce = (numbers: readonly number[], most: number) =>
+	numbers.length === most &&
+	new Set(numbers).size === most &&
+	numbers.every((number) => number >= 1 && number <= most);
 
 export interface StationPlace {
 	/** Cylinder number, I or E, and a or b where there are two of a kind: "3I", "12Eb". */
@@ -52,31 +91,64 @@ export function stationsOf(layout: Layout): StationPlace[] {
 		throw new RangeError(`${layout.cylinders} cylinders do not divide over two heads`);
 	}
 	const perHead = layout.cylinders / heads.length;
-	return heads.flatMap((head, bank) =>
-		range(perHead).flatMap((position) => {
-			const cylinder =
-				layout.numbering === 'alternating'
-					? position * heads.length + bank + 1
-					: bank * perHead + position + 1;
-			return valvesOf(layout, position).map(({ suffix, ...valve }) => ({
+	return heads.flatMap((head, bank) => {
+		const turned = bank === 1 && layout.rightHead === 'same casting turned round';
+		return range(perHead).flatMap((position) => {
+			const cylinder = cylinderAt(layout, heads.length, perHead, bank, position);
+			return valvesOf(layout, position, perHead, turned).map(({ suffix, ...valve }) => ({
 				label: `${cylinder}${valve.kind === 'intake' ? 'I' : 'E'}${suffix}`,
 				head: head.id,
 				cylinder,
 				...valve
 			}));
-		})
-	);
+		});
+	});
 }
 
-/** The valves of one cylinder, left to right, for the cylinder at this position in its head. */
-function valvesOf(layout: Layout, position: number) {
-	if (layout.valvesPerCylinder === 4) {
-		return (['a', 'b'] as const).flatMap((suffix, i) =>
-			KINDS.map((kind, across) => ({ kind, suffix, along: position + 0.27 + 0.46 * i, across }))
-		);
+function cylinderAt(
+	layout: Layout,
+	heads: number,
+	perHead: number,
+	bank: number,
+	position: number
+): number {
+	switch (layout.numbering) {
+		case 'own':
+			return layout.ownNumbers?.[bank]?.[position] ?? bank * perHead + position + 1;
+		case 'alternating':
+			return position * heads + bank + 1;
+		case 'bank by bank':
+			return bank * perHead + position + 1;
 	}
-	const mirrored = layout.pairing === 'mirrored' && position % 2 === 1;
-	const order = mirrored ? KINDS.toReversed() : KINDS;
+}
+
+const SUFFIXES = ['a', 'b', 'c'] as const;
+
+/** Intakes and exhausts of a cylinder with more than two valves. */
+const COUNTS = { 3: [2, 1], 4: [2, 2], 5: [3, 2] } as const;
+
+/** The valves of one cylinder, left to right, for the cylinder at this position in its head. */
+function valvesOf(layout: Layout, position: number, perHead: number, turned: boolean) {
+	const { valvesPerCylinder } = layout;
+	if (valvesPerCylinder !== 2) {
+		const counts = COUNTS[valvesPerCylinder];
+		const each = KINDS.flatMap((kind, row) => {
+			const count = counts[row]!;
+			return range(count).map((i) => ({
+				kind,
+				suffix: count === 1 ? '' : SUFFIXES[i]!,
+				along: position + 0.5 + (i - (count - 1) / 2) * (count === 3 ? 0.3 : 0.46),
+				across: turned ? 1 - row : row
+			}));
+		});
+		return each.toSorted((a, b) => a.along - b.along || a.across - b.across);
+	}
+	// A casting turned round is read from its other end, with the valves of each pair the other way.
+	const place = turned ? perHead - 1 - position : position;
+	const swapped =
+		(layout.pairing === 'mirrored' && place % 2 === 1) !==
+		((layout.firstValve === 'exhaust') !== turned);
+	const order = swapped ? KINDS.toReversed() : KINDS;
 	return order.map((kind, i) => ({
 		kind,
 		suffix: '',

@@ -97,3 +97,22 @@ export function sealGap(measured: Millimetres, change: SealChange): Millimetres 
 		measured + (change.offset - change.measuredOffset) - change.sealTaller + change.groundOff
 	);
 }
+
+/** Tip height of a build planned from a measured one. */
+export interface TipChange {
+	/** Lock offset when the tip was measured. */
+	readonly measuredOffset: Millimetres;
+	readonly offset: Millimetres;
+	/** Lash cap of the build less the one measured with. */
+	readonly capThicker: Millimetres;
+}
+
+/**
+ * `E = E_m − (o − o_m) + cap`, in millimetres: plus locks bury the tip, minus
+ * locks and lash caps expose it. Source: handbook §3.
+ *
+ * @example 0.120 in measured with standard locks, plus locks of 0.050 in: 0.070 in
+ */
+export function tipHeight(measured: Millimetres, change: TipChange): Millimetres {
+	return mm(measured - (change.offset - change.measuredOffset) + change.capThicker);
+}

@@ -5,6 +5,7 @@
 import {
 	MM_PER,
 	NEWTONS_PER,
+	type Kilograms,
 	type LengthUnit,
 	type LoadUnit,
 	type Millimetres,
@@ -37,6 +38,11 @@ export function showLength(length: Millimetres, units: Units): string {
 /** A load to 1 lbf, 1 N or 0.1 kgf, without its unit. */
 export function showLoad(load: Newtons, units: Units): string {
 	return fixed(load / NEWTONS_PER[units.load], LOAD_DECIMALS[units.load]);
+}
+
+/** A mass in grams to 0.1 g, without its unit. */
+export function showMass(mass: Kilograms): string {
+	return fixed(mass * 1000, 1);
 }
 
 /** A spring rate in the unit that goes with the load unit, without that unit. */

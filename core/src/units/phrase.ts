@@ -3,14 +3,16 @@
  * in: the core says "{0.045 in} taller than its neighbours" once, and every
  * person reads it in their own units.
  */
-import { showLength, showLoad, type Units } from './display.ts';
-import type { Millimetres, Newtons } from './quantity.ts';
+import { showLength, showLoad, showMass, type Units } from './display.ts';
+import type { Kilograms, Millimetres, Newtons } from './quantity.ts';
 
-export type Measure = { readonly length: Millimetres } | { readonly load: Newtons };
+export type Measure =
+	{ readonly length: Millimetres } | { readonly load: Newtons } | { readonly mass: Kilograms };
 export type Phrase = readonly (string | Measure)[];
 
 export const ofLength = (length: Millimetres): Measure => ({ length });
 export const ofLoad = (load: Newtons): Measure => ({ load });
+export const ofMass = (mass: Kilograms): Measure => ({ mass });
 
 /**
  * Builds a phrase from a template whose holes are texts, measures or phrases.
@@ -35,14 +37,15 @@ export function joined(phrases: readonly Phrase[], separator: string): Phrase {
 	return phrases.flatMap((phrase, i) => (i === 0 ? phrase : [separator, ...phrase]));
 }
 
-/** The phrase as text in a person's units. Lengths go bare, as they are spoken at the bench; loads name their unit. */
+/** The phrase as text in a person's units. Lengths go bare, as they are spoken at the bench; loads and masses name their unit. */
 export function showPhrase(phrase: Phrase, units: Units): string {
 	return phrase
 		.map((part) => {
 			if (typeof part === 'string') return part;
-			return 'length' in part
-				? showLength(part.length, units)
-				: `${showLoad(part.load, units)} ${units.load}`;
+			if ('length' in part) return showLength(part.length, units);
+			return 'load' in part
+				? `${showLoad(part.load, units)} ${units.load}`
+				: `${showMass(part.mass)} g`;
 		})
 		.join('');
 }

@@ -13,6 +13,9 @@ export type Millimetres = number & { readonly [dimension]: 'length' };
 export type Newtons = number & { readonly [dimension]: 'force' };
 export type NewtonsPerMillimetre = number & { readonly [dimension]: 'rate' };
 export type Joules = number & { readonly [dimension]: 'energy' };
+export type Kilograms = number & { readonly [dimension]: 'mass' };
+export type CubicCentimetres = number & { readonly [dimension]: 'volume' };
+export type KilogramSquareMillimetres = number & { readonly [dimension]: 'inertia' };
 
 export type LengthUnit = 'in' | 'mm';
 export type LoadUnit = 'lbf' | 'N' | 'kgf';
@@ -22,6 +25,8 @@ export const mm = (value: number) => value as Millimetres;
 export const newtons = (value: number) => value as Newtons;
 export const newtonsPerMm = (value: number) => value as NewtonsPerMillimetre;
 export const joules = (value: number) => value as Joules;
+export const kilograms = (value: number) => value as Kilograms;
+export const cubicCentimetres = (value: number) => value as CubicCentimetres;
 
 /** Millimetres in one of each length unit; exact by definition. */
 export const MM_PER: Readonly<Record<LengthUnit, number>> = { in: 25.4, mm: 1 };
@@ -46,6 +51,9 @@ export const poundsForce = (value: number) => newtons(value * NEWTONS_PER.lbf);
 export const LENGTH_TEXT = /^[+-]?\d+(\.\d+)? (in|mm)$/;
 export const LOAD_TEXT = /^\d+(\.\d+)? (lbf|N|kgf)$/;
 export const RATE_TEXT = /^\d+(\.\d+)? (lbf\/in|N\/mm|kgf\/mm)$/;
+export const MASS_TEXT = /^\d+(\.\d+)? (g|kg)$/;
+export const VOLUME_TEXT = /^[+-]?\d+(\.\d+)? cc$/;
+export const INERTIA_TEXT = /^\d+(\.\d+)? kg·mm²$/;
 
 /**
  * The length that a text such as "1.820 in" stands for, in millimetres.
@@ -66,6 +74,21 @@ export function loadOf(text: string): Newtons {
 /** The spring rate that a text such as "355 lbf/in" stands for, in newtons a millimetre. Throws as {@link lengthOf} does. */
 export function rateOf(text: string): NewtonsPerMillimetre {
 	return newtonsPerMm(parse(text, RATE_TEXT, RATE_PER));
+}
+
+/** The mass that a text such as "32.5 g" stands for, in kilograms. Throws as {@link lengthOf} does. */
+export function massOf(text: string): Kilograms {
+	return kilograms(parse(text, MASS_TEXT, { g: 1e-3, kg: 1 }));
+}
+
+/** The volume that a text such as "46.5 cc" stands for, in cubic centimetres. Throws as {@link lengthOf} does. */
+export function volumeOf(text: string): CubicCentimetres {
+	return cubicCentimetres(parse(text, VOLUME_TEXT, { cc: 1 }));
+}
+
+/** The moment of inertia that a text such as "31.0 kg·mm²" stands for. Throws as {@link lengthOf} does. */
+export function inertiaOf(text: string): KilogramSquareMillimetres {
+	return parse(text, INERTIA_TEXT, { 'kg·mm²': 1 }) as KilogramSquareMillimetres;
 }
 
 function parse(text: string, pattern: RegExp, per: Readonly<Record<string, number>>): number {

@@ -42,8 +42,8 @@ export const actions = {
 		}
 		const read = readJob(await file.text());
 		if (!read.ok) return fail(400, { file: file.name, problems: read.problems });
-		const { problems } = await ask((db) => importJob(db, read.job));
+		const { problems } = await ask((db) => importJob(db, read.value));
 		if (problems.length > 0) return fail(409, { file: file.name, problems });
-		redirect(303, `/jobs/${read.job.id}`);
+		redirect(303, `/jobs/${read.value.id}`);
 	}
 };

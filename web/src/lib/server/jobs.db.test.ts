@@ -21,7 +21,7 @@ import { testDatabase, type TestDatabase } from './test-database';
 const demo = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
-	return read.job;
+	return read.value;
 };
 const six = demo('2417-straight-six');
 const twinCam = demo('2409-twin-cam');

@@ -64,7 +64,7 @@ async function loadDemo(db: Database, folder: string): Promise<void> {
 		const read = readJob(await readFile(join(folder, file), 'utf8'));
 		if (!read.ok)
 			throw new Error(`${file}: ${read.problems[0]?.path} ${read.problems[0]?.message}`);
-		const result = await importJob(db, read.job);
+		const result = await importJob(db, read.value);
 		log.info({ file, problems: result.problems }, 'demo job loaded');
 	}
 }

@@ -1,0 +1,96 @@
+/**
+ * Files that are taken whole or not at all: JSON with a format and a version,
+ * checked by a schema, every problem told with its path.
+ */
+import type { z } from 'zod';
+
+export interface Problem {
+	/** Where in the file: "readings[3].read", or "line 214" where it is not JSON at all. */
+	readonly path: string;
+	readonly message: string;
+}
+
+export type FileRead<T> = { ok: true; value: T } | { ok: false; problems: readonly Problem[] };
+
+/** A sort of file: what it calls itself, and what must be in it. */
+export interface FileSort<T> {
+	readonly format: string;
+	readonly version: number;
+	/** "job", as a person would say it. */
+	readonly what: string;
+	readonly schema: z.ZodType<T>;
+}
+
+/**
+ * Reads the text of a file.
+ *
+ * @returns what is in it, or every problem found, worst first where one hides the rest
+ */
+export function readFile<T>(text: string, sort: FileSort<T>): FileRead<T> {
+	let value: unknown;
+	try {
+		value = JSON.parse(text);
+	} catch (error) {
+		return { ok: false, problems: [notJson(text, error as SyntaxError)] };
+	}
+	return checkFile(value, sort);
+}
+
+/** Checks a value that is already parsed, as {@link readFile} does for a text. */
+export function checkFile<T>(value: unknown, sort: FileSort<T>): FileRead<T> {
+	const strange = strangeFile(value, sort);
+	if (strange) return { ok: false, problems: [strange] };
+	const result = sort.schema.safeParse(value);
+	if (result.success) return { ok: true, value: result.data };
+	return { ok: false, problems: problemsOf(result.error) };
+}
+
+/** The problems that a schema found, each with its path as text. */
+export const problemsOf = (error: z.ZodError): Problem[] =>
+	error.issues.map((issue) => ({ path: pathText(issue.path), message: issue.message }));
+
+/** A value as the text of a file: two spaces, a newline at the end. */
+export const writeFile = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
+
+/** "readings[3].read" from ['readings', 3, 'read']; "the file" for the top. */
+export function pathText(path: readonly PropertyKey[]): string {
+	return (
+		path.reduce<string>((text, key) => {
+			if (typeof key === 'number') return `${text}[${key}]`;
+			return text === '' ? String(key) : `${text}.${String(key)}`;
+		}, '') || 'the file'
+	);
+}
+
+function strangeFile(value: unknown, sort: FileSort<unknown>): Problem | null {
+	if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+		return { path: 'the file', message: `is not a ${sort.what} file: one holds one JSON object` };
+	}
+	const { format, version } = value as Record<string, unknown>;
+	if (format !== sort.format) {
+		return { path: 'format', message: `must be "${sort.format}": this is not a ${sort.what} file` };
+	}
+	if (typeof version === 'number' && version > sort.version) {
+		return {
+			path: 'version',
+			message: `was written by a newer program (version ${version}; this one reads up to ${sort.version})`
+		};
+	}
+	return null;
+}
+
+function notJson(text: string, error: SyntaxError): Problem {
+	const lines = text.split('\n').length;
+	const at = /position (\d+)/.exec(error.message);
+	const cutOff = /end of JSON|Unterminated/.test(error.message);
+	const position = at ? Number(at[1]) : cutOff ? text.length : 0;
+	if (text.trim() === '') return { path: 'the file', message: 'is empty' };
+	if (cutOff || position >= text.trimEnd().length) {
+		return {
+			path: `line ${lines}`,
+			message: 'the file ends in the middle: it was cut off when it was saved or sent'
+		};
+	}
+	const line = text.slice(0, position).split('\n').length;
+	return { path: `line ${line}`, message: 'is not JSON from here on' };
+}

@@ -1,0 +1,391 @@
+/** Every rule of fit: a case that trips it, one that passes, one that lacks a figure. */
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { evaluate } from '../job/evaluate.ts';
+import { readJob } from '../job/file.ts';
+import type { Job, KindSetup } from '../job/schema.ts';
+import { readParts } from '../part/file.ts';
+import type { LibraryPart } from '../part/schema.ts';
+import { METRIC } from '../units/display.ts';
+import { showPhrase } from '../units/phrase.ts';
+import { inches, poundsForce } from '../units/quantity.ts';
+import { findings } from './fit.ts';
+import { remediesFor } from './remedy.ts';
+import type { FitContext } from './rule.ts';
+import { RULES } from './rules/index.ts';
+
+function demo(): Job {
+	const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	return read.value;
+}
+function library(): readonly LibraryPart[] {
+	const read = readParts(readFileSync('demo/parts.json', 'utf8'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	return read.value;
+}
+const parts = library();
+const named = (name: string) => {
+	const found = parts.find(({ part }) => part.name === name);
+	if (!found) throw new Error(`no ${name}`);
+	return structuredClone(found.part);
+};
+
+/** The straight six's intake, in which nothing but the locks' maker is amiss. */
+function sound(): FitContext {
+	const { setup } = demo();
+	return {
+		kind: 'intake',
+		parts: { ...setup.kinds.intake, locks: named('Ostrel 10° standard') as KindSetup['locks'] },
+		setup,
+		lift: { gross: inches(0.54), net: inches(0.526), worst: inches(0.54) },
+		openLoad: poundsForce(311),
+		shims: [['0.030 in'], []],
+		tipHeight: inches(0.14),
+		springsOfHead: [{ name: 'D-37', batch: 'D37-0426', used: false }]
+	};
+}
+
+/** Changes parts or set-up of a sound context. */
+type Change = (
+	context: { parts: Record<string, any>; setup: Record<string, any> } & FitContext
+) => void;
+function changed(change: Change): FitContext {
+	const context = structuredClone(sound()) as Parameters<Change>[0];
+	change(context);
+	return context;
+}
+const check = (id: string, change: Change) =>
+	RULES.find((rule) => rule.id === id)!.check(changed(change));
+const set =
+	(path: string, value: unknown): Change =>
+	(context) => {
+		const keys = path.split('.');
+		const last = keys.pop()!;
+		const at = keys.reduce<Record<string, any>>(
+			(node, key) => (node[key] ??= {}),
+			context as Record<string, any>
+		);
+		if (value === undefined) delete at[last];
+		else at[last] = structuredClone(value);
+	};
+const all =
+	(...changes: Change[]): Change =>
+	(context) =>
+		changes.forEach((change) => change(context));
+
+const titanium = set('parts.valve.material', 'titanium');
+const wafer = set('parts.valve.tip', 'wafer');
+const cap = set('parts.lashCap', named('Ostrel cap 11/32, 0.060'));
+const recess = set('parts.locks', named('Ostrel 10° round, cap recess'));
+const captive = set('parts.locks', named('Ostrel 10° captive, wafer'));
+const rail = set('parts.rocker.nose', 'rail');
+const aluminium = set('setup.head.material', 'aluminium');
+const noLocator = set('parts.locator', undefined);
+const damper = set('parts.spring.build', 'dual with damper');
+const single = set('parts.spring.build', 'single');
+const longDuty = set('setup.use.longDuty', true);
+const bronze = set('setup.head.seatInsert', 'soft bronze');
+const springs = (...uses: [string | undefined, boolean][]) =>
+	set(
+		'springsOfHead',
+		uses.map(([batch, used]) => ({ name: 'D-37', batch, used }))
+	);
+
+/** Rule, what trips it, what passes, what lacks a figure and which. */
+const CASES: readonly [
+	id: string,
+	trips: Change,
+	passes: Change,
+	lacks: Change,
+	missing: string
+][] = [
+	[
+		'F1',
+		set('parts.locks.stem', '0.3150 in'),
+		set('parts.locks.stem', '0.3420 in'),
+		set('parts.seal.stem', undefined),
+		'stem of the seal'
+	],
+	[
+		'F2',
+		set('parts.locks.bead', 'round'),
+		set('parts.locks.bead', 'square'),
+		set('parts.valve.groove', undefined),
+		'groove of the valve'
+	],
+	[
+		'F3',
+		set('parts.locks.angle', 7),
+		set('parts.locks.angle', 10),
+		set('parts.retainer.angle', undefined),
+		'angle of the retainer'
+	],
+	[
+		'F4',
+		all(titanium, wafer, cap),
+		all(wafer, titanium),
+		all(cap, set('parts.valve.tip', undefined)),
+		'tip of the valve'
+	],
+	[
+		'F5',
+		wafer,
+		all(wafer, set('parts.locks.holdsTip', true)),
+		all(wafer, set('parts.locks.holdsTip', undefined)),
+		'whether the locks hold the tip'
+	],
+	[
+		'F6',
+		titanium,
+		all(titanium, cap),
+		set('parts.valve.material', undefined),
+		'material of the valve'
+	],
+	[
+		'F7',
+		cap,
+		all(cap, recess),
+		all(cap, recess, set('parts.valve.tipLength', undefined)),
+		'tip length of the valve'
+	],
+	[
+		'F8',
+		all(captive, set('parts.valve.tipLength', '0.255 in')),
+		captive,
+		all(captive, set('parts.locks.leastTip', undefined)),
+		'least tip length of the locks'
+	],
+	[
+		'F9',
+		set('openLoad', poundsForce(460)),
+		set('openLoad', poundsForce(400)),
+		set('openLoad', null),
+		'open load'
+	],
+	[
+		'F10',
+		set('parts.locks.maker', 'Brackel'),
+		set('parts.locks.maker', 'Ostrel'),
+		set('parts.retainer.maker', undefined),
+		'maker of the retainer'
+	],
+	[
+		'F11',
+		set('parts.seal.outside', '0.700 in'),
+		set('parts.seal.outside', '0.685 in'),
+		set('parts.seal.outside', undefined),
+		'outside of the seal'
+	],
+	[
+		'F12',
+		set('parts.locator.spigot', '0.730 in'),
+		set('parts.locator.spigot', '0.725 in'),
+		set('parts.pocket.diameter', undefined),
+		'diameter of the pocket'
+	],
+	[
+		'F13',
+		set('parts.retainer.landings', ['1.045 in']),
+		set('parts.retainer.landings', ['1.060 in', '0.720 in']),
+		set('parts.retainer.landings', undefined),
+		'landings of the retainer'
+	],
+	[
+		'F14',
+		all(aluminium, noLocator),
+		all(aluminium, noLocator, set('shims', [['0.030 in']])),
+		set('setup.head.material', undefined),
+		'material of the head'
+	],
+	[
+		'F15',
+		set('lift.worst', inches(0.6001 + 0.0001)),
+		set('lift.worst', inches(0.6)),
+		set('parts.spring.greatestLift', undefined),
+		'greatest lift of the spring'
+	],
+	[
+		'F16',
+		all(damper, set('parts.seal.outside', '0.640 in')),
+		all(damper, set('parts.seal.outside', '0.620 in')),
+		all(damper, set('parts.seal.outside', undefined)),
+		'outside of the seal'
+	],
+	[
+		'F17',
+		all(rail, cap),
+		all(rail, set('tipHeight', inches(0.08))),
+		all(rail, set('tipHeight', null)),
+		'tip height measured'
+	],
+	[
+		'F18',
+		set('openLoad', poundsForce(381)),
+		set('openLoad', poundsForce(380)),
+		all(set('parts.lifter', undefined), set('parts.greatestOpenLoad', undefined)),
+		'greatest load of the lifter'
+	],
+	[
+		'F20',
+		set('parts.spring.build', 'conical'),
+		set('parts.spring.build', 'dual'),
+		set('parts.spring.build', undefined),
+		'build of the spring'
+	],
+	[
+		'F21',
+		springs(['a', false], ['b', false]),
+		springs(['a', false], ['a', false]),
+		springs(['a', false], [undefined, false]),
+		'batch of the springs'
+	],
+	[
+		'F22',
+		all(single, set('openLoad', poundsForce(311))),
+		all(single, set('openLoad', poundsForce(250))),
+		all(single, set('setup.use.engineSpeed', undefined)),
+		'highest engine speed'
+	],
+	[
+		'F23',
+		all(longDuty, bronze, set('parts.valve.hardFaced', true)),
+		all(longDuty, bronze),
+		all(longDuty, set('setup.head.seatInsert', undefined)),
+		'seat insert'
+	],
+	[
+		'F24',
+		set('setup.shimStock.1.inside', '0.550 in'),
+		set('setup.shimStock.1.inside', '0.560 in'),
+		set('setup.shimStock.1.inside', undefined),
+		'inside and outside of the 0.030 in shim'
+	],
+	[
+		'F25',
+		set('parts.reused', ['seal']),
+		set('parts.reused', ['spring']),
+		set('parts.spring.asksNew', undefined),
+		'whether the spring set asks for new'
+	]
+];
+
+describe.each(CASES)('%s', (id, bad, good, lacks, missing) => {
+	it('trips', () => expect(check(id, bad).outcome).toBe('trips'));
+	it('passes', () => expect(check(id, good).outcome).toBe('passes'));
+	it(`does not pass without ${missing}`, () => {
+		expect(check(id, lacks)).toEqual({ outcome: 'missing', missing: [missing] });
+	});
+});
+
+describe('F19', () => {
+	it('trips on solid lifters without lash, hydraulic ones with it, and a lifter of the other sort', () => {
+		expect(check('F19', set('parts.lash', undefined)).outcome).toBe('trips');
+		expect(check('F19', set('setup.lifters', 'hydraulic')).outcome).toBe('trips');
+		expect(check('F19', set('parts.lifter.type', 'hydraulic roller')).outcome).toBe('trips');
+	});
+	it('passes when they agree', () => {
+		expect(check('F19', () => undefined).outcome).toBe('passes');
+	});
+	it('has nothing it could lack but the lash itself, which is its point', () => {
+		const without = all(set('parts.lifter', undefined), set('parts.lash', undefined));
+		expect(check('F19', without).outcome).toBe('trips');
+	});
+});
+
+describe('more ways to trip', () => {
+	it.each([
+		['F1', set('parts.lashCap', { ...named('Ostrel cap 5/16, 0.080') })],
+		['F6', all(titanium, set('parts.valve.tip', 'hardened'))],
+		['F7', all(cap, recess, set('parts.valve.tipLength', '0.230 in'))],
+		['F8', all(captive, set('parts.valve.tipLength', '0.245 in'))],
+		['F12', set('parts.pocket.diameter', '1.430 in')],
+		['F12', all(noLocator, set('parts.pocket.boss', '0.730 in'))],
+		['F13', set('parts.retainer.landings', ['1.070 in', '0.705 in'])],
+		['F13', set('parts.retainer.landings', ['1.020 in', '0.705 in'])],
+		['F17', all(rail, set('tipHeight', inches(0.079)))],
+		['F20', set('parts.spring.markedTop', true)],
+		['F21', springs(['a', false], ['a', true])],
+		['F22', all(single, set('openLoad', poundsForce(100)), set('setup.use.engineSpeed', 8000))],
+		['F24', set('setup.shimStock.1.outside', '1.510 in')]
+	])('%s', (id, change) => {
+		expect(check(id, change).outcome).toBe('trips');
+	});
+	it('more shims than the shop allows is a watch, not a stop', () => {
+		const many = check('F24', set('shims', [['0.015 in', '0.015 in', '0.030 in']]));
+		expect(many).toMatchObject({ outcome: 'trips', severity: 'watch' });
+	});
+	it('names all 25 rules, each once', () => {
+		expect(RULES.map((rule) => rule.id)).toEqual(Array.from({ length: 25 }, (_, i) => `F${i + 1}`));
+		expect(RULES.every((rule) => rule.why.endsWith('.'))).toBe(true);
+	});
+});
+
+describe('findings on a job', () => {
+	it('compare the two figures, and an accepted one says so while they stay', () => {
+		const job = demo();
+		const grip = (of: Job) =>
+			evaluate(of).fit.find(({ rule, kind }) => rule === 'F10' && kind === 'intake')!;
+		expect(showPhrase(grip(job).compared, METRIC)).toBe('retainer Ostrel, locks Brackel');
+		expect(grip(job).acceptance?.reason).toContain('bearing blued');
+		job.setup.kinds.intake.locks!.maker = 'Somebody';
+		expect(grip(job).outcome).toBe('trips');
+		expect(grip(job).acceptance).toBeNull();
+	});
+	it('an acceptance taken back no longer holds', () => {
+		const group = [{ context: sound(), stations: [] }];
+		const tripped = findings(group, []).find(({ rule }) => rule === 'F10')!;
+		const entry = { ...demo().acceptances[0]!, finding: tripped.key };
+		const back = { ...entry, accepted: false, at: '2026-11-20T00:00:00.000Z' };
+		const accepted = (list: (typeof entry)[]) =>
+			findings(group, list).find(({ rule }) => rule === 'F10')!.acceptance;
+		expect(accepted([entry])).toEqual(entry);
+		expect(accepted([entry, back])).toBeNull();
+	});
+	it('of a station with parts of its own stand apart from its kind’s', () => {
+		const job = demo();
+		const station = job.stations.find(({ label }) => label === '3E')!;
+		station.parts = { locks: named('Ostrel 7° square') as KindSetup['locks'] };
+		const fit = evaluate(job).fit.filter(({ rule }) => rule === 'F3');
+		expect(fit.map(({ stations, outcome }) => [stations, outcome])).toEqual([
+			[[], 'passes'],
+			[[], 'passes'],
+			[['3E'], 'trips']
+		]);
+		expect(evaluate(job).state).toBe('stop');
+	});
+	it('a stop blocks nothing less for being accepted: the sheet stays at stop', () => {
+		const job = demo();
+		job.setup.kinds.intake.locks!.angle = 7;
+		const { key } = evaluate(job).fit.find(
+			({ rule, outcome }) => rule === 'F3' && outcome === 'trips'
+		)!;
+		job.acceptances.push({ ...job.acceptances[0]!, id: crypto.randomUUID(), finding: key });
+		const finding = evaluate(job).fit.find((one) => one.key === key)!;
+		expect(finding.acceptance).not.toBeNull();
+		expect(evaluate(job).state).toBe('stop');
+	});
+});
+
+describe('what would put it right', () => {
+	const rule = (id: string) => RULES.find((one) => one.id === id)!;
+	it('offers locks and retainers of the other angle that grip this stem', () => {
+		const context = changed(set('parts.locks', named('Ostrel 7° square')));
+		const names = remediesFor(rule('F3'), context, parts).map(({ part }) => part.part.name);
+		expect(names.length).toBeGreaterThan(0);
+		expect(names).toContain('Ostrel 10° standard');
+		expect(names).not.toContain('Ostrel 7° three-bead');
+	});
+	it('offers nothing retired and nothing that trips another stop', () => {
+		const context = changed(set('parts.seal.outside', '0.700 in'));
+		const retired = parts.map(
+			(part) => ({ ...part, retired: part.sort === 'seal' }) as LibraryPart
+		);
+		const seals = remediesFor(rule('F11'), context, parts).filter(({ place }) => place === 'seal');
+		expect(seals.map(({ part }) => part.part.name)).toContain('Pellow stem seal 11/32 low');
+		expect(seals.map(({ part }) => part.part.name)).not.toContain('Pellow stem seal 5.5');
+		expect(remediesFor(rule('F11'), context, retired).every(({ place }) => place !== 'seal')).toBe(
+			true
+		);
+	});
+});

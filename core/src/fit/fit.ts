@@ -1,0 +1,116 @@
+/** The findings of fit on a job: every rule, asked of every set of parts that stands on it. */
+import { showPhrase, type Phrase } from '../units/phrase.ts';
+import { METRIC } from '../units/display.ts';
+import { mm } from '../units/quantity.ts';
+import type { Kind } from '../station/layout.ts';
+import type { Acceptance, Job, KindSetup, StationEntry } from '../job/schema.ts';
+import type { KindSheet, StationSheet } from '../job/sheet.ts';
+import type { FitContext, Severity, SpringUse } from './rule.ts';
+import { RULES } from './rules/index.ts';
+
+export interface Finding {
+	/** F1 to F25. */
+	readonly rule: string;
+	readonly title: string;
+	readonly why: string;
+	readonly severity: Severity;
+	readonly outcome: 'trips' | 'passes' | 'missing';
+	readonly kind: Kind;
+	/** Stations it concerns, where they have parts of their own; empty for the whole kind. */
+	readonly stations: readonly string[];
+	/** The figures compared; empty when some are missing. */
+	readonly compared: Phrase;
+	readonly missing: readonly string[];
+	/** Names rule, place and figures: an acceptance holds only while these stay as they were. */
+	readonly key: string;
+	readonly acceptance: Acceptance | null;
+}
+
+/** Parts that stand at several stations alike. */
+export interface FitGroup {
+	readonly context: FitContext;
+	readonly stations: readonly string[];
+}
+
+/** What is known of a station for the rules: its entry, its parts, and its kind's figures with them. */
+export interface Fitted {
+	readonly entry: StationEntry;
+	readonly parts: KindSetup;
+	readonly kind: KindSheet;
+	readonly sheet: StationSheet;
+}
+
+/** Sorts the stations of a job into groups that have the same parts. */
+export function fitGroups(job: Job, fitted: readonly Fitted[]): FitGroup[] {
+	const groups = new Map<KindSetup, Fitted[]>();
+	for (const one of fitted) groups.set(one.parts, [...(groups.get(one.parts) ?? []), one]);
+	return [...groups].map(([parts, members]) => {
+		const { kind } = members[0]!;
+		const isWholeKind = job.setup.kinds[kind.kind] === parts;
+		const tips = members.flatMap(({ sheet }) => sheet.tipHeight ?? []);
+		const heads = new Set(members.map(({ entry }) => entry.head));
+		return {
+			stations: isWholeKind ? [] : members.map(({ entry }) => entry.label),
+			context: {
+				kind: kind.kind,
+				parts,
+				setup: job.setup,
+				lift: kind.lift,
+				openLoad: openLoadAtAim(kind),
+				shims: members.map(({ entry }) => entry.shims),
+				tipHeight: tips.length > 0 ? mm(Math.min(...tips)) : null,
+				springsOfHead: fitted.flatMap((other) =>
+					heads.has(other.entry.head) ? springUse(other.parts) : []
+				)
+			}
+		};
+	});
+}
+
+/** Every rule asked of every group. */
+export function findings(
+	groups: readonly FitGroup[],
+	acceptances: readonly Acceptance[]
+): Finding[] {
+	const newest = new Map<string, Acceptance>();
+	for (const entry of acceptances) {
+		const before = newest.get(entry.finding);
+		if (!before || Date.parse(before.at) <= Date.parse(entry.at)) newest.set(entry.finding, entry);
+	}
+	return groups.flatMap(({ context, stations }) =>
+		RULES.map((rule): Finding => {
+			const check = rule.check(context);
+			const compared = check.outcome === 'missing' ? [] : check.compared;
+			const where = stations.length > 0 ? stations.join(' ') : context.kind;
+			const key = `${rule.id} ${where}: ${showPhrase(compared, METRIC)}`;
+			const entry = newest.get(key);
+			return {
+				rule: rule.id,
+				title: rule.title,
+				why: rule.why,
+				severity: (check.outcome === 'trips' && check.severity) || rule.severity,
+				outcome: check.outcome,
+				kind: context.kind,
+				stations,
+				compared,
+				missing: check.outcome === 'missing' ? check.missing : [],
+				key,
+				acceptance: entry?.accepted ? entry : null
+			};
+		})
+	);
+}
+
+function openLoadAtAim(kind: KindSheet): FitContext['openLoad'] {
+	const { curve, lift, target } = kind;
+	if (!curve || !lift || target.height === null) return null;
+	return curve.load(mm(target.height - lift.net));
+}
+
+function springUse(parts: KindSetup): SpringUse[] {
+	const { spring } = parts;
+	if (!spring) return [];
+	return [
+		{ name: spring.name, batch: spring.batch, used: parts.reused?.includes('spring') ?? false }
+	];
+}

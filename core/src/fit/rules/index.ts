@@ -1,0 +1,9 @@
+/** All rules of fit, F1 to F25, in the order of the handbook. */
+import { DUTY_RULES } from './duty.ts';
+import { GRIP_RULES } from './grip.ts';
+import { ROOM_RULES } from './room.ts';
+import type { Rule } from '../rule.ts';
+
+export const RULES: readonly Rule[] = [...GRIP_RULES, ...ROOM_RULES, ...DUTY_RULES].toSorted(
+	(a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1))
+);

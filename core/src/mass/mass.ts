@@ -1,0 +1,67 @@
+/** What moves with a valve, and what that weighs (handbook §11). Masses in kilograms. */
+import { inertiaOf, kilograms, lengthOf, massOf, type Kilograms } from '../units/quantity.ts';
+import type { KindSetup } from '../job/schema.ts';
+
+/** The part of a spring's mass that moves with the valve: a third by the usual rule, a half by some. */
+export const SPRING_SHARE = 1 / 3;
+
+export interface MovingMass {
+	readonly parts: readonly { readonly name: string; readonly mass: Kilograms }[];
+	/** What moves and has no mass given. */
+	readonly missing: readonly string[];
+	/** Sum of what is given; a lower bound while something is missing. */
+	readonly total: Kilograms;
+}
+
+/**
+ * Mass at the valve: `valve + retainer + locks + cap + ⅓ spring + rocker
+ * inertia ÷ arm²`.
+ *
+ * @param share part of the spring that counts
+ *
+ * @example valve 102 g, retainer 18 g, locks 6 g, spring 96 g: 158 g
+ */
+export function movingMass(parts: KindSetup, share = SPRING_SHARE): MovingMass {
+	const masses: [name: string, mass: number | null][] = [
+		['valve', given(parts.valve)],
+		['retainer', given(parts.retainer)],
+		['locks', given(parts.locks)],
+		['spring', parts.spring?.mass ? massOf(parts.spring.mass) * share : null]
+	];
+	if (parts.lashCap) masses.push(['lash cap', given(parts.lashCap)]);
+	if (parts.rocker) {
+		const { inertia, arm } = parts.rocker;
+		masses.push(['rocker', inertia && arm ? inertiaOf(inertia) / lengthOf(arm) ** 2 : null]);
+	}
+	const known = masses.filter((entry): entry is [string, number] => entry[1] !== null);
+	return {
+		parts: known.map(([name, mass]) => ({ name, mass: kilograms(mass) })),
+		missing: masses.filter(([, mass]) => mass === null).map(([name]) => name),
+		total: kilograms(known.reduce((sum, [, mass]) => sum + mass, 0))
+	};
+}
+
+function given(part: { mass?: string | undefined } | undefined): number | null {
+	return part?.mass ? massOf(part.mass) : null;
+}
+
+export interface MassChange {
+	readonly before: MovingMass;
+	readonly after: MovingMass;
+	/** Negative when lighter. */
+	readonly difference: Kilograms;
+	/** Part of what moved before, as a fraction. */
+	readonly part: number;
+}
+
+/** What exchanging parts does to the moving mass. */
+export function massChange(before: KindSetup, after: KindSetup): MassChange {
+	const [old, now] = [movingMass(before), movingMass(after)];
+	const difference = kilograms(now.total - old.total);
+	return {
+		before: old,
+		after: now,
+		difference,
+		part: old.total === 0 ? 0 : difference / old.total
+	};
+}

@@ -1,0 +1,65 @@
+/** The parts library as a file: every part with its stock. */
+import { z } from 'zod';
+import { readFile, writeFile, type FileRead } from '../file/file.ts';
+import { Id } from '../units/schema.ts';
+import { SCHEMA_OF } from './schema.ts';
+import type { LibraryPart } from './schema.ts';
+import { PART_SORTS, type PartSort } from './words.ts';
+
+export const PARTS_FORMAT = 'zinc-ledger/parts';
+export const PARTS_VERSION = 1;
+
+const stock = z.int('a whole number').min(0, 'cannot be negative').max(100_000).nullable();
+
+/** One part of a sort as the library keeps it. */
+export const libraryPartOf = <S extends PartSort>(sort: S) =>
+	z.strictObject({
+		sort: z.literal(sort),
+		part: SCHEMA_OF[sort].and(z.looseObject({ id: Id })),
+		stock: stock.default(null),
+		retired: z.boolean().default(false)
+	});
+
+const AnyPart = z.discriminatedUnion(
+	'sort',
+	PART_SORTS.map(libraryPartOf) as unknown as [
+		ReturnType<typeof libraryPartOf>,
+		...ReturnType<typeof libraryPartOf>[]
+	],
+	{ error: `a sort of part: ${PART_SORTS.join(', ')}` }
+);
+
+export const PartsFile = z
+	.strictObject({
+		format: z.literal(PARTS_FORMAT),
+		version: z.literal(PARTS_VERSION),
+		parts: z.array(AnyPart).max(20_000, 'at most 20,000 parts')
+	})
+	.superRefine(({ parts }, context) => {
+		const seen = new Set<string>();
+		parts.forEach(({ part }, i) => {
+			if (seen.has(part.id)) {
+				context.addIssue({
+					code: 'custom',
+					path: ['parts', i, 'part', 'id'],
+					message: 'this part is there twice'
+				});
+			}
+			seen.add(part.id);
+		});
+	});
+
+/** Reads the text of a parts file: the parts, or every problem found. */
+export function readParts(text: string): FileRead<readonly LibraryPart[]> {
+	const read = readFile(text, {
+		format: PARTS_FORMAT,
+		version: PARTS_VERSION,
+		what: 'parts',
+		schema: PartsFile
+	});
+	return read.ok ? { ok: true, value: read.value.parts as readonly LibraryPart[] } : read;
+}
+
+/** Parts as the text of a file. */
+export const writeParts = (parts: readonly LibraryPart[]): string =>
+	writeFile({ format: PARTS_FORMAT, version: PARTS_VERSION, parts });

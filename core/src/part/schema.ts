@@ -1,0 +1,248 @@
+/**
+ * The parts that stand in a stack or move a valve, as a shop's library keeps
+ * them and as a job document carries them. Only the name is always known; a
+ * rule that needs a figure which is not given says so (handbook §6).
+ */
+import { z } from 'zod';
+import {
+	Id,
+	Inertia,
+	Length,
+	Line,
+	Load,
+	Mass,
+	Name,
+	PositiveSize,
+	Rate,
+	Size
+} from '../units/schema.ts';
+import { lengthOf, loadOf } from '../units/quantity.ts';
+import { SOURCES } from '../verdict/verdict.ts';
+import {
+	CAP_SEATS,
+	CENTRES,
+	GROOVES,
+	LIFTERS,
+	METALS,
+	ROCKER_NOSES,
+	SEAL_REST,
+	SEAL_TURNS,
+	SPRING_BUILDS,
+	TIPS,
+	type PartSort
+} from './words.ts';
+
+/** What every part has, apart from its sort. */
+const common = {
+	/** The part's id in the shop's library; none for a part typed into one job only. */
+	id: Id.optional(),
+	name: Name,
+	maker: Line.optional(),
+	batch: Line.optional(),
+	mass: Mass.optional(),
+	note: Line.optional()
+};
+const degrees = z.number('degrees, such as 10').min(1, 'at least 1°').max(45, 'at most 45°');
+
+const CardPoint = z.strictObject({ height: PositiveSize, load: Load });
+const Coil = z.strictObject({ outside: PositiveSize, wire: PositiveSize });
+
+export const SpringCard = z
+	.strictObject({
+		...common,
+		id: Id,
+		source: z.enum(SOURCES),
+		build: z.enum(SPRING_BUILDS).optional(),
+		/** Coils wound closer at one end, so that the rate grows. */
+		progressive: z.boolean().optional(),
+		/** The maker marked which end is up. */
+		markedTop: z.boolean().optional(),
+		/** The height on the card and its load. */
+		seat: CardPoint,
+		/** A second height with its load, where the card gives one. */
+		open: CardPoint.optional(),
+		rate: Rate.optional(),
+		/** Coil bind height of the spring, or of the outer one of a pair. */
+		bind: PositiveSize,
+		/** The inner spring's own coil bind height. */
+		innerBind: PositiveSize.optional(),
+		greatestLift: PositiveSize.optional(),
+		freeHeight: PositiveSize.optional(),
+		outer: Coil.optional(),
+		/** Outside diameter at the top, where a conical or narrowing spring ends smaller. */
+		topOutside: PositiveSize.optional(),
+		inner: Coil.optional(),
+		third: Coil.optional(),
+		paint: Line.optional(),
+		/** The maker wants new seals and locks with it. */
+		asksNew: z.boolean().optional(),
+		tested: z
+			.strictObject({
+				points: z.array(CardPoint).min(3, 'at least three tested points'),
+				bind: PositiveSize.optional()
+			})
+			.optional()
+	})
+	.superRefine((card, context) => {
+		const problem = (path: (string | number)[], message: string) =>
+			context.addIssue({ code: 'custom', path, message });
+		const seat = lengthOf(card.seat.height);
+		if (!card.open && !card.rate) problem(['rate'], 'a rate, or a second height with its load');
+		if (card.open && lengthOf(card.open.height) >= seat)
+			problem(['open', 'height'], 'must be below the seat height');
+		if (card.open && loadOf(card.open.load) <= loadOf(card.seat.load))
+			problem(['open', 'load'], 'must be more than the seat load');
+		if (lengthOf(card.bind) >= seat) problem(['bind'], 'must be below the seat height');
+		if (card.freeHeight && lengthOf(card.freeHeight) <= seat)
+			problem(['freeHeight'], 'must be above the seat height');
+		const points = card.tested?.points ?? [];
+		const byHeight = points
+			.map((point, i) => ({ i, height: lengthOf(point.height), load: loadOf(point.load) }))
+			.sort((a, b) => b.height - a.height);
+		byHeight.forEach((point, i) => {
+			const taller = byHeight[i - 1];
+			if (!taller) return;
+			if (taller.height === point.height)
+				problem(['tested', 'points', point.i, 'height'], 'this height is there twice');
+			else if (taller.load >= point.load)
+				problem(['tested', 'points', point.i, 'load'], 'the load must grow as the height falls');
+		});
+	});
+
+export const Retainer = z.strictObject({
+	...common,
+	/** How much deeper the inner spring's landing sits than the outer's. */
+	step: Size.default('0 mm'),
+	/** Height of the outer landing against the shop's common datum. */
+	landingHeight: Length.default('0 mm'),
+	/** Diameter of the step that each spring's inside sits on, outermost spring first. */
+	landings: z.array(PositiveSize).max(3, 'at most three landings').optional(),
+	angle: degrees.optional(),
+	height: PositiveSize.optional(),
+	material: z.enum(METALS).optional()
+});
+
+export const Locks = z.strictObject({
+	...common,
+	offset: Length,
+	stem: PositiveSize.optional(),
+	angle: degrees.optional(),
+	bead: z.enum(GROOVES).optional(),
+	/** How they take a lash cap: not at all, in a recess, or holding it captive. */
+	capSeat: z.enum(CAP_SEATS).optional(),
+	/** They reach up and hold the tip, as a wafer tip wants. */
+	holdsTip: z.boolean().optional(),
+	/** Tip lengths they take, where they ask for any. */
+	leastTip: PositiveSize.optional(),
+	mostTip: PositiveSize.optional()
+});
+
+export const Locator = z.strictObject({
+	...common,
+	thickness: Size,
+	innerRise: Size.default('0 mm'),
+	centres: z.enum(CENTRES).optional(),
+	outside: PositiveSize.optional(),
+	/** Diameter of the spigot that an inside locator puts into the spring. */
+	spigot: PositiveSize.optional(),
+	/** Inside diameter of the cup that an outside locator puts round the spring. */
+	cup: PositiveSize.optional(),
+	/** Hole that goes over the guide boss. */
+	bore: PositiveSize.optional()
+});
+
+export const Shim = z.strictObject({
+	...common,
+	thickness: PositiveSize,
+	inside: PositiveSize.optional(),
+	outside: PositiveSize.optional()
+});
+
+export const Seal = z.strictObject({
+	...common,
+	/** Height of the top above the guide, pushed home. */
+	height: PositiveSize.optional(),
+	stem: PositiveSize.optional(),
+	outside: PositiveSize.optional(),
+	/** What it comes to rest on when home. */
+	restsOn: z.enum(SEAL_REST).optional(),
+	turn: z.enum(SEAL_TURNS).optional()
+});
+
+export const Valve = z.strictObject({
+	...common,
+	stem: PositiveSize.optional(),
+	length: PositiveSize.optional(),
+	groove: z.enum(GROOVES).optional(),
+	tip: z.enum(TIPS).optional(),
+	/** From the lock groove to the stem's end. */
+	tipLength: PositiveSize.optional(),
+	material: z.enum(METALS).optional(),
+	head: PositiveSize.optional(),
+	hardFaced: z.boolean().optional()
+});
+
+export const LashCap = z.strictObject({
+	...common,
+	thickness: PositiveSize,
+	stem: PositiveSize.optional()
+});
+
+export const Rocker = z.strictObject({
+	...common,
+	ratio: z.number('a rocker ratio such as 1.5').min(0.5, 'at least 0.5').max(3, 'at most 3'),
+	nose: z.enum(ROCKER_NOSES).optional(),
+	/** About its pivot. */
+	inertia: Inertia.optional(),
+	/** From the pivot to the valve tip. */
+	arm: PositiveSize.optional()
+});
+
+export const Lifter = z.strictObject({
+	...common,
+	type: z.enum(LIFTERS),
+	/** Open load that the shop allows this type. */
+	greatestOpenLoad: Load.optional()
+});
+
+const Lobe = z.strictObject({
+	lobe: PositiveSize,
+	duration: z.number('degrees').min(120, 'at least 120°').max(420, 'at most 420°').optional(),
+	lash: Size.optional(),
+	/** Lift at the lobe over cam degrees from the nose. */
+	table: z
+		.array(z.strictObject({ degree: z.number().min(-180).max(180), lift: Size }))
+		.max(720)
+		.optional()
+});
+export const Cam = z.strictObject({ ...common, intake: Lobe, exhaust: Lobe });
+
+/** One part of the library: its sort in front of what a part of that sort has. */
+export const SCHEMA_OF = {
+	spring: SpringCard,
+	retainer: Retainer,
+	locks: Locks,
+	locator: Locator,
+	shim: Shim,
+	seal: Seal,
+	valve: Valve,
+	'lash cap': LashCap,
+	rocker: Rocker,
+	lifter: Lifter,
+	cam: Cam
+} as const satisfies Record<PartSort, z.ZodType>;
+
+export type PartOf = { [S in PartSort]: z.infer<(typeof SCHEMA_OF)[S]> };
+
+/** A part in the library, with what the shop knows of its stock. */
+export type LibraryPart<S extends PartSort = PartSort> = {
+	[Sort in S]: {
+		readonly sort: Sort;
+		readonly part: PartOf[Sort] & { id: string };
+		/** How many are on the shelf; null where the shop does not count them. */
+		readonly stock: number | null;
+		readonly retired: boolean;
+	};
+}[S];
+
+export type SpringCard = PartOf['spring'];

@@ -1,0 +1,69 @@
+/** The sorts of parts and the words for what they are like. */
+
+export const PART_SORTS = [
+	'spring',
+	'retainer',
+	'locks',
+	'locator',
+	'shim',
+	'seal',
+	'valve',
+	'lash cap',
+	'rocker',
+	'lifter',
+	'cam'
+] as const;
+export type PartSort = (typeof PART_SORTS)[number];
+
+export const SPRING_BUILDS = [
+	'single',
+	'single with damper',
+	'narrowing',
+	'conical',
+	'dual',
+	'dual with damper',
+	'triple',
+	'dual conical'
+] as const;
+/** Bead of the locks and groove of the stem: the two must be of one shape. */
+export const GROOVES = ['square', 'round', 'multi-bead'] as const;
+export const METALS = ['steel', 'tool steel', 'stainless steel', 'titanium', 'aluminium'] as const;
+export const TIPS = ['plain', 'hardened', 'wafer'] as const;
+export const CENTRES = ['inside', 'outside'] as const;
+export const CAP_SEATS = ['none', 'recess', 'captive'] as const;
+export const SEAL_REST = ['locator', 'guide'] as const;
+export const SEAL_TURNS = ['seal first', 'valve first'] as const;
+export const ROCKER_NOSES = ['roller tip', 'pad', 'rail'] as const;
+export const LIFTERS = [
+	'solid flat',
+	'solid roller',
+	'solid bucket',
+	'hydraulic flat',
+	'hydraulic roller',
+	'hydraulic bucket'
+] as const;
+
+/** Parts that a kind of station is built of, in the order of the stack. */
+export const STATION_PARTS = [
+	'valve',
+	'spring',
+	'retainer',
+	'locks',
+	'locator',
+	'seal',
+	'lashCap',
+	'rocker',
+	'lifter'
+] as const;
+export type StationPart = (typeof STATION_PARTS)[number];
+export const SORT_OF: Readonly<Record<StationPart, PartSort>> = {
+	valve: 'valve',
+	spring: 'spring',
+	retainer: 'retainer',
+	locks: 'locks',
+	locator: 'locator',
+	seal: 'seal',
+	lashCap: 'lash cap',
+	rocker: 'rocker',
+	lifter: 'lifter'
+};
