@@ -33,13 +33,14 @@ describe('a head from take-in to heights', () => {
 		await browser.ready();
 		await browser.fill('Customer', 'Brann Osk');
 		await browser.fill('Engine', 'Haldric 3.4 straight six');
-		await browser.fill('layout', 'inline 6');
+		await browser.fill('cylinders', '6');
+		await browser.fill('firingOrder', '1-5-3-6-2-4');
 		await (await browser.field('Customer')).sendKeys(Key.ENTER);
 		await browser.sees('Set-up of 2422');
 		path = new URL(await browser.driver.getCurrentUrl()).pathname.replace('/setup', '');
 	});
 
-	it('takes its parts and lift from typing and from the shop’s cards', async () => {
+	it('takes its lift from typing, copied to the exhausts', async () => {
 		const { browser } = at;
 		await browser.ready();
 		const intake = (field: string) => `kinds.intake.${field}`;
@@ -47,19 +48,27 @@ describe('a head from take-in to heights', () => {
 		await browser.fill(intake('lift.ratio'), '1.5');
 		await browser.fill(intake('lash.setting'), '14');
 		await browser.fill(intake('lash.tolerance'), '2');
-		await browser.fill('intake: take a spring from the shop’s cards', 'Fennick D-37 dual');
-		await browser.fill(intake('retainer.name'), 'Ostrel R-11');
-		await browser.fill(intake('retainer.step'), '105');
-		await browser.fill(intake('locks.name'), 'Ostrel 10°');
-		await browser.fill(intake('locks.offset'), '0');
-		await browser.fill(intake('locator.name'), 'Inside locator');
-		await browser.fill(intake('locator.thickness'), '60');
-		await browser.fill(intake('seal.name'), 'Low seal');
-		await browser.fill(intake('seal.height'), '420');
 		await browser.click('Copy to exhaust');
 		await browser.click('Save the set-up');
 		await browser.sees('Measure next');
-		expect(await browser.text('nav')).toContain('parts and limits');
+		expect(await browser.text('nav')).toContain('intake: no spring');
+	});
+
+	it('takes its parts from the shop’s library', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/parts`);
+		for (const kind of ['intake', 'exhaust']) {
+			await browser.fill(`${kind}: Spring`, 'Fennick D-37 dual');
+			await browser.fill(`${kind}: Retainer`, 'Ostrel R-11, steel, dual');
+			await browser.fill(`${kind}: Locks`, 'Ostrel 10° standard');
+			await browser.fill(`${kind}: Locator`, 'Ostrel inside locator 0.060');
+			await browser.fill(`${kind}: Seal`, 'Pellow stem seal 11/32 low');
+		}
+		await browser.sees('Being tried, not kept');
+		await browser.click('Keep these parts');
+		await browser.sees('Which spring?');
+		await browser.click('Sheet', 'a');
+		await browser.sees('Measure next');
 	});
 
 	it('goes round twelve heights by keypad, each with its verdict at once', async () => {

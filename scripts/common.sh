@@ -93,7 +93,7 @@ start_server() {
 	port=$(free_port "$wanted")
 	[ "$port" = "$wanted" ] || say "Port $wanted is taken; using $port."
 	echo "$port" > "$DATA/app-$mode.port"
-	PORT=$port ZINC_MODE=$mode ZINC_DEMO=$ROOT/demo/jobs BODY_SIZE_LIMIT=8M \
+	PORT=$port ZINC_MODE=$mode ZINC_DEMO=$ROOT/demo BODY_SIZE_LIMIT=16M \
 		setsid node web/server.js >>"$DATA/app-$mode.log" 2>&1 9>&- </dev/null &
 	echo $! > "$DATA/app-$mode.pid"
 	for i in $(seq 100); do

@@ -46,6 +46,12 @@ export function sheetTable(job: Job, sheet: Sheet, units: Units): string {
 		'',
 		['valve'.padEnd(5), ...heads.map((head) => `${head.padStart(9)} `)].join(''),
 		...sheet.stations.map(row),
+		...sheet.fit
+			.filter((finding) => finding.outcome === 'trips' && finding.severity !== 'note')
+			.map(
+				({ severity, acceptance, rule, kind, stations, compared }) =>
+					`${MARK[severity as 'watch' | 'stop']} ${rule} ${stations.join(' ') || kind}: ${showPhrase(compared, units)}${acceptance ? ` (accepted: ${acceptance.reason})` : ''}`
+			),
 		...sheet.remarks.map((remark) => `${MARK[remark.state]} ${showPhrase(remark.text, units)}`)
 	];
 	return `${lines.join('\n')}\n`;

@@ -49,6 +49,7 @@ export * from './mass/mass.ts';
 export * from './fit/rule.ts';
 export * from './fit/fit.ts';
 export * from './fit/remedy.ts';
+export * from './choice/spring.ts';
 export { RULES } from './fit/rules/index.ts';
 export * from './part/words.ts';
 export type { LibraryPart, PartOf, SpringCard } from './part/schema.ts';

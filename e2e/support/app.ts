@@ -24,9 +24,9 @@ export async function startApp(mode: 'demo' | 'own'): Promise<App> {
 			...process.env,
 			PORT: String(port),
 			ZINC_MODE: mode,
-			ZINC_DEMO: 'demo/jobs',
+			ZINC_DEMO: 'demo',
 			DATABASE_URL: database,
-			BODY_SIZE_LIMIT: '8M'
+			BODY_SIZE_LIMIT: '16M'
 		},
 		stdio: ['ignore', 'ignore', 'inherit']
 	});

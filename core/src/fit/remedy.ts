@@ -2,7 +2,7 @@
 import type { LibraryPart } from '../part/schema.ts';
 import { SORT_OF, type StationPart } from '../part/words.ts';
 import type { KindSetup } from '../job/schema.ts';
-import type { FitContext, Rule } from './rule.ts';
+import type { FitContext, Rule, Severity } from './rule.ts';
 import { RULES } from './rules/index.ts';
 
 export interface Remedy {
@@ -20,17 +20,19 @@ export function withPart(
 	return { ...context, parts };
 }
 
-const stopsOf = (context: FitContext) =>
-	new Set(
+function trippedIn(context: FitContext, severity: Severity): ReadonlySet<Rule> {
+	return new Set(
 		RULES.filter((rule) => {
 			const check = rule.check(context);
-			return check.outcome === 'trips' && (check.severity ?? rule.severity) === 'stop';
+			return check.outcome === 'trips' && (check.severity ?? rule.severity) === severity;
 		})
 	);
+}
 
 /**
  * Parts of the library that put a tripped rule right without tripping another
- * stop, likeliest place first; at most `most`.
+ * stop: those first that leave the fewest stops, then the fewest watches, then
+ * likeliest place first; at most `most`.
  */
 export function remediesFor(
 	rule: Rule,
@@ -38,17 +40,19 @@ export function remediesFor(
 	library: readonly LibraryPart[],
 	most = 4
 ): Remedy[] {
-	const before = stopsOf(context);
-	const found: Remedy[] = [];
-	for (const place of rule.mends) {
-		for (const part of library) {
-			if (part.sort !== SORT_OF[place] || part.retired) continue;
+	const before = trippedIn(context, 'stop');
+	const found = rule.mends.flatMap((place) =>
+		library.flatMap((part) => {
+			if (part.sort !== SORT_OF[place] || part.retired) return [];
 			const after = withPart(context, place, part.part);
-			if (rule.check(after).outcome !== 'passes') continue;
-			if ([...stopsOf(after)].some((stop) => !before.has(stop))) continue;
-			found.push({ place, part });
-			if (found.length === most) return found;
-		}
-	}
-	return found;
+			if (rule.check(after).outcome !== 'passes') return [];
+			const stops = trippedIn(after, 'stop');
+			if ([...stops].some((stop) => !before.has(stop))) return [];
+			return [{ place, part, stops: stops.size, watches: trippedIn(after, 'watch').size }];
+		})
+	);
+	return found
+		.toSorted((a, b) => a.stops - b.stops || a.watches - b.watches)
+		.slice(0, most)
+		.map(({ place, part }) => ({ place, part }));
 }

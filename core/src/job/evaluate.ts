@@ -47,7 +47,8 @@ export function evaluate(job: Job): Sheet {
 		return { entry, parts, kind, sheet };
 	});
 	const stations = fitted.map(({ sheet }) => sheet);
-	const fit = findings(fitGroups(job, fitted), job.acceptances);
+	const fitContexts = fitGroups(job, fitted);
+	const fit = findings(fitContexts, job.acceptances);
 	const remarks = [...jobRemarks(kinds), ...stockRemarks(job, stations)];
 
 	return {
@@ -59,6 +60,7 @@ export function evaluate(job: Job): Sheet {
 		]),
 		stations,
 		fit,
+		fitContexts,
 		kinds,
 		measured: Object.fromEntries(
 			QUANTITIES.map((quantity) => [

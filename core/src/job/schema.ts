@@ -62,11 +62,11 @@ export const Layout = z
 		),
 		numbering: z.enum(NUMBERINGS),
 		/** Cylinders of each head as the maker numbers them, from the left, when the numbering is the maker's own. */
-		ownNumbers: z.array(z.array(cylinder).max(16)).max(2).optional(),
+		ownNumbers: z.array(z.array(cylinder).max(16).readonly()).max(2).readonly().optional(),
 		pairing: z.enum(PAIRINGS),
 		firstValve: z.enum(FIRST_VALVES).optional(),
 		rightHead: z.enum(CASTINGS).optional(),
-		firingOrder: z.array(cylinder).max(16).optional()
+		firingOrder: z.array(cylinder).max(16).readonly().optional()
 	})
 	.superRefine((layout, context) => {
 		const problem = layoutProblem(layout);

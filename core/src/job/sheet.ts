@@ -9,7 +9,7 @@ import type { Target } from '../target/target.ts';
 import type { ShimAnswer } from '../plan/shim.ts';
 import type { Source, State, Verdict } from '../verdict/verdict.ts';
 import type { Quantity } from './quantities.ts';
-import type { Finding } from '../fit/fit.ts';
+import type { Finding, FitGroup } from '../fit/fit.ts';
 import type { MovingMass } from '../mass/mass.ts';
 import type { Inspection, Reading } from './schema.ts';
 
@@ -62,6 +62,8 @@ export interface StationSheet {
 	readonly head: string;
 	readonly cylinder: number;
 	readonly kind: Kind;
+	/** What it shares with the stations that have the same parts. */
+	readonly shared: KindSheet;
 	readonly state: State;
 	readonly bareHeight: Verdict<Millimetres>;
 	readonly figures: {
@@ -108,6 +110,8 @@ export interface Sheet {
 	readonly stations: readonly StationSheet[];
 	/** Every rule of fit, with its outcome, for every set of parts on the job. */
 	readonly fit: readonly Finding[];
+	/** The sets of parts that stand on the job, as the rules of fit see them. */
+	readonly fitContexts: readonly FitGroup[];
 	readonly kinds: Readonly<Record<Kind, KindSheet>>;
 	readonly measured: Readonly<Record<Quantity, number>>;
 	readonly least: {

@@ -153,6 +153,7 @@ export function stationSheet({
 		head: station.head,
 		cylinder: station.cylinder,
 		kind: station.kind,
+		shared: kind,
 		state: worst([
 			...Object.values(figures).flatMap((verdict) => (verdict ? [verdict.state] : [])),
 			...remarks.map((remark) => remark.state)

@@ -83,6 +83,7 @@
 			<button class="min-h-11 min-w-8" onclick={switchScheme} aria-label="Light or dark">
 				{#if scheme === 'light'}<Moon size={16} />{:else}<Sun size={16} />{/if}
 			</button>
+			<a href="/parts" class="flex min-h-11 items-center text-[14px]">Parts</a>
 			<a href="/?find" class="flex min-h-11 items-center gap-1.5 text-[13px] text-on-band-soft">
 				<Key>/</Key> find
 			</a>

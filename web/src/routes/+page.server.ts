@@ -1,5 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { evaluate, stagesOf } from '@zinc-ledger/core';
+import { jobLine } from '$lib/job/line';
 import { readJob } from '@zinc-ledger/core/file';
 import { ask } from '$lib/server/ask';
 import { findJobIds, importJob, loadJobs } from '$lib/server/jobs';
@@ -9,28 +9,7 @@ const MOST_SHOWN = 40;
 export const load = async ({ url }) => {
 	const find = url.searchParams.get('find') ?? '';
 	const loaded = await ask(async (db) => loadJobs(db, await findJobIds(db, find, MOST_SHOWN)));
-	const jobs = loaded.map(({ job }) => {
-		const sheet = evaluate(job);
-		const stages = stagesOf(job, sheet);
-		return {
-			id: job.id,
-			number: job.number,
-			takenIn: job.takenIn,
-			customer: job.customer.name,
-			contact: job.customer.contact,
-			engine: job.engine.name,
-			duty: job.setup.use.duty,
-			stations: sheet.stations.length,
-			stages,
-			open: stages.find((stage) => !stage.done),
-			stops: sheet.stations
-				.filter((station) => station.state === 'stop')
-				.map((station) => station.label),
-			unclear: sheet.stations.filter(
-				(station) => station.state === 'too close' || station.state === 'watch'
-			).length
-		};
-	});
+	const jobs = loaded.map(({ job }) => jobLine(job));
 	return { find, jobs, more: jobs.length === MOST_SHOWN };
 };
 

@@ -4,7 +4,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
-	import JobRow from '$lib/job/JobRow.svelte';
+	import JobTable from '$lib/job/JobTable.svelte';
 
 	let { data, form } = $props();
 	useKeys([
@@ -96,21 +96,7 @@
 
 	<div bind:this={list} class="mt-6">
 		{#if data.jobs.length > 0}
-			<table class="w-full border-collapse">
-				<thead>
-					<tr class="border-b-2 border-ink text-left text-[13px] text-soft">
-						<th class="w-20 py-1.5 pl-3 font-medium">Job</th>
-						<th class="py-1.5 font-medium">Customer</th>
-						<th class="py-1.5 font-medium">Engine</th>
-						<th class="w-72 py-1.5 font-medium">How far</th>
-						<th class="w-56 py-1.5 font-medium">What blocks</th>
-						<th class="w-24 py-1.5 pr-3 text-right font-medium">Taken in</th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each data.jobs as job (job.id)}<JobRow {job} />{/each}
-				</tbody>
-			</table>
+			<JobTable jobs={data.jobs} />
 			{#if data.more}
 				<p class="mt-3 text-soft">
 					The newest {data.jobs.length} are shown. Find to narrow it down.

@@ -1,23 +1,9 @@
 <script lang="ts">
-	import type { Stage } from '@zinc-ledger/core';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital, shortDate } from '$lib/ui/words';
+	import type { JobLine } from './line';
 
-	interface Row {
-		id: string;
-		number: string;
-		takenIn: string;
-		customer: string;
-		contact?: string | undefined;
-		engine: string;
-		duty: string;
-		stations: number;
-		stages: readonly Stage[];
-		open?: Stage | undefined;
-		stops: readonly string[];
-		unclear: number;
-	}
-	let { job }: { job: Row } = $props();
+	let { job }: { job: JobLine } = $props();
 	const blocking = $derived(job.stages.find((stage) => stage.blocks && stage.name !== 'sheet'));
 </script>
 

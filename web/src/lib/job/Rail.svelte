@@ -13,6 +13,8 @@
 	const link = $derived<Record<StageName, string>>({
 		'take in': `${root}/setup`,
 		'set up': `${root}/setup`,
+		parts: `${root}/parts`,
+		inspect: `${root}/inspect`,
 		heights: `${root}/round?of=installed-height`,
 		'seal gaps': `${root}/round?of=seal-gap`,
 		shims: `${root}?show=shims`,
@@ -21,7 +23,8 @@
 	});
 	const here = $derived(page.url.pathname + page.url.search);
 	const isHere = (stage: StageName) =>
-		link[stage] === here || (stage === 'set up' && page.url.pathname === link[stage]);
+		link[stage] === here ||
+		(['set up', 'parts', 'inspect'].includes(stage) && page.url.pathname === link[stage]);
 
 	const last = $derived(book.job.readings.toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, 4));
 	const initials = (id: string) =>
@@ -89,6 +92,7 @@
 		<p class="flex flex-col gap-1">
 			<a class="min-h-6 underline" href="{root}/paper">Print the sheet</a>
 			<a class="min-h-6 underline" href="{root}/file" download>Save as a file</a>
+			<a class="min-h-6 underline" href="/engines/{book.job.engine.id}">This engine’s jobs</a>
 		</p>
 	</div>
 </nav>

@@ -3,8 +3,10 @@
 	import {
 		lengthText,
 		mm,
+		partsOf,
 		showLength,
 		showLoad,
+		showMass,
 		showPhrase,
 		shimPhrase,
 		type Reading,
@@ -20,16 +22,20 @@
 	const book = getBook();
 	const bench = getBench();
 
-	const kind = $derived(book.sheet.kinds[station.kind]);
-	const parts = $derived(book.job.setup.kinds[station.kind]);
+	const kind = $derived(station.shared);
+	const parts = $derived(
+		partsOf(
+			book.job.setup,
+			book.job.stations.find(({ label }) => label === station.label)!
+		)
+	);
 	const length = (value: number) => showLength(mm(value), bench.units);
 	const struck = $derived(new Map(book.job.voids.map((entry) => [entry.reading, entry])));
 	const readings = $derived(
 		book.job.readings.filter((reading) => reading.station === station.label).toReversed()
 	);
 	const who = (id: string) =>
-		book.job.people.find((person) => person.id === id)?.initials ??
-		(bench.person?.id === id ? bench.person.initials : '');
+		book.initials(id) || (bench.person?.id === id ? bench.person.initials : '');
 
 	let striking = $state.raw<Reading | null>(null);
 	let reason = $state('');
@@ -114,6 +120,16 @@
 			{station.stack.lockOffset === 0
 				? 'standard'
 				: `${station.stack.lockOffset > 0 ? '+' : ''}${length(station.stack.lockOffset)}`}
+		</dd>
+		{#if station.tipHeight !== null}
+			<dt class="text-soft">Tip height</dt>
+			<dd class="figure text-right">{length(station.tipHeight)}</dd>
+		{/if}
+		<dt class="text-soft">Moving mass</dt>
+		<dd class="text-right">
+			<span class="figure">{showMass(station.mass.total)}</span> g{station.mass.missing.length > 0
+				? `, without ${station.mass.missing.join(', ')}`
+				: ''}
 		</dd>
 		<dt class="text-soft">Loads from</dt>
 		<dd class="text-right">

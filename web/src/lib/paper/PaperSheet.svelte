@@ -17,6 +17,8 @@
 	import Scale from '$lib/ui/Scale.svelte';
 	import { capital, moment, shortDate } from '$lib/ui/words';
 
+	import { toldOnSheet } from '$lib/fit/words';
+
 	let { job, sheet, size }: { job: Job; sheet: Sheet; size: 'A4' | 'Letter' } = $props();
 	const bench = getBench();
 	const units = $derived(bench.units);
@@ -27,6 +29,8 @@
 			(entry) => sheet.stations.find((station) => station.label === entry.label) ?? []
 		)
 	);
+	const told = $derived(toldOnSheet(sheet, units));
+	const nameOf = (id: string) => job.people.find((person) => person.id === id)?.name ?? '';
 	const measuredBy = $derived(
 		job.people
 			.filter((person) => job.readings.some((reading) => reading.person === person.id))
@@ -175,8 +179,19 @@
 		</section>
 	</div>
 
-	{#if sheet.remarks.length > 0}
+	{#if sheet.remarks.length > 0 || told.length > 0}
 		<ul class="mt-2">
+			{#each told as { finding, places, compared } (finding.key)}
+				<li>
+					<Mark state={finding.severity as 'stop' | 'watch'} word />
+					{finding.title}, {places}: {compared}.
+					{#if finding.acceptance}
+						Accepted by {nameOf(finding.acceptance.person)}: {finding.acceptance.reason}
+					{:else}
+						Not accepted.
+					{/if}
+				</li>
+			{/each}
 			{#each sheet.remarks as remark, i (i)}
 				<li><Mark state={remark.state} word /> {showPhrase(remark.text, units)}</li>
 			{/each}

@@ -12,14 +12,23 @@
 		selected?: string | null;
 		/** The quantity whose reading makes a station drawn in full line. */
 		measured?: Quantity;
+		/** Draw a station in full line when its valve was looked at, instead. */
+		seen?: boolean;
 		/** Left out, the plan is a drawing and no way to anywhere. */
 		onselect?: (label: string) => void;
 	}
-	let { job, stations, selected = null, measured = 'installed height', onselect }: Props = $props();
+	let {
+		job,
+		stations,
+		selected = null,
+		measured = 'installed height',
+		seen = false,
+		onselect
+	}: Props = $props();
 
 	const byLabel = $derived(new Map(stations.map((station) => [station.label, station])));
 	const perHead = $derived(job.engine.layout.cylinders / job.heads.length);
-	const rows = $derived(job.engine.layout.valvesPerCylinder === 4 ? 2 : 1);
+	const rows = $derived(job.engine.layout.valvesPerCylinder > 2 ? 2 : 1);
 
 	/** Valves stand by their bore's centre, however wide the head is drawn. */
 	function leftOf(along: number): string {
@@ -28,7 +37,11 @@
 		return `calc(${(bore / perHead) * 100}% + ${aside}px)`;
 	}
 
+	const isDone = (sheet: StationSheet) =>
+		seen ? sheet.seen !== null : sheet.inForce[measured] !== undefined;
+
 	function describe(sheet: StationSheet): string {
+		if (seen) return `${sheet.label}, ${sheet.seen ? `seen, ${sheet.state}` : 'not looked at'}`;
 		const read = sheet.inForce[measured];
 		return `${sheet.label}, ${read ? `${read.read}, ${sheet.state}` : 'not measured'}`;
 	}
@@ -87,7 +100,7 @@
 									? 'border-[3px] border-chromate bg-chromate-wash'
 									: sheet.state === 'stop'
 										? 'border-stop bg-paper'
-										: sheet.inForce[measured]
+										: isDone(sheet)
 											? 'border-ink bg-paper'
 											: 'border-dashed border-faint text-soft'
 							]}

@@ -24,6 +24,13 @@ export const ROUND_WORDS: Readonly<Record<Quantity, RoundWords>> = {
 		caution:
 			'With a checking spring on, count it out again: no head leaves with a checking spring in it.'
 	},
+	'tip height': {
+		title: 'Tip heights',
+		gauge: 'Depth gauge',
+		todo: () =>
+			'Locks seated. From the retainer, or the locks where they stand higher, to the tip or its cap.',
+		caution: 'A spring is under load here: locks level and home before a hand goes near.'
+	},
 	lash: {
 		title: 'Lash',
 		gauge: 'Feeler set',

@@ -14,7 +14,7 @@ import {
 	loadJob,
 	nextJobNumber,
 	saveSetup,
-	setShims
+	setStation
 } from './jobs';
 import { testDatabase, type TestDatabase } from './test-database';
 
@@ -98,7 +98,7 @@ describe('readings', () => {
 	});
 
 	it.each(['reading', 'reading_void', 'decision'])('%s refuses changes', async (table) => {
-		await setShims(test.db, six.id, '1I', six.stations[0]!.shims, person);
+		await setStation(test.db, six.id, '1I', 'shims', six.stations[0]!.shims, person);
 		await expect(sql`update ${sql.table(table)} set at = now()`.execute(test.db)).rejects.toThrow(
 			'append-only'
 		);

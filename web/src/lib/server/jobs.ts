@@ -2,10 +2,25 @@
 import { error } from '@sveltejs/kit';
 import { sql, type Selectable } from 'kysely';
 import { v7 as uuid } from 'uuid';
-import type { Decision, Job, Person, Reading, Setup, VoidEntry } from '@zinc-ledger/core';
+import {
+	SORT_OF,
+	STATION_PARTS,
+	type Acceptance,
+	type Decision,
+	type HeadWork,
+	type Inspection,
+	type Job,
+	type LibraryPart,
+	type Person,
+	type Reading,
+	type Setup,
+	type StationParts,
+	type VoidEntry
+} from '@zinc-ledger/core';
 import type { Problem } from '@zinc-ledger/core/file';
 import type { Database } from './database/connection';
-import type { Tables } from './database/schema';
+import type { EntryList, Tables } from './database/schema';
+import { keepParts } from './parts';
 
 const json = (value: unknown) => JSON.stringify(value);
 const jsonOrNull = (value: unknown) => (value === undefined ? null : json(value));
@@ -76,10 +91,11 @@ async function insertJob(trx: Database, job: Job): Promise<void> {
 			customer_id: customer.id,
 			engine_id: engine.id,
 			taken_in: new Date(job.takenIn),
-			setup: json(job.setup)
+			setup: json(job.setup),
+			search: searchText(job, job.setup)
 		})
 		.execute();
-	await keepCards(trx, job.setup);
+	await keepParts(trx, partsIn(job.setup));
 	await trx
 		.insertInto('head')
 		.values(job.heads.map((head, position) => ({ job_id: job.id, position, ...head })))
@@ -99,7 +115,38 @@ async function insertJob(trx: Database, job: Job): Promise<void> {
 	for (const reading of job.readings) await insertReading(trx, job.id, reading);
 	for (const entry of job.voids) await insertVoid(trx, job.id, entry);
 	for (const decision of job.decisions) await insertDecision(trx, job.id, decision);
+	for (const list of ENTRY_LISTS) {
+		for (const entry of job[list]) await insertEntry(trx, job.id, list, entry);
+	}
 }
+
+/** What a job is found by. */
+const searchText = (
+	job: Pick<Job, 'number' | 'customer' | 'engine'>,
+	{ use, toldByCustomer }: Setup
+) =>
+	[
+		job.number,
+		job.customer.name,
+		job.customer.contact,
+		job.engine.name,
+		use.duty,
+		use.workDone,
+		toldByCustomer
+	]
+		.filter(Boolean)
+		.join(' ');
+
+export const ENTRY_LISTS = ['inspections', 'headWork', 'acceptances'] as const;
+type Entry = Inspection | HeadWork | Acceptance;
+
+/** Adds to one of the lists that are kept whole; the same id twice is harmless. */
+export const insertEntry = (db: Database, jobId: string, list: EntryList, entry: Entry) =>
+	db
+		.insertInto('job_entry')
+		.values({ id: entry.id, job_id: jobId, list, entry: json(entry), person_id: entry.person })
+		.onConflict((conflict) => conflict.column('id').doNothing())
+		.execute();
 
 const keepPerson = (trx: Database, person: Person) =>
 	trx
@@ -108,16 +155,16 @@ const keepPerson = (trx: Database, person: Person) =>
 		.onConflict((conflict) => conflict.column('id').doNothing())
 		.execute();
 
-/** Spring cards a job uses join the shop's library. */
-async function keepCards(trx: Database, setup: Setup): Promise<void> {
-	for (const { spring } of Object.values(setup.kinds)) {
-		if (!spring) continue;
-		await trx
-			.insertInto('spring_card')
-			.values({ id: spring.id, card: json(spring) })
-			.onConflict((conflict) => conflict.column('id').doNothing())
-			.execute();
-	}
+/** The parts of a set-up that the shop's library knows, or is to know, by their ids. */
+function partsIn(setup: Setup): LibraryPart[] {
+	return Object.values(setup.kinds).flatMap((kind) =>
+		STATION_PARTS.flatMap((place) => {
+			const part = kind[place];
+			if (!part?.id) return [];
+			const { groundOff: _, ...own } = part as typeof part & { groundOff?: string };
+			return [{ sort: SORT_OF[place], part: own, stock: null, retired: false } as LibraryPart];
+		})
+	);
 }
 
 /** Adds a reading; the same id twice is harmless. */
@@ -183,7 +230,7 @@ export async function loadJob(db: Database, id: string): Promise<Loaded | undefi
 /** Several jobs whole, in the order of the ids. */
 export async function loadJobs(db: Database, ids: readonly string[]): Promise<Loaded[]> {
 	if (ids.length === 0) return [];
-	const [jobs, heads, stations, readings, voids, decisions] = await Promise.all([
+	const [jobs, heads, stations, readings, voids, decisions, kept] = await Promise.all([
 		db
 			.selectFrom('job')
 			.innerJoin('customer', 'customer.id', 'job.customer_id')
@@ -206,12 +253,14 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 			.where('job_id', 'in', ids)
 			.orderBy('position')
 			.execute(),
-		db.selectFrom('decision').selectAll().where('job_id', 'in', ids).orderBy('position').execute()
+		db.selectFrom('decision').selectAll().where('job_id', 'in', ids).orderBy('position').execute(),
+		db.selectFrom('job_entry').selectAll().where('job_id', 'in', ids).orderBy('position').execute()
 	]);
 	const people = await peopleNamed(db, [
 		...readings.map((row) => row.person_id),
 		...voids.map((row) => row.person_id),
-		...decisions.map((row) => row.person_id)
+		...decisions.map((row) => row.person_id),
+		...kept.map((row) => row.person_id)
 	]);
 	const of = <Row extends { job_id: string }>(rows: readonly Row[], id: string) =>
 		rows.filter((row) => row.job_id === id);
@@ -219,10 +268,17 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 	return ids.flatMap((id) => {
 		const row = jobs.find((job) => job.id === id);
 		if (!row) return [];
+		const listed = <E extends Entry>(list: EntryList) =>
+			of(kept, id)
+				.filter((entry) => entry.list === list)
+				.map(({ entry }) => entry as E);
 		const entries = {
 			readings: of(readings, id).map(readingOf),
 			voids: of(voids, id).map(voidOf),
-			decisions: of(decisions, id).map(decisionOf)
+			decisions: of(decisions, id).map(decisionOf),
+			inspections: listed<Inspection>('inspections'),
+			headWork: listed<HeadWork>('headWork'),
+			acceptances: listed<Acceptance>('acceptances')
 		};
 		const involved = new Set(Object.values(entries).flatMap((list) => list.map((e) => e.person)));
 		const job: Job = {
@@ -295,26 +351,27 @@ function decisionOf(row: Selectable<Tables['decision']>): Decision {
 	};
 }
 
-/** The newest jobs whose number, customer or engine has the text in it. */
+/**
+ * The jobs that have the text in their number, customer, engine or use, newest
+ * first; behind them those that nearly have it, most alike first.
+ */
 export async function findJobIds(db: Database, text: string, limit: number): Promise<string[]> {
-	const like = `%${text.trim().replace(/[\\%_]/g, '\\$&')}%`;
+	const wanted = text.trim();
+	const like = `%${wanted.replace(/[\\%_]/g, '\\$&')}%`;
 	const rows = await db
 		.selectFrom('job')
-		.innerJoin('customer', 'customer.id', 'job.customer_id')
-		.innerJoin('engine', 'engine.id', 'job.engine_id')
-		.select('job.id')
-		.$if(text.trim() !== '', (query) =>
-			query.where((where) =>
-				where.or([
-					where('job.number', 'ilike', like),
-					where('customer.name', 'ilike', like),
-					where('customer.contact', 'ilike', like),
-					where('engine.name', 'ilike', like)
-				])
-			)
+		.select('id')
+		.$if(wanted !== '', (query) =>
+			query
+				.where(sql<boolean>`(search ilike ${like} or ${wanted} <% search)`)
+				.orderBy(sql`search ilike ${like}`, 'desc')
+				.orderBy(
+					sql`case when search ilike ${like} then 1 else word_similarity(${wanted}, search) end`,
+					'desc'
+				)
 		)
-		.orderBy('job.taken_in', 'desc')
-		.orderBy('job.id', 'desc')
+		.orderBy('taken_in', 'desc')
+		.orderBy('id', 'desc')
 		.limit(limit)
 		.execute();
 	return rows.map((row) => row.id);
@@ -346,9 +403,12 @@ export async function saveSetup(
 	return db.transaction().execute(async (trx) => {
 		const row = await trx
 			.selectFrom('job')
-			.select(['setup', 'revision'])
-			.where('id', '=', jobId)
-			.forUpdate()
+			.innerJoin('customer', 'customer.id', 'job.customer_id')
+			.innerJoin('engine', 'engine.id', 'job.engine_id')
+			.select(['setup', 'revision', 'number', 'customer.contact'])
+			.select(['customer.name as customer_name', 'engine.name as engine_name'])
+			.where('job.id', '=', jobId)
+			.forUpdate('job')
 			.executeTakeFirst();
 		if (!row) error(404, 'There is no such job.');
 		if (row.revision !== revision) return null;
@@ -356,13 +416,21 @@ export async function saveSetup(
 			.updateTable('job')
 			.set({
 				setup: json(setup),
+				search: searchText(
+					{
+						number: row.number,
+						customer: { id: '', name: row.customer_name, contact: row.contact ?? undefined },
+						engine: { name: row.engine_name } as Job['engine']
+					},
+					setup
+				),
 				revision: revision + 1,
 				changed_by: person.id,
 				changed_at: new Date()
 			})
 			.where('id', '=', jobId)
 			.execute();
-		await keepCards(trx, setup);
+		await keepParts(trx, partsIn(setup));
 		for (const change of changesBetween(row.setup, setup)) {
 			await insertDecision(
 				trx,
@@ -374,12 +442,13 @@ export async function saveSetup(
 	});
 }
 
-/** Sets the shims of a station's build, and keeps who decided so. */
-export async function setShims(
+/** Sets the shims or the own parts of a station's build, and keeps who decided so. */
+export async function setStation<K extends 'shims' | 'parts'>(
 	db: Database,
 	jobId: string,
 	label: string,
-	shims: string[],
+	what: K,
+	value: K extends 'shims' ? string[] : StationParts | undefined,
 	person: Person
 ): Promise<Decision> {
 	return db.transaction().execute(async (trx) => {
@@ -392,13 +461,13 @@ export async function setShims(
 			.executeTakeFirst();
 		if (!row) error(404, `There is no station ${label} on this job.`);
 		const decision = decide(person, {
-			subject: `stations.${label}.shims`,
-			from: row.entry.shims,
-			to: shims
+			subject: `stations.${label}.${what}`,
+			from: row.entry[what] as Decision['from'],
+			to: value as Decision['to']
 		});
 		await trx
 			.updateTable('station')
-			.set({ entry: json({ ...row.entry, shims }) })
+			.set({ entry: json({ ...row.entry, [what]: value }) })
 			.where('job_id', '=', jobId)
 			.where('label', '=', label)
 			.execute();

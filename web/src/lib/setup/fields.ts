@@ -1,33 +1,28 @@
 /** The fields of a job's set-up: one list that the page shows and the server reads. */
 import { SCHOOLS, SOURCES, WALKING_ORDERS } from '@zinc-ledger/core';
+import type { FieldSort, FieldSpec } from '$lib/forms/flat';
 
-export type FieldSort = 'text' | 'length' | 'signed length' | 'load' | 'rate' | 'number';
-
-export interface FieldSpec {
-	/** Path within the kind, or within the set-up: "spring.seat.height". */
-	readonly path: string;
-	readonly label: string;
-	readonly sort: FieldSort;
-	readonly choices?: readonly string[];
+/** A field of the set-up; the paths of a kind's fields begin within the kind. */
+export interface SetupFieldSpec extends FieldSpec {
 	/** Shown only when another field of the same kind, or the job, has this value. */
 	readonly when?: readonly [path: string, value: string];
 }
 
 export interface Group {
 	readonly title: string;
-	readonly fields: readonly FieldSpec[];
+	readonly fields: readonly SetupFieldSpec[];
 }
 
 const field = (
 	path: string,
 	label: string,
 	sort: FieldSort = 'length',
-	more: Partial<FieldSpec> = {}
-): FieldSpec => ({ path, label, sort, ...more });
-const choice = (path: string, label: string, choices: readonly string[]): FieldSpec => ({
+	more: Partial<SetupFieldSpec> = {}
+): SetupFieldSpec => ({ path, label, sort, ...more });
+const choice = (path: string, label: string, choices: readonly string[]): SetupFieldSpec => ({
 	path,
 	label,
-	sort: 'text',
+	sort: 'choice',
 	choices
 });
 
@@ -52,38 +47,14 @@ export const KIND_GROUPS: readonly Group[] = [
 		]
 	},
 	{
-		title: 'Spring card',
+		title: 'The head’s own measures',
 		fields: [
-			field('spring.name', 'Spring', 'text'),
-			choice('spring.source', 'Figures from', SOURCES),
-			field('spring.seat.height', 'Card height'),
-			field('spring.seat.load', 'Load there', 'load'),
-			field('spring.rate', 'Rate', 'rate'),
-			field('spring.open.height', 'or a second height'),
-			field('spring.open.load', 'and its load', 'load'),
-			field('spring.bind', 'Coil bind height'),
-			field('spring.innerBind', 'Inner’s own bind height'),
-			field('spring.greatestLift', 'Greatest lift'),
-			field('spring.outer.outside', 'Outer, outside diameter'),
-			field('spring.outer.wire', 'Outer, wire'),
-			field('spring.inner.outside', 'Inner, outside diameter'),
-			field('spring.inner.wire', 'Inner, wire')
-		]
-	},
-	{
-		title: 'Parts in the stack',
-		fields: [
-			field('retainer.name', 'Retainer', 'text'),
-			field('retainer.step', 'Retainer step'),
-			field('locks.name', 'Locks', 'text'),
-			field('locks.offset', 'Lock offset, + or −', 'signed length'),
-			field('locator.name', 'Locator', 'text'),
-			field('locator.thickness', 'Locator thickness'),
-			field('locator.innerRise', 'Locator inner rise'),
-			field('seal.name', 'Seal', 'text'),
-			field('seal.height', 'Seal height'),
-			field('valve.name', 'Valve', 'text'),
-			field('valve.stem', 'Stem diameter')
+			field('pocket.diameter', 'Spring pocket, diameter'),
+			field('pocket.boss', 'Guide boss, outside diameter'),
+			field('pocket.guide', 'Guide, stem diameter'),
+			field('retainer.groundOff', 'Ground off the retainer’s underside', 'length', {
+				when: ['has.retainer', 'yes']
+			})
 		]
 	},
 	{
@@ -103,7 +74,7 @@ export const KIND_GROUPS: readonly Group[] = [
 	}
 ];
 
-export const LIMIT_FIELDS: readonly FieldSpec[] = [
+export const LIMIT_FIELDS: readonly SetupFieldSpec[] = [
 	field('limits.heightTolerance', 'Height within ±'),
 	field('limits.heightStop', 'Height stop beyond ±'),
 	field('limits.bindFloor', 'Bind margin, floor'),
@@ -114,17 +85,40 @@ export const LIMIT_FIELDS: readonly FieldSpec[] = [
 	field('limits.shimFrom', 'Shim when off by more than'),
 	field('limits.shimsAtMost', 'Shims under one spring, at most', 'number'),
 	field('limits.outlierLeast', 'Station apart, at least'),
-	field('limits.outlierFactor', 'Station apart, × spread', 'number')
+	field('limits.outlierFactor', 'Station apart, × spread', 'number'),
+	field('limits.fit.stemMatch', 'Stems alike within'),
+	field('limits.fit.sealPlay', 'Inner spring to seal, on diameter'),
+	field('limits.fit.damperPlay', 'the same with a flat damper'),
+	field('limits.fit.landingPlay', 'Spring on its landing, at most'),
+	field('limits.fit.railTip', 'Tip height for a rail rocker'),
+	field('limits.fit.highLoad', 'Round groove preferred above', 'load'),
+	field('limits.fit.singleLoad', 'Single spring up to', 'load'),
+	field('limits.fit.singleSpeed', 'Single spring up to, rpm', 'number')
 ];
 
-export const JOB_FIELDS: readonly FieldSpec[] = [
+export const JOB_FIELDS: readonly SetupFieldSpec[] = [
 	field('use.duty', 'What it is for', 'text'),
 	field('use.engineSpeed', 'Highest engine speed, rpm', 'number'),
-	field('use.workDone', 'Work done to the head', 'text'),
+	field('use.boosted', 'Boosted', 'yes or no'),
+	field('use.longDuty', 'Hours on end at load', 'yes or no'),
+	choice('use.water', 'Cooled by water', ['fresh', 'salt']),
+	choice('head.material', 'Head is of', ['iron', 'aluminium']),
+	choice('head.seatInsert', 'Seat inserts', ['none', 'iron', 'hard steel', 'soft bronze']),
+	field('use.workDone', 'Work done before it came', 'text'),
 	field('toldByCustomer', 'What the customer says', 'text'),
 	choice('lifters', 'Lifters', ['solid', 'hydraulic']),
 	choice('walkingOrder', 'Measure', WALKING_ORDERS)
 ];
 
-/** Empty rows offered behind the shim sizes already in stock. */
-export const SPARE_SHIM_ROWS = 2;
+/** Empty rows offered behind those of a list. */
+export const SPARE_ROWS = 2;
+
+/** For the compression ratio before and after a cut. */
+export const COMPRESSION_FIELDS: readonly SetupFieldSpec[] = [
+	field('compression.bore', 'Bore'),
+	field('compression.stroke', 'Stroke'),
+	field('compression.chamber', 'Chamber, as it came', 'volume'),
+	field('compression.gasket', 'Gasket', 'volume'),
+	field('compression.deck', 'Above the piston, less its dome', 'volume'),
+	field('compression.chamberOpen', 'Chamber open at the deck, part of the bore', 'number')
+];

@@ -1,96 +1,82 @@
 /** A set-up as the flat texts of its form, and back. */
+import { KINDS, type Setup, type Units } from '@zinc-ledger/core';
+import { flatten, understood, unflatten, type Values } from '$lib/forms/flat';
 import {
-	KINDS,
-	rateUnit,
-	readEntry,
-	readSignedEntry,
-	withUnit,
-	type Setup,
-	type Units
-} from '@zinc-ledger/core';
-import { JOB_FIELDS, KIND_GROUPS, LIMIT_FIELDS, type FieldSort, type FieldSpec } from './fields';
-
-/** Form texts by path: "kinds.intake.spring.bind" → "1.150 in". */
-export type Values = Record<string, string>;
+	COMPRESSION_FIELDS,
+	JOB_FIELDS,
+	KIND_GROUPS,
+	LIMIT_FIELDS,
+	type SetupFieldSpec
+} from './fields';
 
 const KIND_FIELDS = KIND_GROUPS.flatMap((group) => group.fields);
 
 /** Every field of the form with its full path. */
-function* allFields(): Generator<FieldSpec> {
-	yield* JOB_FIELDS;
-	yield* LIMIT_FIELDS;
-	for (const kind of KINDS) {
-		for (const field of KIND_FIELDS) yield { ...field, path: `kinds.${kind}.${field.path}` };
-	}
-}
+const ALL_FIELDS: readonly SetupFieldSpec[] = [
+	...JOB_FIELDS,
+	...LIMIT_FIELDS,
+	...COMPRESSION_FIELDS,
+	...KINDS.flatMap((kind) =>
+		KIND_FIELDS.map((field) => ({ ...field, path: `kinds.${kind}.${field.path}` }))
+	)
+];
 
 /** The texts of a set-up's form. */
 export function valuesOf(setup: Setup): Values {
-	const values: Values = {};
-	for (const { path } of allFields()) values[path] = textAt(setup, path);
+	const values = flatten(setup, ALL_FIELDS);
+	for (const kind of KINDS)
+		values[`kinds.${kind}.has.retainer`] = setup.kinds[kind].retainer ? 'yes' : '';
+	(setup.overrides ?? []).forEach((override, i) => {
+		const { cylinder, kind, lift, lash } = override;
+		Object.assign(values, {
+			[`overrides.${i}.cylinder`]: String(cylinder),
+			[`overrides.${i}.kind`]: kind,
+			[`overrides.${i}.sort`]: lift?.sort ?? 'valve',
+			[`overrides.${i}.lift`]: lift ? (lift.sort === 'lobe' ? lift.lobe : lift.valve) : '',
+			[`overrides.${i}.lash`]: lash?.setting ?? ''
+		});
+	});
 	setup.shimStock.forEach((size, i) => {
-		values[`shimStock.${i}.thickness`] = size.thickness;
-		values[`shimStock.${i}.count`] = String(size.count);
+		for (const [part, value] of Object.entries(size))
+			values[`shimStock.${i}.${part}`] = String(value);
 	});
 	return values;
 }
 
-function textAt(setup: Setup, path: string): string {
-	const value = path
-		.split('.')
-		.reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], setup);
-	return value === undefined ? '' : String(value);
-}
-
 /**
- * The set-up that a form stands for, unchecked: bare digits get the person's
- * units, empty fields are left out, and a part of which nothing is filled in
- * but its choices is left out whole.
- *
- * @param before the set-up being changed; what the form does not show is kept from it
+ * The set-up that a form stands for, unchecked. What the form does not show is
+ * kept from `before`; a part of which nothing is filled in but its choices is
+ * left out whole.
  */
-export function setupFrom(
-	values: Values,
-	before: Setup,
-	units: Units,
-	newId: () => string
-): unknown {
-	const setup: Record<string, unknown> = { limits: {}, use: {}, kinds: {} };
-	const filled = new Set<string>();
-	for (const field of allFields()) {
-		if (!field.choices && textOf(field, values) !== '') filled.add(partOf(field.path));
-	}
-	for (const field of allFields()) {
-		const typed = textOf(field, values);
-		if (typed === '' || (NEEDS_FIGURES.test(field.path) && !filled.has(partOf(field.path))))
-			continue;
-		put(setup, field.path, field.choices ? typed : understood(typed, field.sort, units));
-	}
-	for (const kind of KINDS) {
-		const parts = (setup.kinds as Record<string, Record<string, unknown>>)[kind];
-		if (!parts?.spring) continue;
-		const old = before.kinds[kind].spring;
-		Object.assign(parts.spring, {
-			id: values[`kinds.${kind}.spring.id`] || old?.id || newId(),
-			...(old?.tested && old.name === values[`kinds.${kind}.spring.name`] && { tested: old.tested })
-		});
-	}
-	(setup.use as Record<string, unknown>).duty ??= '';
+export function setupFrom(values: Values, before: Setup, units: Units): unknown {
+	const shown = ALL_FIELDS.filter((field) => isShown(field, values));
+	const typed = shown.filter(({ path }) => (values[path] ?? '').trim() !== '');
+	const filled = new Set(
+		typed.filter(({ sort }) => sort !== 'choice').map(({ path }) => partOf(path))
+	);
+	const kept = Object.fromEntries(
+		typed
+			.filter(({ path }) => !NEEDS_FIGURES.test(path) || filled.has(partOf(path)))
+			.map(({ path }) => [path, values[path]!])
+	);
+	const setup = unflatten(kept, ALL_FIELDS, before, units);
+	const use = (setup.use ??= {}) as Record<string, unknown>;
+	use.duty ??= '';
 	setup.shimStock = shimStockFrom(values, units);
+	const overrides = overridesFrom(values, setup, units);
+	if (overrides.length > 0) setup.overrides = overrides;
+	else delete setup.overrides;
 	return setup;
 }
 
 /** Parts that are left out whole when only their choices stand. */
-const NEEDS_FIGURES = /\.(lift|lash|spring)\./;
+const NEEDS_FIGURES = /\.(lift|lash)\./;
 
-const textOf = (field: FieldSpec, values: Values) =>
-	isShown(field, values) ? (values[field.path] ?? '').trim() : '';
-
-/** "kinds.intake.spring" of "kinds.intake.spring.seat.height". */
+/** "kinds.intake.lift" of "kinds.intake.lift.lobe". */
 const partOf = (path: string) => path.split('.').slice(0, 3).join('.');
 
 /** Whether a field is on show, given what the others hold. */
-export function isShown(field: FieldSpec, values: Values): boolean {
+export function isShown(field: SetupFieldSpec, values: Values): boolean {
 	if (!field.when) return true;
 	const [path, wanted] = field.when;
 	const prefix = /^kinds\.[a-z]+\./.exec(field.path)?.[0] ?? '';
@@ -100,46 +86,49 @@ export function isShown(field: FieldSpec, values: Values): boolean {
 /** What a choice stands at before anybody chose. */
 const defaultChoice = (path: string) => (path === 'lift.sort' ? 'lobe' : '');
 
-function understood(typed: string, sort: FieldSort, units: Units): string | number {
-	switch (sort) {
-		case 'text':
-			return typed;
-		case 'number': {
-			const value = Number(typed.replace(',', '.'));
-			return Number.isNaN(value) ? typed : value;
-		}
-		case 'load':
-			return withUnit(typed, units.load);
-		case 'rate':
-			return withUnit(typed, rateUnit(units));
-		case 'length':
-		case 'signed length': {
-			const read = sort === 'length' ? readEntry : readSignedEntry;
-			const entry = read(typed, units.length);
-			return entry.ok ? entry.text : typed;
-		}
+const SHIM_FIELDS = ['thickness', 'count', 'inside', 'outside'] as const;
+
+/** The numbered rows of a list in the form: "overrides.0.lift" → [{ lift: … }]. */
+function rowsOf(values: Values, list: string, wanted: string): Values[] {
+	const rows: Values[] = [];
+	for (const [path, text] of Object.entries(values)) {
+		const [, row, part] = new RegExp(`^${list}\\.(\\d+)\\.(\\w+)$`).exec(path) ?? [];
+		if (row !== undefined) (rows[Number(row)] ??= {})[part!] = text.trim();
 	}
+	return rows.filter((row) => row?.[wanted]);
 }
 
-function put(target: Record<string, unknown>, path: string, value: unknown): void {
-	const keys = path.split('.');
-	const last = keys.pop()!;
-	const at = keys.reduce((node, key) => (node[key] ??= {}) as Record<string, unknown>, target);
-	at[last] = value;
+/** Lift and lash of single cylinders; ratio, tolerance and source are as their kind has them. */
+function overridesFrom(values: Values, setup: Record<string, unknown>, units: Units): unknown[] {
+	const kinds = setup.kinds as Setup['kinds'];
+	return rowsOf(values, 'overrides', 'cylinder').map(({ cylinder, kind, sort, lift, lash }) => {
+		const of = kinds[kind === 'exhaust' ? 'exhaust' : 'intake'];
+		const source = of.lift?.source ?? 'sheet';
+		const ratio = of.lift?.sort === 'lobe' ? of.lift.ratio : 1;
+		const figure = lift ? understood(lift, 'length', units) : undefined;
+		return {
+			cylinder: understood(cylinder!, 'number', units),
+			kind,
+			...(figure !== undefined && {
+				lift:
+					sort === 'lobe'
+						? { sort: 'lobe', lobe: figure, ratio, source }
+						: { sort: 'valve', valve: figure, source }
+			}),
+			...(lash && { lash: { ...of.lash, setting: understood(lash, 'length', units) } })
+		};
+	});
 }
 
 function shimStockFrom(values: Values, units: Units): unknown[] {
-	const rows = Object.keys(values).flatMap(
-		(path) => /^shimStock\.(\d+)\.thickness$/.exec(path)?.[1] ?? []
+	return rowsOf(values, 'shimStock', 'thickness').map((row) =>
+		Object.fromEntries(
+			SHIM_FIELDS.map((part) => [part, row[part] || (part === 'count' ? '0' : '')] as const)
+				.filter(([, text]) => text !== '')
+				.map(([part, text]) => [
+					part,
+					understood(text, part === 'count' ? 'number' : 'length', units)
+				])
+		)
 	);
-	return rows
-		.map((row) => ({
-			thickness: (values[`shimStock.${row}.thickness`] ?? '').trim(),
-			count: (values[`shimStock.${row}.count`] ?? '').trim()
-		}))
-		.filter((row) => row.thickness !== '')
-		.map((row) => ({
-			thickness: understood(row.thickness, 'length', units),
-			count: understood(row.count || '0', 'number', units)
-		}));
 }

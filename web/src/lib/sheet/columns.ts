@@ -14,10 +14,11 @@ export const COLUMN_VIEWS: readonly ColumnView[] = [
 	{ key: 'openLoad', title: 'Open load', sort: 'load' },
 	{ key: 'bindMargin', title: 'Coil bind margin', sort: 'length' },
 	{ key: 'sealClearance', title: 'Seal clearance', sort: 'length' },
+	{ key: 'tipHeight', title: 'Tip height', sort: 'length' },
 	{ key: 'lash', title: 'Lash', sort: 'length' }
 ];
 
-/** The columns a job has: no lash for hydraulic lifters. */
+/** The columns a job has: no lash for hydraulic lifters, no tip height where nobody measured it. */
 export const columnsFor = (stations: readonly StationSheet[]) =>
 	COLUMN_VIEWS.filter(({ key }) => stations.some((station) => station.figures[key] !== null));
 

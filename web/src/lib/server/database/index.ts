@@ -1,10 +1,14 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { readJob } from '@zinc-ledger/core/file';
+import { readParts } from '@zinc-ledger/core/parts';
 import { log } from '../log';
 import { importJob } from '../jobs';
+import { keepParts } from '../parts';
 import { connect, type Database } from './connection';
 import { migrate } from './migrate';
+
+const json = (value: unknown) => JSON.stringify(value);
 
 /**
  * The database of this process. It is connected to at the first question and
@@ -36,7 +40,7 @@ async function makeReady(): Promise<Database> {
 	await migrate(connection);
 	const mode = process.env.ZINC_MODE === 'demo' ? 'demo' : 'own';
 	await claim(connection, mode);
-	if (mode === 'demo') await loadDemo(connection, process.env.ZINC_DEMO ?? 'demo/jobs');
+	if (mode === 'demo') await loadDemo(connection, process.env.ZINC_DEMO ?? 'demo');
 	return connection;
 }
 
@@ -60,10 +64,13 @@ async function claim(db: Database, mode: 'demo' | 'own'): Promise<void> {
 async function loadDemo(db: Database, folder: string): Promise<void> {
 	const some = await db.selectFrom('job').select('id').limit(1).executeTakeFirst();
 	if (some) return;
-	for (const file of (await readdir(folder)).filter((name) => name.endsWith('.json')).sort()) {
-		const read = readJob(await readFile(join(folder, file), 'utf8'));
-		if (!read.ok)
-			throw new Error(`${file}: ${read.problems[0]?.path} ${read.problems[0]?.message}`);
+	const library = readParts(await readFile(join(folder, 'parts.json'), 'utf8'));
+	if (!library.ok) throw new Error(`parts.json: ${json(library.problems[0])}`);
+	await keepParts(db, library.value);
+	const jobs = join(folder, 'jobs');
+	for (const file of (await readdir(jobs)).filter((name) => name.endsWith('.json')).sort()) {
+		const read = readJob(await readFile(join(jobs, file), 'utf8'));
+		if (!read.ok) throw new Error(`${file}: ${json(read.problems[0])}`);
 		const result = await importJob(db, read.value);
 		log.info({ file, problems: result.problems }, 'demo job loaded');
 	}

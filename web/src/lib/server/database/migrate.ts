@@ -1,8 +1,9 @@
 import { Migrator, type Kysely } from 'kysely';
 import type { Tables } from './schema';
 import * as firstSlice from './migrations/0001-first-slice';
+import * as parts from './migrations/0002-parts';
 
-const MIGRATIONS = { '0001-first-slice': firstSlice };
+const MIGRATIONS = { '0001-first-slice': firstSlice, '0002-parts': parts };
 
 /**
  * Brings a database up to date, forward only. Kysely's migrator takes an

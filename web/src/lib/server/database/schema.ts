@@ -4,12 +4,19 @@ import type {
 	Decision,
 	Reading,
 	Setup,
-	SpringCard,
+	Acceptance,
+	HeadWork,
+	Inspection,
+	LibraryPart,
+	PartSort,
 	StationEntry,
 	Layout,
 	LengthUnit,
 	LoadUnit
 } from '@zinc-ledger/core';
+
+/** Lists of a job that are kept as they come, whole. */
+export type EntryList = 'inspections' | 'headWork' | 'acceptances';
 
 type Written = ColumnType<Date, Date | string | undefined, never>;
 type Json = ColumnType<unknown, string | null, never>;
@@ -32,7 +39,36 @@ export interface Tables {
 		layout: JSONColumnType<Layout>;
 		created_at: Written;
 	};
-	spring_card: { id: string; card: JSONColumnType<SpringCard>; created_at: Written };
+	part: {
+		id: string;
+		sort: PartSort;
+		doc: JSONColumnType<LibraryPart['part']>;
+		stock: number | null;
+		retired: Generated<boolean>;
+		search: ColumnType<string, never, never>;
+		created_at: Written;
+		changed_at: ColumnType<Date, Date | undefined, Date>;
+		changed_by: string | null;
+	};
+	stock_move: {
+		id: string;
+		part_id: string;
+		change: number;
+		reason: string;
+		person_id: string;
+		at: Date;
+	};
+	photo: {
+		id: string;
+		job_id: string;
+		station: string;
+		width: number;
+		height: number;
+		content: Buffer;
+		thumbnail: Buffer;
+		person_id: string;
+		at: Written;
+	};
 	job: {
 		id: string;
 		number: string;
@@ -40,6 +76,7 @@ export interface Tables {
 		engine_id: string;
 		taken_in: Date;
 		setup: JSONColumnType<Setup>;
+		search: Generated<string>;
 		revision: Generated<number>;
 		changed_by: string | null;
 		changed_at: ColumnType<Date, Date | undefined, Date>;
@@ -72,6 +109,14 @@ export interface Tables {
 		reason: string;
 		person_id: string;
 		at: Date;
+		position: Generated<string>;
+	};
+	job_entry: {
+		id: string;
+		job_id: string;
+		list: EntryList;
+		entry: JSONColumnType<Inspection | HeadWork | Acceptance>;
+		person_id: string;
 		position: Generated<string>;
 	};
 	decision: {

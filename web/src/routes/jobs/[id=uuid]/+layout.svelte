@@ -6,10 +6,10 @@
 
 	let { data, children } = $props();
 
-	const book = new Book(untrack(() => data.job));
+	const book = untrack(() => new Book(data.job, data.revision));
 	setBook(book);
 
-	$effect.pre(() => book.load(data.job));
+	$effect.pre(() => book.load(data.job, data.revision));
 
 	onMount(() => {
 		void outbox.open((jobId, readings) => {

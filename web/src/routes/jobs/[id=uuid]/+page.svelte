@@ -12,6 +12,7 @@
 	import SheetTable from '$lib/sheet/SheetTable.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import { toldOnSheet } from '$lib/fit/words';
 	import { stationTyped, typeOn } from '$lib/job/typed-station';
 
 	const book = getBook();
@@ -23,6 +24,7 @@
 		{ keys: ['c'], does: 'only what is not clear' },
 		{ keys: ['h'], does: 'measure heights' },
 		{ keys: ['g'], does: 'measure seal gaps' },
+		{ keys: ['t'], does: 'measure tip heights' },
 		{ keys: ['l'], does: 'set lash' },
 		{ keys: ['p'], does: 'print the sheet' }
 	]);
@@ -73,6 +75,12 @@
 	const nextToMeasure = $derived(
 		order.find((entry) => !book.station(entry.label)?.inForce['installed height'])?.label
 	);
+	// An accepted watch is settled; a stop stays on every sheet.
+	const told = $derived(
+		toldOnSheet(book.sheet, bench.units).filter(
+			({ finding }) => finding.severity === 'stop' || !finding.acceptance
+		)
+	);
 	const length = (value: Parameters<typeof showLength>[0]) => showLength(value, bench.units);
 
 	function select(label: string) {
@@ -100,6 +108,7 @@
 			c: () => (rows = rows === 'not clear' ? 'all' : 'not clear'),
 			h: () => goto(`${root}/round?of=installed-height`),
 			g: () => goto(`${root}/round?of=seal-gap`),
+			t: () => goto(`${root}/round?of=tip-height`),
 			l: () => goto(`${root}/round?of=lash`),
 			p: () => goto(`${root}/paper`)
 		};
@@ -146,6 +155,12 @@
 			{/each}
 			{#if typed}<span class="figure ml-2 bg-chromate-wash px-2">{typed}</span>{/if}
 			<span class="ml-auto text-soft">
+				{#each told as { finding, places, compared } (finding.key)}
+					<a class="ml-3 underline" href="/jobs/{book.job.id}/parts">
+						<Mark state={finding.severity as 'stop' | 'watch'} />
+						{finding.title}, {places}: {compared}{finding.acceptance ? ', accepted' : ''}
+					</a>
+				{/each}
 				{#each book.sheet.remarks as remark, i (i)}
 					<span class="ml-3">
 						<Mark state={remark.state} />

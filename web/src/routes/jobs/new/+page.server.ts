@@ -2,18 +2,23 @@ import { redirect } from '@sveltejs/kit';
 import { setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { v7 as uuid } from 'uuid';
-import { defaultSetup, newJob } from '@zinc-ledger/core';
+import { defaultSetup, newJob, type Job } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
-import { findCustomer, listCustomers } from '$lib/server/customers';
+import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
 import { importJob, nextJobNumber } from '$lib/server/jobs';
 import { layoutOf, TakeIn } from '$lib/setup/take-in';
 
 export const load = async () => {
-	const { number, customers } = await ask(async (db) => ({
+	const { number, customers, engines } = await ask(async (db) => ({
 		number: await nextJobNumber(db),
-		customers: await listCustomers(db)
+		customers: await listCustomers(db),
+		engines: await listEngines(db)
 	}));
-	return { customers, form: await superValidate({ number }, zod4(TakeIn), { errors: false }) };
+	return {
+		customers,
+		engines,
+		form: await superValidate({ number }, zod4(TakeIn), { errors: false })
+	};
 };
 
 export const actions = {
@@ -22,16 +27,19 @@ export const actions = {
 		if (!form.valid) return { form };
 		const { data } = form;
 		const setup = defaultSetup(locals.units.length, data.duty);
+		const customer = (await ask((db) => findCustomer(db, data.customer, data.contact))) ?? {
+			id: uuid(),
+			name: data.customer,
+			...(data.contact && { contact: data.contact })
+		};
+		const layout = layoutOf(data) as Job['engine']['layout'];
+		const engine = await ask((db) => findEngine(db, customer.id, data.engine, layout));
 		const job = newJob({
 			id: uuid(),
 			number: data.number,
 			takenIn: new Date().toISOString(),
-			customer: (await ask((db) => findCustomer(db, data.customer, data.contact))) ?? {
-				id: uuid(),
-				name: data.customer,
-				...(data.contact && { contact: data.contact })
-			},
-			engine: { id: uuid(), name: data.engine, layout: layoutOf(data) },
+			customer,
+			engine: engine ?? { id: uuid(), name: data.engine, layout },
 			setup: {
 				...setup,
 				use: { duty: data.duty, ...(data.workDone && { workDone: data.workDone }) },

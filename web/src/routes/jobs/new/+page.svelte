@@ -1,10 +1,21 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { superForm } from 'sveltekit-superforms';
-	import { defaultSetup, evaluate, newJob, NUMBERINGS, PAIRINGS } from '@zinc-ledger/core';
+	import {
+		ARRANGEMENTS,
+		CASTINGS,
+		defaultSetup,
+		evaluate,
+		FIRST_VALVES,
+		layoutProblem,
+		newJob,
+		NUMBERINGS,
+		PAIRINGS,
+		type Job
+	} from '@zinc-ledger/core';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import HeadPlan from '$lib/plan/HeadPlan.svelte';
-	import { ENGINE_CHOICES, layoutOf } from '$lib/setup/take-in';
+	import { layoutOf } from '$lib/setup/take-in';
 	import Field from '$lib/ui/Field.svelte';
 
 	let { data } = $props();
@@ -14,22 +25,30 @@
 		{ dataType: 'form' }
 	);
 
+	/** The heads as the form would have them; null while that makes no sense yet. */
 	const preview = $derived.by(() => {
+		const layout = layoutOf($form) as Job['engine']['layout'];
+		if (!(layout.cylinders >= 1 && layout.cylinders <= 16) || layoutProblem(layout)) return null;
 		const job = newJob({
 			id: '',
 			number: '',
 			takenIn: '',
 			customer: { id: '', name: '' },
-			engine: { id: '', name: '', layout: layoutOf($form) },
+			engine: { id: '', name: '', layout },
 			setup: defaultSetup('in', '')
 		});
 		return { job, sheet: evaluate(job) };
 	});
-	const twoHeads = $derived(preview.job.heads.length > 1);
-	const first = $derived(preview.job.stations[0]?.label);
+	const twoHeads = $derived($form.arrangement !== 'inline');
+	const first = $derived(preview?.job.stations[0]?.label);
+	const known = $derived(data.engines.filter(({ customer }) => customer === $form.customer.trim()));
 
 	const PAIRING_WORDS = { mirrored: 'I E · E I · I E', repeated: 'I E · I E · I E' };
-	const NUMBERING_WORDS = { 'bank by bank': '1 2 3 | 4 5 6', alternating: '1 3 5 | 2 4 6' };
+	const NUMBERING_WORDS = {
+		'bank by bank': '1 2 3 | 4 5 6',
+		alternating: '1 3 5 | 2 4 6',
+		own: 'as the maker does'
+	};
 </script>
 
 <svelte:head><title>Take in a job · Zinc Ledger</title></svelte:head>
@@ -73,67 +92,90 @@
 					<input
 						class="field"
 						name="engine"
+						list="engines"
 						autocomplete="off"
 						bind:value={$form.engine}
 						{...attributes}
 					/>
 				{/snippet}
 			</Field>
-			<Field label="Layout" problem={$errors.layout?.[0]}>
-				{#snippet control(attributes)}
-					<select class="field" name="layout" bind:value={$form.layout} {...attributes}>
-						{#each ENGINE_CHOICES as choice (choice)}<option>{choice}</option>{/each}
-					</select>
-				{/snippet}
-			</Field>
-			<Field label="Valves a cylinder" problem={$errors.valvesPerCylinder?.[0]}>
-				{#snippet control(attributes)}
-					<select
-						class="field"
-						name="valvesPerCylinder"
-						bind:value={$form.valvesPerCylinder}
-						{...attributes}
-					>
-						<option>2</option><option>4</option>
-					</select>
-				{/snippet}
-			</Field>
-			{#if twoHeads}
-				<Field label="Cylinders numbered" problem={$errors.numbering?.[0]}>
+			{#snippet select(
+				label: string,
+				name:
+					| 'arrangement'
+					| 'valvesPerCylinder'
+					| 'numbering'
+					| 'pairing'
+					| 'firstValve'
+					| 'rightHead'
+					| 'lifters',
+				choices: readonly string[],
+				words: Record<string, string> = {}
+			)}
+				<Field {label} problem={$errors[name]?.[0]}>
 					{#snippet control(attributes)}
-						<select class="field" name="numbering" bind:value={$form.numbering} {...attributes}>
-							{#each NUMBERINGS as choice (choice)}
-								<option value={choice}>{choice}: {NUMBERING_WORDS[choice]}</option>
+						<select class="field" {name} bind:value={$form[name]} {...attributes}>
+							{#each choices as choice (choice)}
+								<option value={choice}
+									>{words[choice] ? `${choice}: ${words[choice]}` : choice}</option
+								>
 							{/each}
 						</select>
 					{/snippet}
 				</Field>
+			{/snippet}
+			{#snippet text(
+				label: string,
+				name: 'cylinders' | 'ownNumbers' | 'firingOrder',
+				hint?: string
+			)}
+				<Field {label} problem={$errors[name]?.[0]} {hint}>
+					{#snippet control(attributes)}
+						<input
+							class="field figure"
+							{name}
+							autocomplete="off"
+							bind:value={$form[name]}
+							{...attributes}
+						/>
+					{/snippet}
+				</Field>
+			{/snippet}
+			{@render select('Arrangement', 'arrangement', ARRANGEMENTS)}
+			{@render text('Cylinders', 'cylinders')}
+			{@render select('Valves a cylinder', 'valvesPerCylinder', ['2', '3', '4', '5'])}
+			{#if twoHeads || $form.numbering === 'own'}
+				{@render select('Cylinders numbered', 'numbering', NUMBERINGS, NUMBERING_WORDS)}
+			{/if}
+			{#if $form.numbering === 'own'}
+				{@render text(
+					'Numbers from the left',
+					'ownNumbers',
+					twoHeads ? 'one head / the other, as 1 3 5 / 2 4 6' : 'as 4 3 2 1'
+				)}
 			{/if}
 			{#if $form.valvesPerCylinder === '2'}
-				<Field label="Valves along the head" problem={$errors.pairing?.[0]}>
-					{#snippet control(attributes)}
-						<select class="field" name="pairing" bind:value={$form.pairing} {...attributes}>
-							{#each PAIRINGS as choice (choice)}
-								<option value={choice}>{PAIRING_WORDS[choice]}</option>
-							{/each}
-						</select>
-					{/snippet}
-				</Field>
+				{@render select('Valves along the head', 'pairing', PAIRINGS, PAIRING_WORDS)}
+				{@render select('First valve from the left', 'firstValve', FIRST_VALVES)}
 			{/if}
-			<Field label="Lifters" problem={$errors.lifters?.[0]}>
-				{#snippet control(attributes)}
-					<select class="field" name="lifters" bind:value={$form.lifters} {...attributes}>
-						<option>solid</option><option>hydraulic</option>
-					</select>
-				{/snippet}
-			</Field>
+			{#if twoHeads}
+				{@render select('Right head is', 'rightHead', CASTINGS)}
+			{/if}
+			{@render text('Firing order', 'firingOrder', 'as 1-5-3-6-2-4; can wait')}
+			{@render select('Lifters', 'lifters', ['solid', 'hydraulic'])}
 		</div>
 		<section class="mt-5" aria-label="The head as it lies on the bench">
-			<p class="mb-2 text-[13px] text-soft">
-				As it lies on the bench, front of the engine left. First station from the left:
-				<b class="figure text-ink">{first}</b>. Is it so?
-			</p>
-			<HeadPlan job={preview.job} stations={preview.sheet.stations} />
+			{#if preview}
+				<p class="mb-2 text-[13px] text-soft">
+					As it lies on the bench, front of the engine left. First station from the left:
+					<b class="figure text-ink">{first}</b>. Is it so?
+				</p>
+				<HeadPlan job={preview.job} stations={preview.sheet.stations} />
+			{:else}
+				<p class="border-y border-rule py-6 text-soft">
+					The head is drawn here once cylinders and numbers agree.
+				</p>
+			{/if}
 		</section>
 		<div class="mt-4 grid gap-x-5 gap-y-3 bench:grid-cols-3">
 			<Field label="What it is for" problem={$errors.duty?.[0]}>
@@ -163,6 +205,9 @@
 		</p>
 		<datalist id="customers">
 			{#each data.customers as name (name)}<option value={name}></option>{/each}
+		</datalist>
+		<datalist id="engines">
+			{#each known as engine (engine.id)}<option value={engine.name}></option>{/each}
 		</datalist>
 	</form>
 </main>

@@ -1,12 +1,9 @@
 import { error, fail, redirect } from '@sveltejs/kit';
-import { v7 as uuid } from 'uuid';
 import { Setup } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { loadJob, saveSetup } from '$lib/server/jobs';
-import { listSpringCards } from '$lib/server/spring-cards';
-import { setupFrom, type Values } from '$lib/setup/values';
-
-export const load = async () => ({ cards: await ask(listSpringCards) });
+import type { Values } from '$lib/forms/flat';
+import { setupFrom } from '$lib/setup/values';
 
 export const actions = {
 	default: async ({ request, params, locals }) => {
@@ -22,7 +19,7 @@ export const actions = {
 		const loaded = await ask((db) => loadJob(db, params.id));
 		if (!loaded) error(404, 'There is no such job.');
 
-		const checked = Setup.safeParse(setupFrom(values, loaded.job.setup, locals.units, uuid));
+		const checked = Setup.safeParse(setupFrom(values, loaded.job.setup, locals.units));
 		if (!checked.success) {
 			const problems = Object.fromEntries(
 				checked.error.issues.map((issue) => [issue.path.join('.'), issue.message])

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** One field of the set-up form: a text or a choice, with its problem under it. */
-	import type { FieldSpec } from './fields';
+	import type { FieldSpec } from '$lib/forms/flat';
 
 	interface Props {
 		field: FieldSpec;
@@ -12,9 +12,14 @@
 	let { field, path, value = $bindable(), problem, label }: Props = $props();
 	const about = $derived(problem ? `${path}-problem` : undefined);
 	const numeric = $derived(field.sort !== 'text');
+	const choices = $derived(field.sort === 'yes or no' ? ['yes', 'no'] : field.choices);
+	// A choice that may be left open has an empty one; these stand at their first.
+	const always = $derived(
+		/(\.sort|\.source|\.engine|school|lifters|walkingOrder|chamberOpen)$/.test(path)
+	);
 </script>
 
-{#if field.choices}
+{#if choices}
 	<select
 		class="field"
 		name={path}
@@ -23,7 +28,8 @@
 		aria-invalid={problem ? 'true' : undefined}
 		aria-describedby={about}
 	>
-		{#each field.choices as choice (choice)}<option>{choice}</option>{/each}
+		{#if !always}<option></option>{/if}
+		{#each choices as choice (choice)}<option>{choice}</option>{/each}
 	</select>
 {:else}
 	<input

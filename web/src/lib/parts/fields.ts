@@ -12,35 +12,19 @@ import {
 	ROCKER_NOSES,
 	SEAL_REST,
 	SEAL_TURNS,
+	SOURCES,
 	SPRING_BUILDS,
 	TIPS,
 	type PartSort
-} from './words.ts';
-import { SOURCES } from '../verdict/verdict.ts';
+} from '@zinc-ledger/core';
+import type { FieldSort, FieldSpec } from '$lib/forms/flat';
 
-export type PartFieldSort =
-	| 'text'
-	| 'choice'
-	| 'yes or no'
-	| 'length'
-	| 'signed length'
-	| 'lengths'
-	| 'load'
-	| 'rate'
-	| 'mass'
-	| 'inertia'
-	| 'number';
-
-export interface PartField {
-	readonly path: string;
-	readonly label: string;
-	readonly sort: PartFieldSort;
-	readonly choices?: readonly string[];
+export interface PartField extends FieldSpec {
 	/** Shown in the library's table. */
 	readonly shown?: boolean;
 }
 
-const field = (path: string, label: string, sort: PartFieldSort = 'length'): PartField => ({
+const field = (path: string, label: string, sort: FieldSort = 'length'): PartField => ({
 	path,
 	label,
 	sort

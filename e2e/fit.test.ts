@@ -1,0 +1,160 @@
+/** Whether the parts fit each other, as a machinist meets it: choose, read, mend, accept. */
+import { beforeAll, describe, expect, it } from 'vitest';
+import { query } from './support/app.ts';
+import { Key } from './support/browser.ts';
+import { visit } from './support/visit.ts';
+
+const at = visit('demo');
+let path = '';
+beforeAll(async () => {
+	await at.browser.workAs('Runa Tarn');
+	path = await at.browser.openJob('2417');
+});
+
+const finding = (rule: string, place: string) =>
+	at.browser.text(`[data-finding="${rule} ${place}"]`);
+const row = (label: string) => at.browser.text(`[data-row="${label}"]`);
+
+describe('three rules while parts are chosen', () => {
+	beforeAll(() => at.browser.go(`${path}/parts`));
+
+	it('F3: locks of another taper, and locks that fit, offered', async () => {
+		const { browser } = at;
+		await browser.fill('intake: Locks', 'Ostrel 7° square');
+		await browser.sees('locks 7°, retainer 10°');
+		expect(await finding('F3', 'Intake')).toContain('Locks: Ostrel 10° standard');
+		await browser.click('Locks: Ostrel 10° standard');
+		await browser.driver.wait(async () => (await finding('F3', 'Intake')) === '', 5000);
+	});
+	it('F11: a seal that the inner spring would hang on', async () => {
+		const { browser } = at;
+		await browser.fill('exhaust: Seal', 'Pellow stem seal 11/32 wide');
+		await browser.sees('spring inside 0.725, seal 0.700: room 0.025, wanted 0.040');
+		expect(await finding('F11', 'Exhaust')).toContain('stop');
+	});
+	it('F6: a bare titanium tip', async () => {
+		const { browser } = at;
+		await browser.fill('exhaust: Valve', 'Vesprin 5/16 titanium exhaust');
+		await browser.sees('titanium valve, plain tip, no lash cap');
+		expect(await finding('F1', 'Exhaust')).toContain('valve 0.313');
+	});
+	it('nothing of it is kept until it is kept', async () => {
+		const { browser } = at;
+		await browser.sees('Being tried, not kept');
+		await browser.go(`${path}/parts`);
+		expect(await finding('F6', 'Exhaust')).toBe('');
+	});
+});
+
+describe('another lock set', () => {
+	it('moves findings, tip heights, seal clearances and heights everywhere, without reload', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/round?of=tip-height`);
+		await browser.press(Key.ENTER);
+		await browser.sees('12 of 12 left');
+		await browser.press('140', Key.ENTER);
+		await browser.sees('11 of 12 left');
+		await browser.press(Key.ESCAPE);
+		await browser.sees('Least to bind');
+		expect(await row('1I')).toMatch(/^1I 1\.818 131 312 0\.128 0\.088 0\.140 ·/);
+		await browser.run('window.stayed = true');
+
+		await (await browser.find('nav a[href$="/parts"]')).click();
+		await browser.sees('Do they fit each other?');
+		expect(await finding('F10', 'Intake')).toContain('Accepted by RT');
+		await browser.fill('intake: Locks', 'Ostrel 10° plus 0.050');
+		await browser.driver.wait(async () => (await finding('F10', 'Intake')) === '', 5000);
+		await browser.click('Keep these parts');
+		await browser.sees('Which spring?');
+		await browser.click('Sheet', 'a');
+		await browser.sees('Least to bind');
+		// Plus locks of 0.050: taller by it, more to the seal by it, the tip lower by it.
+		expect(await row('1I')).toMatch(/^1I 1\.868 .* 0\.138 0\.090/);
+		expect(await browser.run('return window.stayed')).toBe(true);
+	});
+});
+
+describe('taking a finding on', () => {
+	it('a watch with a reason, kept and printed', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/parts`);
+		await browser.fill('intake: Locks', 'Brackel 10° standard');
+		await browser.fill('exhaust: Retainer', 'Brackel 31, steel, single 10°');
+		await browser.sees('2 springs, 1 landing');
+		await browser.click('Keep these parts');
+		await browser.sees('Which spring?');
+		expect(await finding('F10', 'Intake')).toContain('bearing blued');
+		await browser.click('Take back the acceptance of F10');
+		await browser.driver.wait(
+			async () => (await finding('F10', 'Intake')).includes('Accept it'),
+			5000
+		);
+	});
+	it('a stop only by name, and it stays on the sheet', async () => {
+		const { browser } = at;
+		const stop = await browser.find('[data-finding="F13 Exhaust"]');
+		await stop.findElement({ xpath: './/button[contains(., "Accept it")]' }).click();
+		await browser.press('mock-up only, not to run', Key.ENTER);
+		await browser.sees('A stop is taken on by name: type Runa Tarn.');
+		await browser.fill('Your name, to take a stop on', 'Runa Tarn');
+		await browser.press(Key.ENTER);
+		await browser.sees('Accepted by RT: mock-up only, not to run');
+		await browser.go(`${path}/paper`);
+		await browser.sees('stop Retainer landings, Exhaust: 2 springs, 1 landing.');
+		await browser.sees('Accepted by Runa Tarn: mock-up only, not to run');
+	});
+	it('is kept with person and time', async () => {
+		const kept = (await query(
+			at.app,
+			`select entry from job_entry where list = 'acceptances' order by position desc limit 1`
+		)) as { entry: { reason: string; accepted: boolean } }[];
+		expect(kept[0]!.entry).toMatchObject({ reason: 'mock-up only, not to run', accepted: true });
+	});
+});
+
+describe('a station with a part of its own', () => {
+	it('has its own findings and figures', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/parts`);
+		await browser.fill('Station', '3E');
+		await browser.fill('Its own part', 'Ostrel 7° square');
+		await browser.click('Set', 'button');
+		await browser.sees('3E Locks: Ostrel 7° square');
+		expect(await finding('F3', '3E')).toContain('locks 7°, retainer 10°');
+		await browser.click('3E: back to its kind’s Locks');
+		await browser.driver.wait(async () => (await finding('F3', '3E')) === '', 5000);
+	});
+});
+
+describe('the head itself', () => {
+	it('a valve job makes every reading stale', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/setup`);
+		await browser.fill('Note', 'seats touched up');
+		await browser.click('Write it down');
+		await browser.sees('seats touched up');
+		await browser.go(path);
+		expect(await row('1I')).toMatch(/^1I · · ·/);
+		await browser.sees('Height was read before the valve job: measure again');
+	});
+	it('a deck cut tells compression before and after', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/setup`);
+		expect(await browser.text('section[aria-label="Work on the head"]')).toMatch(
+			/Cut so far 0\.012\. Compression \d+\.\d\d : 1 before, \d+\.\d\d : 1 after\./
+		);
+	});
+	it('valves are looked at one after another, by keys', async () => {
+		const { browser } = at;
+		await browser.openJob('2421');
+		await browser.click('Inspect', 'a');
+		await browser.sees('0 of 16 seen');
+		await browser.ready();
+		await browser.press('g');
+		await browser.sees('1 of 16 seen');
+		await browser.click('battered', 'label');
+		await browser.sees('Tip is battered, as by float');
+		await browser.click('Keep, on to the next');
+		await browser.sees('2 of 16 seen');
+	});
+});

@@ -1,0 +1,121 @@
+<script lang="ts">
+	/** One finding of fit: what is compared, why it matters, what would mend it, and whether it is taken on. */
+	import { v7 as uuid } from 'uuid';
+	import {
+		remediesFor,
+		RULES,
+		showPhrase,
+		type Finding,
+		type FitContext,
+		type LibraryPart,
+		type Remedy
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { PLACE_WORDS, placeOf } from './words';
+
+	interface Props {
+		finding: Finding;
+		context: FitContext | undefined;
+		library: readonly LibraryPart[];
+		/** False while other parts are being tried: what is not kept cannot be accepted. */
+		kept: boolean;
+		onmend: (remedy: Remedy) => void;
+	}
+	let { finding, context, library, kept, onmend }: Props = $props();
+	const book = getBook();
+	const bench = getBench();
+	let accepting = $state(false);
+	let reason = $state('');
+	let name = $state('');
+	let problem = $state<string | null>(null);
+
+	const mark = $derived(finding.severity === 'note' ? 'clear' : finding.severity);
+	const remedies = $derived.by(() => {
+		const rule = RULES.find(({ id }) => id === finding.rule);
+		return rule && context ? remediesFor(rule, context, library) : [];
+	});
+
+	async function accept(event: SubmitEvent) {
+		event.preventDefault();
+		if (finding.severity === 'stop' && name.trim() !== bench.person?.name) {
+			problem = `A stop is taken on by name: type ${bench.person?.name ?? 'yours, after picking it at the top'}.`;
+			return;
+		}
+		await say(true, reason.trim());
+		if (problem === null) accepting = false;
+	}
+
+	async function say(accepted: boolean, because: string) {
+		problem = await book.append('acceptances', bench.person, {
+			id: uuid(),
+			finding: finding.key,
+			accepted,
+			reason: because,
+			at: new Date().toISOString()
+		});
+	}
+</script>
+
+<li class="border-b border-hair py-2.5" data-finding="{finding.rule} {placeOf(finding)}">
+	<p class="flex flex-wrap items-baseline gap-x-2">
+		{#if finding.severity === 'note'}<span class="text-[13px] font-semibold">note</span>
+		{:else}<Mark state={mark} word />{/if}
+		<b>{finding.title}</b>
+		<span class="text-[13px] text-soft">{placeOf(finding)} · {finding.rule}</span>
+	</p>
+	<p class="mt-0.5">{showPhrase(finding.compared, bench.units)}</p>
+	<p class="mt-0.5 text-[13px] text-soft">{finding.why}</p>
+	{#if finding.acceptance}
+		<p class="mt-1 text-[13px]">
+			Accepted by {book.initials(finding.acceptance.person)}: {finding.acceptance.reason}
+			<button
+				class="ml-1 min-h-8 underline"
+				onclick={() => say(false, 'taken back')}
+				aria-label="Take back the acceptance of {finding.rule}">Take back</button
+			>
+		</p>
+	{:else}
+		<div class="mt-1.5 flex flex-wrap items-center gap-2">
+			{#each remedies as remedy (remedy.part.part.id)}
+				<button class="button !min-h-9 text-[13px]" onclick={() => onmend(remedy)}>
+					{PLACE_WORDS[remedy.place]}: {remedy.part.part.name}
+				</button>
+			{:else}
+				{#if finding.severity !== 'note'}
+					<span class="text-[13px] text-soft">No part in the library would mend it alone.</span>
+				{/if}
+			{/each}
+			{#if finding.severity !== 'note'}
+				<button
+					class="min-h-9 text-[13px] underline disabled:text-faint"
+					disabled={!kept}
+					onclick={() => (accepting = !accepting)}>Accept it, with a reason</button
+				>
+			{/if}
+		</div>
+		{#if accepting && kept}
+			<form class="mt-2 flex flex-wrap items-end gap-2" onsubmit={accept}>
+				<input
+					class="field flex-1"
+					aria-label="Reason for accepting {finding.rule}"
+					placeholder="Reason"
+					bind:value={reason}
+					required
+					{@attach (input) => input.focus()}
+				/>
+				{#if finding.severity === 'stop'}
+					<input
+						class="field w-40"
+						aria-label="Your name, to take a stop on"
+						placeholder="Your name"
+						bind:value={name}
+					/>
+				{/if}
+				<button class="button">Accept</button>
+			</form>
+		{/if}
+	{/if}
+	{#if problem}<p role="alert" class="mt-1 text-[13px] font-semibold text-stop">{problem}</p>{/if}
+</li>

@@ -1,0 +1,118 @@
+/**
+ * A document as the flat texts of a form, and back: "seat.height" → "1.820 in".
+ * What the fields do not name is kept as it was.
+ */
+import { rateUnit, readEntry, readSignedEntry, withUnit, type Units } from '@zinc-ledger/core';
+
+export type FieldSort =
+	| 'text'
+	| 'choice'
+	| 'yes or no'
+	| 'length'
+	| 'signed length'
+	| 'lengths'
+	| 'load'
+	| 'rate'
+	| 'mass'
+	| 'inertia'
+	| 'volume'
+	| 'number';
+
+export interface FieldSpec {
+	/** Path within the document: "outer.wire". */
+	readonly path: string;
+	readonly label: string;
+	readonly sort: FieldSort;
+	readonly choices?: readonly string[];
+}
+
+/** Form texts by path. */
+export type Values = Record<string, string>;
+type Plain = Record<string, unknown>;
+
+/** The texts of a document's fields; what is not there is an empty text. */
+export function flatten(document: unknown, fields: readonly FieldSpec[]): Values {
+	return Object.fromEntries(fields.map(({ path }) => [path, textAt(document, path)]));
+}
+
+function textAt(document: unknown, path: string): string {
+	const value = path
+		.split('.')
+		.reduce<unknown>((at, key) => (at as Plain | undefined)?.[key], document);
+	if (value === undefined || value === null) return '';
+	if (typeof value === 'boolean') return value ? 'yes' : 'no';
+	return Array.isArray(value) ? value.join('; ') : String(value);
+}
+
+/**
+ * The document that the texts stand for, unchecked: bare digits get the
+ * person's units, empty fields are left out, and so is a part of the document
+ * in which nothing is left.
+ *
+ * @param base the document being changed
+ */
+export function unflatten(
+	values: Values,
+	fields: readonly FieldSpec[],
+	base: unknown,
+	units: Units
+): Plain {
+	const document = structuredClone(base ?? {}) as Plain;
+	for (const { path } of fields) remove(document, path);
+	for (const { path, sort } of fields) {
+		const typed = (values[path] ?? '').trim();
+		if (typed !== '') put(document, path, understood(typed, sort, units));
+	}
+	return document;
+}
+
+/** What a typed text stands for; what cannot be read is handed on for the schema to refuse. */
+export function understood(typed: string, sort: FieldSort, units: Units): unknown {
+	switch (sort) {
+		case 'text':
+		case 'choice':
+			return typed;
+		case 'yes or no':
+			return typed === 'yes' ? true : typed === 'no' ? false : typed;
+		case 'number': {
+			const value = Number(typed.replace(',', '.'));
+			return Number.isNaN(value) ? typed : value;
+		}
+		case 'load':
+			return withUnit(typed, units.load);
+		case 'rate':
+			return withUnit(typed, rateUnit(units));
+		case 'mass':
+			return withUnit(typed, 'g');
+		case 'inertia':
+			return withUnit(typed, 'kg·mm²');
+		case 'volume':
+			return withUnit(typed, 'cc');
+		case 'lengths':
+			return typed.split(';').map((one) => understood(one.trim(), 'length', units));
+		case 'length':
+		case 'signed length': {
+			const entry = (sort === 'length' ? readEntry : readSignedEntry)(typed, units.length);
+			return entry.ok ? entry.text : typed;
+		}
+	}
+}
+
+function put(target: Plain, path: string, value: unknown): void {
+	const keys = path.split('.');
+	const last = keys.pop()!;
+	const at = keys.reduce((node, key) => (node[key] ??= {}) as Plain, target);
+	at[last] = value;
+}
+
+/** Takes a path out, and what it leaves empty with it. */
+function remove(target: Plain, path: string): void {
+	const [key, ...rest] = path.split('.') as [string, ...string[]];
+	const inner = target[key];
+	if (rest.length === 0) {
+		delete target[key];
+	} else if (typeof inner === 'object' && inner !== null) {
+		remove(inner as Plain, rest.join('.'));
+		if (Object.keys(inner).length === 0) delete target[key];
+	}
+}

@@ -1,0 +1,72 @@
+<script lang="ts">
+	/** The photos of one station's valve. */
+	import { Camera } from '@lucide/svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { getBook } from '$lib/job/book.svelte';
+	import { moment } from '$lib/ui/words';
+
+	interface Photo {
+		readonly id: string;
+		readonly station: string;
+		readonly width: number;
+		readonly height: number;
+		readonly at: string;
+	}
+	let { station, photos }: { station: string; photos: readonly Photo[] } = $props();
+	const book = getBook();
+	const MOST_BYTES = 12 * 1024 * 1024;
+	let problem = $state<string | null>(null);
+	let sending = $state(false);
+
+	async function send(input: HTMLInputElement) {
+		problem = null;
+		for (const file of input.files ?? []) {
+			if (file.size > MOST_BYTES) {
+				problem = `${file.name} is over 12 MB: make it smaller first.`;
+				continue;
+			}
+			sending = true;
+			try {
+				const response = await fetch(`/api/jobs/${book.job.id}/photos?station=${station}`, {
+					method: 'POST',
+					body: file
+				});
+				if (!response.ok) {
+					const answer = (await response.json()) as { message?: string };
+					problem = `${file.name}: ${answer.message ?? 'the server would not take it.'}`;
+				}
+			} catch {
+				problem = `${file.name}: the server cannot be reached. Try again.`;
+			}
+			sending = false;
+		}
+		input.value = '';
+		await invalidateAll();
+	}
+</script>
+
+<div class="flex flex-wrap gap-2">
+	{#each photos as photo (photo.id)}
+		<a href="/photos/{photo.id}" target="_blank" rel="noopener">
+			<img
+				src="/photos/{photo.id}?small"
+				alt="Valve of {station}, {moment(photo.at)}"
+				class="h-24 w-auto border border-rule"
+				loading="lazy"
+			/>
+		</a>
+	{/each}
+	<label class="button h-24 flex-col justify-center text-[13px]">
+		<Camera size={20} />
+		{sending ? 'Sending' : 'Add a photo'}
+		<input
+			type="file"
+			accept="image/jpeg,image/png,image/webp"
+			multiple
+			class="sr-only"
+			aria-label="Add a photo of {station}"
+			onchange={(event) => send(event.currentTarget)}
+		/>
+	</label>
+</div>
+{#if problem}<p role="alert" class="mt-1 text-[13px] font-semibold text-stop">{problem}</p>{/if}

@@ -1,0 +1,23 @@
+<script lang="ts">
+	/** Jobs, one a row. */
+	import JobRow from './JobRow.svelte';
+	import type { JobLine } from './line';
+
+	let { jobs }: { jobs: readonly JobLine[] } = $props();
+</script>
+
+<table class="w-full border-collapse">
+	<thead>
+		<tr class="border-b-2 border-ink text-left text-[13px] text-soft">
+			<th class="w-20 py-1.5 pl-3 font-medium">Job</th>
+			<th class="py-1.5 font-medium">Customer</th>
+			<th class="py-1.5 font-medium">Engine</th>
+			<th class="w-72 py-1.5 font-medium">How far</th>
+			<th class="w-56 py-1.5 font-medium">What blocks</th>
+			<th class="w-24 py-1.5 pr-3 text-right font-medium">Taken in</th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each jobs as job (job.id)}<JobRow {job} />{/each}
+	</tbody>
+</table>

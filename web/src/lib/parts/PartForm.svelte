@@ -1,0 +1,55 @@
+<script lang="ts">
+	/** One part's fields; what is typed stays when the server will not have it. */
+	import { untrack } from 'svelte';
+	import { enhance } from '$app/forms';
+	import type { PartSort } from '@zinc-ledger/core';
+	import FormField from '$lib/forms/FormField.svelte';
+	import type { Values } from '$lib/forms/flat';
+	import { fieldsOf } from './fields';
+
+	interface Props {
+		sort: PartSort;
+		title: string;
+		initial: Values;
+		form: { message?: string; problems?: Record<string, string>; values?: Values } | null;
+	}
+	let { sort, title, initial, form }: Props = $props();
+	let values = $state(untrack(() => ({ ...(form?.values ?? initial) })));
+	const problems = $derived(form?.problems ?? {});
+</script>
+
+<main id="main" class="flex-1 overflow-auto bg-paper px-8 pb-10">
+	<form
+		method="POST"
+		use:enhance={() =>
+			({ update }) =>
+				update({ reset: false })}
+	>
+		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
+			<h1 class="text-xl font-semibold">{title}</h1>
+			{#if form?.message}<p role="alert" class="font-semibold text-stop">{form.message}</p>{/if}
+			<a class="button ml-auto" href="/parts?sort={sort}">Leave it</a>
+			<button class="button button-main">Keep it</button>
+		</div>
+		<div class="mt-3 grid max-w-5xl gap-x-10 bench:grid-cols-2">
+			{#each fieldsOf(sort) as field (field.path)}
+				<div class="grid grid-cols-[12rem_1fr] items-center gap-x-3 border-b border-hair py-1">
+					<span class="text-[13px] text-soft">{field.label}</span>
+					<div>
+						<FormField
+							{field}
+							path={field.path}
+							label={field.label}
+							bind:value={() => values[field.path] ?? '', (text) => (values[field.path] = text)}
+							problem={problems[field.path]}
+						/>
+					</div>
+				</div>
+			{/each}
+		</div>
+		<p class="mt-4 max-w-prose text-[13px] text-soft">
+			Leave empty what is not known: a rule that needs it will say so, and not pass. Several lengths
+			in one field are parted by a semicolon.
+		</p>
+	</form>
+</main>

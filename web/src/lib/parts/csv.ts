@@ -1,0 +1,105 @@
+/** Parts of one sort as CSV: one row a part, one column a field; figures keep their units. */
+import Papa from 'papaparse';
+import type { LibraryPart, PartSort, Units } from '@zinc-ledger/core';
+import { PART_SORTS } from '@zinc-ledger/core';
+import { pathText, type Problem } from '@zinc-ledger/core/file';
+import { libraryPartOf } from '@zinc-ledger/core/parts';
+import { flatten, unflatten, type Values } from '$lib/forms/flat';
+import { fieldsOf } from './fields';
+
+const ABOUT = ['id', 'sort', 'stock', 'retired'] as const;
+
+/** The parts as the text of a CSV file. */
+export function partsToCsv(sort: PartSort, parts: readonly LibraryPart[]): string {
+	const fields = fieldsOf(sort);
+	return (
+		Papa.unparse(
+			{
+				fields: [...ABOUT, ...fields.map(({ path }) => path)],
+				data: parts.map(({ part, stock, retired }) => {
+					const values = flatten(part, fields);
+					return [
+						part.id,
+						sort,
+						stock ?? '',
+						retired ? 'yes' : 'no',
+						...fields.map(({ path }) => values[path])
+					];
+				})
+			},
+			{ newline: '\r\n', escapeFormulae: false }
+		) + '\r\n'
+	);
+}
+
+export type CsvRead =
+	{ ok: true; parts: readonly LibraryPart[] } | { ok: false; problems: readonly Problem[] };
+
+/**
+ * Reads a CSV file of parts, whole or not at all; every problem has its line.
+ *
+ * @param known the part of this id as it is, whose fields that CSV does not show are kept
+ */
+export function partsFromCsv(
+	text: string,
+	units: Units,
+	known: (id: string) => LibraryPart | undefined,
+	newId: () => string
+): CsvRead {
+	const { data, errors, meta } = Papa.parse<Values>(text.replace(/^\uFEFF/, ''), {
+		header: true,
+		skipEmptyLines: 'greedy'
+	});
+	const problems: Problem[] = errors
+		.filter(({ code }) => code !== 'UndetectableDelimiter')
+		.map(({ row, message }) => ({
+			path: `line ${(row ?? 0) + 2}`,
+			message: message.toLowerCase()
+		}));
+	const columns = meta.fields ?? [];
+	if (!columns.includes('sort') || !columns.includes('name')) {
+		return {
+			ok: false,
+			problems: [
+				{
+					path: 'line 1',
+					message: 'wants a first line that names the columns, “sort” and “name” among them'
+				}
+			]
+		};
+	}
+	const parts: LibraryPart[] = [];
+	const seen = new Set<string>();
+	data.forEach((row, i) => {
+		const at = (field?: string) => `line ${i + 2}${field ? `, ${field}` : ''}`;
+		const sort = row.sort?.trim() as PartSort;
+		if (!PART_SORTS.includes(sort)) {
+			problems.push({
+				path: at('sort'),
+				message: `“${row.sort ?? ''}” is no sort of part: ${PART_SORTS.join(', ')}`
+			});
+			return;
+		}
+		const fields = fieldsOf(sort).filter(({ path }) => columns.includes(path));
+		const id = row.id?.trim() || newId();
+		if (seen.has(id)) problems.push({ path: at('id'), message: 'this part is there twice' });
+		seen.add(id);
+		const stock = (row.stock ?? '').trim();
+		const result = libraryPartOf(sort).safeParse({
+			sort,
+			part: { ...unflatten(row, fields, known(id)?.part, units), id },
+			stock: stock === '' ? null : Number(stock),
+			retired: row.retired?.trim().toLowerCase() === 'yes'
+		});
+		if (result.success) parts.push(result.data as LibraryPart);
+		else {
+			for (const { path, message } of result.error.issues) {
+				problems.push({ path: at(pathText(path).replace(/^part\.?/, '')), message });
+			}
+		}
+	});
+	if (problems.length > 0) return { ok: false, problems };
+	if (parts.length === 0)
+		return { ok: false, problems: [{ path: 'the file', message: 'has no parts in it' }] };
+	return { ok: true, parts };
+}

@@ -1,0 +1,46 @@
+/** Keeping a part from its form, new or changed. */
+import { fail, redirect } from '@sveltejs/kit';
+import type { LibraryPart, PartSort, Person, Units } from '@zinc-ledger/core';
+import { libraryPartOf } from '@zinc-ledger/core/parts';
+import { unflatten, type Values } from '$lib/forms/flat';
+import { ask } from './ask';
+import { savePart } from './parts';
+import { fieldsOf } from '$lib/parts/fields';
+
+interface Keeping {
+	readonly request: Request;
+	readonly person: Person | null;
+	readonly units: Units;
+	readonly sort: PartSort;
+	readonly id: string;
+	/** The part as it was, or the one it is a copy of. */
+	readonly before: LibraryPart | null;
+}
+
+export async function keepPart({ request, person, units, sort, id, before }: Keeping) {
+	const values = Object.fromEntries(
+		[...(await request.formData())].map(([key, value]) => [key, String(value)])
+	) as Values;
+	if (!person) {
+		return fail(401, {
+			message: 'Pick who works at this bench first; what is typed here stays.',
+			problems: {},
+			values
+		});
+	}
+	const part = { ...unflatten(values, fieldsOf(sort), before?.part, units), id };
+	const checked = libraryPartOf(sort).safeParse({
+		sort,
+		part,
+		stock: before?.part.id === id ? before.stock : null,
+		retired: before?.part.id === id ? before.retired : false
+	});
+	if (!checked.success) {
+		const problems = Object.fromEntries(
+			checked.error.issues.map(({ path, message }) => [path.slice(1).join('.'), message])
+		);
+		return fail(400, { message: 'Not kept yet: look at the marked fields.', problems, values });
+	}
+	await ask((db) => savePart(db, checked.data as LibraryPart, person));
+	redirect(303, `/parts?sort=${encodeURIComponent(sort)}`);
+}

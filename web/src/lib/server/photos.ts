@@ -1,0 +1,120 @@
+/** Photos of valves: taken in through a decoder, made small, stripped of where and when they were taken. */
+import sharp from 'sharp';
+import { v7 as uuid } from 'uuid';
+import type { Person } from '@zinc-ledger/core';
+import type { Database } from './database/connection';
+
+/** What one photo may weigh as it is sent. */
+export const MOST_BYTES = 12 * 1024 * 1024;
+const MOST_PIXELS = 60_000_000;
+const MOST_PER_STATION = 12;
+const TAKEN = ['jpeg', 'png', 'webp'];
+const SIDE = 1600;
+const THUMBNAIL_SIDE = 240;
+
+export interface Photo {
+	readonly id: string;
+	readonly station: string;
+	readonly width: number;
+	readonly height: number;
+	readonly person: string;
+	readonly at: string;
+}
+
+export interface MadeSmall {
+	readonly width: number;
+	readonly height: number;
+	readonly content: Buffer;
+	readonly thumbnail: Buffer;
+}
+
+/**
+ * Decodes a photo and makes it small enough to keep. What it is, is told by its
+ * content, whatever it is called; nothing but its pixels is kept.
+ *
+ * @returns what was made of it, or what is wrong with it
+ */
+export async function makeSmall(sent: Buffer): Promise<MadeSmall | { problem: string }> {
+	if (sent.length > MOST_BYTES)
+		return { problem: 'This photo is over 12 MB: make it smaller first.' };
+	try {
+		const image = sharp(sent, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+		const { format, width, height, pages } = await image.metadata();
+		if (!TAKEN.includes(format) || (pages ?? 1) > 1) {
+			return { problem: 'This is no photo: JPEG, PNG and WebP are taken, one picture each.' };
+		}
+		if (width * height > MOST_PIXELS) {
+			return { problem: 'This picture unpacks to more than 60 megapixels: it is not taken.' };
+		}
+		const inside = (side: number) =>
+			sharp(sent, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+				.rotate()
+				.resize(side, side, { fit: 'inside', withoutEnlargement: true })
+				.webp({ quality: 82 });
+		const { data, info } = await inside(SIDE).toBuffer({ resolveWithObject: true });
+		const thumbnail = await inside(THUMBNAIL_SIDE).toBuffer();
+		return { width: info.width, height: info.height, content: data, thumbnail };
+	} catch (error) {
+		const tooLarge = /pixel limit/i.test((error as Error).message);
+		return {
+			problem: tooLarge
+				? 'This picture unpacks to more than 60 megapixels: it is not taken.'
+				: 'This is no photo: JPEG, PNG and WebP are taken, and it must be whole.'
+		};
+	}
+}
+
+/** Keeps a photo with its station; a problem when the station has its fill. */
+export async function keepPhoto(
+	db: Database,
+	jobId: string,
+	station: string,
+	made: MadeSmall,
+	by: Person
+): Promise<Photo | { problem: string }> {
+	const there = await db
+		.selectFrom('photo')
+		.select((select) => select.fn.countAll<string>().as('count'))
+		.where('job_id', '=', jobId)
+		.where('station', '=', station)
+		.executeTakeFirstOrThrow();
+	if (Number(there.count) >= MOST_PER_STATION) {
+		return { problem: `${station} has ${MOST_PER_STATION} photos already.` };
+	}
+	const row = await db
+		.insertInto('photo')
+		.values({ id: uuid(), job_id: jobId, station, ...made, person_id: by.id })
+		.returning(['id', 'at'])
+		.executeTakeFirstOrThrow();
+	const { width, height } = made;
+	return { id: row.id, station, width, height, person: by.id, at: row.at.toISOString() };
+}
+
+/** The photos of a job, without their content. */
+export async function listPhotos(db: Database, jobId: string): Promise<Photo[]> {
+	const rows = await db
+		.selectFrom('photo')
+		.select(['id', 'station', 'width', 'height', 'person_id', 'at'])
+		.where('job_id', '=', jobId)
+		.orderBy('at')
+		.execute();
+	return rows.map(({ person_id, at, ...photo }) => ({
+		...photo,
+		person: person_id,
+		at: at.toISOString()
+	}));
+}
+
+/** The content of a photo as WebP; undefined when there is none. */
+export async function photoContent(
+	db: Database,
+	id: string,
+	size: 'content' | 'thumbnail'
+): Promise<Buffer | undefined> {
+	const row = await db
+		.selectFrom('photo')
+		.select(`${size} as bytes`)
+		.where('id', '=', id)
+		.executeTakeFirst();
+	return row?.bytes as Buffer | undefined;
+}

@@ -1,0 +1,70 @@
+<script lang="ts">
+	/** The schools of installed height side by side, with what each would aim at here. */
+	import {
+		KINDS,
+		SCHOOLS,
+		schoolsOf,
+		showLength,
+		showLoad,
+		showPhrase,
+		mm
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import { capital } from '$lib/ui/words';
+
+	const book = getBook();
+	const bench = getBench();
+	const rows = $derived(
+		KINDS.map((kind) => {
+			const sheet = book.sheet.kinds[kind];
+			const setup = book.job.setup.kinds[kind];
+			const schools = schoolsOf(sheet, setup);
+			return { kind, sheet, setup, schools };
+		})
+	);
+	const load = (value: Parameters<typeof showLoad>[0] | null | undefined) =>
+		value == null ? '·' : showLoad(value, bench.units);
+</script>
+
+<h3 class="mt-5 border-b border-ink pb-1 font-semibold">
+	What each school would aim at
+	<span class="figure font-normal text-soft">{bench.units.length}, {bench.units.load}</span>
+</h3>
+<table class="w-full text-[13px]">
+	<thead>
+		<tr class="text-left text-soft">
+			<th class="py-1 font-medium">School</th>
+			{#each KINDS as kind (kind)}
+				<th class="py-1 text-right font-medium">{capital(kind)}</th>
+				<th class="py-1 text-right font-medium">seat</th>
+				<th class="py-1 text-right font-medium">open</th>
+			{/each}
+		</tr>
+	</thead>
+	<tbody>
+		{#each SCHOOLS as school (school)}
+			<tr class="border-t border-hair">
+				<th scope="row" class="py-1 text-left font-normal">{capital(school)}</th>
+				{#each rows as { kind, sheet, setup, schools } (kind)}
+					{@const { height, because } = schools[school]}
+					{@const at = height === null ? null : (sheet.curve?.load(height) ?? null)}
+					<td
+						class="figure py-1 text-right {setup.aim.school === school
+							? 'font-semibold underline decoration-chromate decoration-2 underline-offset-4'
+							: ''}"
+						title={showPhrase(because, bench.units)}
+					>
+						{height === null ? '·' : showLength(height, bench.units)}
+					</td>
+					<td class="figure py-1 text-right">{load(at)}</td>
+					<td class="figure py-1 text-right">
+						{load(
+							height === null || !sheet.lift ? null : sheet.curve?.load(mm(height - sheet.lift.net))
+						)}
+					</td>
+				{/each}
+			</tr>
+		{/each}
+	</tbody>
+</table>

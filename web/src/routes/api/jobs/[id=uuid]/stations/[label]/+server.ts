@@ -1,0 +1,24 @@
+import { error, json } from '@sveltejs/kit';
+import { z } from 'zod';
+import { StationEntry, StationParts } from '@zinc-ledger/core/schema';
+import { ask } from '$lib/server/ask';
+import { checkedBody } from '$lib/server/body';
+import { setStation } from '$lib/server/jobs';
+
+const Change = z.union([
+	z.strictObject({ shims: StationEntry.shape.shims.unwrap() }),
+	z.strictObject({ parts: StationParts.nullable() })
+]);
+
+/** Changes what a station is built of: its shims, or parts of its own. */
+export async function PATCH({ request, params, locals }) {
+	const change = await checkedBody(request, Change);
+	const { person } = locals;
+	if (!person) error(401, 'Pick who works at this bench first.');
+	const decision = await ask((db) =>
+		'shims' in change
+			? setStation(db, params.id, params.label, 'shims', change.shims, person)
+			: setStation(db, params.id, params.label, 'parts', change.parts ?? undefined, person)
+	);
+	return json({ decision });
+}

@@ -1,0 +1,6 @@
+import { ask } from '$lib/server/ask';
+import { listPhotos } from '$lib/server/photos';
+
+export const load = async ({ params }) => ({
+	photos: await ask((db) => listPhotos(db, params.id))
+});

@@ -1,0 +1,176 @@
+<script lang="ts">
+	import { v7 as uuid } from 'uuid';
+	import {
+		GROOVES_SEEN,
+		SEAT_MARKS,
+		seenOn,
+		STEMS_SEEN,
+		TIPS_SEEN,
+		walk,
+		type Inspection
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Photos from '$lib/inspect/Photos.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { moment } from '$lib/ui/words';
+
+	let { data } = $props();
+	const book = getBook();
+	const bench = getBench();
+	useKeys([
+		{ keys: ['↑', '↓'], does: 'valve before, valve after' },
+		{ keys: ['g'], does: 'all good: keep, on to the next' },
+		{ keys: ['Enter'], does: 'keep as chosen, on to the next' }
+	]);
+
+	const ASKED = [
+		{ name: 'condition', title: 'Valve is', choices: ['new', 'reused'] },
+		{ name: 'tip', title: 'Tip', choices: TIPS_SEEN },
+		{ name: 'groove', title: 'Lock groove', choices: GROOVES_SEEN },
+		{ name: 'stem', title: 'Stem', choices: STEMS_SEEN },
+		{ name: 'seatMark', title: 'Seat mark', choices: SEAT_MARKS }
+	] as const;
+	const GOOD = {
+		condition: 'reused',
+		tip: 'good',
+		groove: 'good',
+		stem: 'good',
+		seatMark: 'even'
+	} as const;
+	type Seen = Pick<Inspection, (typeof ASKED)[number]['name']>;
+
+	const order = $derived(walk(book.job.stations, book.job.setup.walkingOrder));
+	let at = $state<string | null>(null);
+	const label = $derived(
+		at ?? order.find((entry) => !book.station(entry.label)?.seen)?.label ?? order[0]!.label
+	);
+	const seen = $derived(book.station(label)?.seen ?? null);
+	let chosen = $derived<Seen>({ ...GOOD, ...(seen && pick(seen)) });
+	let note = $derived(seen?.note ?? '');
+	let problem = $state<string | null>(null);
+	const done = $derived(book.sheet.stations.filter((station) => station.seen).length);
+
+	function pick({ condition, tip, groove, stem, seatMark }: Inspection): Seen {
+		return { condition, tip, groove, stem, seatMark };
+	}
+
+	function step(by: number) {
+		const i = order.findIndex((entry) => entry.label === label);
+		at = order[Math.min(order.length - 1, Math.max(0, i + by))]!.label;
+		problem = null;
+	}
+
+	async function keep(what: Seen, about: string) {
+		problem = await book.append('inspections', bench.person, {
+			id: uuid(),
+			station: label,
+			...what,
+			...(about.trim() && { note: about.trim() }),
+			at: new Date().toISOString()
+		});
+		if (problem === null) step(1);
+	}
+
+	function press(event: KeyboardEvent) {
+		if (isTyping(event) || (event.target as HTMLElement).matches('[type=radio]')) return;
+		if (event.key === 'ArrowDown') step(1);
+		else if (event.key === 'ArrowUp') step(-1);
+		else if (event.key === 'g') void keep({ ...GOOD, condition: chosen.condition }, '');
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:head><title>Valves · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:window onkeydown={press} />
+
+<div class="flex-none px-4 pt-3">
+	<HeadPlan
+		job={book.job}
+		stations={book.sheet.stations}
+		seen
+		selected={label}
+		onselect={(one) => (at = one)}
+	/>
+</div>
+<div
+	class="grid min-h-0 flex-1 gap-x-8 overflow-auto px-6 py-4 bench:grid-cols-[minmax(0,1fr)_20rem]"
+>
+	<form
+		onsubmit={(event) => {
+			event.preventDefault();
+			void keep(chosen, note);
+		}}
+	>
+		<h1 class="flex items-end gap-5">
+			<span class="figure text-[56px] leading-none font-semibold">{label}</span>
+			<span class="pb-1 text-[15px] text-soft"
+				>Look at the valve · {done} of {order.length} seen</span
+			>
+		</h1>
+		<div class="mt-4 border-t-2 border-ink">
+			{#each ASKED as { name, title, choices } (name)}
+				<fieldset class="flex flex-wrap items-center gap-x-5 border-b border-hair">
+					<legend class="float-left w-28 py-2.5 text-[13px] text-soft">{title}</legend>
+					{#each choices as choice (choice)}
+						<label class="flex min-h-12 items-center gap-1.5">
+							<input
+								type="radio"
+								{name}
+								value={choice}
+								class="size-5"
+								checked={chosen[name] === choice}
+								onchange={() => (chosen = { ...chosen, [name]: choice })}
+							/>
+							{choice}
+						</label>
+					{/each}
+				</fieldset>
+			{/each}
+		</div>
+		<label class="mt-3 block text-[13px] text-soft" for="note">Note</label>
+		<input id="note" class="field" maxlength="200" autocomplete="off" bind:value={note} />
+		<div class="mt-3 min-h-12 space-y-1">
+			{#each seenOn(chosen) as remark (remark.text)}
+				<p><Mark state={remark.state} word /> {remark.text}</p>
+			{/each}
+		</div>
+		<button class="button button-main mt-2">Keep, on to the next</button>
+		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+	</form>
+	<aside aria-label="Photos and what was seen" class="space-y-5 text-[13px]">
+		<section>
+			<h2 class="mb-2 border-b border-ink pb-1 font-semibold">Photos of {label}</h2>
+			{#key label}
+				<Photos station={label} photos={data.photos.filter((photo) => photo.station === label)} />
+			{/key}
+			<p class="mt-1 text-soft">JPEG, PNG or WebP to 12 MB. Where it was taken is not kept.</p>
+		</section>
+		<section>
+			<h2 class="border-b border-ink pb-1 font-semibold">Seen so far</h2>
+			<ul>
+				{#each order as entry (entry.label)}
+					{@const valve = book.station(entry.label)?.seen}
+					{#if valve}
+						<li class="flex flex-wrap gap-x-2 border-b border-hair py-1">
+							<b class="figure w-9">{entry.label}</b>
+							<span>{valve.condition}</span>
+							{#each seenOn(valve) as remark (remark.text)}
+								<span><Mark state={remark.state} /> {remark.text.split(':')[0]}</span>
+							{/each}
+							<span class="ml-auto text-soft" title={moment(valve.at)}
+								>{book.initials(valve.person)}</span
+							>
+						</li>
+					{/if}
+				{/each}
+			</ul>
+		</section>
+		<p class="caution">
+			Keep every valve with its station: tag or rack. Solvents: ventilation and gloves.
+		</p>
+	</aside>
+</div>

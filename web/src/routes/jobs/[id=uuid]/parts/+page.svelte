@@ -1,0 +1,200 @@
+<script lang="ts">
+	import {
+		evaluate,
+		KINDS,
+		SORT_OF,
+		STATION_PARTS,
+		type Finding,
+		type Kind,
+		type Remedy,
+		type Setup,
+		type StationPart
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import FindingItem from '$lib/fit/FindingItem.svelte';
+	import MassTable from '$lib/fit/MassTable.svelte';
+	import OwnParts from '$lib/fit/OwnParts.svelte';
+	import { PLACE_WORDS, placeOf } from '$lib/fit/words';
+	import { getBook } from '$lib/job/book.svelte';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import { capital } from '$lib/ui/words';
+
+	let { data } = $props();
+	const book = getBook();
+	const bench = getBench();
+	useKeys([{ keys: ['Tab'], does: 'next part' }]);
+
+	const REUSABLE = ['spring', 'locks', 'seal'] as const;
+
+	/** Parts being tried; null while the job stands as it is kept. */
+	let tried = $state.raw<Setup | null>(null);
+	let problem = $state<string | null>(null);
+	const setup = $derived(tried ?? book.job.setup);
+	const sheet = $derived(tried ? evaluate({ ...book.job, setup: tried }) : book.sheet);
+
+	const rank = (finding: Finding) => ['stop', 'watch', 'note'].indexOf(finding.severity);
+	const tripped = $derived(
+		sheet.fit.filter(({ outcome }) => outcome === 'trips').toSorted((a, b) => rank(a) - rank(b))
+	);
+	const unknown = $derived(sheet.fit.filter(({ outcome }) => outcome === 'missing'));
+	const passing = $derived(sheet.fit.filter(({ outcome }) => outcome === 'passes'));
+	const contextOf = ({ kind, stations }: Finding) =>
+		sheet.fitContexts.find(
+			(group) => group.context.kind === kind && group.stations.join() === stations.join()
+		)?.context;
+	const choicesFor = (place: StationPart) =>
+		data.library.filter((part) => part.sort === SORT_OF[place] && !part.retired);
+	const isInLibrary = (kind: Kind, place: StationPart) =>
+		choicesFor(place).some(({ part }) => part.id === setup.kinds[kind][place]?.id);
+
+	function change(kind: Kind, change: Partial<Setup['kinds'][Kind]>) {
+		const kinds = { ...setup.kinds, [kind]: { ...setup.kinds[kind], ...change } };
+		const changed = { ...setup, kinds };
+		tried = JSON.stringify(changed) === JSON.stringify(book.job.setup) ? null : changed;
+	}
+
+	function choose(kind: Kind, place: StationPart, id: string) {
+		const part = choicesFor(place).find((choice) => choice.part.id === id)?.part;
+		// What was ground off belongs to the retainer that was ground.
+		const chosen = part && place === 'retainer' ? { ...part, groundOff: '0 mm' } : part;
+		change(kind, { [place]: chosen });
+	}
+
+	function toggleReused(kind: Kind, part: (typeof REUSABLE)[number], reused: boolean) {
+		const others = (setup.kinds[kind].reused ?? []).filter((one) => one !== part);
+		change(kind, { reused: reused ? [...others, part] : others });
+	}
+
+	async function mend(finding: Finding, { place, part }: Remedy) {
+		if (finding.stations.length === 0) return choose(finding.kind, place, part.part.id);
+		for (const label of finding.stations) {
+			const entry = book.job.stations.find((station) => station.label === label);
+			problem = await book.setParts(label, { ...entry?.parts, [place]: part.part });
+		}
+	}
+
+	async function keep() {
+		if (!tried) return;
+		if (!bench.person) {
+			problem = 'Pick who works at this bench first, at the top; what is chosen here stays.';
+			return;
+		}
+		problem = await book.changeSetup(JSON.parse(JSON.stringify(tried)) as Setup);
+		if (problem === null) tried = null;
+	}
+</script>
+
+<svelte:head><title>Parts · {book.job.number} · Zinc Ledger</title></svelte:head>
+
+<div class="grid min-h-0 flex-1 bench:grid-cols-[minmax(0,1fr)_27rem]">
+	<div class="min-h-0 overflow-auto px-5 pb-8">
+		<div class="sticky top-0 z-[1] flex min-h-16 items-center gap-3 border-b-2 border-ink bg-paper">
+			<h1 class="text-xl font-semibold">Parts of {book.job.number}</h1>
+			{#if tried}
+				<span class="ml-auto text-[13px] font-semibold">Being tried, not kept</span>
+				<button class="button" onclick={() => (tried = null)}>Leave them</button>
+				<button class="button button-main" onclick={keep}>Keep these parts</button>
+			{:else}
+				<a class="button ml-auto" href="/jobs/{book.job.id}/springs">Which spring?</a>
+			{/if}
+		</div>
+		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+		<div class="grid grid-cols-[6rem_1fr_1fr] items-center gap-x-3 pt-2">
+			<span></span>
+			{#each KINDS as kind (kind)}<h2 class="pb-1 font-semibold">{capital(kind)}</h2>{/each}
+			{#each STATION_PARTS as place (place)}
+				<span class="text-[13px] text-soft">{PLACE_WORDS[place]}</span>
+				{#each KINDS as kind (kind)}
+					{@const present = setup.kinds[kind][place]}
+					<div class="py-1">
+						<select
+							class="field"
+							aria-label="{kind}: {PLACE_WORDS[place]}"
+							value={present ? (present.id ?? 'own') : ''}
+							onchange={(event) => choose(kind, place, event.currentTarget.value)}
+						>
+							<option value="">none</option>
+							{#if present && !isInLibrary(kind, place)}
+								<option value={present.id ?? 'own'}>{present.name}, on this job only</option>
+							{/if}
+							{#each choicesFor(place) as { part, stock } (part.id)}
+								<option value={part.id}
+									>{part.name}{stock === 0 ? ' · none on the shelf' : ''}</option
+								>
+							{/each}
+						</select>
+					</div>
+				{/each}
+			{/each}
+			<span class="text-[13px] text-soft">Run before</span>
+			{#each KINDS as kind (kind)}
+				<div class="flex gap-4">
+					{#each REUSABLE as part (part)}
+						<label class="flex min-h-11 items-center gap-1.5 text-[14px]">
+							<input
+								type="checkbox"
+								class="size-5"
+								aria-label="{kind}: {part} reused"
+								checked={setup.kinds[kind].reused?.includes(part) ?? false}
+								onchange={(event) => toggleReused(kind, part, event.currentTarget.checked)}
+							/>
+							{part}
+						</label>
+					{/each}
+				</div>
+			{/each}
+		</div>
+		<div class="mt-4 space-y-5">
+			<MassTable before={book.job.setup} after={setup} />
+			<OwnParts library={data.library} />
+		</div>
+		<p class="caution mt-5">
+			The makers’ own fitting instructions come first. A part that is not here: add it under
+			<a class="underline" href="/parts">Parts</a>.
+		</p>
+	</div>
+
+	<aside
+		class="min-h-0 overflow-auto border-rule px-4 pb-8 bench:border-l"
+		aria-label="Whether the parts fit each other"
+	>
+		<h2 class="flex min-h-16 items-center border-b-2 border-ink text-lg font-semibold">
+			Do they fit each other?
+		</h2>
+		<ul>
+			{#each tripped as finding (finding.key)}
+				<FindingItem
+					{finding}
+					context={contextOf(finding)}
+					library={data.library}
+					kept={tried === null}
+					onmend={(remedy) => mend(finding, remedy)}
+				/>
+			{:else}
+				<li class="border-b border-hair py-2.5">No rule trips.</li>
+			{/each}
+		</ul>
+		{#if unknown.length > 0}
+			<h3 class="mt-4 font-semibold">Not known, so not passed</h3>
+			<ul class="mt-1 text-[13px]">
+				{#each unknown as finding (finding.key)}
+					<li class="border-b border-hair py-1">
+						{finding.title}
+						<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
+						<span class="block text-soft">wants {finding.missing.join(', ')}</span>
+					</li>
+				{/each}
+			</ul>
+		{/if}
+		<details class="mt-4 text-[13px]">
+			<summary class="min-h-9 font-semibold">{passing.length} pass</summary>
+			<ul>
+				{#each passing as finding (finding.key)}
+					<li class="border-b border-hair py-1">
+						{finding.title} <span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
+					</li>
+				{/each}
+			</ul>
+		</details>
+	</aside>
+</div>

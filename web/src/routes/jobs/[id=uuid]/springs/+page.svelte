@@ -1,0 +1,122 @@
+<script lang="ts">
+	import {
+		chooseSprings,
+		KINDS,
+		showLength,
+		showLoad,
+		showMass,
+		showPhrase,
+		type Kind,
+		type Setup,
+		type SpringCandidate
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { capital } from '$lib/ui/words';
+
+	let { data } = $props();
+	const book = getBook();
+	const bench = getBench();
+	useKeys([]);
+	let kind = $state<Kind>('intake');
+	let problem = $state<string | null>(null);
+
+	const candidates = $derived.by(() => {
+		const group = book.sheet.fitContexts.find(
+			({ context, stations }) => context.kind === kind && stations.length === 0
+		);
+		return group ? chooseSprings(group.context, data.library) : [];
+	});
+	const could = $derived(candidates.filter(({ ruledOut }) => ruledOut.length === 0).length);
+	const figures = (one: SpringCandidate) => [
+		one.height === null ? '·' : showLength(one.height, bench.units),
+		one.seatLoad === null ? '·' : showLoad(one.seatLoad, bench.units),
+		one.openLoad === null ? '·' : showLoad(one.openLoad, bench.units),
+		one.bindMargin === null ? '·' : showLength(one.bindMargin, bench.units),
+		one.mass === null ? '·' : showMass(one.mass)
+	];
+
+	async function take({ part }: SpringCandidate) {
+		if (!bench.person) {
+			problem = 'Pick who works at this bench first, at the top.';
+			return;
+		}
+		const { setup } = book.job;
+		const kinds = { ...setup.kinds, [kind]: { ...setup.kinds[kind], spring: part.part } };
+		problem = await book.changeSetup({ ...setup, kinds } as Setup);
+	}
+</script>
+
+<svelte:head><title>Which spring? · {book.job.number} · Zinc Ledger</title></svelte:head>
+
+<div class="min-h-0 flex-1 overflow-auto px-6 pb-8">
+	<div class="sticky top-0 z-[1] flex min-h-16 items-center gap-4 border-b-2 border-ink bg-paper">
+		<h1 class="text-xl font-semibold">Which spring?</h1>
+		<div role="group" aria-label="Kind" class="flex gap-1">
+			{#each KINDS as one (one)}
+				<button
+					class="min-h-11 px-2.5 aria-pressed:font-semibold aria-pressed:underline aria-pressed:decoration-chromate aria-pressed:decoration-2 aria-pressed:underline-offset-4"
+					aria-pressed={kind === one}
+					onclick={() => (kind = one)}>{capital(one)}</button
+				>
+			{/each}
+		</div>
+		<span class="text-soft">{could} of {candidates.length} could serve here</span>
+		<a class="button ml-auto" href="/jobs/{book.job.id}/parts">Back to the parts</a>
+	</div>
+	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+	<table class="w-full border-collapse">
+		<thead>
+			<tr class="border-b border-ink text-[12px] text-soft">
+				<th class="py-1.5 text-left font-medium">Spring</th>
+				{#each [['Height', bench.units.length], ['Seat', bench.units.load], ['Open', bench.units.load], ['To bind', bench.units.length], ['Mass', 'g']] as [title, unit] (title)}
+					<th class="w-20 py-1.5 text-right font-medium">
+						{title} <span class="figure block">{unit}</span>
+					</th>
+				{/each}
+				<th class="py-1.5 pl-5 text-left font-medium">What speaks against it</th>
+				<th><span class="sr-only">Take</span></th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each candidates as one (one.part.part.id)}
+				{@const out = one.ruledOut.length > 0}
+				<tr class="border-b border-hair align-top {out ? 'text-soft' : ''}">
+					<th scope="row" class="py-2 text-left font-semibold">
+						{one.part.part.name}
+						{#if book.job.setup.kinds[kind].spring?.id === one.part.part.id}
+							<span class="block text-xs font-normal">on the job now</span>
+						{/if}
+					</th>
+					{#each figures(one) as text, i (i)}
+						<td class="figure py-2 text-right">{text}</td>
+					{/each}
+					<td class="py-2 pl-5 text-[13px]">
+						{#each one.ruledOut as reason, i (i)}
+							<span class="block"><Mark state="stop" /> {showPhrase(reason, bench.units)}</span>
+						{/each}
+						{#each one.remarks as remark, i (i)}
+							<span class="block text-soft">{showPhrase(remark, bench.units)}</span>
+						{/each}
+					</td>
+					<td class="py-1 text-right">
+						{#if !out && book.job.setup.kinds[kind].spring?.id !== one.part.part.id}
+							<button
+								class="button"
+								aria-label="Take {one.part.part.name}"
+								onclick={() => take(one)}>Take</button
+							>
+						{/if}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	<p class="mt-3 max-w-prose text-[13px] text-soft">
+		Each is worked out at the height this job’s school would aim at with it. Ranked by what speaks
+		against it, then by the bind margin nearest to its aim, then by mass. Loads from a card are a
+		straight line: test the spring.
+	</p>
+</div>

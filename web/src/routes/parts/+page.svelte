@@ -1,0 +1,203 @@
+<script lang="ts">
+	import { FileDown, FilePlus2, Plus } from '@lucide/svelte';
+	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
+	import { PART_SORTS } from '@zinc-ledger/core';
+	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { flatten } from '$lib/forms/flat';
+	import { fieldsOf } from '$lib/parts/fields';
+	import { capital } from '$lib/ui/words';
+
+	let { data, form } = $props();
+	useKeys([
+		{ keys: ['f'], does: 'find a part' },
+		{ keys: ['n'], does: 'add a part of this sort' }
+	]);
+	let search: HTMLInputElement;
+	let counting = $state<string | null>(null);
+
+	const fields = $derived(fieldsOf(data.sort).filter((field) => field.shown));
+	const sortWord = (sort: string) => capital(sort === 'locks' ? 'locks' : `${sort}s`);
+
+	function press(event: KeyboardEvent) {
+		if (isTyping(event)) return;
+		if (event.key === 'n') void goto(`/parts/new?sort=${data.sort}`);
+		else if (event.key === 'f') search.focus();
+		else return;
+		event.preventDefault();
+	}
+	const figure = (text: string) =>
+		text.replace(/^([+-]?[\d.]+) (in|mm|lbf|N|kgf)(\/\w+)?$/, '$1 $2$3');
+</script>
+
+<svelte:head><title>Parts · Zinc Ledger</title></svelte:head>
+<svelte:window onkeydown={press} />
+
+<main id="main" class="flex min-h-0 flex-1 flex-col overflow-auto bg-paper px-8 py-6">
+	<div class="flex flex-wrap items-end gap-x-5 gap-y-3">
+		<h1 class="text-2xl font-semibold">Parts</h1>
+		<form role="search" action="/parts" class="w-72">
+			<input type="hidden" name="sort" value={data.sort} />
+			<label for="find-part" class="mb-1 block text-[13px] text-soft">Find by any field</label>
+			<input
+				id="find-part"
+				name="find"
+				type="search"
+				class="field"
+				value={data.find}
+				bind:this={search}
+				autocomplete="off"
+				oninput={(event) =>
+					void goto(
+						`/parts?sort=${data.sort}&find=${encodeURIComponent(event.currentTarget.value)}`,
+						{
+							replaceState: true,
+							keepFocus: true
+						}
+					)}
+			/>
+		</form>
+		<div class="ml-auto flex flex-wrap items-end gap-3">
+			<a class="button" href="/parts/file?sort={data.sort}&as=csv" download>
+				<FileDown size={17} /> CSV
+			</a>
+			<a class="button" href="/parts/file" download><FileDown size={17} /> All as JSON</a>
+			<form
+				method="POST"
+				action="?/import&sort={data.sort}"
+				enctype="multipart/form-data"
+				use:enhance
+			>
+				<label class="button">
+					<FilePlus2 size={17} /> Take in a file
+					<input
+						type="file"
+						name="file"
+						accept=".csv,.json,text/csv,application/json"
+						class="sr-only"
+						onchange={(event) => event.currentTarget.form?.requestSubmit()}
+					/>
+				</label>
+			</form>
+			<a class="button button-main" href="/parts/new?sort={data.sort}"><Plus size={17} /> Add</a>
+		</div>
+	</div>
+
+	{#if form?.problems}
+		<section role="alert" class="mt-5 max-w-4xl border-l-4 border-stop py-1 pl-4">
+			<h2 class="font-semibold">{form.file ?? 'It'} was not taken in; nothing was changed</h2>
+			<ul class="mt-1 max-h-60 overflow-auto">
+				{#each form.problems as problem, i (i)}
+					<li><span class="figure text-[13px]">{problem.path}</span>: {problem.message}</li>
+				{/each}
+			</ul>
+		</section>
+	{:else if form?.taken}
+		<p role="status" class="mt-4">{form.taken} parts were taken in.</p>
+	{/if}
+
+	<nav aria-label="Sorts of parts" class="mt-5 flex flex-wrap gap-x-1 text-[14px]">
+		{#each PART_SORTS as sort (sort)}
+			<a
+				href="/parts?sort={sort}"
+				aria-current={sort === data.sort ? 'page' : undefined}
+				class="flex min-h-11 items-center px-2.5 aria-[current=page]:font-semibold aria-[current=page]:underline aria-[current=page]:decoration-chromate aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-4"
+			>
+				{sortWord(sort)}
+			</a>
+		{/each}
+	</nav>
+
+	<table class="w-full border-collapse text-[14px]">
+		<thead>
+			<tr class="border-b-2 border-ink text-left align-bottom text-[12px] text-soft">
+				<th class="py-1.5 pl-2 font-medium">Name</th>
+				{#each fields as field (field.path)}
+					<th
+						class="py-1.5 pr-3 leading-tight font-medium {['text', 'choice'].includes(field.sort)
+							? ''
+							: 'text-right'}">{field.label}</th
+					>
+				{/each}
+				<th class="py-1.5 text-right font-medium">On the shelf</th>
+				<th class="py-1.5 pl-3 font-medium"><span class="sr-only">Change</span></th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each data.parts as { part, stock, retired } (part.id)}
+				{@const values = flatten(part, fields)}
+				<tr class="border-b border-hair {retired ? 'text-faint' : ''}">
+					<td class="py-1 pl-2">
+						<a class="flex min-h-9 items-center font-semibold" href="/parts/{part.id}"
+							>{part.name}</a
+						>
+						{#if retired}<span class="text-[12px]">retired</span>{/if}
+					</td>
+					{#each fields as field (field.path)}
+						<td
+							class="py-1 pr-3 {['text', 'choice'].includes(field.sort)
+								? ''
+								: 'figure text-right text-[13px] whitespace-nowrap'}"
+						>
+							{figure(values[field.path] ?? '')}
+						</td>
+					{/each}
+					<td class="figure py-1 text-right">{stock ?? '·'}</td>
+					<td class="py-1 pl-3">
+						<div class="flex items-center justify-end gap-3 text-[13px] text-soft">
+							<button
+								class="min-h-9 underline"
+								aria-label="In, out: {part.name}"
+								onclick={() => (counting = counting === part.id ? null : part.id)}>In, out</button
+							>
+							<a
+								class="flex min-h-9 items-center underline"
+								aria-label="Copy {part.name}"
+								href="/parts/new?sort={data.sort}&copy={part.id}">Copy</a
+							>
+							<form method="POST" action="?/retire&sort={data.sort}" use:enhance>
+								<input type="hidden" name="id" value={part.id} />
+								<input type="hidden" name="retired" value={retired ? 'no' : 'yes'} />
+								<button
+									class="min-h-9 underline"
+									aria-label="{retired ? 'Bring back' : 'Retire'} {part.name}"
+								>
+									{retired ? 'Bring back' : 'Retire'}
+								</button>
+							</form>
+						</div>
+						{#if counting === part.id}
+							<form
+								method="POST"
+								action="?/stock&sort={data.sort}"
+								use:enhance
+								class="flex items-end gap-2 py-1"
+							>
+								<input type="hidden" name="id" value={part.id} />
+								<input
+									class="field figure w-20 text-right"
+									name="change"
+									aria-label="How many, + in or − out"
+									placeholder="+4"
+									{@attach (input) => input.focus()}
+								/>
+								<input class="field" name="reason" aria-label="Why" placeholder="why" />
+								<button class="button">Write</button>
+							</form>
+							{#if form?.stockOf === part.id}
+								<p role="alert" class="text-[13px] font-semibold text-stop">{form.stockProblem}</p>
+							{/if}
+						{/if}
+					</td>
+				</tr>
+			{:else}
+				<tr>
+					<td class="py-6 pl-2 text-soft" colspan={fields.length + 3}>
+						{data.find ? `No ${data.sort} has “${data.find}” in it.` : 'None yet.'}
+						<a class="underline" href="/parts/new?sort={data.sort}">Add one</a>
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</main>

@@ -1,0 +1,24 @@
+import { error } from '@sveltejs/kit';
+import { flatten } from '$lib/forms/flat';
+import { fieldsOf } from '$lib/parts/fields';
+import { ask } from '$lib/server/ask';
+import { keepPart } from '$lib/server/keep-part';
+import { findPart } from '$lib/server/parts';
+
+async function known(id: string) {
+	const part = await ask((db) => findPart(db, id));
+	if (!part) error(404, 'There is no such part.');
+	return part;
+}
+
+export const load = async ({ params }) => {
+	const { sort, part } = await known(params.id);
+	return { sort, name: part.name, values: flatten(part, fieldsOf(sort)) };
+};
+
+export const actions = {
+	default: async ({ request, params, locals }) => {
+		const before = await known(params.id);
+		return keepPart({ request, ...locals, sort: before.sort, id: params.id, before });
+	}
+};
