@@ -47,6 +47,7 @@ export * from './inspection/inspection.ts';
 export * from './work/work.ts';
 export * from './mass/mass.ts';
 export * from './fit/rule.ts';
+export * from './fit/finding.ts';
 export * from './fit/fit.ts';
 export * from './fit/remedy.ts';
 export * from './choice/spring.ts';

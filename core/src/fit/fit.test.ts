@@ -47,11 +47,10 @@ function sound(): FitContext {
 }
 
 /** Changes parts or set-up of a sound context. */
-type Change = (
-	context: { parts: Record<string, any>; setup: Record<string, any> } & FitContext
-) => void;
+type Change = (context: FitContext) => void;
+type Plain = Record<string, unknown>;
 function changed(change: Change): FitContext {
-	const context = structuredClone(sound()) as Parameters<Change>[0];
+	const context = structuredClone(sound());
 	change(context);
 	return context;
 }
@@ -62,11 +61,11 @@ const set =
 	(context) => {
 		const keys = path.split('.');
 		const last = keys.pop()!;
-		const at = keys.reduce<Record<string, any>>(
-			(node, key) => (node[key] ??= {}),
-			context as Record<string, any>
+		const at = keys.reduce<Plain>(
+			(node, key) => (node[key] ??= {}) as Plain,
+			context as unknown as Plain
 		);
-		if (value === undefined) delete at[last];
+		if (value === undefined) Reflect.deleteProperty(at, last);
 		else at[last] = structuredClone(value);
 	};
 const all =

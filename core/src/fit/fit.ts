@@ -1,36 +1,12 @@
 /** The findings of fit on a job: every rule, asked of every set of parts that stands on it. */
-import { showPhrase, type Phrase } from '../units/phrase.ts';
+import { showPhrase } from '../units/phrase.ts';
 import { METRIC } from '../units/display.ts';
 import { mm } from '../units/quantity.ts';
-import type { Kind } from '../station/layout.ts';
 import type { Acceptance, Job, KindSetup, StationEntry } from '../job/schema.ts';
 import type { KindSheet, StationSheet } from '../job/sheet.ts';
-import type { FitContext, Severity, SpringUse } from './rule.ts';
+import type { Finding, FitGroup } from './finding.ts';
+import type { FitContext, SpringUse } from './rule.ts';
 import { RULES } from './rules/index.ts';
-
-export interface Finding {
-	/** F1 to F25. */
-	readonly rule: string;
-	readonly title: string;
-	readonly why: string;
-	readonly severity: Severity;
-	readonly outcome: 'trips' | 'passes' | 'missing';
-	readonly kind: Kind;
-	/** Stations it concerns, where they have parts of their own; empty for the whole kind. */
-	readonly stations: readonly string[];
-	/** The figures compared; empty when some are missing. */
-	readonly compared: Phrase;
-	readonly missing: readonly string[];
-	/** Names rule, place and figures: an acceptance holds only while these stay as they were. */
-	readonly key: string;
-	readonly acceptance: Acceptance | null;
-}
-
-/** Parts that stand at several stations alike. */
-export interface FitGroup {
-	readonly context: FitContext;
-	readonly stations: readonly string[];
-}
 
 /** What is known of a station for the rules: its entry, its parts, and its kind's figures with them. */
 export interface Fitted {

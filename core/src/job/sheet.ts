@@ -9,7 +9,7 @@ import type { Target } from '../target/target.ts';
 import type { ShimAnswer } from '../plan/shim.ts';
 import type { Source, State, Verdict } from '../verdict/verdict.ts';
 import type { Quantity } from './quantities.ts';
-import type { Finding, FitGroup } from '../fit/fit.ts';
+import type { Finding, FitGroup } from '../fit/finding.ts';
 import type { MovingMass } from '../mass/mass.ts';
 import type { Inspection, Reading } from './schema.ts';
 

@@ -110,9 +110,9 @@ function remove(target: Plain, path: string): void {
 	const [key, ...rest] = path.split('.') as [string, ...string[]];
 	const inner = target[key];
 	if (rest.length === 0) {
-		delete target[key];
+		Reflect.deleteProperty(target, key);
 	} else if (typeof inner === 'object' && inner !== null) {
 		remove(inner as Plain, rest.join('.'));
-		if (Object.keys(inner).length === 0) delete target[key];
+		if (Object.keys(inner).length === 0) Reflect.deleteProperty(target, key);
 	}
 }

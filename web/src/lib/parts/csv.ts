@@ -52,8 +52,9 @@ export function partsFromCsv(
 	});
 	const problems: Problem[] = errors
 		.filter(({ code }) => code !== 'UndetectableDelimiter')
-		.map(({ row, message }) => ({
-			path: `line ${(row ?? 0) + 2}`,
+		.map(({ row, type, message }) => ({
+			// A quote left open is counted from the first line, anything else from the first part.
+			path: `line ${(row ?? 0) + (type === 'Quotes' ? 1 : 2)}`,
 			message: message.toLowerCase()
 		}));
 	const columns = meta.fields ?? [];

@@ -69,6 +69,8 @@ describe('a job in the database', () => {
 		expect(await found('KESTLER')).toEqual([twinCam.id]);
 		expect(await found('%')).toEqual([]);
 		expect(await found('')).toHaveLength(2);
+		expect(await found('Kesler twn cam')).toEqual([twinCam.id]);
+		expect(await found('harow hil')).toEqual([six.id]);
 		expect(await nextJobNumber(test.db)).toBe('2418');
 	});
 });

@@ -353,28 +353,29 @@ function decisionOf(row: Selectable<Tables['decision']>): Decision {
 
 /**
  * The jobs that have the text in their number, customer, engine or use, newest
- * first; behind them those that nearly have it, most alike first.
+ * first; where none has, those that nearly have it, most alike first.
  */
 export async function findJobIds(db: Database, text: string, limit: number): Promise<string[]> {
 	const wanted = text.trim();
 	const like = `%${wanted.replace(/[\\%_]/g, '\\$&')}%`;
-	const rows = await db
+	const exact = await db
 		.selectFrom('job')
 		.select('id')
-		.$if(wanted !== '', (query) =>
-			query
-				.where(sql<boolean>`(search ilike ${like} or ${wanted} <% search)`)
-				.orderBy(sql`search ilike ${like}`, 'desc')
-				.orderBy(
-					sql`case when search ilike ${like} then 1 else word_similarity(${wanted}, search) end`,
-					'desc'
-				)
-		)
+		.$if(wanted !== '', (query) => query.where('search', 'ilike', like))
 		.orderBy('taken_in', 'desc')
 		.orderBy('id', 'desc')
 		.limit(limit)
 		.execute();
-	return rows.map((row) => row.id);
+	if (exact.length > 0 || wanted === '') return exact.map((row) => row.id);
+	const near = await db
+		.selectFrom('job')
+		.select('id')
+		.where(sql<boolean>`${wanted} <% search`)
+		.orderBy(sql`word_similarity(${wanted}, search)`, 'desc')
+		.orderBy('taken_in', 'desc')
+		.limit(limit)
+		.execute();
+	return near.map((row) => row.id);
 }
 
 /** One more than the highest job number that is a plain number. */

@@ -1,0 +1,64 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { INCH_POUND, PART_SORTS, type LibraryPart } from '@zinc-ledger/core';
+import { readParts } from '@zinc-ledger/core/parts';
+import { partsFromCsv, partsToCsv } from './csv.ts';
+
+const demo = readParts(readFileSync('demo/parts.json', 'utf8'));
+if (!demo.ok) throw new Error('demo');
+const library = demo.value;
+const of = (sort: string) => library.filter((part) => part.sort === sort);
+const known = (id: string) => library.find(({ part }) => part.id === id);
+const read = (text: string) => partsFromCsv(text, INCH_POUND, known, () => crypto.randomUUID());
+
+describe('parts as CSV', () => {
+	it.each(PART_SORTS)('%s comes back as it went out', (sort) => {
+		expect(read(partsToCsv(sort, of(sort)))).toEqual({ ok: true, parts: of(sort) });
+	});
+	it('keeps a name with commas, quotes and line breaks in it', () => {
+		const odd = structuredClone(of('seal')[0]!) as LibraryPart<'seal'>;
+		odd.part.name = 'Seal, "low"';
+		odd.part.note = 'first line\nsecond; third';
+		expect(read(partsToCsv('seal', [odd]))).toEqual({ ok: true, parts: [odd] });
+	});
+	it('takes columns in any order, a mark at the beginning, and bare figures in the shop’s units', () => {
+		const text = '\uFEFFoffset;name;sort\n50;Plus;locks\n-0.030 in;Minus;locks\n';
+		const result = read(text);
+		expect(result.ok && result.parts.map(({ part }) => 'offset' in part && part.offset)).toEqual([
+			'0.050 in',
+			'-0.030 in'
+		]);
+	});
+	it('gives a part without an id a new one, and keeps what the columns do not name', () => {
+		const spring = library.find(
+			(part): part is LibraryPart<'spring'> => part.sort === 'spring' && !!part.part.tested
+		)!;
+		const result = read(`id,sort,name\n${spring.part.id},spring,Renamed\n`);
+		expect(result.ok && result.parts[0]!.part).toEqual({ ...spring.part, name: 'Renamed' });
+	});
+});
+
+describe('what is wrong', () => {
+	it.each([
+		['name,offset\nA,1', 'line 1', 'wants a first line'],
+		['sort,name,offset\nlocks,A,one', 'line 2, offset', 'a length in in or mm'],
+		['sort,name,offset\nlocks,A,1\nhats,B,1', 'line 3, sort', 'is no sort of part'],
+		['sort,name,offset,stock\nlocks,A,1,-3', 'line 2, stock', 'cannot be negative'],
+		['sort,name,offset,angle\nlocks,A,1,90', 'line 2, angle', 'at most 45'],
+		['sort,name,offset\nlocks,"A,1', 'line 2', 'quote'],
+		['sort,name\n', 'the file', 'has no parts']
+	])('%j is told at %s', (text, path, words) => {
+		const result = read(text);
+		expect(result.ok).toBe(false);
+		const problems = result.ok ? [] : result.problems;
+		expect(problems.some((one) => one.path === path && one.message.includes(words))).toBe(true);
+	});
+	it('is told all at once', () => {
+		const result = read('sort,name,offset\nlocks,,x\nlocks,B,y\n');
+		expect(result.ok ? [] : result.problems.map(({ path }) => path)).toEqual([
+			'line 2, name',
+			'line 2, offset',
+			'line 3, offset'
+		]);
+	});
+});
