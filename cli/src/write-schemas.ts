@@ -1,24 +1,28 @@
 /**
- * Writes the JSON Schema of the job file to docs/formats/, made from the Zod
- * schema; with --check, fails when the published one has fallen behind.
+ * Writes the JSON Schemas of the open files to docs/formats/, made from the Zod
+ * schemas; with --check, fails when a published one has fallen behind.
  */
 import { readFile, writeFile } from 'node:fs/promises';
 import { z } from 'zod';
 import { Job } from '@zinc-ledger/core/schema';
+import { PartsFile } from '@zinc-ledger/core/parts';
 
-const file = new URL('../../docs/formats/job.schema.json', import.meta.url);
-const schema = {
-	$id: 'zinc-ledger/job/1',
-	title: 'Zinc Ledger job, version 1',
-	...z.toJSONSchema(Job, { io: 'input' })
-};
-const text = `${JSON.stringify(schema, null, 2)}\n`;
+const FILES = [
+	{ name: 'job', title: 'Zinc Ledger job, version 1', schema: Job },
+	{ name: 'parts', title: 'Zinc Ledger parts library, version 1', schema: PartsFile }
+];
 
-if (process.argv.includes('--check')) {
-	if ((await readFile(file, 'utf8').catch(() => '')) !== text) {
-		process.stderr.write('docs/formats/job.schema.json has fallen behind: npm run schemas\n');
+for (const { name, title, schema } of FILES) {
+	const file = new URL(`../../docs/formats/${name}.schema.json`, import.meta.url);
+	const published = {
+		$id: `zinc-ledger/${name}/1`,
+		title,
+		...z.toJSONSchema(schema, { io: 'input' })
+	};
+	const text = `${JSON.stringify(published, null, 2)}\n`;
+	if (!process.argv.includes('--check')) await writeFile(file, text);
+	else if ((await readFile(file, 'utf8').catch(() => '')) !== text) {
+		process.stderr.write(`docs/formats/${name}.schema.json has fallen behind: npm run schemas\n`);
 		process.exitCode = 1;
 	}
-} else {
-	await writeFile(file, text);
 }

@@ -32,6 +32,15 @@ try {
 	await browser.size(1000, 1280);
 	await keep('paper');
 	await browser.size(1280, 800);
+	await browser.go(`${six}/inspect`);
+	await keep('inspect');
+	await browser.go(`${six}/springs`);
+	await keep('springs');
+	await browser.go('/parts');
+	await keep('library');
+	const v8 = await browser.openJob('2421');
+	await browser.go(`${v8}/parts`);
+	await keep('fit');
 	await browser.go(six);
 	await browser.run(`document.documentElement.dataset.scheme = 'dark'`);
 	await keep('sheet-dark');

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Job } from '@zinc-ledger/core';
-import { readJob } from '@zinc-ledger/core/file';
+import { evaluate, type Job } from '@zinc-ledger/core';
+import { checkJob, readJob } from '@zinc-ledger/core/file';
 import { connect } from './database/connection';
 import { migrate } from './database/migrate';
 import {
@@ -16,6 +16,7 @@ import {
 	saveSetup,
 	setStation
 } from './jobs';
+import { listParts } from './parts';
 import { testDatabase, type TestDatabase } from './test-database';
 
 const demo = (name: string): Job => {
@@ -144,11 +145,52 @@ describe('changes', () => {
 });
 
 describe('migrations', () => {
+	it('bring a book of the first release along: its jobs, limits, cards and what they are found by', async () => {
+		const old = await testDatabase('first_release', false);
+		try {
+			await migrate(old.db, '0001-first-slice');
+			const { fit: _, ...limits } = six.setup.limits;
+			const setup = JSON.stringify({ ...six.setup, limits });
+			const card = JSON.stringify(six.setup.kinds.intake.spring);
+			const [job, customer, engine] = [six.id, six.customer.id, six.engine.id];
+			await sql`insert into customer (id, name) values (${customer}, ${six.customer.name})`.execute(
+				old.db
+			);
+			await sql`insert into engine (id, customer_id, name, layout) values
+				(${engine}, ${customer}, ${six.engine.name}, ${JSON.stringify(six.engine.layout)}::jsonb)`.execute(
+				old.db
+			);
+			await sql`insert into job (id, number, customer_id, engine_id, taken_in, setup) values
+				(${job}, '2417', ${customer}, ${engine}, now(), ${setup}::jsonb)`.execute(old.db);
+			await sql`insert into head (job_id, id, position, name) values (${job}, 'A', 0, 'head')`.execute(
+				old.db
+			);
+			for (const [i, station] of six.stations.entries()) {
+				await sql`insert into station (job_id, label, position, head_id, entry) values
+					(${job}, ${station.label}, ${i}, 'A', ${JSON.stringify(station)}::jsonb)`.execute(old.db);
+			}
+			await sql`insert into spring_card (id, card) values (${six.setup.kinds.intake.spring!.id}, ${card}::jsonb)`.execute(
+				old.db
+			);
+
+			await migrate(old.db);
+			const loaded = (await loadJob(old.db, job))!.job;
+			expect(checkJob(loaded).ok).toBe(true);
+			expect(loaded.setup.limits.fit.sealPlay).toBe('1.00 mm');
+			expect(evaluate(loaded).stations).toHaveLength(12);
+			expect(await findJobIds(old.db, 'harrow', 5)).toEqual([job]);
+			const cards = await listParts(old.db, { sort: 'spring' });
+			expect(cards.map(({ part }) => part.name)).toEqual(['Fennick D-37 dual']);
+		} finally {
+			await old.drop();
+		}
+	});
+
 	it('run once from empty, however many processes start together', async () => {
 		const empty = await testDatabase('empty', false);
 		const others = [connect(empty.url), connect(empty.url)];
 		try {
-			await Promise.all([empty.db, ...others].map(migrate));
+			await Promise.all([empty.db, ...others].map((db) => migrate(db)));
 			await importJob(empty.db, six);
 			expect((await loadJob(empty.db, six.id))!.job).toEqual(six);
 		} finally {

@@ -351,9 +351,12 @@ function decisionOf(row: Selectable<Tables['decision']>): Decision {
 	};
 }
 
+/** Words of a search that are looked for each on its own. */
+const MOST_WORDS = 8;
+
 /**
  * The jobs that have the text in their number, customer, engine or use, newest
- * first; where none has, those that nearly have it, most alike first.
+ * first; where none has, those that nearly have each of its words, most alike first.
  */
 export async function findJobIds(db: Database, text: string, limit: number): Promise<string[]> {
 	const wanted = text.trim();
@@ -367,11 +370,18 @@ export async function findJobIds(db: Database, text: string, limit: number): Pro
 		.limit(limit)
 		.execute();
 	if (exact.length > 0 || wanted === '') return exact.map((row) => row.id);
+	const words = wanted.split(/\s+/).slice(0, MOST_WORDS);
 	const near = await db
 		.selectFrom('job')
 		.select('id')
-		.where(sql<boolean>`${wanted} <% search`)
-		.orderBy(sql`word_similarity(${wanted}, search)`, 'desc')
+		.where((where) => where.and(words.map((word) => sql<boolean>`${word} <% search`)))
+		.orderBy(
+			sql.join(
+				words.map((word) => sql`word_similarity(${word}, search)`),
+				sql` + `
+			),
+			'desc'
+		)
 		.orderBy('taken_in', 'desc')
 		.limit(limit)
 		.execute();

@@ -8,12 +8,14 @@ const MIGRATIONS = { '0001-first-slice': firstSlice, '0002-parts': parts };
 /**
  * Brings a database up to date, forward only. Kysely's migrator takes an
  * advisory lock first, so that several processes may start at once.
+ *
+ * @param upTo an earlier state, for testing the way up from it
  */
-export async function migrate(db: Kysely<Tables>): Promise<void> {
+export async function migrate(db: Kysely<Tables>, upTo?: keyof typeof MIGRATIONS): Promise<void> {
 	const migrator = new Migrator({
 		db,
 		provider: { getMigrations: () => Promise.resolve(MIGRATIONS) }
 	});
-	const { error } = await migrator.migrateToLatest();
+	const { error } = await (upTo ? migrator.migrateTo(upTo) : migrator.migrateToLatest());
 	if (error) throw error instanceof Error ? error : new Error('migration failed', { cause: error });
 }
