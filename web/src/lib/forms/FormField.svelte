@@ -19,27 +19,29 @@
 	);
 </script>
 
-{#if choices}
-	<select
-		class="field"
-		name={path}
-		bind:value
-		aria-label={label}
-		aria-invalid={problem ? 'true' : undefined}
-		aria-describedby={about}
-	>
-		{#if !always}<option></option>{/if}
-		{#each choices as choice (choice)}<option>{choice}</option>{/each}
-	</select>
-{:else}
-	<input
-		class="field {numeric ? 'figure text-right' : ''}"
-		name={path}
-		bind:value
-		aria-label={label}
-		aria-invalid={problem ? 'true' : undefined}
-		aria-describedby={about}
-		autocomplete="off"
-	/>
-{/if}
-{#if problem}<p id={about} class="mt-0.5 text-[13px] font-semibold text-stop">{problem}</p>{/if}
+<div>
+	{#if choices}
+		<select
+			class="field"
+			name={path}
+			bind:value
+			aria-label={label}
+			aria-invalid={problem ? 'true' : undefined}
+			aria-describedby={about}
+		>
+			{#if !always}<option></option>{/if}
+			{#each choices as choice (choice)}<option>{choice}</option>{/each}
+		</select>
+	{:else}
+		<input
+			class="field {numeric ? 'figure text-right' : ''}"
+			name={path}
+			bind:value
+			aria-label={label}
+			aria-invalid={problem ? 'true' : undefined}
+			aria-describedby={about}
+			autocomplete="off"
+		/>
+	{/if}
+	{#if problem}<p id={about} class="mt-0.5 text-[13px] font-semibold text-stop">{problem}</p>{/if}
+</div>

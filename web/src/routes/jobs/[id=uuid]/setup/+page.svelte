@@ -75,8 +75,12 @@
 {#snippet column(title: string, fields: typeof JOB_FIELDS)}
 	<h3 class="mt-5 border-b border-ink pb-1 font-semibold">{title}</h3>
 	{#each fields as field (field.path)}
-		<div class="border-b border-hair py-1">
-			<span class="text-[13px] text-soft">{field.label}</span>
+		<div
+			class="border-b border-hair py-1 {field.sort === 'text'
+				? ''
+				: 'grid grid-cols-[1fr_8.5rem] items-center gap-x-3'}"
+		>
+			<span class="text-[13px] leading-tight text-soft">{field.label}</span>
 			<FormField
 				{field}
 				path={field.path}
