@@ -19,12 +19,6 @@ const readings = async () =>
 		path.split('/')[2]
 	])) as { read: string; station: string }[];
 
-async function beginRound(browser: Browser, job: string) {
-	await browser.go(`${job}/round?of=installed-height`);
-	await browser.press(Key.ENTER);
-	await browser.find('main input[inputmode="decimal"]');
-}
-
 describe('slips in a round', () => {
 	it.each([
 		['18x12', 'is not a figure'],
@@ -33,7 +27,7 @@ describe('slips in a round', () => {
 		['1.8123456', 'More decimals than any gauge']
 	])('says of %s that it %s, and keeps nothing', async (typed, words) => {
 		const { browser } = at;
-		await beginRound(browser, path);
+		await browser.beginRound(path);
 		const before = (await readings()).length;
 		await browser.press(typed);
 		await browser.sees(words);
@@ -44,7 +38,7 @@ describe('slips in a round', () => {
 
 	it('asks about a slipped digit, and keeps it only on a second Enter', async () => {
 		const { browser } = at;
-		await beginRound(browser, path);
+		await browser.beginRound(path);
 		const before = (await readings()).length;
 		await browser.press('1182', Key.ENTER);
 		await browser.sees('far from what is expected here');
@@ -147,8 +141,8 @@ describe('two people at one head', () => {
 		const other = await Browser.open(app.url);
 		try {
 			await other.workAs('Idun Moss');
-			await beginRound(browser, path);
-			await beginRound(other, path);
+			await browser.beginRound(path);
+			await other.beginRound(path);
 			await browser.press('1820', Key.ENTER);
 			await browser.sees('Last: 5E, 1.820 in');
 			await other.press('1832', Key.ENTER);
@@ -185,7 +179,7 @@ describe('two people at one head', () => {
 describe('the database goes away in the middle of a round', () => {
 	it('keeps the typed figure, says that it waits, and stores it once', async () => {
 		const { browser } = at;
-		await beginRound(browser, path);
+		await browser.beginRound(path);
 		const before = await readings();
 		cluster('stop');
 		try {

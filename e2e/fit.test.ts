@@ -49,9 +49,7 @@ describe('three rules while parts are chosen', () => {
 describe('another lock set', () => {
 	it('moves findings, tip heights, seal clearances and heights everywhere, without reload', async () => {
 		const { browser } = at;
-		await browser.go(`${path}/round?of=tip-height`);
-		await browser.press(Key.ENTER);
-		await browser.sees('12 of 12 left');
+		await browser.beginRound(path, 'tip-height');
 		await browser.press('140', Key.ENTER);
 		await browser.sees('11 of 12 left');
 		await browser.press(Key.ESCAPE);

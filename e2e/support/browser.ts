@@ -213,6 +213,14 @@ export class Browser {
 		await this.ready();
 	}
 
+	/** Begins a round with what is in place as it is offered, and waits for its field. */
+	async beginRound(job: string, of = 'installed-height'): Promise<void> {
+		await this.go(`${job}/round?of=${of}`);
+		await this.click('Begin the round', 'button');
+		await this.find('aside[aria-label="This round"]');
+		await this.find('main input[aria-describedby="understood"]:focus');
+	}
+
 	/** Opens the job of this number and returns its path. */
 	async openJob(number: string): Promise<string> {
 		await this.go(`/?find=${number}`);

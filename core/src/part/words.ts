@@ -25,6 +25,7 @@ export const SPRING_BUILDS = [
 	'triple',
 	'dual conical'
 ] as const;
+export type SpringBuild = (typeof SPRING_BUILDS)[number];
 /** Bead of the locks and groove of the stem: the two must be of one shape. */
 export const GROOVES = ['square', 'round', 'multi-bead'] as const;
 export const METALS = ['steel', 'tool steel', 'stainless steel', 'titanium', 'aluminium'] as const;

@@ -1,0 +1,112 @@
+/**
+ * How well the bind, loads and rate of a sweep are told, on made-up sweeps whose
+ * truth is known: noise 0.5 % of load and 0.013 mm of height.
+ *
+ *   npm run bench:bind
+ */
+import { findBind, type Solid } from '../src/sweep/bind.ts';
+import {
+	MODEL_SORTS,
+	randomFrom,
+	randomSpring,
+	sampled,
+	type ModelSort
+} from '../src/sweep/synthetic.ts';
+import { performance } from 'node:perf_hooks';
+import { sweepFigures } from '../src/sweep/figures.ts';
+import { USUAL_NOISE, withTravel } from '../src/sweep/sweep.ts';
+import { mm } from '../src/units/quantity.ts';
+import type { SpringBuild } from '../src/part/words.ts';
+
+const RUNS = Number(process.env.RUNS ?? 600);
+const SOLID: Record<ModelSort, Solid> = {
+	linear: 'at a corner',
+	progressive: 'at a corner',
+	dual: 'one coil of several first',
+	cone: 'gradually'
+};
+const BUILD: Record<ModelSort, SpringBuild> = {
+	linear: 'single',
+	progressive: 'single',
+	dual: 'dual',
+	cone: 'conical'
+};
+const at = (values: number[], part: number) =>
+	values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * part))] ??
+	NaN;
+
+console.log(
+	'sort         step   found   |error| 50 %   95 %    goal     within goal  short > 0.05  interval covers  not reached, none called'
+);
+for (const sort of MODEL_SORTS) {
+	for (const step of [0.25, 0.5, 1.27]) {
+		const random = randomFrom(17 + step * 1000);
+		const errors: number[] = [];
+		let covered = 0;
+		let short = 0;
+		let quiet = 0;
+		for (let run = 0; run < RUNS; run++) {
+			const spring = randomSpring(sort, random);
+			const past = 3 + Math.floor(random() * 3);
+			const found = findBind(
+				sampled(spring, { step, noise: USUAL_NOISE, past }, random),
+				SOLID[sort]
+			);
+			if (found.sort === 'bind') {
+				errors.push(found.height - spring.solid);
+				if (spring.solid <= found.to + 1e-9) covered++;
+				if (found.height < spring.solid - 0.05) short++;
+			}
+			const before = findBind(
+				sampled(spring, { step, noise: USUAL_NOISE, past: -1 - 4 * random() }, random),
+				SOLID[sort]
+			);
+			if (before.sort === 'none') quiet++;
+		}
+		const size = errors.map(Math.abs);
+		const goal = Math.max(sort === 'dual' ? 0.65 * step : step / 2, 0.05);
+		const within = size.filter((error) => error <= goal).length / RUNS;
+		const percent = (part: number) => `${(100 * part).toFixed(1)} %`.padStart(8);
+		console.log(
+			`${sort.padEnd(12)} ${step.toFixed(2)} ${percent(errors.length / RUNS)} ${at(size, 0.5).toFixed(3).padStart(10)} ${at(size, 0.95).toFixed(3).padStart(10)} ${goal.toFixed(3).padStart(7)} ${percent(within)} ${percent(short / RUNS).padStart(14)} ${percent(covered / Math.max(1, errors.length)).padStart(14)} ${percent(quiet / RUNS).padStart(16)}`
+		);
+	}
+}
+
+console.log('\nloads and rate: errors in 95 % of sweeps, goal 0.5 %');
+console.log('sort         step     seat     open     rate');
+for (const sort of MODEL_SORTS) {
+	for (const step of [0.25, 0.5, 1.27]) {
+		const random = randomFrom(91 + step * 1000);
+		const errors: Record<'seat' | 'open' | 'rate', number[]> = { seat: [], open: [], rate: [] };
+		for (let run = 0; run < RUNS; run++) {
+			const spring = randomSpring(sort, random);
+			const points = sampled(spring, { step, noise: USUAL_NOISE, past: 4 }, random);
+			const travel = spring.free - spring.solid;
+			const window = { seat: mm(spring.free - 0.35 * travel), lift: mm(0.5 * travel) };
+			const figures = sweepFigures(withTravel(points), window, BUILD[sort]);
+			const truth = {
+				seat: spring.load(window.seat),
+				open: spring.load(window.seat - window.lift)
+			};
+			const rate = (truth.open - truth.seat) / window.lift;
+			errors.seat.push(Math.abs((figures.seat ?? NaN) / truth.seat - 1));
+			errors.open.push(Math.abs((figures.open ?? NaN) / truth.open - 1));
+			errors.rate.push(Math.abs((figures.rate ?? NaN) / rate - 1));
+		}
+		const shown = (['seat', 'open', 'rate'] as const).map((of) =>
+			`${(100 * at(errors[of], 0.95)).toFixed(2)} %`.padStart(8)
+		);
+		console.log(`${sort.padEnd(12)} ${step.toFixed(2)} ${shown.join(' ')}`);
+	}
+}
+
+const random = randomFrom(5);
+const dense = withTravel(
+	sampled(randomSpring('dual', random), { step: 0.0012, noise: USUAL_NOISE, past: 1500 }, random)
+);
+const start = performance.now();
+sweepFigures(dense, { seat: mm(40), lift: mm(10) }, 'dual');
+console.log(
+	`\n${dense.length} points worked out in ${(performance.now() - start).toFixed(0)} ms (goal 50)`
+);

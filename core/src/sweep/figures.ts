@@ -1,0 +1,169 @@
+/** What a sweep says of its spring: loads, rates, non-linearity, bind and energy (handbook §5). */
+import { storedEnergy, testedCurve, type Curve, type Point } from '../spring/curve.ts';
+import {
+	mm,
+	newtons,
+	newtonsPerMm,
+	type Joules,
+	type Millimetres,
+	type Newtons,
+	type NewtonsPerMillimetre
+} from '../units/quantity.ts';
+import type { SpringBuild } from '../part/words.ts';
+import { findBind, type BindFound, type Solid } from './bind.ts';
+import { smoothed } from './smooth.ts';
+import {
+	hysteresis,
+	travelled,
+	USUAL_NOISE,
+	type Hysteresis,
+	type SweepPoint,
+	type TesterNoise
+} from './sweep.ts';
+
+/** The heights a spring works between. */
+export interface Window {
+	readonly seat: Millimetres;
+	readonly lift: Millimetres;
+}
+
+export interface SweepFigures {
+	/** Working curve: through the points above the bind, nothing outside them. */
+	readonly curve: Curve | null;
+	readonly bind: BindFound;
+	/** Loads at seat and at full lift; null where the sweep did not go. */
+	readonly seat: Newtons | null;
+	readonly open: Newtons | null;
+	readonly rate: NewtonsPerMillimetre | null;
+	/** Part of the load gained from seat to open by which the curve leaves the straight line. */
+	readonly nonLinearity: number | null;
+	/** Energy at the greatest compression, which the guard has to hold. */
+	readonly energy: Joules | null;
+	readonly hysteresis: Hysteresis | null;
+	readonly points: number;
+}
+
+const FEWEST = 3;
+
+/** How a spring of this build goes solid. */
+export function solidOf(build: SpringBuild | undefined): Solid {
+	if (build === undefined) return 'at a corner';
+	if (/dual|triple/.test(build)) return 'one coil of several first';
+	return /conical|narrowing/.test(build) ? 'gradually' : 'at a corner';
+}
+
+/**
+ * Works a sweep out. Points going down make the curve; a sweep pressed only
+ * upwards is read upwards.
+ *
+ * @param build of the spring, by which it is known how it goes solid
+ */
+export function sweepFigures(
+	points: readonly SweepPoint[],
+	window: Window | null,
+	build?: SpringBuild,
+	noise: TesterNoise = USUAL_NOISE
+): SweepFigures {
+	const down = travelled(points, 'down');
+	const read = down.length >= FEWEST ? down : travelled(points, 'up');
+	const bind = findBind(read, solidOf(build), noise);
+	const working = bind.sort === 'bind' ? read.filter(({ height }) => height >= bind.from) : read;
+	const curve = working.length >= FEWEST ? testedCurve(smoothed(working, noise)) : null;
+	const loads = curve && window ? windowLoads(curve, window) : null;
+	return {
+		curve,
+		bind,
+		seat: loads?.seat ?? null,
+		open: loads?.open ?? null,
+		rate:
+			loads && loads.seat !== null && loads.open !== null
+				? rateOver(loads.seat, loads.open, window!.lift)
+				: null,
+		nonLinearity: curve && window ? nonLinearity(curve, window) : null,
+		energy: curve ? storedEnergy(curve, curve.lowest) : null,
+		hysteresis: hysteresis(points),
+		points: read.length
+	};
+}
+
+const windowLoads = (curve: Curve, { seat, lift }: Window) => ({
+	seat: curve.load(seat),
+	open: curve.load(mm(seat - lift))
+});
+
+/** `(F_open − F_seat) / L`. */
+const rateOver = (seat: Newtons, open: Newtons, lift: Millimetres) =>
+	newtonsPerMm((open - seat) / lift);
+
+/** Places along the window at which the curve is held against the straight line. */
+const PLACES = 240;
+
+/**
+ * Greatest distance from the straight line through the seat and open points ÷
+ * `(F_open − F_seat)`, taken on the curve itself.
+ *
+ * @returns null where the curve does not reach over the window
+ */
+export function nonLinearity(curve: Curve, { seat, lift }: Window): number | null {
+	const [low, high] = [curve.load(seat), curve.load(mm(seat - lift))];
+	if (low === null || high === null || high === low) return null;
+	let greatest = 0;
+	for (let i = 1; i < PLACES; i++) {
+		const part = i / PLACES;
+		const load = curve.load(mm(seat - part * lift))!;
+		greatest = Math.max(greatest, Math.abs(load - (low + part * (high - low))));
+	}
+	return greatest / (high - low);
+}
+
+/** Half the height over which a local rate is taken. */
+const LOCAL = 0.4;
+
+/** Rate at one height, which on a progressive spring is what matters; null outside the curve. */
+export function localRate(curve: Curve, height: Millimetres): NewtonsPerMillimetre | null {
+	const above = mm(Math.min(height + LOCAL, curve.highest));
+	const below = mm(Math.max(height - LOCAL, curve.lowest));
+	const [least, most] = [curve.load(above), curve.load(below)];
+	if (least === null || most === null || above <= below) return null;
+	if (height > curve.highest || height < curve.lowest) return null;
+	return newtonsPerMm((most - least) / (above - below));
+}
+
+/**
+ * The pair of an outer and an inner spring tested apart: the inner rides lower
+ * by `step + rise`. Known only where both were tested.
+ *
+ * @example outer 400 N at 46 mm, inner 150 N at 43.3 mm, step 2.7 mm: 550 N at 46 mm
+ */
+export function combinedCurve(
+	outer: Curve,
+	inner: Curve,
+	retainerStep: Millimetres,
+	innerRise: Millimetres
+): Curve {
+	const lower = retainerStep + innerRise;
+	return {
+		from: 'tested',
+		lowest: mm(Math.max(outer.lowest, inner.lowest + lower)),
+		highest: mm(Math.min(outer.highest, inner.highest + lower)),
+		load: (height) => {
+			const [a, b] = [outer.load(height), inner.load(mm(height - lower))];
+			return a === null || b === null ? null : newtons(a + b);
+		}
+	};
+}
+
+/** What a press dial is run to: the height and what else stands in the press. Handbook §5. */
+export const dialTarget = (height: Millimetres, fixture: Millimetres): Millimetres =>
+	mm(height + fixture);
+
+/** Points of a curve fit to be kept on a card: even steps, loads growing as the height falls. */
+export function pointsOf(curve: Curve, most = 60): Point[] {
+	const points: Point[] = [];
+	for (let i = 0; i < most; i++) {
+		const height = mm(curve.highest - (i / (most - 1)) * (curve.highest - curve.lowest));
+		const load = curve.load(height);
+		if (load !== null && load > (points.at(-1)?.load ?? -1)) points.push({ height, load });
+	}
+	return points;
+}

@@ -1,0 +1,95 @@
+/**
+ * Which card of the library a spring in the hand fits: its loads, rate, bind,
+ * free height and diameters against every card (handbook §5). Paint stripes
+ * tell little, and are not asked.
+ */
+import { lengthOf, loadOf, mm, rateOf, type Millimetres } from '../units/quantity.ts';
+import { rateBetween, type Curve } from '../spring/curve.ts';
+import type { SpringCard } from '../part/schema.ts';
+import type { BindFound } from './bind.ts';
+
+export interface InHand {
+	readonly curve: Curve;
+	readonly bind: BindFound;
+	readonly freeHeight?: Millimetres | undefined;
+	readonly outside?: Millimetres | undefined;
+	readonly wire?: Millimetres | undefined;
+}
+
+export interface Evidence {
+	readonly what: 'load at card height' | 'rate' | 'coil bind' | 'free height' | 'outside' | 'wire';
+	/** Card and spring in the hand, in SI units. */
+	readonly card: number;
+	readonly hand: number;
+	/** How far apart, in what such springs of one batch may differ by. */
+	readonly off: number;
+}
+
+export interface Match {
+	readonly card: SpringCard;
+	readonly evidence: readonly Evidence[];
+	/** Mean square of the evidence; 1 is as far as springs of one card go. */
+	readonly distance: number;
+	readonly fits: 'fits' | 'near' | 'is not it';
+}
+
+/** What springs of one card may differ by: parts of a load or rate, millimetres of a length. */
+const MAY_DIFFER = {
+	load: 0.06,
+	rate: 0.06,
+	bind: 0.8,
+	free: 1,
+	diameter: 0.35,
+	wire: 0.1
+} as const;
+const NEAR = 1.6;
+/** Evidence further off than this rules a card out whatever the rest says. */
+const RULED_OUT = 3;
+
+/** Every card, nearest first, with the evidence. */
+export function identify(hand: InHand, cards: readonly SpringCard[]): Match[] {
+	return cards
+		.map((card) => matchOf(hand, card))
+		.filter((match) => match.evidence.length > 0)
+		.toSorted((a, b) => a.distance - b.distance);
+}
+
+/** One card against the spring in the hand. */
+export function matchOf(hand: InHand, card: SpringCard): Match {
+	const evidence: Evidence[] = [];
+	const parts = (what: Evidence['what'], of: number, found: number | null, may: number) => {
+		if (found !== null) evidence.push({ what, card: of, hand: found, off: (found / of - 1) / may });
+	};
+	const lengths = (
+		what: Evidence['what'],
+		of: string | undefined,
+		found: number | undefined,
+		may: number
+	) => {
+		if (of === undefined || found === undefined) return;
+		evidence.push({ what, card: lengthOf(of), hand: found, off: (found - lengthOf(of)) / may });
+	};
+	const seat = { height: lengthOf(card.seat.height), load: loadOf(card.seat.load) };
+	const open = card.open && { height: lengthOf(card.open.height), load: loadOf(card.open.load) };
+	parts('load at card height', seat.load, hand.curve.load(seat.height), MAY_DIFFER.load);
+	const rate = open ? rateBetween(seat, open) : rateOf(card.rate!);
+	const to = open?.height ?? mm(seat.height - 8);
+	const [high, low] = [hand.curve.load(to), hand.curve.load(seat.height)];
+	parts(
+		'rate',
+		rate,
+		high === null || low === null ? null : (high - low) / (seat.height - to),
+		MAY_DIFFER.rate
+	);
+	if (hand.bind.sort === 'bind') lengths('coil bind', card.bind, hand.bind.height, MAY_DIFFER.bind);
+	lengths('free height', card.freeHeight, hand.freeHeight, MAY_DIFFER.free);
+	lengths('outside', card.outer?.outside, hand.outside, MAY_DIFFER.diameter);
+	lengths('wire', card.outer?.wire, hand.wire, MAY_DIFFER.wire);
+
+	const distance = Math.sqrt(
+		evidence.reduce((sum, { off }) => sum + off ** 2, 0) / Math.max(1, evidence.length)
+	);
+	const worst = Math.max(0, ...evidence.map(({ off }) => Math.abs(off)));
+	const fits = worst > RULED_OUT || distance > NEAR ? 'is not it' : distance > 1 ? 'near' : 'fits';
+	return { card, evidence, distance, fits };
+}

@@ -1,0 +1,70 @@
+/** Springs of one set beside each other: spread, who is odd, which go together, and what sagged. */
+import { median } from '../station/outlier.ts';
+import type { Millimetres, Newtons } from '../units/quantity.ts';
+import type { Curve } from '../spring/curve.ts';
+import type { State } from '../verdict/verdict.ts';
+
+/** Part of the set's median load from which a spring is watched, and from which it is stopped at. */
+export const ODD = { watch: 0.05, stop: 0.1 } as const;
+/** Part of its load lost from which a spring is watched, and from which it is stopped at. */
+export const SAGGED = { watch: 0.05, stop: 0.1 } as const;
+
+export interface Member {
+	readonly tag: string;
+	/** Load at the nominal height. */
+	readonly seat: Newtons | null;
+}
+
+export interface SetFigures {
+	readonly median: Newtons | null;
+	readonly least: Newtons | null;
+	readonly most: Newtons | null;
+	/** By tag: how far a spring is from the median, as a part, and what that means. */
+	readonly members: ReadonlyMap<string, { readonly off: number; readonly state: State }>;
+	/** Pairs whose loads differ least, for the two valves of a cylinder. */
+	readonly pairs: readonly (readonly [string, string])[];
+}
+
+const stateOf = (part: number, limits: { watch: number; stop: number }): State =>
+	part > limits.stop ? 'stop' : part > limits.watch ? 'watch' : 'clear';
+
+/** What a set comes to; springs that were not tested are left out of it. */
+export function setFigures(set: readonly Member[]): SetFigures {
+	const tested = set
+		.filter((one): one is Member & { seat: Newtons } => one.seat !== null)
+		.toSorted((a, b) => a.seat - b.seat);
+	if (tested.length === 0) {
+		return { median: null, least: null, most: null, members: new Map(), pairs: [] };
+	}
+	const middle = median(tested.map(({ seat }) => seat)) as Newtons;
+	return {
+		median: middle,
+		least: tested[0]!.seat,
+		most: tested.at(-1)!.seat,
+		members: new Map(
+			tested.map(({ tag, seat }) => {
+				const off = seat / middle - 1;
+				return [tag, { off, state: stateOf(Math.abs(off), ODD) }];
+			})
+		),
+		// Neighbours in order of load: no other pairing leaves less difference in all.
+		pairs: Array.from(
+			{ length: Math.floor(tested.length / 2) },
+			(_, i) => [tested[2 * i]!.tag, tested[2 * i + 1]!.tag] as const
+		)
+	};
+}
+
+export interface Sag {
+	/** Part of the load lost at one height. */
+	readonly part: number;
+	readonly state: State;
+}
+
+/** `(F_ref − F_now) / F_ref` at one height; null where either was not tested. */
+export function sagAt(reference: Curve, now: Curve, height: Millimetres): Sag | null {
+	const [then, today] = [reference.load(height), now.load(height)];
+	if (then === null || today === null || then === 0) return null;
+	const part = (then - today) / then;
+	return { part, state: stateOf(part, SAGGED) };
+}

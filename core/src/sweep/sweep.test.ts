@@ -1,0 +1,275 @@
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { readParts } from '../part/file.ts';
+import type { LibraryPart } from '../part/schema.ts';
+import { cardCurve, testedCurve } from '../spring/curve.ts';
+import { mm, newtons, newtonsPerMm } from '../units/quantity.ts';
+import { findBind } from './bind.ts';
+import {
+	combinedCurve,
+	dialTarget,
+	localRate,
+	nonLinearity,
+	pointsOf,
+	solidOf,
+	sweepFigures
+} from './figures.ts';
+import { identify } from './identity.ts';
+import { leastSquares } from './least-squares.ts';
+import { sagAt, setFigures } from './set.ts';
+import { smoothed } from './smooth.ts';
+import { randomFrom, randomSpring, sampled } from './synthetic.ts';
+import { hysteresis, travelled, USUAL_NOISE, withTravel, type SweepPoint } from './sweep.ts';
+
+const quiet = { height: mm(0.001), load: 0.0005 };
+const sweep = (
+	sort: Parameters<typeof randomSpring>[0],
+	seed: number,
+	past = 4,
+	noise = USUAL_NOISE
+) => {
+	const random = randomFrom(seed);
+	const spring = randomSpring(sort, random);
+	return { spring, points: sampled(spring, { step: 0.5, noise, past }, random) };
+};
+
+describe('least squares', () => {
+	it('finds the polynomial that points lie on', () => {
+		const xs = [0, 1, 2, 3, 4];
+		const basis = xs.map((x) => Float64Array.of(1, x, x * x));
+		const values = Float64Array.from(xs, (x) => 3 - 2 * x + 0.5 * x * x);
+		const found = leastSquares(
+			basis,
+			values,
+			Float64Array.from(xs, () => 1)
+		)!;
+		expect([...found].map((value) => Number(value.toFixed(9)))).toEqual([3, -2, 0.5]);
+	});
+	it('does not tell apart what the points cannot', () => {
+		const basis = [1, 2, 3].map((x) => Float64Array.of(x, 2 * x));
+		expect(leastSquares(basis, Float64Array.of(1, 2, 3), Float64Array.of(1, 1, 1))).toBeNull();
+	});
+});
+
+describe('points of a sweep', () => {
+	const point = (height: number, load: number, travel: SweepPoint['travel'] = 'down') => ({
+		height: mm(height),
+		load: newtons(load),
+		travel
+	});
+	it('know their travel from the lowest on', () => {
+		const travels = withTravel([40, 35, 30, 35].map((h) => point(h, 1))).map(
+			({ travel }) => travel
+		);
+		expect(travels).toEqual(['down', 'down', 'down', 'up']);
+	});
+	it('of one height are made one, tallest first, and the two ways are kept apart', () => {
+		const points = [point(30, 200), point(40, 100), point(40.001, 104), point(35, 130, 'up')];
+		expect(travelled(points, 'down')).toEqual([
+			{ height: mm(40.0005), load: newtons(102) },
+			{ height: mm(30), load: newtons(200) }
+		]);
+	});
+	it('a dense sweep is thinned to a few hundred, and keeps its shape', () => {
+		const dense = Array.from({ length: 20_000 }, (_, i) => point(50 - i / 1000, 100 + i / 50));
+		const thin = travelled(dense, 'down');
+		expect(thin.length).toBeLessThan(200);
+		for (const { height, load } of thin) expect(load).toBeCloseTo(100 + (50 - height) * 20, 6);
+	});
+	it('pressed both ways show their hysteresis, and do not average it away', () => {
+		const down = [50, 45, 40, 35].map((h) => point(h, (60 - h) * 20));
+		const up = [36, 41, 46].map((h) => point(h, (60 - h) * 20 - 12, 'up'));
+		expect(hysteresis([...down, ...up])!.load).toBeCloseTo(12, 9);
+		expect(hysteresis(down)).toBeNull();
+		const { curve } = sweepFigures([...down, ...up], null, undefined, quiet);
+		expect(curve!.load(mm(45))).toBeCloseTo(300, 6);
+	});
+});
+
+describe('bind', () => {
+	it.each([1, 2, 3, 4, 5, 6])('of a linear spring, sweep %i, within half a step', (seed) => {
+		const { spring, points } = sweep('linear', seed);
+		const found = findBind(points);
+		if (found.sort !== 'bind') throw new Error('not found');
+		expect(Math.abs(found.height - spring.solid)).toBeLessThan(0.25);
+		expect(found.from).toBeLessThan(found.to);
+		expect(found.stackPoints).toBeGreaterThanOrEqual(3);
+	});
+	it.each([1, 2, 3, 4])('of a pair is where the first coil goes solid, sweep %i', (seed) => {
+		const { spring, points } = sweep('dual', seed);
+		const found = findBind(points, 'one coil of several first');
+		expect(found.sort === 'bind' && Math.abs(found.height - spring.solid)).toBeLessThan(0.325);
+	});
+	it.each([1, 2, 3, 4])('of a cone has no corner and is never told short, sweep %i', (seed) => {
+		const { spring, points } = sweep('cone', seed);
+		const found = findBind(points, 'gradually');
+		if (found.sort !== 'bind') throw new Error('not found');
+		expect(found.height).toBeGreaterThan(spring.solid - 0.05);
+		expect(found.gradual!.from).toBeGreaterThan(found.gradual!.solid);
+	});
+	it('is not called where the sweep stopped before it', () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: 1, max: 500 }),
+				fc.constantFrom('linear', 'progressive', 'dual' as const),
+				(seed, sort) => {
+					const { points } = sweep(sort, seed, -2);
+					expect(findBind(points, solidOf(sort === 'dual' ? 'dual' : 'single')).sort).toBe('none');
+				}
+			),
+			{ numRuns: 25 }
+		);
+	});
+	it('says so with too few points', () => {
+		const points = [50, 45, 40].map((h) => ({ height: mm(h), load: newtons((60 - h) * 20) }));
+		expect(findBind(points)).toEqual({ sort: 'none', why: 'too few points' });
+		expect(sweepFigures([], null)).toMatchObject({ curve: null, seat: null, points: 0 });
+	});
+	it('is expected by the build', () => {
+		expect(
+			['single', 'dual with damper', 'triple', 'conical', 'dual conical'].map((build) =>
+				solidOf(build as 'single')
+			)
+		).toEqual([
+			'at a corner',
+			'one coil of several first',
+			'one coil of several first',
+			'gradually',
+			'one coil of several first'
+		]);
+	});
+});
+
+describe('figures', () => {
+	it('of a straight spring: 30 N/mm from 50 mm, seat 40 and lift 10', () => {
+		const points = Array.from({ length: 40 }, (_, i) => 49 - i * 0.5).map((h) => ({
+			height: mm(h),
+			load: newtons((50 - h) * 30),
+			travel: 'down' as const
+		}));
+		const figures = sweepFigures(points, { seat: mm(40), lift: mm(10) });
+		expect(figures.seat).toBeCloseTo(300, 6);
+		expect(figures.open).toBeCloseTo(600, 6);
+		expect(figures.rate).toBeCloseTo(30, 6);
+		expect(figures.nonLinearity).toBeCloseTo(0, 6);
+		expect(figures.bind).toEqual({ sort: 'none', why: 'not reached' });
+		// ½ × 30 × (20.5² − 1²) = 6,288.75 N·mm
+		expect(figures.energy).toBeCloseTo(6.28875, 3);
+		expect(localRate(figures.curve!, mm(40))).toBeCloseTo(30, 6);
+		expect(figures.curve!.load(mm(20))).toBeNull();
+	});
+	it('non-linearity is the curve’s own greatest: F = 10 x² from 0 to 10 leaves the line by a quarter', () => {
+		const points = Array.from({ length: 6 }, (_, i) => 40 - i * 2).map((h) => ({
+			height: mm(h),
+			load: newtons(10 * (40 - h) ** 2)
+		}));
+		expect(nonLinearity(testedCurve(points), { seat: mm(40), lift: mm(10) })).toBeCloseTo(0.25, 2);
+	});
+	it('of inner and outer tested apart: the inner rides lower by step and rise', () => {
+		const outer = cardCurve({ height: mm(46), load: newtons(400) }, newtonsPerMm(40), mm(28));
+		const inner = cardCurve({ height: mm(43.3), load: newtons(150) }, newtonsPerMm(15), mm(26));
+		const both = combinedCurve(outer, inner, mm(2.3), mm(0.4));
+		expect(both.load(mm(46))).toBeCloseTo(550, 9);
+		expect(both.load(mm(40))).toBeCloseTo(550 + 6 * 55, 9);
+		expect(both.lowest).toBeCloseTo(28.7, 9);
+		expect(both.load(mm(28.5))).toBeNull();
+	});
+	it('the dial is run to the height and what else stands in the press', () => {
+		expect(dialTarget(mm(46.2), mm(5.4))).toBeCloseTo(51.6, 9);
+	});
+	it('takes scatter off, and leaves what no curve explains as it was read', () => {
+		const { spring, points } = sweep('linear', 9, -1);
+		const worst = (of: typeof points) =>
+			Math.max(...of.map(({ height, load }) => Math.abs(load / spring.load(height) - 1)));
+		expect(worst(smoothed(points, USUAL_NOISE))).toBeLessThan(worst(points));
+		const jagged = [50, 45, 40, 35, 30, 25, 20].map((h, i) => ({
+			height: mm(h),
+			load: newtons(100 * (i + 1) + (i % 2 === 0 ? 60 : 0))
+		}));
+		expect(smoothed(jagged, quiet)).toEqual(jagged);
+	});
+	it('a curve’s points grow as the height falls', () => {
+		const { curve } = sweepFigures(withTravel(sweep('progressive', 3).points), null);
+		const points = pointsOf(curve!);
+		expect(points.length).toBeGreaterThan(20);
+		expect(points.every(({ load }, i) => i === 0 || load > points[i - 1]!.load)).toBe(true);
+	});
+});
+
+describe('a set', () => {
+	const members = (loads: (number | null)[]) =>
+		loads.map((seat, i) => ({ tag: `T${i + 1}`, seat: seat === null ? null : newtons(seat) }));
+	it('tells the odd ones and the pairs', () => {
+		const set = setFigures(members([580, 576, 610, 582, 650, null, 579, 577]));
+		expect([set.median, set.least, set.most]).toEqual([580, 576, 650]);
+		expect(set.members.get('T3')!.state).toBe('watch');
+		expect(set.members.get('T5')!.state).toBe('stop');
+		expect(set.members.get('T1')!.state).toBe('clear');
+		expect(set.members.has('T6')).toBe(false);
+		expect(set.pairs[0]).toEqual(['T2', 'T8']);
+		expect(set.pairs).toHaveLength(3);
+	});
+	it('is nothing before anything was tested', () => {
+		expect(setFigures(members([null])).median).toBeNull();
+	});
+	it('sag is what was lost at one height', () => {
+		const curve = (load: number) =>
+			cardCurve({ height: mm(40), load: newtons(load) }, newtonsPerMm(30), mm(25));
+		expect(sagAt(curve(500), curve(470), mm(40))).toEqual({ part: 0.06, state: 'watch' });
+		expect(sagAt(curve(500), curve(440), mm(40))!.state).toBe('stop');
+		expect(sagAt(curve(500), curve(490), mm(40))!.state).toBe('clear');
+		expect(sagAt(curve(500), curve(490), mm(20))).toBeNull();
+	});
+});
+
+describe('which spring is it', () => {
+	const read = readParts(readFileSync('demo/parts.json', 'utf8'));
+	if (!read.ok) throw new Error('demo');
+	const cards = read.value
+		.filter((part): part is LibraryPart<'spring'> => part.sort === 'spring')
+		.map(({ part }) => part);
+	it.each(cards.map((card) => [card.name, card] as const))('%s is told among all', (name, card) => {
+		const seat = {
+			height: mm(
+				Number.parseFloat(card.seat.height) * (card.seat.height.endsWith('in') ? 25.4 : 1)
+			),
+			load: newtons(
+				Number.parseFloat(card.seat.load) * (card.seat.load.endsWith('lbf') ? 4.4482216 : 1)
+			)
+		};
+		const inHand = {
+			curve: cardCurve(
+				{ height: seat.height, load: newtons(seat.load * 1.015) },
+				newtonsPerMm(rateOfCard(card)),
+				mm(15)
+			),
+			bind: { sort: 'none', why: 'not reached' } as const,
+			outside: card.outer && mm(lengthIn(card.outer.outside) + 0.05),
+			wire: card.outer && mm(lengthIn(card.outer.wire))
+		};
+		const [first, second] = identify(inHand, cards);
+		expect(first!.card.name).toBe(name);
+		expect(first!.fits).toBe('fits');
+		expect(second!.distance).toBeGreaterThan(first!.distance);
+	});
+	it('says plainly that it is none of them', () => {
+		const stranger = cardCurve({ height: mm(46), load: newtons(2600) }, newtonsPerMm(150), mm(20));
+		const matches = identify(
+			{ curve: stranger, bind: { sort: 'none', why: 'not reached' } },
+			cards
+		);
+		expect(matches.every(({ fits }) => fits === 'is not it')).toBe(true);
+	});
+	const lengthIn = (text: string) => Number.parseFloat(text) * (text.endsWith('in') ? 25.4 : 1);
+	function rateOfCard(card: (typeof cards)[number]): number {
+		const load = (text: string) => Number.parseFloat(text) * (text.endsWith('lbf') ? 4.4482216 : 1);
+		if (card.open) {
+			return (
+				(load(card.open.load) - load(card.seat.load)) /
+				(lengthIn(card.seat.height) - lengthIn(card.open.height))
+			);
+		}
+		return Number.parseFloat(card.rate!) * (card.rate!.endsWith('lbf/in') ? 4.4482216 / 25.4 : 1);
+	}
+});
