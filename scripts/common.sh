@@ -87,13 +87,44 @@ free_port() {
 	' "$1"
 }
 
+# The stand-in gauges of the demo, on four ports in a row.
+start_gauges() {
+	local first
+	if process_is "$(cat "$DATA/gauges.pid" 2>/dev/null)" gauges/src/main.ts; then return; fi
+	first=$(cat "$DATA/gauges.port" 2>/dev/null || free_row 4610)
+	echo "$first" > "$DATA/gauges.port"
+	ZINC_GAUGES=$first setsid node --import tsx gauges/src/main.ts >>"$DATA/gauges.log" 2>&1 9>&- </dev/null &
+	echo $! > "$DATA/gauges.pid"
+}
+
+stop_gauges() {
+	local pid
+	pid=$(cat "$DATA/gauges.pid" 2>/dev/null || true)
+	if process_is "$pid" gauges/src/main.ts; then kill "$pid"; fi
+	rm -f "$DATA/gauges.pid"
+}
+
+# free_row FROM: the first of four ports in a row that nobody listens on.
+free_row() {
+	local from=$1 i taken
+	while :; do
+		taken=
+		for i in 0 1 2 3; do
+			[ "$(free_port $((from + i)))" = $((from + i)) ] || taken=1
+		done
+		[ -n "$taken" ] || { echo "$from"; return; }
+		from=$((from + 10))
+	done
+}
+
 start_server() {
 	local mode=$1 wanted=${PORT:-$(default_port "$1")} port i
 	stop_server "$mode"
 	port=$(free_port "$wanted")
 	[ "$port" = "$wanted" ] || say "Port $wanted is taken; using $port."
 	echo "$port" > "$DATA/app-$mode.port"
-	PORT=$port ZINC_MODE=$mode ZINC_DEMO=$ROOT/demo BODY_SIZE_LIMIT=16M \
+	PORT=$port ZINC_MODE=$mode ZINC_DEMO=$ROOT/demo \
+		ZINC_GAUGES=$(cat "$DATA/gauges.port" 2>/dev/null || echo 4610) BODY_SIZE_LIMIT=16M \
 		setsid node web/server.js >>"$DATA/app-$mode.log" 2>&1 9>&- </dev/null &
 	echo $! > "$DATA/app-$mode.pid"
 	for i in $(seq 100); do
@@ -122,6 +153,7 @@ stop_server() {
 }
 
 stop_all() {
+	stop_gauges
 	stop_server demo
 	stop_server own
 	stop_cluster

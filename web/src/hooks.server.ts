@@ -2,10 +2,14 @@ import type { Handle, HandleServerError } from '@sveltejs/kit';
 import { INCH_POUND, type Units } from '@zinc-ledger/core';
 import { closeDatabase, database } from '$lib/server/database';
 import { isDatabaseAway } from '$lib/server/database/connection';
+import { hangUp } from '$lib/server/devices/hub';
 import { log } from '$lib/server/log';
 import { findPerson } from '$lib/server/people';
 
-process.on('sveltekit:shutdown', () => void closeDatabase());
+process.on('sveltekit:shutdown', () => {
+	hangUp();
+	void closeDatabase();
+});
 
 /**
  * The one place that knows who asks. Today whoever works at the bench is

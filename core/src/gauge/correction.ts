@@ -4,7 +4,7 @@
  * unit, millimetres or newtons.
  */
 
-export interface Check {
+export interface CheckPoint {
 	/** What the reference truly is. */
 	readonly reference: number;
 	/** What the gauge read. */
@@ -21,21 +21,25 @@ export interface Correction {
 
 export const NO_CORRECTION: Correction = { gain: 1, offset: 0, residuals: [] };
 
+/** Checks whose readings spread by less than this part of their mean are of one place. */
+const ONE_PLACE = 0.05;
+
 /**
  * Correction through the checks: none without a check, an offset with one (or
  * with several at one reference), gain and offset by least squares with more.
  *
  * @example checks 10 read 10.02, 50 read 50.06: gain 0.999, offset 0.0100
  */
-export function correctionFrom(checks: readonly Check[]): Correction {
+export function correctionFrom(checks: readonly CheckPoint[]): Correction {
 	if (checks.length === 0) return NO_CORRECTION;
-	const mean = (of: (check: Check) => number) =>
+	const mean = (of: (check: CheckPoint) => number) =>
 		checks.reduce((sum, check) => sum + of(check), 0) / checks.length;
 	const [read, reference] = [mean((check) => check.read), mean((check) => check.reference)];
 	const spread = mean((check) => (check.read - read) ** 2);
 	const together = mean((check) => (check.read - read) * (check.reference - reference));
-	const isOneHeight = spread < 1e-9 * Math.max(1, read * read);
-	const gain = isOneHeight ? 1 : together / spread;
+	// Checks that lie close together say nothing of a gain: a line through them would run wild elsewhere.
+	const isOnePlace = Math.sqrt(spread) < ONE_PLACE * Math.abs(read);
+	const gain = isOnePlace ? 1 : together / spread;
 	const offset = reference - gain * read;
 	return {
 		gain,

@@ -163,6 +163,14 @@ function kindRemarks(kind: Kind, parts: KindSetup): Remark[] {
 			text: say`${kind}: no ${missing.join(', no ')} given yet`
 		});
 	}
+	if (card?.tested?.notThis) {
+		remarks.push({
+			state: 'stop',
+			text: [
+				`${kind}: what was tested is not the ${card.name} on the job; it fits ${card.tested.notThis}`
+			]
+		});
+	}
 	if (card?.open && card.rate) {
 		const stated = rateOf(card.rate);
 		const { rate } = springOf(card);

@@ -79,7 +79,11 @@ export const SpringCard = z
 		tested: z
 			.strictObject({
 				points: z.array(CardPoint).min(3, 'at least three tested points'),
-				bind: PositiveSize.optional()
+				bind: PositiveSize.optional(),
+				/** The set that was tested, where one was. */
+				set: Line.optional(),
+				/** The card that fits what was tested better than this one, where this one does not. */
+				notThis: Line.optional()
 			})
 			.optional()
 	})

@@ -27,21 +27,27 @@ export interface Window {
 	readonly lift: Millimetres;
 }
 
-export interface SweepFigures {
+/** What a sweep says whatever the spring is used for. */
+export interface WorkedSweep {
 	/** Working curve: through the points above the bind, nothing outside them. */
 	readonly curve: Curve | null;
 	readonly bind: BindFound;
-	/** Loads at seat and at full lift; null where the sweep did not go. */
-	readonly seat: Newtons | null;
-	readonly open: Newtons | null;
-	readonly rate: NewtonsPerMillimetre | null;
-	/** Part of the load gained from seat to open by which the curve leaves the straight line. */
-	readonly nonLinearity: number | null;
 	/** Energy at the greatest compression, which the guard has to hold. */
 	readonly energy: Joules | null;
 	readonly hysteresis: Hysteresis | null;
 	readonly points: number;
 }
+
+/** What it says between two heights; null where the sweep did not go. */
+export interface WindowFigures {
+	readonly seat: Newtons | null;
+	readonly open: Newtons | null;
+	readonly rate: NewtonsPerMillimetre | null;
+	/** Part of the load gained from seat to open by which the curve leaves the straight line. */
+	readonly nonLinearity: number | null;
+}
+
+export type SweepFigures = WorkedSweep & WindowFigures;
 
 const FEWEST = 3;
 
@@ -58,42 +64,48 @@ export function solidOf(build: SpringBuild | undefined): Solid {
  *
  * @param build of the spring, by which it is known how it goes solid
  */
-export function sweepFigures(
+export function workedSweep(
 	points: readonly SweepPoint[],
-	window: Window | null,
 	build?: SpringBuild,
 	noise: TesterNoise = USUAL_NOISE
-): SweepFigures {
+): WorkedSweep {
 	const down = travelled(points, 'down');
 	const read = down.length >= FEWEST ? down : travelled(points, 'up');
 	const bind = findBind(read, solidOf(build), noise);
 	const working = bind.sort === 'bind' ? read.filter(({ height }) => height >= bind.from) : read;
 	const curve = working.length >= FEWEST ? testedCurve(smoothed(working, noise)) : null;
-	const loads = curve && window ? windowLoads(curve, window) : null;
 	return {
 		curve,
 		bind,
-		seat: loads?.seat ?? null,
-		open: loads?.open ?? null,
-		rate:
-			loads && loads.seat !== null && loads.open !== null
-				? rateOver(loads.seat, loads.open, window!.lift)
-				: null,
-		nonLinearity: curve && window ? nonLinearity(curve, window) : null,
 		energy: curve ? storedEnergy(curve, curve.lowest) : null,
 		hysteresis: hysteresis(points),
 		points: read.length
 	};
 }
 
-const windowLoads = (curve: Curve, { seat, lift }: Window) => ({
-	seat: curve.load(seat),
-	open: curve.load(mm(seat - lift))
-});
+/** Loads, working rate `(F_open − F_seat) / L` and non-linearity between two heights of a curve. */
+export function windowFigures(curve: Curve | null, window: Window | null): WindowFigures {
+	if (!curve || !window) return { seat: null, open: null, rate: null, nonLinearity: null };
+	const seat = curve.load(window.seat);
+	const open = curve.load(mm(window.seat - window.lift));
+	return {
+		seat,
+		open,
+		rate: seat === null || open === null ? null : newtonsPerMm((open - seat) / window.lift),
+		nonLinearity: nonLinearity(curve, window)
+	};
+}
 
-/** `(F_open − F_seat) / L`. */
-const rateOver = (seat: Newtons, open: Newtons, lift: Millimetres) =>
-	newtonsPerMm((open - seat) / lift);
+/** A sweep worked out, with its figures between two heights. */
+export function sweepFigures(
+	points: readonly SweepPoint[],
+	window: Window | null,
+	build?: SpringBuild,
+	noise: TesterNoise = USUAL_NOISE
+): SweepFigures {
+	const worked = workedSweep(points, build, noise);
+	return { ...worked, ...windowFigures(worked.curve, window) };
+}
 
 /** Places along the window at which the curve is held against the straight line. */
 const PLACES = 240;

@@ -83,7 +83,9 @@
 			<button class="min-h-11 min-w-8" onclick={switchScheme} aria-label="Light or dark">
 				{#if scheme === 'light'}<Moon size={16} />{:else}<Sun size={16} />{/if}
 			</button>
-			<a href="/parts" class="flex min-h-11 items-center text-[14px]">Parts</a>
+			{#each [['/springs', 'Springs'], ['/gauges', 'Gauges'], ['/parts', 'Parts']] as [href, name] (href)}
+				<a {href} class="flex min-h-11 items-center text-[14px]">{name}</a>
+			{/each}
 			<a href="/?find" class="flex min-h-11 items-center gap-1.5 text-[13px] text-on-band-soft">
 				<Key>/</Key> find
 			</a>

@@ -1,5 +1,5 @@
 import { openDB, type DBSchema } from 'idb';
-import type { Reading } from '@zinc-ledger/core';
+import type { Reading, Sweep } from '@zinc-ledger/core';
 
 /** A reading on its way to the server. */
 export interface Waiting {
@@ -9,14 +9,32 @@ export interface Waiting {
 	readonly refused?: string;
 }
 
+/** A sweep on its way to the server. */
+export interface WaitingSweep {
+	readonly setId: string;
+	readonly sweep: Sweep;
+}
+
 interface Schema extends DBSchema {
 	waiting: { key: string; value: Waiting };
+	sweeps: { key: string; value: WaitingSweep };
 }
 
 const open = () =>
-	openDB<Schema>('zinc-ledger', 1, {
-		upgrade: (db) => void db.createObjectStore('waiting', { keyPath: 'reading.id' })
+	openDB<Schema>('zinc-ledger', 2, {
+		upgrade: (db, from) => {
+			if (from < 1) db.createObjectStore('waiting', { keyPath: 'reading.id' });
+			db.createObjectStore('sweeps', { keyPath: 'sweep.id' });
+		}
 	});
+
+/** Sweeps that are not yet known to be stored. */
+export const sweepStore = {
+	all: async (): Promise<WaitingSweep[]> => (await open()).getAll('sweeps'),
+	put: async (waiting: WaitingSweep): Promise<void> =>
+		void (await (await open()).put('sweeps', waiting)),
+	remove: async (id: string): Promise<void> => (await open()).delete('sweeps', id)
+};
 
 /** The outbox as the browser keeps it on disk, in the order the readings were taken. */
 export const store = {

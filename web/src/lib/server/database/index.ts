@@ -1,14 +1,6 @@
-import { readdir, readFile } from 'node:fs/promises';
-import { join } from 'node:path';
-import { readJob } from '@zinc-ledger/core/file';
-import { readParts } from '@zinc-ledger/core/parts';
-import { log } from '../log';
-import { importJob } from '../jobs';
-import { keepParts } from '../parts';
+import { loadDemo } from '../demo';
 import { connect, type Database } from './connection';
 import { migrate } from './migrate';
-
-const json = (value: unknown) => JSON.stringify(value);
 
 /**
  * The database of this process. It is connected to at the first question and
@@ -58,20 +50,5 @@ async function claim(db: Database, mode: 'demo' | 'own'): Promise<void> {
 				? 'This database holds a shop’s own records: start with ./start --own'
 				: 'This database holds the demo: start with ./start, or give another DATABASE_URL'
 		);
-	}
-}
-
-async function loadDemo(db: Database, folder: string): Promise<void> {
-	const some = await db.selectFrom('job').select('id').limit(1).executeTakeFirst();
-	if (some) return;
-	const library = readParts(await readFile(join(folder, 'parts.json'), 'utf8'));
-	if (!library.ok) throw new Error(`parts.json: ${json(library.problems[0])}`);
-	await keepParts(db, library.value);
-	const jobs = join(folder, 'jobs');
-	for (const file of (await readdir(jobs)).filter((name) => name.endsWith('.json')).sort()) {
-		const read = readJob(await readFile(join(jobs, file), 'utf8'));
-		if (!read.ok) throw new Error(`${file}: ${json(read.problems[0])}`);
-		const result = await importJob(db, read.value);
-		log.info({ file, problems: result.problems }, 'demo job loaded');
 	}
 }

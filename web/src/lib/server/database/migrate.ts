@@ -2,8 +2,13 @@ import { Migrator, type Kysely } from 'kysely';
 import type { Tables } from './schema';
 import * as firstSlice from './migrations/0001-first-slice';
 import * as parts from './migrations/0002-parts';
+import * as springBench from './migrations/0003-spring-bench';
 
-const MIGRATIONS = { '0001-first-slice': firstSlice, '0002-parts': parts };
+const MIGRATIONS = {
+	'0001-first-slice': firstSlice,
+	'0002-parts': parts,
+	'0003-spring-bench': springBench
+};
 
 /**
  * Brings a database up to date, forward only. Kysely's migrator takes an

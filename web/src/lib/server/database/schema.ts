@@ -5,6 +5,9 @@ import type {
 	Reading,
 	Setup,
 	Acceptance,
+	Gauge,
+	GaugeCheck,
+	Sweep,
 	HeadWork,
 	Inspection,
 	LibraryPart,
@@ -17,6 +20,16 @@ import type {
 
 /** Lists of a job that are kept as they come, whole. */
 export type EntryList = 'inspections' | 'headWork' | 'acceptances';
+
+/** What was measured of a tagged spring besides its sweeps, as length texts. */
+export interface SpringMeasured {
+	readonly freeHeight?: string | undefined;
+	readonly outside?: string | undefined;
+	readonly wire?: string | undefined;
+	/** Bind placed by hand on the chart, and who placed it. */
+	readonly bind?:
+		{ readonly height: string; readonly person: string; readonly at: string } | undefined;
+}
 
 type Written = ColumnType<Date, Date | string | undefined, never>;
 type Json = ColumnType<unknown, string | null, never>;
@@ -117,6 +130,39 @@ export interface Tables {
 		list: EntryList;
 		entry: JSONColumnType<Inspection | HeadWork | Acceptance>;
 		person_id: string;
+		position: Generated<string>;
+	};
+	gauge: { id: string; doc: JSONColumnType<Gauge>; created_at: Written; changed_by: string | null };
+	gauge_check: {
+		id: string;
+		gauge_id: string;
+		doc: JSONColumnType<GaugeCheck>;
+		person_id: string;
+		at: Date;
+	};
+	spring_set: {
+		id: string;
+		name: string;
+		card_id: string | null;
+		job_id: string | null;
+		seat: string;
+		lift: string;
+		created_at: Written;
+		created_by: string;
+	};
+	spring: {
+		id: string;
+		set_id: string;
+		position: number;
+		tag: string;
+		measured: ColumnType<SpringMeasured, string | undefined, string>;
+	};
+	sweep: {
+		id: string;
+		spring_id: string;
+		doc: JSONColumnType<Sweep>;
+		person_id: string;
+		at: Date;
 		position: Generated<string>;
 	};
 	decision: {

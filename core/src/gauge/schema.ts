@@ -1,0 +1,57 @@
+/** A gauge of the shop, and its checks against a reference. */
+import { z } from 'zod';
+import { Id, Length, Line, Load, Moment, Name, Size } from '../units/schema.ts';
+import { LINE_PATTERN } from '../device/line.ts';
+import { GAUGE_SORTS } from './words.ts';
+
+/** Where a gauge that sends its readings is reached, and how its lines are read. */
+export const DeviceLink = z.strictObject({
+	host: z
+		.string()
+		.trim()
+		.regex(/^[a-z0-9.:-]{1,120}$/i, 'a host name or address'),
+	port: z.int('a port').min(1, 'a port').max(65535, 'a port'),
+	pattern: z
+		.string()
+		.max(200, 'at most 200 characters')
+		.default(LINE_PATTERN)
+		.refine(isPattern, 'a pattern with (?<height>…), (?<load>…) or both')
+});
+
+function isPattern(text: string): boolean {
+	try {
+		new RegExp(text);
+		return /\(\?<(height|load)>/.test(text);
+	} catch {
+		return false;
+	}
+}
+
+export const Gauge = z.strictObject({
+	id: Id,
+	name: Name,
+	sort: z.enum(GAUGE_SORTS),
+	resolution: Size.optional(),
+	loadResolution: Load.optional(),
+	lengthUnit: z.enum(['in', 'mm']).default('mm'),
+	loadUnit: z.enum(['lbf', 'N', 'kgf']).default('N'),
+	range: Line.optional(),
+	/** Months after a check until the next one is due. */
+	dueMonths: z.int('whole months').min(1).max(120).default(12),
+	link: DeviceLink.optional(),
+	note: Line.optional()
+});
+
+export const GaugeCheck = z.strictObject({
+	id: Id,
+	gauge: Id,
+	/** What it was held against: "height standard 1.800", "dead weight", "spring A on the big tester". */
+	against: Name,
+	reference: z.union([Length, Load]),
+	read: z.union([Length, Load]),
+	person: Id,
+	at: Moment
+});
+
+export type Gauge = z.infer<typeof Gauge>;
+export type GaugeCheck = z.infer<typeof GaugeCheck>;

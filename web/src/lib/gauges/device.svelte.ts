@@ -1,0 +1,62 @@
+import { onDestroy } from 'svelte';
+
+export type DeviceState =
+	'connecting' | 'connected' | 'away' | 'rubbish' | 'flooding' | 'server away';
+
+/** One reading as the server passes it on: height text, load text, when. */
+export type DeviceReading = readonly [height: string | null, load: string | null, at: number];
+
+interface News {
+	readonly state: Exclude<DeviceState, 'server away'>;
+	readonly readings: readonly DeviceReading[];
+	readonly rubbish: number;
+	readonly dropped: number;
+}
+
+/** A gauge that sends, listened to for as long as its screen is shown. */
+export class Device {
+	state = $state<DeviceState>('connecting');
+	rubbish = $state(0);
+	dropped = $state(0);
+	last = $state.raw<DeviceReading | null>(null);
+	#source: EventSource | null = null;
+	#onReadings: (readings: readonly DeviceReading[]) => void;
+
+	constructor(onReadings: (readings: readonly DeviceReading[]) => void = () => undefined) {
+		this.#onReadings = onReadings;
+		onDestroy(() => this.leave());
+	}
+
+	listen(gaugeId: string): void {
+		this.leave();
+		this.state = 'connecting';
+		const source = new EventSource(`/api/gauges/${gaugeId}/stream`);
+		this.#source = source;
+		source.onmessage = (event: MessageEvent<string>) => {
+			const news = JSON.parse(event.data) as News;
+			this.state = news.state;
+			this.rubbish = news.rubbish;
+			this.dropped = news.dropped;
+			const last = news.readings.at(-1);
+			if (last) {
+				this.last = last;
+				this.#onReadings(news.readings);
+			}
+		};
+		source.onerror = () => (this.state = 'server away');
+	}
+
+	leave(): void {
+		this.#source?.close();
+		this.#source = null;
+	}
+}
+
+export const DEVICE_WORDS: Readonly<Record<DeviceState, string>> = {
+	connecting: 'connecting',
+	connected: 'connected',
+	away: 'not there: is it on, is its cable in? Trying again',
+	rubbish: 'sends what is no reading: look at its pattern and its cable',
+	flooding: 'sends far too fast: what is too much is passed over',
+	'server away': 'the server is away: trying again'
+};

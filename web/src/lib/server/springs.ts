@@ -1,0 +1,179 @@
+/** Sets of tagged springs, and their sweeps. */
+import { v7 as uuid } from 'uuid';
+import type { Person, SpringCard, Sweep } from '@zinc-ledger/core';
+import type { Database } from './database/connection';
+import type { SpringMeasured } from './database/schema';
+
+const json = (value: unknown) => JSON.stringify(value);
+
+export interface SpringSet {
+	readonly id: string;
+	readonly name: string;
+	readonly card: SpringCard | null;
+	readonly jobId: string | null;
+	readonly jobNumber: string | null;
+	/** Nominal height and lift, as length texts. */
+	readonly seat: string;
+	readonly lift: string;
+}
+
+export interface TaggedSpring {
+	readonly id: string;
+	readonly tag: string;
+	readonly measured: SpringMeasured;
+	/** Sweeps, newest first. */
+	readonly sweeps: readonly Sweep[];
+}
+
+const setQuery = (db: Database) =>
+	db
+		.selectFrom('spring_set')
+		.leftJoin('part', 'part.id', 'spring_set.card_id')
+		.leftJoin('job', 'job.id', 'spring_set.job_id')
+		.select([
+			'spring_set.id',
+			'spring_set.name',
+			'spring_set.seat',
+			'spring_set.lift',
+			'spring_set.job_id as jobId',
+			'job.number as jobNumber',
+			'part.doc as card'
+		]);
+type SetRow = Awaited<ReturnType<ReturnType<typeof setQuery>['executeTakeFirstOrThrow']>>;
+const setOf = (row: SetRow): SpringSet => ({ ...row, card: row.card as SpringCard | null });
+
+export async function listSets(
+	db: Database
+): Promise<(SpringSet & { springs: number; tested: number })[]> {
+	const rows = await setQuery(db).orderBy('spring_set.created_at', 'desc').limit(200).execute();
+	const counts = await db
+		.selectFrom('spring')
+		.leftJoin('sweep', 'sweep.spring_id', 'spring.id')
+		.select(['spring.set_id'])
+		.select((select) => [
+			select.fn.count<string>('spring.id').distinct().as('springs'),
+			select.fn.count<string>('sweep.spring_id').distinct().as('tested')
+		])
+		.groupBy('spring.set_id')
+		.execute();
+	return rows.map((row) => {
+		const count = counts.find(({ set_id }) => set_id === row.id);
+		return {
+			...setOf(row),
+			springs: Number(count?.springs ?? 0),
+			tested: Number(count?.tested ?? 0)
+		};
+	});
+}
+
+export async function findSet(db: Database, id: string): Promise<SpringSet | null> {
+	const row = await setQuery(db).where('spring_set.id', '=', id).executeTakeFirst();
+	return row ? setOf(row) : null;
+}
+
+/** The springs of a set with their newest sweeps, in the order of their tags. */
+export async function springsOf(
+	db: Database,
+	setId: string,
+	sweepsEach = 2
+): Promise<TaggedSpring[]> {
+	const springs = await db
+		.selectFrom('spring')
+		.selectAll()
+		.where('set_id', '=', setId)
+		.orderBy('position')
+		.execute();
+	if (springs.length === 0) return [];
+	const sweeps = await db
+		.selectFrom('sweep')
+		.select(['spring_id', 'doc'])
+		.where(
+			'spring_id',
+			'in',
+			springs.map(({ id }) => id)
+		)
+		.orderBy('position', 'desc')
+		.execute();
+	return springs.map(({ id, tag, measured }) => ({
+		id,
+		tag,
+		measured,
+		sweeps: sweeps
+			.filter(({ spring_id }) => spring_id === id)
+			.slice(0, sweepsEach)
+			.map(({ doc }) => doc)
+	}));
+}
+
+/** A new set of springs, tagged T1 and so on. */
+export async function addSet(
+	db: Database,
+	set: { name: string; cardId: string | null; jobId: string | null; seat: string; lift: string },
+	count: number,
+	by: Person
+): Promise<string> {
+	const id = uuid();
+	await db.transaction().execute(async (trx) => {
+		await trx
+			.insertInto('spring_set')
+			.values({
+				id,
+				name: set.name,
+				card_id: set.cardId,
+				job_id: set.jobId,
+				seat: set.seat,
+				lift: set.lift,
+				created_by: by.id
+			})
+			.execute();
+		await trx
+			.insertInto('spring')
+			.values(
+				Array.from({ length: count }, (_, i) => ({
+					id: uuid(),
+					set_id: id,
+					position: i,
+					tag: `T${i + 1}`
+				}))
+			)
+			.execute();
+	});
+	return id;
+}
+
+/** Keeps a sweep with its spring; the same id twice is harmless. @returns false when there is no such spring */
+export async function keepSweep(
+	db: Database,
+	setId: string,
+	sweep: Sweep,
+	by: Person
+): Promise<boolean> {
+	const spring = await db
+		.selectFrom('spring')
+		.select('id')
+		.where('set_id', '=', setId)
+		.where('tag', '=', sweep.tag)
+		.executeTakeFirst();
+	if (!spring) return false;
+	await db
+		.insertInto('sweep')
+		.values({
+			id: sweep.id,
+			spring_id: spring.id,
+			doc: json(sweep),
+			person_id: by.id,
+			at: new Date(sweep.at)
+		})
+		.onConflict((conflict) => conflict.column('id').doNothing())
+		.execute();
+	return true;
+}
+
+/** Keeps what was measured of a spring by hand: diameters, free height, a bind placed by eye. */
+export const setMeasured = (db: Database, setId: string, tag: string, measured: SpringMeasured) =>
+	db
+		.updateTable('spring')
+		.set({ measured: json(measured) })
+		.where('set_id', '=', setId)
+		.where('tag', '=', tag)
+		.execute();

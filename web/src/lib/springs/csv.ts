@@ -1,0 +1,140 @@
+/** Sweeps as CSV: the columns are recognised by their names and units, or asked for. */
+import Papa from 'papaparse';
+import { v7 as uuid } from 'uuid';
+import { sweepPoints, withTravel, type Sweep } from '@zinc-ledger/core';
+import { mm, newtons } from '@zinc-ledger/core';
+
+export interface Columns {
+	readonly height: number;
+	readonly load: number;
+	readonly heightUnit: Sweep['heightUnit'];
+	readonly loadUnit: Sweep['loadUnit'];
+}
+
+export type SweepCsv =
+	| { sort: 'read'; points: Sweep['points']; columns: Columns }
+	| { sort: 'ask'; names: readonly string[]; guess: Partial<Columns> }
+	| { sort: 'wrong'; problems: readonly { path: string; message: string }[] };
+
+const unitIn = <U extends string>(name: string, units: readonly U[]): U | undefined =>
+	units.find((unit) => new RegExp(`(^|[^a-z])${unit}([^a-z]|$)`, 'i').test(name));
+
+/** What the names of the columns say of themselves. */
+function guessed(names: readonly string[]): Partial<Columns> {
+	const find = (pattern: RegExp) => {
+		const at = names.findIndex((name) => pattern.test(name));
+		return at < 0 ? undefined : at;
+	};
+	const height = find(/height|length|hoogte|höhe|^h\b/i);
+	const load = find(/load|force|pressure|kraft|^f\b/i);
+	const heightUnit =
+		height === undefined ? undefined : unitIn(names[height]!, ['mm', 'in'] as const);
+	const loadUnit =
+		load === undefined ? undefined : unitIn(names[load]!, ['lbf', 'kgf', 'N'] as const);
+	return {
+		...(height !== undefined && { height }),
+		...(load !== undefined && { load }),
+		...(heightUnit && { heightUnit }),
+		...(loadUnit && { loadUnit })
+	};
+}
+
+const isWhole = (columns: Partial<Columns>): columns is Columns =>
+	columns.height !== undefined &&
+	columns.load !== undefined &&
+	columns.height !== columns.load &&
+	!!columns.heightUnit &&
+	!!columns.loadUnit;
+
+/**
+ * Reads a sweep from CSV.
+ *
+ * @param told columns and units as somebody said them; what is not told is recognised
+ */
+export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCsv {
+	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+	const [first = [], ...rest] = data;
+	if (rest.length === 0) {
+		return { sort: 'wrong', problems: [{ path: 'the file', message: 'has no lines of figures' }] };
+	}
+	const hasNames = first.some((cell) => Number.isNaN(figure(cell)));
+	const names = hasNames
+		? first.map((cell) => cell.trim())
+		: first.map((_, i) => `column ${i + 1}`);
+	const rows = hasNames ? rest : data;
+	const columns = { ...guessed(names), ...told };
+	if (!isWhole(columns)) return { sort: 'ask', names, guess: columns };
+
+	const problems: { path: string; message: string }[] = [];
+	const read = rows.map((row, i) => {
+		const [height, load] = [row[columns.height] ?? '', row[columns.load] ?? ''];
+		for (const [name, cell] of [
+			['height', height],
+			['load', load]
+		] as const) {
+			if (Number.isNaN(figure(cell))) {
+				problems.push({
+					path: `line ${i + (hasNames ? 2 : 1)}`,
+					message: `${name} “${cell.slice(0, 20)}” is no figure`
+				});
+			}
+		}
+		return { height: digits(height), load: digits(load) };
+	});
+	if (problems.length > 0) return { sort: 'wrong', problems: problems.slice(0, 30) };
+	const travels = withTravel(
+		read.map(({ height, load }) => ({ height: mm(Number(height)), load: newtons(Number(load)) }))
+	);
+	return {
+		sort: 'read',
+		columns,
+		points: read.map(({ height, load }, i) => [height, load, travels[i]!.travel])
+	};
+}
+
+const digits = (cell: string) => cell.trim().replace(',', '.');
+const figure = (cell: string) => (cell.trim() === '' ? Number.NaN : Number(digits(cell)));
+
+/** A sweep's points as CSV: as the dial read them, and the spring's own height behind. */
+export function sweepToCsv(sweep: Sweep): string {
+	const own = sweepPoints(sweep);
+	return (
+		Papa.unparse(
+			{
+				fields: [
+					`height ${sweep.heightUnit}`,
+					`load ${sweep.loadUnit}`,
+					'travel',
+					'spring height mm',
+					'spring load N'
+				],
+				data: sweep.points.map(([height, load, travel], i) => [
+					height,
+					load,
+					travel,
+					own[i]!.height.toFixed(3),
+					own[i]!.load.toFixed(2)
+				])
+			},
+			{ newline: '\r\n' }
+		) + '\r\n'
+	);
+}
+
+/** A sweep out of figures that were read elsewhere. */
+export function newSweep(
+	about: Pick<Sweep, 'set' | 'tag' | 'tester' | 'fixture' | 'person'> & Partial<Sweep>,
+	columns: Pick<Columns, 'heightUnit' | 'loadUnit'>,
+	points: Sweep['points']
+): Sweep {
+	return {
+		format: 'zinc-ledger/sweep',
+		version: 1,
+		id: uuid(),
+		at: new Date().toISOString(),
+		...about,
+		heightUnit: columns.heightUnit,
+		loadUnit: columns.loadUnit,
+		points
+	};
+}

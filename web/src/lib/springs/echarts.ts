@@ -1,0 +1,24 @@
+/** The parts of ECharts that the curve needs; loaded only where a chart is. */
+import { LineChart } from 'echarts/charts';
+import {
+	DataZoomInsideComponent,
+	GridComponent,
+	MarkAreaComponent,
+	MarkLineComponent,
+	TooltipComponent
+} from 'echarts/components';
+import { use } from 'echarts/core';
+import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
+
+use([
+	LineChart,
+	GridComponent,
+	TooltipComponent,
+	DataZoomInsideComponent,
+	MarkAreaComponent,
+	MarkLineComponent,
+	CanvasRenderer,
+	SVGRenderer
+]);
+
+export { init } from 'echarts/core';

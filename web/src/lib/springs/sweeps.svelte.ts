@@ -1,0 +1,68 @@
+import type { Sweep } from '@zinc-ledger/core';
+import { sweepStore, type WaitingSweep } from '$lib/outbox/store';
+
+const PAUSE = 1500;
+
+/**
+ * Sweeps on their way to the server: put on the browser's disk first, sent
+ * after, and sent again until they are known to be stored. The server takes the
+ * same one twice without harm.
+ */
+class SweepOutbox {
+	waiting = $state.raw<readonly WaitingSweep[]>([]);
+	/** Why the server would not have one; such a sweep stays here to be seen. */
+	refused = $state<string | null>(null);
+	#sending = false;
+
+	async open(onSent: () => void): Promise<void> {
+		const kept = await sweepStore.all().catch(() => []);
+		const here = new Set(this.waiting.map(({ sweep }) => sweep.id));
+		this.waiting = [...kept.filter(({ sweep }) => !here.has(sweep.id)), ...this.waiting];
+		if (this.waiting.length > 0) void this.#flush(onSent);
+	}
+
+	async add(setId: string, sweep: Sweep, onSent: () => void): Promise<void> {
+		const waiting = { setId, sweep };
+		this.waiting = [...this.waiting, waiting];
+		await sweepStore.put(waiting).catch(() => undefined);
+		void this.#flush(onSent);
+	}
+
+	async #flush(onSent: () => void): Promise<void> {
+		if (this.#sending) return;
+		this.#sending = true;
+		while (this.waiting.length > 0) {
+			const [next] = this.waiting;
+			const answer = await send(next!);
+			if (answer === 'later') {
+				await new Promise((later) => setTimeout(later, PAUSE));
+				continue;
+			}
+			this.refused = answer;
+			if (answer !== null) break;
+			this.waiting = this.waiting.filter(({ sweep }) => sweep.id !== next!.sweep.id);
+			await sweepStore.remove(next!.sweep.id).catch(() => undefined);
+			onSent();
+		}
+		this.#sending = false;
+	}
+}
+
+/** @returns null when it is stored, 'later' when the server is away, else why it was refused */
+async function send({ setId, sweep }: WaitingSweep): Promise<string | null | 'later'> {
+	try {
+		const response = await fetch(`/api/sets/${setId}/sweeps`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify(sweep)
+		});
+		if (response.ok) return null;
+		if (response.status >= 500) return 'later';
+		const answer = (await response.json()) as { message?: string };
+		return answer.message ?? 'The server would not take it.';
+	} catch {
+		return 'later';
+	}
+}
+
+export const sweepOutbox = new SweepOutbox();

@@ -1,0 +1,65 @@
+/** Tagged springs with their sweeps worked out, each sweep once. */
+import {
+	lengthOf,
+	mm,
+	sweepPoints,
+	windowFigures,
+	workedSweep,
+	type SpringCard,
+	type Sweep,
+	type WindowFigures,
+	type WorkedSweep
+} from '@zinc-ledger/core';
+
+const known = new Map<string, WorkedSweep>();
+
+/** A sweep worked out; the same sweep is worked out once for as long as the page lives. */
+export function worked(sweep: Sweep, build: SpringCard['build']): WorkedSweep {
+	const key = `${sweep.id} ${build ?? ''}`;
+	const before = known.get(key);
+	if (before) return before;
+	const now = workedSweep(sweepPoints(sweep), build);
+	known.set(key, now);
+	return now;
+}
+
+export interface TaggedSpring {
+	readonly id: string;
+	readonly tag: string;
+	readonly measured: {
+		readonly freeHeight?: string | undefined;
+		readonly outside?: string | undefined;
+		readonly wire?: string | undefined;
+		readonly bind?: { readonly height: string; readonly person: string } | undefined;
+	};
+	readonly sweeps: readonly Sweep[];
+}
+
+export interface Row {
+	readonly spring: TaggedSpring;
+	readonly sweep: Sweep | null;
+	readonly worked: WorkedSweep | null;
+	readonly figures: WindowFigures;
+	/** Bind placed by hand, else the one found; null where there is none. */
+	readonly bind: number | null;
+}
+
+export function rowsOf(
+	springs: readonly TaggedSpring[],
+	build: SpringCard['build'],
+	seat: number,
+	lift: number
+): Row[] {
+	return springs.map((spring) => {
+		const sweep = spring.sweeps[0] ?? null;
+		const done = sweep ? worked(sweep, build) : null;
+		const placed = spring.measured.bind;
+		return {
+			spring,
+			sweep,
+			worked: done,
+			figures: windowFigures(done?.curve ?? null, { seat: mm(seat), lift: mm(lift) }),
+			bind: placed ? lengthOf(placed.height) : done?.bind.sort === 'bind' ? done.bind.height : null
+		};
+	});
+}

@@ -1,0 +1,25 @@
+import { error, json } from '@sveltejs/kit';
+import { z } from 'zod';
+import { PositiveSize } from '@zinc-ledger/core/units-schema';
+import { ask } from '$lib/server/ask';
+import { checkedBody } from '$lib/server/body';
+import { setMeasured } from '$lib/server/springs';
+
+const Measured = z.strictObject({
+	freeHeight: PositiveSize.optional(),
+	outside: PositiveSize.optional(),
+	wire: PositiveSize.optional(),
+	bind: PositiveSize.optional()
+});
+
+/** Keeps what was measured of a spring by hand, and a bind placed by eye. */
+export async function PUT({ request, params, locals }) {
+	const { bind, ...measured } = await checkedBody(request, Measured);
+	const { person } = locals;
+	if (!person) error(401, 'Pick who works at this bench first.');
+	const placed = bind && { height: bind, person: person.initials, at: new Date().toISOString() };
+	await ask((db) =>
+		setMeasured(db, params.id, params.tag, { ...measured, ...(placed && { bind: placed }) })
+	);
+	return json({ kept: true });
+}

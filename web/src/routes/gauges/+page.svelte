@@ -1,0 +1,63 @@
+<script lang="ts">
+	import { Plus } from '@lucide/svelte';
+	import { dueOn } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import LinkState from '$lib/gauges/LinkState.svelte';
+	import { correctionWords } from '$lib/gauges/words';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+
+	let { data } = $props();
+	const bench = getBench();
+	useKeys([]);
+	const today = new Date().toISOString().slice(0, 10);
+</script>
+
+<svelte:head><title>Gauges · Zinc Ledger</title></svelte:head>
+
+<main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
+	<div class="flex items-end gap-4">
+		<h1 class="text-2xl font-semibold">Gauges</h1>
+		<p class="pb-0.5 text-soft">
+			A reading keeps the correction that was in force when it was taken.
+		</p>
+		<a class="button button-main ml-auto" href="/gauges/new"><Plus size={17} /> Add a gauge</a>
+	</div>
+	<table class="mt-5 w-full border-collapse">
+		<thead>
+			<tr class="border-b-2 border-ink text-left text-[13px] text-soft">
+				<th class="py-1.5 pl-3 font-medium">Gauge</th>
+				<th class="py-1.5 font-medium">Sort</th>
+				<th class="py-1.5 font-medium">Reads to</th>
+				<th class="py-1.5 font-medium">Correction in force</th>
+				<th class="py-1.5 font-medium">Check again</th>
+				<th class="py-1.5 font-medium">Link</th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each data.gauges as { gauge, checks } (gauge.id)}
+				{@const due = dueOn(checks, gauge.dueMonths)}
+				<tr class="border-b border-hair align-top">
+					<td class="py-2 pl-3">
+						<a class="font-semibold underline" href="/gauges/{gauge.id}">{gauge.name}</a>
+					</td>
+					<td class="py-2">{gauge.sort}</td>
+					<td class="figure py-2 text-[13px]">
+						{[gauge.resolution, gauge.loadResolution].filter(Boolean).join(', ') || '·'}
+					</td>
+					<td class="figure py-2 text-[13px]">{correctionWords(gauge, checks, bench.units)}</td>
+					<td class="py-2 text-[14px]">
+						{#if due === null}<Mark state="watch" /> never checked
+						{:else if due < today}<Mark state="watch" /> was due {due}
+						{:else}<span class="figure text-[13px]">{due}</span>{/if}
+					</td>
+					<td class="py-2 text-[14px]">
+						{#if gauge.link}<LinkState {gauge} />{:else}<span class="text-faint">typed</span>{/if}
+					</td>
+				</tr>
+			{:else}
+				<tr><td class="py-6 pl-3 text-soft" colspan="6">No gauges yet.</td></tr>
+			{/each}
+		</tbody>
+	</table>
+</main>

@@ -1,0 +1,178 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import {
+		checksInForce,
+		compareGauges,
+		correctionInForce,
+		dimensionOf,
+		dueOn,
+		headFactor,
+		lengthOf,
+		loadOf,
+		READS,
+		type GaugeCheck
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import GaugeForm from '$lib/gauges/GaugeForm.svelte';
+	import LinkState from '$lib/gauges/LinkState.svelte';
+	import Residuals from '$lib/gauges/Residuals.svelte';
+	import { correctionWords } from '$lib/gauges/words';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { moment } from '$lib/ui/words';
+
+	let { data, form } = $props();
+	const bench = getBench();
+	useKeys([{ keys: ['Enter'], does: 'write the check down' }]);
+	const reads = $derived(READS[data.gauge.sort]);
+	const value = (text: string) => (dimensionOf(text) === 'length' ? lengthOf(text) : loadOf(text));
+	const problem = $derived(form && 'checkProblem' in form ? form.checkProblem : null);
+	const typed = $derived<Record<string, string> | null>(
+		form && 'typed' in form ? (form.typed as Record<string, string>) : null
+	);
+	const kept = $derived(form && 'values' in form ? form : null);
+
+	/** Springs, or standards, that both this gauge and another were tried on. */
+	const comparisons = $derived(
+		data.others.flatMap(({ gauge, checks }) => {
+			const pairs = sameThings(data.checks, checks);
+			const compared = compareGauges(pairs);
+			return compared ? [{ gauge, compared, pairs }] : [];
+		})
+	);
+	function sameThings(own: readonly GaugeCheck[], other: readonly GaugeCheck[]) {
+		return own.flatMap((check) => {
+			const match = other.find(
+				(one) => one.against === check.against && dimensionOf(one.read) === dimensionOf(check.read)
+			);
+			return match ? [[value(check.read), value(match.read)] as const] : [];
+		});
+	}
+	const factor = $derived(
+		data.gauge.sort === 'on-head tester'
+			? headFactor(
+					data.checks.map((check) => ({ bench: value(check.reference), head: value(check.read) }))
+				)
+			: null
+	);
+</script>
+
+<svelte:head><title>{data.gauge.name} · Zinc Ledger</title></svelte:head>
+
+<main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
+	<p class="text-[13px]"><a class="underline" href="/gauges">Gauges</a></p>
+	<h1 class="flex items-baseline gap-4 border-b-2 border-ink pb-2 text-2xl font-semibold">
+		{data.gauge.name}
+		<span class="text-base font-normal text-soft">{data.gauge.sort}</span>
+		{#if data.gauge.link}
+			<span class="ml-auto text-[14px] font-normal"><LinkState gauge={data.gauge} /></span>
+		{/if}
+	</h1>
+	<div class="mt-4 grid gap-x-12 gap-y-8 bench:grid-cols-[minmax(0,1fr)_26rem]">
+		<div>
+			<h2 class="border-b border-ink pb-1 font-semibold">Checks against a reference</h2>
+			<p class="mt-2">
+				Correction in force <b class="figure"
+					>{correctionWords(data.gauge, data.checks, bench.units)}</b
+				>
+				{#if dueOn(data.checks, data.gauge.dueMonths)}
+					· check again on <span class="figure">{dueOn(data.checks, data.gauge.dueMonths)}</span>
+				{/if}
+				{#if factor !== null}
+					· reads true when multiplied by <b class="figure">{factor.toFixed(3)}</b>
+				{/if}
+			</p>
+			{#each reads as dimension (dimension)}
+				{@const checks = checksInForce(data.checks, dimension)}
+				{#if checks.length > 1}
+					<Residuals
+						{dimension}
+						points={checks.map((check, i) => ({
+							at: value(check.reference),
+							residual: correctionInForce(data.checks, dimension).residuals[i]!
+						}))}
+					/>
+				{/if}
+			{/each}
+			<table class="mt-3 w-full text-[14px]">
+				<thead>
+					<tr class="text-left text-[13px] text-soft">
+						<th class="py-1 font-medium">Against</th>
+						<th class="py-1 text-right font-medium">It is</th>
+						<th class="py-1 text-right font-medium">The gauge read</th>
+						<th class="py-1 text-right font-medium">When</th>
+					</tr>
+				</thead>
+				<tbody>
+					{#each data.checks.toReversed() as check (check.id)}
+						<tr class="border-t border-hair">
+							<td class="py-1">{check.against}</td>
+							<td class="figure py-1 text-right">{check.reference}</td>
+							<td class="figure py-1 text-right">{check.read}</td>
+							<td class="py-1 text-right text-[13px] text-soft">{moment(check.at)}</td>
+						</tr>
+					{:else}
+						<tr
+							><td class="py-2 text-soft" colspan="4"
+								>None yet: its readings are taken as they are.</td
+							></tr
+						>
+					{/each}
+				</tbody>
+			</table>
+			<form
+				method="POST"
+				action="?/check"
+				class="mt-3 grid grid-cols-[1fr_8rem_8rem_auto] items-end gap-3"
+				use:enhance={() =>
+					({ update, result }) =>
+						update({ reset: result.type === 'success' })}
+			>
+				{#if reads.length > 1}
+					<label class="col-span-4 flex items-center gap-2 text-[13px] text-soft">
+						Checked
+						<select class="field w-32" name="dimension" aria-label="Length or load">
+							{#each reads as dimension (dimension)}<option>{dimension}</option>{/each}
+						</select>
+					</label>
+				{:else}
+					<input type="hidden" name="dimension" value={reads[0]} />
+				{/if}
+				{#each [['against', 'Height standard, weight or spring'], ['reference', 'It is'], ['read', 'Gauge reads']] as [name, label] (name)}
+					<label class="text-[13px] text-soft">
+						{label}
+						<input
+							class="field {name === 'against' ? '' : 'figure text-right'}"
+							{name}
+							aria-label={label}
+							value={typed?.[name!] ?? ''}
+							autocomplete="off"
+						/>
+					</label>
+				{/each}
+				<button class="button">Write it down</button>
+			</form>
+			{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
+			<p class="mt-2 text-[13px] text-soft">
+				Checks of one day count together: one gives an offset, several a straight line. The same
+				spring or standard named alike on two gauges compares them.
+			</p>
+			{#if comparisons.length > 0}
+				<h2 class="mt-6 border-b border-ink pb-1 font-semibold">Against other gauges</h2>
+				{#each comparisons as { gauge, compared, pairs } (gauge.id)}
+					<p class="border-b border-hair py-1.5">
+						{#if compared.disagree}<Mark state="watch" word />{/if}
+						{gauge.name} reads
+						<b class="figure">{Math.abs(compared.difference * 100).toFixed(1)} %</b>
+						{compared.difference >= 0 ? 'more' : 'less'} on {pairs.length} of the same
+						{compared.disagree ? ': one of the two lies' : ', within what they scatter'}
+					</p>
+				{/each}
+			{/if}
+		</div>
+		<div>
+			<h2 class="border-b border-ink pb-1 font-semibold">About it</h2>
+			<GaugeForm initial={data.values} action="?/keep" form={kept} />
+		</div>
+	</div>
+</main>

@@ -1,0 +1,84 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { z } from 'zod';
+import { readEntry, type LibraryPart } from '@zinc-ledger/core';
+import { PositiveSize } from '@zinc-ledger/core/units-schema';
+import { ask } from '$lib/server/ask';
+import { findJobIds, loadJob } from '$lib/server/jobs';
+import { findPart, listParts } from '$lib/server/parts';
+import { addSet, listSets } from '$lib/server/springs';
+
+export const load = async () => {
+	const { sets, cards } = await ask(async (db) => ({
+		sets: await listSets(db),
+		cards: await listParts(db, { sort: 'spring' })
+	}));
+	return { sets, cards };
+};
+
+const NewSet = z.object({
+	name: z.string().trim().min(1, 'Name the set.').max(80, 'At most 80 letters.'),
+	count: z.coerce
+		.number('How many?')
+		.int('A whole number.')
+		.min(1, 'At least one.')
+		.max(96, 'At most 96.'),
+	seat: PositiveSize,
+	lift: PositiveSize
+});
+
+export const actions = {
+	default: async ({ request, locals }) => {
+		const { person, units } = locals;
+		const typed = Object.fromEntries(
+			[...(await request.formData())].map(([key, value]) => [key, String(value).trim()])
+		) as Record<string, string>;
+		const refuse = (status: number, problems: Record<string, string>) =>
+			fail(status, { problems, typed });
+		if (!person) return refuse(401, { name: 'Pick who works at this bench first, at the top.' });
+		const card = typed.card ? await ask((db) => findPart(db, typed.card!)) : null;
+		const spring = card?.sort === 'spring' ? (card as LibraryPart<'spring'>).part : null;
+		const length = (text: string | undefined, fallback: string) => {
+			const entry = readEntry(text || fallback, units.length);
+			return entry.ok ? entry.text : (text ?? '');
+		};
+		const checked = NewSet.safeParse({
+			...typed,
+			seat: length(typed.seat, spring?.seat.height ?? ''),
+			lift: length(typed.lift, spring ? liftOf(spring) : '')
+		});
+		if (!checked.success) {
+			return refuse(
+				400,
+				Object.fromEntries(
+					checked.error.issues.map(({ path, message }) => [String(path[0]), message])
+				)
+			);
+		}
+		const { name, count, seat, lift } = checked.data;
+		const jobId = typed.job ? await jobNumbered(typed.job) : null;
+		if (typed.job && !jobId) return refuse(400, { job: `There is no job ${typed.job}.` });
+		const id = await ask((db) =>
+			addSet(db, { name, cardId: spring?.id ?? null, jobId, seat, lift }, count, person)
+		);
+		redirect(303, `/springs/${id}`);
+	}
+};
+
+/** The lift that a card's second height is for, or half of what it allows. */
+function liftOf({ seat, open, greatestLift }: LibraryPart<'spring'>['part']): string {
+	const number = (text: string) => Number.parseFloat(text);
+	const unit = seat.height.split(' ')[1]!;
+	if (open?.height.endsWith(unit)) {
+		return `${(number(seat.height) - number(open.height)).toFixed(unit === 'in' ? 3 : 2)} ${unit}`;
+	}
+	return greatestLift ?? (unit === 'in' ? '0.500 in' : '10.00 mm');
+}
+
+async function jobNumbered(number: string): Promise<string | null> {
+	return ask(async (db) => {
+		for (const id of await findJobIds(db, number, 20)) {
+			if ((await loadJob(db, id))?.job.number === number) return id;
+		}
+		return null;
+	});
+}

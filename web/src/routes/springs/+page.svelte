@@ -1,0 +1,98 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import Field from '$lib/ui/Field.svelte';
+
+	let { data, form } = $props();
+	useKeys([{ keys: ['Enter'], does: 'make the set' }]);
+	const problems = $derived(form?.problems ?? {});
+	const typed = $derived<Record<string, string>>(form?.typed ?? {});
+</script>
+
+<svelte:head><title>Springs · Zinc Ledger</title></svelte:head>
+
+<main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
+	<h1 class="text-2xl font-semibold">Sets of springs</h1>
+	<div class="mt-4 grid gap-x-12 gap-y-8 bench:grid-cols-[minmax(0,1fr)_20rem]">
+		<table class="h-max w-full border-collapse">
+			<thead>
+				<tr class="border-b-2 border-ink text-left text-[13px] text-soft">
+					<th class="py-1.5 pl-3 font-medium">Set</th>
+					<th class="py-1.5 font-medium">Card</th>
+					<th class="py-1.5 font-medium">Job</th>
+					<th class="py-1.5 text-right font-medium">Height</th>
+					<th class="py-1.5 text-right font-medium">Lift</th>
+					<th class="py-1.5 pr-3 text-right font-medium">Tested</th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each data.sets as set (set.id)}
+					<tr class="border-b border-hair">
+						<td class="pl-3">
+							<a
+								class="flex min-h-11 items-center font-semibold underline"
+								href="/springs/{set.id}"
+							>
+								{set.name}
+							</a>
+						</td>
+						<td>{set.card?.name ?? '·'}</td>
+						<td class="figure text-[13px]">
+							{#if set.jobId}<a class="underline" href="/jobs/{set.jobId}">{set.jobNumber}</a
+								>{:else}·{/if}
+						</td>
+						<td class="figure text-right text-[13px]">{set.seat}</td>
+						<td class="figure text-right text-[13px]">{set.lift}</td>
+						<td class="figure pr-3 text-right">{set.tested} of {set.springs}</td>
+					</tr>
+				{:else}
+					<tr
+						><td class="py-6 pl-3 text-soft" colspan="6"
+							>No sets yet. Make the first on the right.</td
+						></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+		<form method="POST" use:enhance class="space-y-3">
+			<h2 class="border-b border-ink pb-1 font-semibold">A new set</h2>
+			<Field label="Name" problem={problems.name}>
+				{#snippet control(attributes)}
+					<input
+						class="field"
+						name="name"
+						value={typed.name ?? ''}
+						autocomplete="off"
+						{...attributes}
+					/>
+				{/snippet}
+			</Field>
+			<Field label="Card">
+				{#snippet control(attributes)}
+					<select class="field" name="card" {...attributes}>
+						<option value="">not known yet</option>
+						{#each data.cards.filter((card) => !card.retired) as { part } (part.id)}
+							<option value={part.id} selected={typed.card === part.id}>{part.name}</option>
+						{/each}
+					</select>
+				{/snippet}
+			</Field>
+			<div class="grid grid-cols-2 gap-3">
+				{#each [['count', 'How many springs', '12', ''], ['job', 'For job number', '', 'may stay empty'], ['seat', 'Nominal height', '', 'else the card’s'], ['lift', 'Lift', '', 'else the card’s']] as const as [name, label, first, hint] (name)}
+					<Field {label} problem={problems[name]} {hint}>
+						{#snippet control(attributes)}
+							<input
+								class="field figure text-right"
+								{name}
+								value={typed[name] ?? first}
+								autocomplete="off"
+								{...attributes}
+							/>
+						{/snippet}
+					</Field>
+				{/each}
+			</div>
+			<button class="button button-main">Make it and tag them</button>
+		</form>
+	</div>
+</main>

@@ -1,0 +1,356 @@
+<script lang="ts">
+	import { onMount, untrack } from 'svelte';
+	import { goto, invalidate } from '$app/navigation';
+	import { page } from '$app/state';
+	import {
+		cardCurve,
+		correctionInForce,
+		dialTarget,
+		lengthOf,
+		loadOf,
+		mm,
+		newtons,
+		readEntry,
+		showLength,
+		showLoad,
+		storedEnergy,
+		sweepFigures,
+		sweepPoints,
+		withUnit,
+		type Sweep
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { Device, DEVICE_WORDS } from '$lib/gauges/device.svelte';
+	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { Capture } from '$lib/springs/capture.svelte';
+	import { cardLine } from '$lib/springs/card-line';
+	import { newSweep } from '$lib/springs/csv';
+	import SweepChart from '$lib/springs/SweepChart.svelte';
+	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import Key from '$lib/ui/Key.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+
+	let { data } = $props();
+	const bench = getBench();
+	useKeys([
+		{ keys: ['Enter'], does: 'keep the sweep, on to the next spring' },
+		{ keys: ['r'], does: 'pull this spring again' },
+		{ keys: ['Esc'], does: 'to the set' }
+	]);
+
+	const TYPED = 'typed';
+	const senders = $derived(data.gauges.filter(({ gauge }) => gauge.link));
+	let testerId = $state(untrack(() => senders[0]?.gauge.id ?? TYPED));
+	const tester = $derived(data.gauges.find(({ gauge }) => gauge.id === testerId));
+	const lastSweep = $derived(data.springs.flatMap(({ sweeps }) => sweeps.slice(0, 1)).at(-1));
+	let fixture = $derived(lastSweep?.fixture ?? '0');
+	const fixtureRead = $derived(readEntry(fixture, bench.units.length));
+	let retainer = $derived(lastSweep?.retainer ?? '');
+
+	let tag = $state(untrack(() => page.url.searchParams.get('tag') ?? firstUntested()));
+	const capture = new Capture();
+	const device = new Device((readings) => capture.take(readings));
+	let kept = $state<string | null>(null);
+	let problem = $state<string | null>(null);
+	/** Tags swept here whose sweeps the page has not been told of yet. */
+	let done = $state.raw<readonly string[]>([]);
+
+	function firstUntested(): string {
+		return (data.springs.find(({ sweeps }) => sweeps.length === 0) ?? data.springs[0])?.tag ?? 'T1';
+	}
+	const isTested = (one: (typeof data.springs)[number]) =>
+		one.sweeps.length > 0 || done.includes(one.tag);
+	const left = $derived(data.springs.filter((one) => !isTested(one)).length);
+
+	$effect(() => {
+		const id = testerId;
+		untrack(() => (id === TYPED ? device.leave() : device.listen(id)));
+	});
+	$effect(() => {
+		const { state } = device;
+		if (state === 'away' || state === 'server away') untrack(() => capture.cutOff());
+	});
+	onMount(() => void sweepOutbox.open(refresh));
+	const refresh = () => void invalidate(`set:${data.set.id}`);
+
+	const seat = $derived(lengthOf(data.set.seat));
+	const lift = $derived(lengthOf(data.set.lift));
+	const card = $derived(data.set.card);
+	const length = (value: number) => showLength(mm(value), bench.units);
+	const load = (value: number | null) =>
+		value === null ? '·' : showLoad(newtons(value), bench.units);
+
+	/** The sweep as it would be kept. */
+	const sweep = $derived.by<Sweep | null>(() => {
+		if (capture.points.length === 0 || !fixtureRead.ok || !bench.person) return null;
+		const { checks = [], gauge } = tester ?? {};
+		const correction = {
+			height: correctionInForce(checks, 'length'),
+			load: correctionInForce(checks, 'load')
+		};
+		const applied = ({ gain, offset }: { gain: number; offset: number }) => ({ gain, offset });
+		return newSweep(
+			{
+				set: data.set.name,
+				tag,
+				tester: gauge?.name ?? 'typed off the dial',
+				fixture: fixtureRead.text,
+				...(retainer.trim() && { retainer: retainer.trim() }),
+				...(checks.length > 0 && {
+					correction: { height: applied(correction.height), load: applied(correction.load) }
+				}),
+				person: bench.person.name
+			},
+			capture,
+			[...capture.points]
+		);
+	});
+	const live = $derived(sweep ? sweepPoints(sweep) : []);
+	const now = $derived(live.at(-1));
+	const isOver = $derived(capture.phase === 'done' || capture.phase === 'interrupted');
+	const figures = $derived(isOver ? sweepFigures(live, { seat, lift }, card?.build) : null);
+	const targets = $derived.by(() => {
+		if (!fixtureRead.ok) return [];
+		const at = (name: string, height: number) => ({
+			name,
+			dial: dialTarget(mm(height), lengthOf(fixtureRead.text))
+		});
+		return [
+			at('seat', seat),
+			at('half lift', seat - lift / 2),
+			at('full lift', seat - lift),
+			...(card ? [at('solid, by the card', lengthOf(card.bind))] : [])
+		];
+	});
+	const energy = $derived.by(() => {
+		if (!card) return null;
+		const [top, bottom] = cardLine(card) as [[number, number], [number, number]];
+		const rate = (bottom[1] - top[1]) / (top[0] - bottom[0]);
+		const line = cardCurve(
+			{ height: seat, load: loadOf(card.seat.load) },
+			rate as Parameters<typeof cardCurve>[1],
+			lengthOf(card.bind)
+		);
+		return storedEnergy(line, lengthOf(card.bind));
+	});
+
+	async function keep() {
+		if (!bench.person) {
+			problem = 'Pick who works at this bench first, at the top; the sweep stays here.';
+			return;
+		}
+		if (!sweep || !isOver) return;
+		problem = null;
+		kept = `${tag}: ${sweep.points.length} points`;
+		done = [...done, tag];
+		void sweepOutbox.add(data.set.id, $state.snapshot(sweep) as Sweep, refresh);
+		const at = data.springs.findIndex((one) => one.tag === tag);
+		const next =
+			data.springs.find((one, i) => i > at && !isTested(one)) ??
+			data.springs.find((one) => !isTested(one));
+		if (next) tag = next.tag;
+		capture.again();
+	}
+
+	let dial = $state('');
+	let reading = $state('');
+	function addTyped(event: SubmitEvent) {
+		event.preventDefault();
+		const entry = readEntry(dial, bench.units.length);
+		const force = withUnit(reading, bench.units.load);
+		if (!entry.ok) problem = entry.problem;
+		else if (!/^\d+(\.\d+)? (lbf|N|kgf)$/.test(force)) problem = `“${reading}” is no load.`;
+		else {
+			problem = null;
+			capture.type(entry.text, force);
+			dial = reading = '';
+		}
+	}
+	function press(event: KeyboardEvent) {
+		if (event.key === 'Escape') return void goto(`/springs/${data.set.id}`);
+		if (isTyping(event) || (event.target as HTMLElement).matches('button, a')) return;
+		if (event.key === 'Enter') void keep();
+		else if (event.key === 'r') capture.again();
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:head><title>Test {tag} · {data.set.name} · Zinc Ledger</title></svelte:head>
+<svelte:window onkeydown={press} />
+
+<main id="main" class="grid min-h-0 flex-1 bg-paper bench:grid-cols-[minmax(0,1fr)_19rem]">
+	<div class="min-h-0 overflow-auto px-6 py-4">
+		<h1 class="text-[15px] font-semibold text-soft">
+			<a class="underline" href="/springs/{data.set.id}">{data.set.name}</a> · test springs
+		</h1>
+		<div class="mt-1 flex flex-wrap items-end gap-x-8">
+			<p class="figure text-[72px] leading-none font-semibold">{tag}</p>
+			<p class="pb-1 text-[17px]" aria-live="polite" data-phase={capture.phase}>
+				{#if capture.phase === 'waiting'}
+					{testerId === TYPED
+						? 'Type height and load off the dial, point by point.'
+						: 'Pull the lever, slowly near solid, and let it up.'}
+				{:else if capture.phase === 'pulling'}
+					Pulling: <b class="figure">{live.length}</b> points
+				{:else if capture.phase === 'interrupted'}
+					<Mark state="watch" word /> The tester dropped out at
+					<b class="figure">{now ? length(now.height) : ''}</b>: <b class="figure">{live.length}</b> points
+					are kept here. Pull again, or keep it as far as it went.
+				{:else}
+					Taken: <b class="figure">{live.length}</b> points. Keep it?
+				{/if}
+			</p>
+			<p class="figure ml-auto text-right text-[40px] leading-none font-semibold">
+				{now ? length(now.height) : '·'}
+				<span class="text-lg font-normal text-soft">{bench.units.length}</span>
+				&nbsp;{now ? load(now.load) : '·'}
+				<span class="text-lg font-normal text-soft">{bench.units.load}</span>
+			</p>
+		</div>
+		<div class="mt-2">
+			<SweepChart
+				lines={[
+					{
+						name: tag,
+						points: live.map((point) => [point.height, point.load] as const),
+						chosen: true
+					}
+				]}
+				card={card ? cardLine(card) : []}
+				curve={figures?.curve ?? null}
+				{seat}
+				{lift}
+				bind={figures?.bind.sort === 'bind' ? figures.bind : null}
+				name="{data.set.name} {tag}"
+			/>
+		</div>
+		{#if figures}
+			<dl class="mt-2 flex flex-wrap gap-x-8 border-t border-rule pt-2">
+				{#each [['Seat', load(figures.seat)], ['Open', load(figures.open)], ['Bind', figures.bind.sort === 'bind' ? length(figures.bind.height) : figures.bind.why], ['Energy', figures.energy === null ? '·' : `${figures.energy.toFixed(1)} J`]] as const as [name, text] (name)}
+					<div>
+						<dt class="text-[13px] text-soft">{name}</dt>
+						<dd class="figure text-2xl">{text}</dd>
+					</div>
+				{/each}
+			</dl>
+			{#if figures.bind.sort === 'bind' && figures.bind.stackPoints < 3}
+				<p class="mt-1">
+					<Mark state="watch" word /> Only {figures.bind.stackPoints} points past solid: three or more
+					tell the bind better
+				</p>
+			{/if}
+			<p class="mt-3 flex flex-wrap gap-3">
+				<button class="button button-main" onclick={keep}>Keep it <Key>Enter</Key></button>
+				<button class="button" onclick={() => capture.again()}>Pull {tag} again <Key>r</Key></button
+				>
+			</p>
+		{/if}
+		{#if testerId === TYPED && !isOver}
+			<form class="mt-3 flex items-end gap-3" onsubmit={addTyped}>
+				<Field label="Dial" class="w-36">
+					{#snippet control(attributes)}
+						<input
+							class="field figure text-right"
+							bind:value={dial}
+							autocomplete="off"
+							{...attributes}
+						/>
+					{/snippet}
+				</Field>
+				<Field label="Load" class="w-36">
+					{#snippet control(attributes)}
+						<input
+							class="field figure text-right"
+							bind:value={reading}
+							autocomplete="off"
+							{...attributes}
+						/>
+					{/snippet}
+				</Field>
+				<button class="button">Add the point</button>
+				<button type="button" class="button" onclick={() => capture.end()}>That is all</button>
+			</form>
+		{/if}
+		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+	</div>
+
+	<aside
+		class="min-h-0 space-y-4 overflow-auto border-rule px-4 py-4 text-[13px] bench:border-l"
+		aria-label="This test"
+	>
+		<p>
+			<span class="figure text-4xl font-semibold">{left}</span>
+			<span class="text-soft">of {data.springs.length} left to test</span>
+		</p>
+		<label class="block text-soft">
+			Tester
+			<select class="field" bind:value={testerId} aria-label="Tester">
+				{#each senders as { gauge } (gauge.id)}<option value={gauge.id}>{gauge.name}</option>{/each}
+				<option value={TYPED}>typed off the dial</option>
+			</select>
+		</label>
+		{#if testerId !== TYPED}
+			<p role="status" data-link={device.state}>
+				{#if device.state !== 'connected' && device.state !== 'connecting'}<Mark
+						state="watch"
+					/>{/if}
+				{DEVICE_WORDS[device.state]}
+				{#if device.rubbish > 0}· {device.rubbish} lines no reading{/if}
+			</p>
+		{/if}
+		<Field
+			label="In the press besides the spring"
+			problem={fixtureRead.ok ? undefined : fixtureRead.problem}
+			hint={fixtureRead.ok ? fixtureRead.text : undefined}
+		>
+			{#snippet control(attributes)}
+				<input class="field figure text-right" bind:value={fixture} {...attributes} />
+			{/snippet}
+		</Field>
+		<Field label="Retainer in the press">
+			{#snippet control(attributes)}
+				<input class="field" bind:value={retainer} maxlength="80" {...attributes} />
+			{/snippet}
+		</Field>
+		<section aria-label="Dial targets">
+			<h2 class="border-b border-ink pb-1 font-semibold">Run the dial to</h2>
+			{#each targets as { name, dial: to } (name)}
+				<p class="flex justify-between border-b border-hair py-1">
+					<span>{name}</span><b class="figure">{length(to)}</b>
+				</p>
+			{/each}
+		</section>
+		{#if sweepOutbox.waiting.length > 0}
+			<p role="status" class="border-l-4 border-watch pl-3">
+				{sweepOutbox.waiting.length} waiting to be sent{sweepOutbox.refused
+					? `: ${sweepOutbox.refused}`
+					: ''}
+			</p>
+		{:else if kept}
+			<p role="status" class="text-soft">Kept {kept}.</p>
+		{/if}
+		<ul class="flex flex-wrap gap-1" aria-label="Springs of the set">
+			{#each data.springs as one (one.id)}
+				<li>
+					<button
+						class="figure min-h-9 min-w-11 border px-1.5 aria-pressed:border-chromate aria-pressed:bg-chromate-wash {isTested(
+							one
+						)
+							? 'border-ink'
+							: 'border-dashed border-faint text-soft'}"
+						aria-pressed={one.tag === tag}
+						onclick={() => ((tag = one.tag), capture.again())}>{one.tag}</button
+					>
+				</li>
+			{/each}
+		</ul>
+		<p class="caution">
+			Guard closed, eyes covered, fingers out; stop at the knee.
+			{#if energy !== null}Pressed solid, this spring holds about <b class="figure"
+					>{energy.toFixed(0)} J</b
+				>.{/if}
+		</p>
+	</aside>
+</main>

@@ -1,0 +1,2 @@
+/** Driven by what the tester sends to this browser. */
+export const ssr = false;

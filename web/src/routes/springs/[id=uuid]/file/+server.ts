@@ -1,0 +1,20 @@
+import { error } from '@sveltejs/kit';
+import { writeSweep } from '@zinc-ledger/core/sweep-schema';
+import { sweepToCsv } from '$lib/springs/csv';
+import { ask } from '$lib/server/ask';
+import { springsOf } from '$lib/server/springs';
+
+/** A spring's newest sweep as a file: the open JSON, or CSV. */
+export async function GET({ params, url }) {
+	const tag = url.searchParams.get('tag');
+	const springs = await ask((db) => springsOf(db, params.id, 1));
+	const sweep = springs.find((spring) => spring.tag === tag)?.sweeps[0];
+	if (!sweep) error(404, 'There is no such sweep.');
+	const asCsv = url.searchParams.get('as') === 'csv';
+	return new Response(asCsv ? sweepToCsv(sweep) : writeSweep(sweep), {
+		headers: {
+			'content-type': asCsv ? 'text/csv; charset=utf-8' : 'application/json',
+			'content-disposition': `attachment; filename="${sweep.tag}.${asCsv ? 'csv' : 'json'}"`
+		}
+	});
+}
