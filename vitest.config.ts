@@ -1,10 +1,12 @@
 import { fileURLToPath } from 'node:url';
+import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
 	test: {
 		projects: [
 			{
+				plugins: [svelte()],
 				test: {
 					name: 'unit',
 					include: ['core/src/**/*.test.ts', 'cli/src/**/*.test.ts', 'web/src/**/*.test.ts'],

@@ -6,10 +6,12 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { z } from 'zod';
 import { Job } from '@zinc-ledger/core/schema';
 import { PartsFile } from '@zinc-ledger/core/parts';
+import { Sweep } from '@zinc-ledger/core/sweep-schema';
 
 const FILES = [
 	{ name: 'job', title: 'Zinc Ledger job, version 1', schema: Job },
-	{ name: 'parts', title: 'Zinc Ledger parts library, version 1', schema: PartsFile }
+	{ name: 'parts', title: 'Zinc Ledger parts library, version 1', schema: PartsFile },
+	{ name: 'sweep', title: 'Zinc Ledger sweep, version 1', schema: Sweep }
 ];
 
 for (const { name, title, schema } of FILES) {

@@ -7,6 +7,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { Browser, Key } from '../support/browser.ts';
 
 const FOLDER = 'docs/screenshots';
+const GAUGES = Number(process.env.GAUGES ?? 4610);
 const browser = await Browser.open(process.argv[2] ?? 'http://127.0.0.1:4600');
 
 async function keep(name: string): Promise<void> {
@@ -14,6 +15,33 @@ async function keep(name: string): Promise<void> {
 	await new Promise((later) => setTimeout(later, 600));
 	mkdirSync(FOLDER, { recursive: true });
 	writeFileSync(`${FOLDER}/${name}.png`, await browser.driver.takeScreenshot(), 'base64');
+}
+
+/** Three of the demo's springs swept on its stand-in tester. */
+async function capture(): Promise<void> {
+	const control = (path: string, value = '') =>
+		fetch(`http://127.0.0.1:${GAUGES + 3}/tester/${path}?value=${encodeURIComponent(value)}`, {
+			method: 'POST'
+		});
+	await control('speed', '20');
+	await browser.go('/springs');
+	await browser.click('Straight six, D-37', 'a');
+	await browser.click('Test springs', 'a');
+	await browser.find('[data-link="connected"]');
+	await browser.fill('In the press besides the spring', '5.36 mm');
+	for (let i = 1; i <= 9; i++) {
+		await browser.find('[data-phase="waiting"]');
+		await control('spring', `D-37 no. ${i}`);
+		await control('pull');
+		await browser.find('[data-phase="done"]');
+		if (i === 5) await keep('capture');
+		await browser.run('document.activeElement.blur()');
+		await browser.press(Key.ENTER);
+		await browser.sees(`Kept T${i}`);
+	}
+	await browser.press(Key.ESCAPE);
+	await browser.sees('Which spring is it?');
+	await keep('set');
 }
 
 try {
@@ -38,6 +66,9 @@ try {
 	await keep('springs');
 	await browser.go('/parts');
 	await keep('library');
+	await browser.go('/gauges');
+	await keep('gauges');
+	await capture();
 	const v8 = await browser.openJob('2421');
 	await browser.go(`${v8}/parts`);
 	await keep('fit');

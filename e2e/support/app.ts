@@ -14,7 +14,7 @@ export interface App {
 }
 
 /** Serves the demo, or a shop's own empty book. */
-export async function startApp(mode: 'demo' | 'own'): Promise<App> {
+export async function startApp(mode: 'demo' | 'own', gauges?: Gauges): Promise<App> {
 	const name = `zinc_e2e_${process.pid}_${Date.now()}`;
 	const database = await makeDatabase(name);
 	const port = await freePort();
@@ -26,7 +26,8 @@ export async function startApp(mode: 'demo' | 'own'): Promise<App> {
 			ZINC_MODE: mode,
 			ZINC_DEMO: 'demo',
 			DATABASE_URL: database,
-			BODY_SIZE_LIMIT: '16M'
+			BODY_SIZE_LIMIT: '16M',
+			...(gauges && { ZINC_GAUGES: String(gauges.port) })
 		},
 		stdio: ['ignore', 'ignore', 'inherit']
 	});
@@ -45,6 +46,54 @@ export async function startApp(mode: 'demo' | 'own'): Promise<App> {
 			})
 	};
 }
+
+/** The stand-in gauges, on ports of their own. */
+export interface Gauges {
+	/** First of their four ports. */
+	readonly port: number;
+	/** Does what a button of their control page does. */
+	act(path: string, value?: string): Promise<void>;
+	stop(): void;
+}
+
+export async function startGauges(): Promise<Gauges> {
+	const port = await freeRow();
+	const program = spawn(process.execPath, ['--import', 'tsx', 'gauges/src/main.ts'], {
+		env: { ...process.env, ZINC_GAUGES: String(port) },
+		stdio: ['ignore', 'ignore', 'inherit']
+	});
+	const control = `http://127.0.0.1:${port + 3}`;
+	await until(
+		async () => (await fetch(`${control}/state`).catch(() => null))?.status === 200,
+		LONGEST_START,
+		'the stand-in gauges did not come up'
+	);
+	return {
+		port,
+		act: async (path, value = '') => {
+			const to = `${control}/${path}?value=${encodeURIComponent(value)}`;
+			const { ok } = await fetch(to, { method: 'POST' });
+			if (!ok) throw new Error(`the stand-ins would not ${path} ${value}`);
+		},
+		stop: () => void program.kill('SIGTERM')
+	};
+}
+
+/** The first of four free ports in a row. */
+async function freeRow(): Promise<number> {
+	for (;;) {
+		const first = await freePort();
+		const others = [1, 2, 3].map((by) => isFree(first + by));
+		if ((await Promise.all(others)).every(Boolean)) return first;
+	}
+}
+
+const isFree = (port: number) =>
+	new Promise<boolean>((found) => {
+		const server = createServer();
+		server.once('error', () => found(false));
+		server.listen(port, '127.0.0.1', () => server.close(() => found(true)));
+	});
 
 /** Asks again until it is so; throws with the complaint when it takes too long. */
 export async function until(

@@ -68,11 +68,15 @@ export function findBind(
 	const smooth = best(degrees.map((degree) => fitted(sweep, degree, [])));
 	// A cone's rate grows before its corner, which a curve of third degree can follow.
 	const one = bestHinge(sweep, expected === 'gradually' ? 3 : 2);
-	if (!one || !smooth || !isCorner(sweep, one)) return { sort: 'none', why: 'not reached' };
-	if (penalised(smooth) - penalised(one) < SURE) return { sort: 'none', why: 'not reached' };
+	if (!one || !smooth) return { sort: 'none', why: 'not reached' };
+	const pair = expected === 'one coil of several first' ? firstOfPair(sweep, one.hinges[0]!) : null;
+	const cost = Math.min(
+		isCorner(sweep, one) ? penalised(one) : Number.POSITIVE_INFINITY,
+		pair?.cost ?? Number.POSITIVE_INFINITY
+	);
+	if (penalised(smooth) - cost < SURE) return { sort: 'none', why: 'not reached' };
 
 	const corner = one.hinges[0]!;
-	const pair = expected === 'one coil of several first' ? firstOfPair(sweep, corner) : null;
 	const { height, from, to } = pair ?? interval(sweep, one);
 	const heights = points.map((point) => point.height as number);
 	const below = Math.max(
@@ -201,14 +205,17 @@ interface Placed {
 
 /** Steps above and below a single corner within which the first of two is looked for. */
 const PAIR_REACH = { above: 3.5, below: 1 };
-const PAIR_PLACES = 36;
+const PAIR_PLACES = 30;
+const SECOND_PLACES = 8;
+/** What its freedom is worth: three of the curve, two slopes, two places. */
+const PAIR_FREEDOM = 2 * 7;
 
 /**
  * The first of two corners. With a point or two between them, anything from the
  * last working point on is nearly as likely: the middle of what is likely is
  * taken, and the interval reaches up to the last working point.
  */
-function firstOfPair(sweep: Scaled, single: number): Placed | null {
+function firstOfPair(sweep: Scaled, single: number): (Placed & { cost: number }) | null {
 	const { heights } = sweep;
 	const last = heights.length - 1;
 	const step = (heights[0]! - heights[last]!) / last;
@@ -221,8 +228,8 @@ function firstOfPair(sweep: Scaled, single: number): Placed | null {
 	const floor = (heights[last]! + heights[last - 1]!) / 2;
 	const profile = places.map((place) => {
 		let least = Number.POSITIVE_INFINITY;
-		for (let i = 1; i <= 10; i++) {
-			const second = place - (i / 10) * (place - floor);
+		for (let i = 1; i <= SECOND_PLACES; i++) {
+			const second = place - (i / SECOND_PLACES) * (place - floor);
 			const fit = second < place - 0.02 ? fitted(sweep, 2, [place, second]) : null;
 			if (fit && isCorner(sweep, fit) && fit.cost < least) least = fit.cost;
 		}
@@ -232,7 +239,7 @@ function firstOfPair(sweep: Scaled, single: number): Placed | null {
 	if (!Number.isFinite(likeliest)) return null;
 	const likely = places.filter((_, i) => profile[i]! - likeliest < INTERVAL);
 	const [to, from] = [likely[0]!, likely.at(-1)!];
-	return { height: (from + to) / 2, from, to };
+	return { height: (from + to) / 2, from, to, cost: likeliest + PAIR_FREEDOM };
 }
 
 /** Whether every corner turns into a line much steeper than the curve above it. */

@@ -46,6 +46,14 @@ const NEAR = 1.6;
 /** Evidence further off than this rules a card out whatever the rest says. */
 const RULED_OUT = 3;
 
+/** A spring that is all but slack where its sweep begins has no load above that. */
+const SLACK = 0.3;
+
+function loadAt(curve: Curve, card: { height: Millimetres; load: number }): number | null {
+	const isSlack = card.height > curve.highest && curve.load(curve.highest)! < SLACK * card.load;
+	return isSlack ? 0 : curve.load(card.height);
+}
+
 /** Every card, nearest first, with the evidence. */
 export function identify(hand: InHand, cards: readonly SpringCard[]): Match[] {
 	return cards
@@ -71,7 +79,7 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 	};
 	const seat = { height: lengthOf(card.seat.height), load: loadOf(card.seat.load) };
 	const open = card.open && { height: lengthOf(card.open.height), load: loadOf(card.open.load) };
-	parts('load at card height', seat.load, hand.curve.load(seat.height), MAY_DIFFER.load);
+	parts('load at card height', seat.load, loadAt(hand.curve, seat), MAY_DIFFER.load);
 	const rate = open ? rateBetween(seat, open) : rateOf(card.rate!);
 	const to = open?.height ?? mm(seat.height - 8);
 	const [high, low] = [hand.curve.load(to), hand.curve.load(seat.height)];

@@ -253,6 +253,15 @@ describe('which spring is it', () => {
 		expect(first!.fits).toBe('fits');
 		expect(second!.distance).toBeGreaterThan(first!.distance);
 	});
+	it('a spring too short for a card has no load at its height, and is not it', () => {
+		const short = testedCurve(
+			[42, 38, 34, 30].map((h) => ({ height: mm(h), load: newtons((43 - h) * 33) }))
+		);
+		const d37 = cards.filter(({ name }) => name === 'Fennick D-37 dual');
+		const [match] = identify({ curve: short, bind: { sort: 'none', why: 'not reached' } }, d37);
+		expect(match!.fits).toBe('is not it');
+		expect(match!.evidence[0]).toMatchObject({ what: 'load at card height', hand: 0 });
+	});
 	it('says plainly that it is none of them', () => {
 		const stranger = cardCurve({ height: mm(46), load: newtons(2600) }, newtonsPerMm(150), mm(20));
 		const matches = identify(

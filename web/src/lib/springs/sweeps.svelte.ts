@@ -12,23 +12,25 @@ class SweepOutbox {
 	waiting = $state.raw<readonly WaitingSweep[]>([]);
 	/** Why the server would not have one; such a sweep stays here to be seen. */
 	refused = $state<string | null>(null);
+	/** Sweeps stored since somebody last looked; a page that shows sweeps asks anew when there are any. */
+	sent = $state(0);
 	#sending = false;
 
-	async open(onSent: () => void): Promise<void> {
+	async open(): Promise<void> {
 		const kept = await sweepStore.all().catch(() => []);
 		const here = new Set(this.waiting.map(({ sweep }) => sweep.id));
 		this.waiting = [...kept.filter(({ sweep }) => !here.has(sweep.id)), ...this.waiting];
-		if (this.waiting.length > 0) void this.#flush(onSent);
+		if (this.waiting.length > 0) void this.#flush();
 	}
 
-	async add(setId: string, sweep: Sweep, onSent: () => void): Promise<void> {
+	async add(setId: string, sweep: Sweep): Promise<void> {
 		const waiting = { setId, sweep };
 		this.waiting = [...this.waiting, waiting];
 		await sweepStore.put(waiting).catch(() => undefined);
-		void this.#flush(onSent);
+		void this.#flush();
 	}
 
-	async #flush(onSent: () => void): Promise<void> {
+	async #flush(): Promise<void> {
 		if (this.#sending) return;
 		this.#sending = true;
 		while (this.waiting.length > 0) {
@@ -42,7 +44,7 @@ class SweepOutbox {
 			if (answer !== null) break;
 			this.waiting = this.waiting.filter(({ sweep }) => sweep.id !== next!.sweep.id);
 			await sweepStore.remove(next!.sweep.id).catch(() => undefined);
-			onSent();
+			this.sent++;
 		}
 		this.#sending = false;
 	}

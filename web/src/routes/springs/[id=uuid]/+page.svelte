@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
@@ -25,6 +25,7 @@
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { cardLine } from '$lib/springs/card-line';
 	import SweepChart from '$lib/springs/SweepChart.svelte';
+	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
 	import { rowsOf, worked } from '$lib/springs/worked';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
@@ -105,6 +106,14 @@
 		return found && done.bind.sort === 'bind'
 			? { height, from: done.bind.from, to: done.bind.to }
 			: { height, from: height, to: height };
+	});
+
+	// Sweeps that were still on their way when this page was loaded.
+	onMount(() => void sweepOutbox.open());
+	$effect(() => {
+		if (sweepOutbox.sent === 0) return;
+		sweepOutbox.sent = 0;
+		void invalidateAll();
 	});
 
 	function step(by: number) {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
-	import { goto, invalidate } from '$app/navigation';
+	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import {
 		cardCurve,
@@ -71,8 +71,8 @@
 		const { state } = device;
 		if (state === 'away' || state === 'server away') untrack(() => capture.cutOff());
 	});
-	onMount(() => void sweepOutbox.open(refresh));
-	const refresh = () => void invalidate(`set:${data.set.id}`);
+	// Nothing is asked of the server here while springs are tested: it may be away.
+	onMount(() => void sweepOutbox.open());
 
 	const seat = $derived(lengthOf(data.set.seat));
 	const lift = $derived(lengthOf(data.set.lift));
@@ -144,7 +144,7 @@
 		problem = null;
 		kept = `${tag}: ${sweep.points.length} points`;
 		done = [...done, tag];
-		void sweepOutbox.add(data.set.id, $state.snapshot(sweep) as Sweep, refresh);
+		void sweepOutbox.add(data.set.id, $state.snapshot(sweep) as Sweep);
 		const at = data.springs.findIndex((one) => one.tag === tag);
 		const next =
 			data.springs.find((one, i) => i > at && !isTested(one)) ??
