@@ -30,14 +30,17 @@ export type BindFound =
 
 /** Fewer points than this cannot show a curve and a corner in it. */
 const FEWEST = 7;
-/** A stack line is at least so many times steeper than the working curve. */
+/** A stack line is at least so many times steeper than the working curve; the first coil of a pair adds less. */
 const STEEPER = 3.5;
+const STEEPER_IN_PAIR = 2.2;
+/** The line of both coils against that of the first. */
+const STEEPER_THAN_FIRST = 1.3;
 /** How much likelier the corner must be than a curve without one: twice the log of the odds. */
 const SURE = 18;
 /** Drop of twice the log likelihood at the ends of a 95 % interval. */
 const INTERVAL = 3.84;
 const PLACES = 48;
-const REWEIGHTED = 4;
+const REWEIGHTED = 3;
 
 interface Fit {
 	readonly degree: number;
@@ -69,9 +72,12 @@ export function findBind(
 	// A cone's rate grows before its corner, which a curve of third degree can follow.
 	const one = bestHinge(sweep, expected === 'gradually' ? 3 : 2);
 	if (!one || !smooth) return { sort: 'none', why: 'not reached' };
-	const pair = expected === 'one coil of several first' ? firstOfPair(sweep, one.hinges[0]!) : null;
+	const isPair = expected === 'one coil of several first';
+	const pair = isPair ? firstOfPair(sweep, one.hinges[0]!) : null;
 	const cost = Math.min(
-		isCorner(sweep, one) ? penalised(one) : Number.POSITIVE_INFINITY,
+		isCorner(sweep, one, isPair ? STEEPER_IN_PAIR : STEEPER)
+			? penalised(one)
+			: Number.POSITIVE_INFINITY,
 		pair?.cost ?? Number.POSITIVE_INFINITY
 	);
 	if (penalised(smooth) - cost < SURE) return { sort: 'none', why: 'not reached' };
@@ -128,7 +134,9 @@ function fitted(sweep: Scaled, degree: number, hinges: readonly number[]): Fit |
 		const row = new Float64Array(count);
 		const x = (height - middle) / span;
 		for (let power = 0, value = 1; power <= degree; power++, value *= x) row[power] = value;
-		hinges.forEach((hinge, i) => (row[degree + 1 + i] = Math.max(0, hinge - height) / span));
+		for (let i = 0; i < hinges.length; i++) {
+			row[degree + 1 + i] = Math.max(0, hinges[i]! - height) / span;
+		}
 		return row;
 	});
 	const weights = loadVariance.map((variance) => 1 / variance);
@@ -160,12 +168,10 @@ function slopeAt(
 ): number {
 	const x = (height - middle) / span;
 	let slope = 0;
-	for (let power = 1; power <= degree; power++) {
-		slope += power * coefficients[power]! * x ** (power - 1);
+	for (let power = degree; power >= 1; power--) slope = slope * x + power * coefficients[power]!;
+	for (let i = 0; i < hinges.length; i++) {
+		if (height < hinges[i]!) slope -= coefficients[degree + 1 + i]!;
 	}
-	hinges.forEach((hinge, i) => {
-		if (height < hinge) slope -= coefficients[degree + 1 + i]!;
-	});
 	return slope / span;
 }
 
@@ -206,7 +212,7 @@ interface Placed {
 /** Steps above and below a single corner within which the first of two is looked for. */
 const PAIR_REACH = { above: 3.5, below: 1 };
 const PAIR_PLACES = 30;
-const SECOND_PLACES = 8;
+const SECOND_PLACES = 6;
 /** What its freedom is worth: three of the curve, two slopes, two places. */
 const PAIR_FREEDOM = 2 * 7;
 
@@ -231,7 +237,7 @@ function firstOfPair(sweep: Scaled, single: number): (Placed & { cost: number })
 		for (let i = 1; i <= SECOND_PLACES; i++) {
 			const second = place - (i / SECOND_PLACES) * (place - floor);
 			const fit = second < place - 0.02 ? fitted(sweep, 2, [place, second]) : null;
-			if (fit && isCorner(sweep, fit) && fit.cost < least) least = fit.cost;
+			if (fit && isCorner(sweep, fit, STEEPER_IN_PAIR) && fit.cost < least) least = fit.cost;
 		}
 		return least;
 	});
@@ -243,12 +249,12 @@ function firstOfPair(sweep: Scaled, single: number): (Placed & { cost: number })
 }
 
 /** Whether every corner turns into a line much steeper than the curve above it. */
-function isCorner(sweep: Scaled, { degree, hinges, coefficients }: Fit): boolean {
+function isCorner(sweep: Scaled, { degree, hinges, coefficients }: Fit, steeper: number): boolean {
 	return hinges.every((hinge) => {
 		const above = -slopeAt(sweep, degree, hinges, coefficients, hinge + 1e-6);
 		const below = -slopeAt(sweep, degree, hinges, coefficients, hinge - 1e-6);
 		const isFirst = hinge === Math.max(...hinges);
-		return above > 0 && below > (isFirst ? STEEPER : 1.3) * above;
+		return above > 0 && below > (isFirst ? steeper : STEEPER_THAN_FIRST) * above;
 	});
 }
 
