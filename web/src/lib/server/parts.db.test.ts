@@ -1,0 +1,131 @@
+import { readFileSync } from 'node:fs';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { LibraryPart, Person } from '@zinc-ledger/core';
+import { readParts } from '@zinc-ledger/core/parts';
+import { findCustomer, findEngine, jobsOfEngine, listCustomers, listEngines } from './customers';
+import { readJob } from '@zinc-ledger/core/file';
+import { importJob } from './jobs';
+import {
+	findPart,
+	importParts,
+	keepParts,
+	listParts,
+	moveStock,
+	retirePart,
+	savePart
+} from './parts';
+import { addPerson, findPerson, listPeople, setUnits } from './people';
+import { testDatabase, type TestDatabase } from './test-database';
+
+const read = readParts(readFileSync('demo/parts.json', 'utf8'));
+if (!read.ok) throw new Error(JSON.stringify(read.problems));
+const library = read.value;
+const locks = library.filter(({ sort }) => sort === 'locks');
+const [first] = locks as [LibraryPart<'locks'>];
+
+let test: TestDatabase;
+let person: Person;
+beforeAll(async () => {
+	test = await testDatabase('parts');
+	person = (await addPerson(test.db, 'Runa Tarn', 'RT'))!;
+	await keepParts(test.db, library);
+});
+afterAll(() => test.drop());
+
+const names = async (about: Parameters<typeof listParts>[1]) =>
+	(await listParts(test.db, about)).map(({ part }) => part.name);
+
+describe('the library', () => {
+	it('gives back every part as it was kept', async () => {
+		const byId = (a: LibraryPart, b: LibraryPart) => (a.part.id < b.part.id ? -1 : 1);
+		const kept = await listParts(test.db);
+		expect(kept.toSorted(byId)).toEqual(library.toSorted(byId));
+	});
+	it('is asked by sort, and by words in any field', async () => {
+		expect(await names({ sort: 'locks' })).toHaveLength(locks.length);
+		expect(await names({ sort: 'spring', find: 'yellow narrowing' })).toEqual([
+			'Fennick N-33 narrowing, soft',
+			'Fennick N-40 narrowing'
+		]);
+		expect(await names({ find: 'nothing like it' })).toEqual([]);
+		expect(await names({ find: '%' })).toEqual([]);
+	});
+	it('leaves a part that a job brings again as it is', async () => {
+		const changed = { ...first, part: { ...first.part, name: 'Another name' } };
+		await keepParts(test.db, [changed]);
+		expect((await findPart(test.db, first.part.id))!.part.name).toBe(first.part.name);
+	});
+	it('changes a part that is saved, but not its stock', async () => {
+		const changed = { ...first, stock: 999, part: { ...first.part, note: 'marked' } };
+		await savePart(test.db, changed, person);
+		expect(await findPart(test.db, first.part.id)).toEqual({ ...changed, stock: first.stock });
+		await savePart(test.db, first, person);
+	});
+	it('puts retired parts last, and brings them back', async () => {
+		await retirePart(test.db, first.part.id, true, person);
+		expect((await names({ sort: 'locks' })).at(-1)).toBe(first.part.name);
+		await retirePart(test.db, first.part.id, false, person);
+		expect((await findPart(test.db, first.part.id))!.retired).toBe(false);
+	});
+	it('takes a file in whole, stock and all', async () => {
+		await importParts(test.db, [{ ...first, stock: 3 }], person);
+		expect((await findPart(test.db, first.part.id))!.stock).toBe(3);
+		await importParts(test.db, [first], person);
+	});
+});
+
+describe('the shelf', () => {
+	it('never holds less than nothing, however many take at once', async () => {
+		await importParts(test.db, [{ ...first, stock: 5 }], person);
+		const taken = await Promise.all(
+			Array.from({ length: 8 }, () => moveStock(test.db, first.part.id, -1, 'job', person))
+		);
+		expect(taken.filter((left) => left === null)).toHaveLength(3);
+		expect((await findPart(test.db, first.part.id))!.stock).toBe(0);
+	});
+	it('keeps who moved what, and why', async () => {
+		expect(await moveStock(test.db, first.part.id, 24, 'delivery', person)).toBe(24);
+		const moves = await test.db.selectFrom('stock_move').selectAll().orderBy('at').execute();
+		expect(moves.at(-1)).toMatchObject({ change: 24, reason: 'delivery', person_id: person.id });
+		expect(moves).toHaveLength(6);
+	});
+	it('begins at nothing for a part that was never counted', async () => {
+		const cam = library.find(({ sort }) => sort === 'cam')!;
+		expect(await moveStock(test.db, cam.part.id, 2, 'counted', person)).toBe(2);
+		expect(await moveStock(test.db, cam.part.id, -3, 'sold', person)).toBeNull();
+	});
+});
+
+describe('people, customers and engines', () => {
+	const job = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
+	if (!job.ok) throw new Error('demo');
+	beforeAll(async () => {
+		await importJob(test.db, job.value);
+	});
+	it('nobody has the initials of somebody else', async () => {
+		expect(await addPerson(test.db, 'Rolf Tamm', 'RT')).toBeNull();
+		expect((await listPeople(test.db)).filter(({ initials }) => initials === 'RT')).not.toEqual([]);
+	});
+	it('each reads their own units', async () => {
+		expect((await findPerson(test.db, person.id))!.units).toEqual({ length: 'in', load: 'lbf' });
+		await setUnits(test.db, person.id, { length: 'mm', load: 'kgf' });
+		expect((await findPerson(test.db, person.id))!.units).toEqual({ length: 'mm', load: 'kgf' });
+		expect(await findPerson(test.db, first.part.id)).toBeNull();
+	});
+	it('a customer is found by name, and by contact where one is given', async () => {
+		const { customer } = job.value;
+		expect(await findCustomer(test.db, customer.name, '')).toEqual(customer);
+		expect(await findCustomer(test.db, customer.name, customer.contact!)).toEqual(customer);
+		expect(await findCustomer(test.db, customer.name, 'somebody else')).toBeUndefined();
+		expect(await listCustomers(test.db)).toContain(customer.name);
+	});
+	it('an engine that comes back is the same one, when it is of one name and layout', async () => {
+		const { customer, engine } = job.value;
+		const found = (layout: typeof engine.layout) =>
+			findEngine(test.db, customer.id, engine.name, layout);
+		expect((await found(engine.layout))!.id).toBe(engine.id);
+		expect(await found({ ...engine.layout, pairing: 'repeated' })).toBeUndefined();
+		expect(await jobsOfEngine(test.db, engine.id)).toEqual([job.value.id]);
+		expect((await listEngines(test.db)).map(({ name }) => name)).toContain(engine.name);
+	});
+});
