@@ -1,5 +1,4 @@
 /** The spring bench against the simulated tester: a whole set, a pulled cable, odd springs, files. */
-import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
@@ -324,8 +323,5 @@ describe('the screens', () => {
 			await browser.run('document.documentElement.dataset.scheme = arguments[0]', scheme);
 			expect(await browser.faults(), path).toEqual([]);
 		}
-	});
-	it('the line format is documented', () => {
-		expect(readFileSync('docs/formats/README.md', 'utf8')).toContain('H 46.212 mm F 612.4 N');
 	});
 });

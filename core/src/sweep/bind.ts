@@ -37,6 +37,10 @@ const STEEPER_IN_PAIR = 2.2;
 const STEEPER_THAN_FIRST = 1.3;
 /** How much likelier the corner must be than a curve without one: twice the log of the odds. */
 const SURE = 18;
+/** How much likelier two corners must be than one, to be taken for two. */
+const SURE_OF_SECOND = 2;
+/** Sampled more coarsely than this, in millimetres, two corners cannot be told from one, and two are taken. */
+const COARSE = 0.8;
 /** Drop of twice the log likelihood at the ends of a 95 % interval. */
 const INTERVAL = 3.84;
 const PLACES = 48;
@@ -83,7 +87,9 @@ export function findBind(
 	if (penalised(smooth) - cost < SURE) return { sort: 'none', why: 'not reached' };
 
 	const corner = one.hinges[0]!;
-	const { height, from, to } = pair ?? interval(sweep, one);
+	const isCoarse = (2 * sweep.span) / (points.length - 1) > COARSE;
+	const isTwo = pair !== null && (isCoarse || penalised(one) - pair.cost > SURE_OF_SECOND);
+	const { height, from, to } = isTwo ? pair : interval(sweep, one);
 	const heights = points.map((point) => point.height as number);
 	const below = Math.max(
 		1,
@@ -94,7 +100,7 @@ export function findBind(
 		sort: 'bind',
 		height: mm(gradual ? Math.max(height, gradual.from) : height),
 		from: mm(from),
-		to: mm(pair ? Math.max(to, heights[below - 1]!) : to),
+		to: mm(isPair ? Math.max(to, heights[below - 1]!) : to),
 		step: mm(heights[below - 1]! - heights[below]!),
 		stackPoints: heights.length - below,
 		gradual

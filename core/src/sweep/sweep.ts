@@ -27,7 +27,7 @@ export const USUAL_NOISE: TesterNoise = { height: mm(0.013), load: 0.005 };
 /** Points closer than this are one height read several times. */
 const SAME_HEIGHT = 0.003;
 /** More points than this say nothing more about a curve, and only take time. */
-const MOST_POINTS = 160;
+const MOST_POINTS = 120;
 
 /**
  * Points given without a travel, told from the order of their heights: down
