@@ -9,7 +9,7 @@ export default defineConfig({
 				plugins: [svelte()],
 				test: {
 					name: 'unit',
-					include: ['core/src/**/*.test.ts', 'cli/src/**/*.test.ts', 'web/src/**/*.test.ts'],
+					include: ['{core,cli,web,gauges}/src/**/*.test.ts'],
 					exclude: ['**/*.db.test.ts']
 				},
 				resolve: { alias: { $lib: fileURLToPath(new URL('./web/src/lib', import.meta.url)) } }

@@ -1,0 +1,74 @@
+import { readFileSync } from 'node:fs';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Reading } from '@zinc-ledger/core';
+import { outbox } from './outbox.svelte';
+
+const job = JSON.parse(readFileSync('demo/jobs/2417-straight-six.json', 'utf8')) as {
+	id: string;
+	readings: Reading[];
+};
+const reading = (i: number) => ({
+	...job.readings[0]!,
+	id: `0197a666-0000-7000-8000-00000000000${i}`
+});
+const sent: { path: string; id: string }[] = [];
+let answer: () => Promise<Response>;
+const ok = () => Promise.resolve(Response.json({ readings: [reading(1)] }));
+
+beforeEach(() => {
+	vi.useFakeTimers();
+	sent.length = 0;
+	outbox.waiting = [];
+	outbox.reachable = true;
+	answer = ok;
+	vi.stubGlobal('fetch', (path: string, { body }: { body: string }) => {
+		sent.push({ path, id: (JSON.parse(body) as Reading).id });
+		return answer();
+	});
+});
+afterEach(() => {
+	vi.useRealTimers();
+	vi.unstubAllGlobals();
+});
+const settle = () => vi.advanceTimersByTimeAsync(0);
+
+describe('the outbox', () => {
+	it('sends a reading and lets it go', async () => {
+		const stored: string[] = [];
+		await outbox.open((jobId, readings) => stored.push(jobId, ...readings.map(({ id }) => id)));
+		await outbox.add(job.id, reading(1));
+		await settle();
+		expect(sent).toEqual([{ path: `/api/jobs/${job.id}/readings`, id: reading(1).id }]);
+		expect(stored).toEqual([job.id, reading(1).id]);
+		expect(outbox.waiting).toEqual([]);
+	});
+	it('keeps it while the server is away, in order, and sends it when it is back', async () => {
+		answer = () => Promise.reject(new TypeError('no network'));
+		await outbox.add(job.id, reading(1));
+		await outbox.add(job.id, reading(2));
+		await settle();
+		expect([outbox.reachable, outbox.waiting.length]).toEqual([false, 2]);
+		answer = () => Promise.resolve(new Response('', { status: 503 }));
+		await vi.advanceTimersByTimeAsync(2000);
+		expect(outbox.waiting).toHaveLength(2);
+		answer = ok;
+		sent.length = 0;
+		await vi.advanceTimersByTimeAsync(10_000);
+		expect(sent.map(({ id }) => id)).toEqual([reading(1).id, reading(2).id]);
+		expect([outbox.reachable, outbox.waiting.length]).toEqual([true, 0]);
+	});
+	it('shows one that was refused, does not send it again, and goes on with the rest', async () => {
+		answer = () =>
+			Promise.resolve(Response.json({ message: 'There is no station 9I' }, { status: 404 }));
+		await outbox.add(job.id, reading(1));
+		await settle();
+		expect(outbox.waiting[0]!.refused).toBe('There is no station 9I');
+		answer = ok;
+		await outbox.add(job.id, reading(2));
+		await settle();
+		expect(sent.map(({ id }) => id)).toEqual([reading(1).id, reading(2).id]);
+		expect(outbox.waiting.map(({ reading: { id } }) => id)).toEqual([reading(1).id]);
+		await outbox.dismiss(reading(1).id);
+		expect(outbox.waiting).toEqual([]);
+	});
+});

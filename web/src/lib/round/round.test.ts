@@ -1,0 +1,107 @@
+import { readFileSync } from 'node:fs';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Job, RoundParts } from '@zinc-ledger/core';
+import { readJob } from '@zinc-ledger/core/file';
+import { Bench } from '$lib/bench/bench.svelte';
+import { Book } from '$lib/job/book.svelte';
+import { outbox } from '$lib/outbox/outbox.svelte';
+import { Round } from './round.svelte';
+
+const PARTS: RoundParts = { locator: true, shims: false, recess: '0.000 in', sealHome: true };
+let job: Job;
+let round: Round;
+let bench: Bench;
+
+beforeEach(() => {
+	vi.stubGlobal('fetch', () => Promise.reject(new Error('no server here')));
+	outbox.waiting = [];
+	const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	job = read.value;
+	bench = new Bench(job.people[0]!, { length: 'in', load: 'lbf' });
+	round = new Round('installed height', new Book(job, 1), bench);
+});
+
+const type = (text: string) => {
+	round.typed = text;
+	round.enter();
+};
+
+describe('a round', () => {
+	it('begins at the first station that is not read', () => {
+		round.begin(PARTS);
+		expect([round.entry.label, round.left, round.finished]).toEqual(['5I', 4, false]);
+	});
+	it('keeps what is typed with what was in place, and steps on', () => {
+		round.begin(PARTS);
+		type('1819');
+		expect(outbox.waiting.map(({ reading }) => [reading.station, reading.read])).toEqual([
+			['5I', '1.819 in']
+		]);
+		expect(outbox.waiting[0]!.reading.inPlace).toMatchObject({ locator: '0.060 in', shims: [] });
+		expect([round.entry.label, round.left, round.typed]).toEqual(['5E', 3, '']);
+		expect(round.last!.read).toBe('1.819 in');
+	});
+	it('takes nothing that is no figure', () => {
+		round.begin(PARTS);
+		for (const text of ['', 'abc', '-1.8', '1,8,2']) type(text);
+		expect(outbox.waiting).toEqual([]);
+		expect(round.entry.label).toBe('5I');
+	});
+	it('asks about a figure far off, and keeps it when the same comes again', () => {
+		round.begin(PARTS);
+		type('1182');
+		expect([round.asked, outbox.waiting.length]).toEqual(['1.182 in', 0]);
+		round.enter();
+		expect(outbox.waiting).toHaveLength(1);
+	});
+	it('asks anew about another figure far off', () => {
+		round.begin(PARTS);
+		type('1182');
+		type('1128');
+		expect([round.asked, outbox.waiting.length]).toEqual(['1.128 in', 0]);
+	});
+	it('shows what the figure comes to before it is kept', () => {
+		round.begin(PARTS);
+		round.typed = '1867';
+		expect(round.preview!.label).toBe('5I');
+		expect(round.preview!.figures.height.state).toBe('stop');
+		round.typed = '18';
+		expect(round.preview).toBeNull();
+	});
+	it('goes back, on, and to where it is sent', () => {
+		round.begin(PARTS);
+		round.back();
+		expect(round.entry.label).toBe('4E');
+		round.skip();
+		round.skip();
+		expect(round.entry.label).toBe('5E');
+		round.goTo('1I');
+		expect([round.entry.label, round.standing!.read]).toEqual(['1I', '1.818 in']);
+		round.back();
+		expect(round.entry.label).toBe('1I');
+	});
+	it('is finished when the last is in', () => {
+		round.begin(PARTS);
+		for (const text of ['1819', '1821', '1820', '1822']) type(text);
+		expect([round.finished, round.left, outbox.waiting.length]).toEqual([true, 0, 4]);
+	});
+	it('comes back for a station that was skipped', () => {
+		round.begin(PARTS);
+		round.skip();
+		for (const text of ['1821', '1820', '1822']) type(text);
+		expect([round.finished, round.entry.label]).toEqual([false, '5I']);
+	});
+	it('reads in the units of whoever measures', () => {
+		bench.units = { length: 'mm', load: 'N' };
+		round.begin(PARTS);
+		type('46,2');
+		expect(outbox.waiting[0]!.reading.read).toBe('46.2 mm');
+	});
+	it('takes nothing from nobody', () => {
+		bench.person = null;
+		round.begin(PARTS);
+		type('1819');
+		expect(outbox.waiting).toEqual([]);
+	});
+});
