@@ -23,6 +23,14 @@ describe('a scale', () => {
 		expect(scaleOf(-500, limits)!.at).toBe(1.5);
 		expect(scaleOf(500, limits)!.at).toBe(98.5);
 	});
+	it('is open below a ceiling alone, and puts what is beyond it outside the band', () => {
+		const limits = [{ side: 'ceiling', at: 10 }] as const;
+		expect(scaleOf(8, limits)!.from).toBe(0);
+		const beyond = scaleOf(12, limits)!;
+		expect(beyond.at).toBeGreaterThan(beyond.to);
+		expect(scaleOf(8, limits)!.at).toBeLessThan(beyond.to);
+		expect(scaleOf(10, limits)!.at).toBeCloseTo(beyond.to, 6);
+	});
 	it('is open above a floor alone, and is none without limits', () => {
 		expect(scaleOf(3, [{ side: 'floor', at: 1 }])!.to).toBe(100);
 		expect(scaleOf(3, [])).toBeNull();
