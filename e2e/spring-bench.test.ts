@@ -323,5 +323,5 @@ describe('the screens', () => {
 			await browser.run('document.documentElement.dataset.scheme = arguments[0]', scheme);
 			expect(await browser.faults(), path).toEqual([]);
 		}
-	});
+	}, 240_000);
 });
