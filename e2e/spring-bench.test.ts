@@ -310,18 +310,22 @@ describe('typed off the dial', () => {
 });
 
 describe('the screens', () => {
-	it.each(['light', 'dark'])('axe finds nothing serious in %s', async (scheme) => {
-		for (const path of [
-			'/springs',
-			set,
-			`${set}/capture`,
-			`${set}/labels`,
-			'/gauges',
-			'/gauges/new'
-		]) {
-			await browser.go(path);
-			await browser.run('document.documentElement.dataset.scheme = arguments[0]', scheme);
-			expect(await browser.faults(), path).toEqual([]);
-		}
-	}, 240_000);
+	it.each(['light', 'dark'])(
+		'axe finds nothing serious in %s',
+		async (scheme) => {
+			for (const path of [
+				'/springs',
+				set,
+				`${set}/capture`,
+				`${set}/labels`,
+				'/gauges',
+				'/gauges/new'
+			]) {
+				await browser.go(path);
+				await browser.run('document.documentElement.dataset.scheme = arguments[0]', scheme);
+				expect(await browser.faults(), path).toEqual([]);
+			}
+		},
+		240_000
+	);
 });
