@@ -4,10 +4,11 @@ module.exports = {
 		{ name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
 		{
 			name: 'core-stands-alone',
-			comment: 'The core is pure: no I/O, no DOM, no framework; zod and itself only.',
+			comment:
+				'The core is pure: no I/O, no DOM, no framework; zod, canonical JSON and itself only.',
 			severity: 'error',
 			from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
-			to: { pathNot: ['^core/src', 'node_modules/zod/'] }
+			to: { pathNot: ['^core/src', 'node_modules/zod/', 'node_modules/canonicalize/'] }
 		},
 		{
 			name: 'ui-knows-no-feature',

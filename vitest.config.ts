@@ -10,7 +10,10 @@ export default defineConfig({
 				test: {
 					name: 'unit',
 					include: ['{core,cli,web,gauges}/src/**/*.test.ts'],
-					exclude: ['**/*.db.test.ts']
+					exclude: ['**/*.db.test.ts'],
+					// The command line is run as a program of its own; that takes a while on a busy machine.
+					testTimeout: 300_000,
+					hookTimeout: 300_000
 				},
 				resolve: { alias: { $lib: fileURLToPath(new URL('./web/src/lib', import.meta.url)) } }
 			},
@@ -19,7 +22,8 @@ export default defineConfig({
 					name: 'database',
 					include: ['web/src/**/*.db.test.ts'],
 					fileParallelism: false,
-					testTimeout: 30_000
+					testTimeout: 300_000,
+					hookTimeout: 300_000
 				},
 				resolve: { alias: { $lib: fileURLToPath(new URL('./web/src/lib', import.meta.url)) } }
 			},
@@ -28,8 +32,9 @@ export default defineConfig({
 					name: 'browser',
 					include: ['e2e/**/*.test.ts'],
 					fileParallelism: false,
-					testTimeout: 90_000,
-					hookTimeout: 120_000
+					// What takes minutes here is broken; what takes seconds may take many where much else runs.
+					testTimeout: 600_000,
+					hookTimeout: 300_000
 				}
 			}
 		]

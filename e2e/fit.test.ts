@@ -1,6 +1,7 @@
 /** Whether the parts fit each other, as a machinist meets it: choose, read, mend, accept. */
 import { beforeAll, describe, expect, it } from 'vitest';
-import { query } from './support/app.ts';
+import type { Job } from '@zinc-ledger/core';
+import { query, until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
 
@@ -24,7 +25,7 @@ describe('three rules while parts are chosen', () => {
 		await browser.sees('locks 7°, retainer 10°');
 		expect(await finding('F3', 'Intake')).toContain('Locks: Ostrel 10° standard');
 		await browser.click('Locks: Ostrel 10° standard');
-		await browser.driver.wait(async () => (await finding('F3', 'Intake')) === '', 5000);
+		await until(async () => (await finding('F3', 'Intake')) === '');
 	});
 	it('F11: a seal that the inner spring would hang on', async () => {
 		const { browser } = at;
@@ -61,7 +62,7 @@ describe('another lock set', () => {
 		await browser.sees('Do they fit each other?');
 		expect(await finding('F10', 'Intake')).toContain('Accepted by RT');
 		await browser.fill('intake: Locks', 'Ostrel 10° plus 0.050');
-		await browser.driver.wait(async () => (await finding('F10', 'Intake')) === '', 5000);
+		await until(async () => (await finding('F10', 'Intake')) === '');
 		await browser.click('Keep these parts');
 		await browser.sees('Which spring?');
 		await browser.click('Sheet', 'a');
@@ -83,10 +84,7 @@ describe('taking a finding on', () => {
 		await browser.sees('Which spring?');
 		expect(await finding('F10', 'Intake')).toContain('bearing blued');
 		await browser.click('Take back the acceptance of F10');
-		await browser.driver.wait(
-			async () => (await finding('F10', 'Intake')).includes('Accept it'),
-			5000
-		);
+		await until(async () => (await finding('F10', 'Intake')).includes('Accept it'));
 	});
 	it('a stop only by name, and it stays on the sheet', async () => {
 		const { browser } = at;
@@ -120,7 +118,7 @@ describe('a station with a part of its own', () => {
 		await browser.sees('3E Locks: Ostrel 7° square');
 		expect(await finding('F3', '3E')).toContain('locks 7°, retainer 10°');
 		await browser.click('3E: back to its kind’s Locks');
-		await browser.driver.wait(async () => (await finding('F3', '3E')) === '', 5000);
+		await until(async () => (await finding('F3', '3E')) === '');
 	});
 });
 
@@ -154,5 +152,28 @@ describe('the head itself', () => {
 		await browser.sees('Tip is battered, as by float');
 		await browser.click('Keep, on to the next');
 		await browser.sees('2 of 16 seen');
+	});
+});
+
+describe('the cam', () => {
+	it('chosen from the library fills in lift and lash, and is kept with the job', async () => {
+		const { browser } = at;
+		const shown = async (label: string) => (await browser.field(label)).getAttribute('value');
+		await browser.go(`${path}/setup`);
+		await browser.fill('cam', 'Tarn 252 marine');
+		expect(await shown('intake: Lobe lift')).toBe('0.330 in');
+		expect(await shown('intake: Lash')).toBe('');
+		await browser.fill('intake: Lash', '12');
+		await browser.fill('intake: Lash tolerance', '2');
+		await browser.click('Save the set-up');
+		const setupNow = async () => {
+			const { body } = await browser.api('GET', `/api${path}`);
+			return (body as { job: Job }).job.setup;
+		};
+		await until(async () => (await setupNow()).cam?.name === 'Tarn 252 marine');
+		const setup = await setupNow();
+		expect(setup.kinds.intake.lift).toMatchObject({ sort: 'lobe', lobe: '0.330 in', ratio: 1.5 });
+		expect(setup.kinds.intake.lash).toMatchObject({ setting: '0.012 in', tolerance: '0.002 in' });
+		expect(setup.kinds.exhaust.lash).toBeUndefined();
 	});
 });

@@ -4,6 +4,7 @@ import sharp from 'sharp';
 import Papa from 'papaparse';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { query } from './support/app.ts';
+import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
 
@@ -90,7 +91,7 @@ describe('one part', () => {
 		await browser.fill('How many, + in or − out', '-2');
 		await browser.fill('Why', 'job 2409');
 		await browser.press(Key.ENTER);
-		await browser.driver.wait(async () => (await browser.text('tbody')).includes(' 30 '), 5000);
+		await until(async () => (await browser.text('tbody')).includes(' 30 '));
 		const moves = await query(at.app, 'select change, reason from stock_move');
 		expect(moves).toEqual([{ change: -2, reason: 'job 2409' }]);
 	});

@@ -1,6 +1,6 @@
 /** From taking a head in to its heights, with the keyboard alone. */
 import { describe, expect, it } from 'vitest';
-import { query } from './support/app.ts';
+import { query, until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
 
@@ -36,7 +36,7 @@ describe('a head from take-in to heights', () => {
 		await browser.fill('cylinders', '6');
 		await browser.fill('firingOrder', '1-5-3-6-2-4');
 		await (await browser.field('Customer')).sendKeys(Key.ENTER);
-		await browser.sees('Set-up of 2422');
+		await browser.sees('Set-up of 2427');
 		path = new URL(await browser.driver.getCurrentUrl()).pathname.replace('/setup', '');
 	});
 
@@ -75,8 +75,8 @@ describe('a head from take-in to heights', () => {
 		const { browser } = at;
 		await browser.ready();
 		await browser.press('h');
-		await browser.sees('What is in place?');
-		await browser.press(Key.ENTER);
+		await browser.fill('Readings of each', '1, once round');
+		await browser.click('Begin the round', 'button');
 		await browser.sees('12 of 12 left');
 		for (const [i, [typed, read]] of HEIGHTS.entries()) {
 			await browser.press(typed);
@@ -93,6 +93,7 @@ describe('a head from take-in to heights', () => {
 		const { browser, app } = at;
 		await browser.press(Key.ENTER);
 		await browser.sees('Least to bind');
+		await until(async () => !(await browser.text()).includes('waiting to be sent'));
 		const before = await browser.text('tbody');
 		await browser.go(path);
 		expect(await browser.text('tbody')).toBe(before);

@@ -1,5 +1,6 @@
 /** Every screen: no serious fault for axe, in light and dark, and a way round without a mouse. */
 import { beforeAll, describe, expect, it } from 'vitest';
+import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
 
@@ -27,39 +28,53 @@ const SCREENS: readonly [name: string, path: () => string][] = [
 	['round of heights', () => `${job}/round?of=installed-height`],
 	['round of seal gaps', () => `${job}/round?of=seal-gap`],
 	['round of lash', () => `${job}/round?of=lash`],
+	['round of heights as built', () => `${job}/round?of=built-height`],
+	['round through the firing order', () => `${job}/round?of=lash&order=firing-order`],
+	['assembly', () => `${job}/assembly`],
+	['checks', () => `${job}/checks`],
+	['lash on the engine', () => `${job}/lash`],
+	['sign', () => `${job}/sign`],
 	['paper', () => `${job}/paper`],
 	['a page that is not there', () => '/nowhere']
 ];
 
-describe.each(['light', 'dark'])('in %s', (scheme) => {
-	it.each(SCREENS)('axe finds nothing serious on %s', async (_, path) => {
+describe.each(SCREENS)('%s', (_, path) => {
+	beforeAll(() => at.browser.go(path()));
+	it.each(['light', 'dark'])('has nothing serious for axe in %s', async (scheme) => {
 		const { browser } = at;
-		await browser.go(path());
 		await browser.run('document.documentElement.dataset.scheme = arguments[0]', scheme);
 		expect(await browser.faults()).toEqual([]);
+	});
+	it.each([
+		[1024, 768],
+		[1280, 800]
+	])('does not scroll sideways at %i × %i', async (width, height) => {
+		const { browser } = at;
+		await browser.size(width, height);
+		const [wide, shown] = await browser.run<[number, number]>(
+			'return [document.documentElement.scrollWidth, innerWidth]'
+		);
+		expect(shown).toBe(width);
+		expect(wide).toBeLessThanOrEqual(shown);
+	});
+	it('has every control reached by Tab', async () => {
+		const { browser } = at;
+		const wanted = await browser.run<number>(`
+			window.reached = new Set();
+			document.addEventListener('focusin', (event) => window.reached.add(event.target), true);
+			document.activeElement?.blur();
+			window.controls = [...document.querySelectorAll('a[href], button, input, select')].filter(
+				(e) => e.tabIndex >= 0 && !e.disabled && e.type !== 'radio' && e.offsetParent !== null);
+			return window.controls.length`);
+		await browser.press(...Array<string>(wanted + 8).fill(Key.TAB));
+		const missed = await browser.run<string[]>(
+			'return window.controls.filter((e) => !window.reached.has(e)).map((e) => e.outerHTML.slice(0, 120))'
+		);
+		expect(missed).toEqual([]);
 	});
 });
 
 describe('without a mouse', () => {
-	it('every control of every screen is reached by Tab', async () => {
-		const { browser } = at;
-		for (const [name, path] of SCREENS) {
-			await browser.go(path());
-			const wanted = await browser.run<number>(`
-				window.reached = new Set();
-				document.addEventListener('focusin', (event) => window.reached.add(event.target), true);
-				document.activeElement?.blur();
-				window.controls = [...document.querySelectorAll('a[href], button, input, select')].filter(
-					(e) => e.tabIndex >= 0 && !e.disabled && e.type !== 'radio' && e.offsetParent !== null);
-				return window.controls.length`);
-			for (let i = 0; i < wanted + 8; i++) await browser.press(Key.TAB);
-			const missed = await browser.run<string[]>(
-				'return window.controls.filter((e) => !window.reached.has(e)).map((e) => e.outerHTML.slice(0, 120))'
-			);
-			expect(missed, name).toEqual([]);
-		}
-	});
-
 	it('? lists the keys of the screen, / finds, arrows and Enter open a job', async () => {
 		const { browser } = at;
 		await browser.go(job);
@@ -71,27 +86,11 @@ describe('without a mouse', () => {
 		await browser.sees('Jobs on the bench');
 		await browser.ready();
 		await browser.press('twin');
-		await browser.driver.wait(async () => (await browser.all('a[data-job]')).length === 1, 5000);
+		await until(async () => (await browser.all('a[data-job]')).length === 1);
 		await browser.press(Key.TAB);
 		await browser.run('document.activeElement.blur()');
 		await browser.press(Key.ARROW_DOWN, Key.ENTER);
 		await browser.sees('Sheet of job 2409');
-	});
-
-	it.each([
-		[1280, 800],
-		[1024, 768]
-	])('at %i × %i the frame of no screen scrolls sideways', async (width, height) => {
-		const { browser } = at;
-		await browser.size(width, height);
-		for (const [name, path] of SCREENS) {
-			await browser.go(path());
-			const [wide, shown] = await browser.run<[number, number]>(
-				'return [document.documentElement.scrollWidth, innerWidth]'
-			);
-			expect(wide, name).toBeLessThanOrEqual(shown);
-		}
-		await browser.size(1280, 800);
 	});
 });
 

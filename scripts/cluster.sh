@@ -39,7 +39,9 @@ start_cluster() {
 	if cluster_runs "$cluster"; then return; fi
 	# A lock file left by a killed server names a process that is gone or is somebody else's.
 	rm -f "$cluster/postmaster.pid"
-	port=$(free_port "$(cat "$home/cluster.port" 2>/dev/null || echo 54600)")
+	# Below the ports that the system gives to outgoing connections: one of those could
+	# take the place of a cluster that stops and starts again.
+	port=$(free_port "$(cat "$home/cluster.port" 2>/dev/null || echo 24600)")
 	echo "$port" > "$home/cluster.port"
 	touch "$home/postgres.log"
 	if [ "$(id -u)" = 0 ]; then chown postgres "$home/postgres.log"; fi

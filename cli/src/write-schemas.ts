@@ -6,11 +6,19 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { z } from 'zod';
 import { Job } from '@zinc-ledger/core/schema';
 import { PartsFile } from '@zinc-ledger/core/parts';
+import { SignedSheet } from '@zinc-ledger/core/signed';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 
+// A signed sheet names the schema of the job in it and does not repeat it.
+const job = z.unknown().meta({ $ref: 'zinc-ledger/job/1' });
 const FILES = [
 	{ name: 'job', title: 'Zinc Ledger job, version 1', schema: Job },
 	{ name: 'parts', title: 'Zinc Ledger parts library, version 1', schema: PartsFile },
+	{
+		name: 'signed-sheet',
+		title: 'Zinc Ledger signed sheet, version 1',
+		schema: SignedSheet.extend({ job })
+	},
 	{ name: 'sweep', title: 'Zinc Ledger sweep, version 1', schema: Sweep }
 ];
 

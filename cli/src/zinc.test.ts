@@ -1,7 +1,13 @@
 import { spawnSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { describe, expect, it } from 'vitest';
+import { afterAll, describe, expect, it } from 'vitest';
+import { INCH_POUND } from '@zinc-ledger/core';
+import { readJob } from '@zinc-ledger/core/file';
+import { signSheet } from '@zinc-ledger/core/signed';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const demo = `${root}demo/jobs/2417-straight-six.json`;
@@ -55,5 +61,44 @@ describe('zinc evaluate', () => {
 		const { status, stderr } = zinc(args);
 		expect(status).toBe(2);
 		expect(stderr).toMatch(said);
+	});
+});
+
+describe('zinc verify', () => {
+	const folder = mkdtempSync(join(tmpdir(), 'zinc-verify-'));
+	afterAll(() => rmSync(folder, { recursive: true }));
+	const read = readJob(readFileSync(demo, 'utf8'));
+	if (!read.ok) throw new Error('no demo job');
+	const signing = {
+		id: '0197a999-0000-7000-8000-000000000001',
+		revision: 2,
+		supersedes: { id: '0197a999-0000-7000-8000-000000000000', sha256: 'ab'.repeat(32) },
+		person: read.value.people[0]!,
+		at: '2026-03-20T10:00:00.000Z'
+	};
+	const text = signSheet(read.value, signing, INCH_POUND, (signed) =>
+		createHash('sha256').update(signed).digest('hex')
+	);
+	const written = (content: string) => {
+		const file = join(folder, 'sheet.json');
+		writeFileSync(file, content);
+		return file;
+	};
+
+	it('says who signed what and when, and what it takes the place of', () => {
+		const { status, stdout } = zinc(['verify', written(text)]);
+		expect(status).toBe(0);
+		expect(stdout).toContain(`As signed: job 2417, sheet 2, by ${signing.person.name}`);
+		expect(stdout).toContain(`takes the place of ${signing.supersedes.id}`);
+		expect(zinc(['verify', '-'], text).stdout).toBe(stdout);
+	});
+	it('fails on a changed digit, and on what is no signed sheet', () => {
+		const changed = zinc(['verify', written(text.replace('1.867 in', '1.861 in'))]);
+		expect([changed.status, changed.stdout]).toEqual([1, expect.stringContaining('NOT as signed')]);
+		expect(zinc(['verify', demo]).status).toBe(1);
+	});
+	it('is wrongly called without a file, or with one that is not there', () => {
+		expect(zinc(['verify']).status).toBe(2);
+		expect(zinc(['verify', join(folder, 'none.json')]).status).toBe(2);
 	});
 });

@@ -2,20 +2,26 @@
  * The command line of Zinc Ledger.
  *
  *   zinc evaluate FILE [--table] [--units in,lbf]
+ *   zinc verify FILE
  *
- * FILE is a job file, or `-` for standard input. Prints the sheet as JSON, or
- * as text with --table. Exit 0 when the sheet could be worked out, 2 when the
- * file or the call is wrong, with every problem on a line of its own.
+ * FILE is a file, or `-` for standard input. `evaluate` prints the sheet of a
+ * job as JSON, or as text with --table; `verify` says whether a signed sheet is
+ * as it was signed. Exit 0 when all is well, 1 when a sheet does not verify, 2
+ * when the file or the call is wrong, with every problem on a line of its own.
  */
+import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { text } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
 import { evaluate, INCH_POUND, METRIC, unitOf, type Job, type Units } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
+import { verifySheet } from '@zinc-ledger/core/signed';
 import { sheetJson } from './sheet-json.ts';
 import { sheetTable } from './sheet-table.ts';
 
-const USAGE = 'usage: zinc evaluate FILE|- [--table] [--units in|mm,lbf|N|kgf]';
+const USAGE =
+	'usage: zinc evaluate FILE|- [--table] [--units in|mm,lbf|N|kgf]\n       zinc verify FILE|-';
+const COMMANDS = ['evaluate', 'verify'];
 
 process.exitCode = await main(process.argv.slice(2));
 
@@ -31,7 +37,8 @@ async function main(args: string[]): Promise<number> {
 		return fail([(error as Error).message, USAGE]);
 	}
 	const [command, file, ...rest] = parsed.positionals;
-	if (command !== 'evaluate' || file === undefined || rest.length > 0) return fail([USAGE]);
+	if (!COMMANDS.includes(command ?? '') || file === undefined || rest.length > 0)
+		return fail([USAGE]);
 
 	let content: string;
 	try {
@@ -39,6 +46,7 @@ async function main(args: string[]): Promise<number> {
 	} catch (error) {
 		return fail([`${file}: cannot be read (${(error as NodeJS.ErrnoException).code})`]);
 	}
+	if (command === 'verify') return verify(content);
 	const read = readJob(content);
 	if (!read.ok) {
 		return fail(read.problems.map((problem) => `${problem.path}: ${problem.message}`));
@@ -49,6 +57,32 @@ async function main(args: string[]): Promise<number> {
 	const sheet = evaluate(read.value);
 	process.stdout.write(
 		parsed.values.table ? sheetTable(read.value, sheet, units) : sheetJson(sheet, units)
+	);
+	return 0;
+}
+
+/** Says whether a signed sheet is as it was signed, and by whom. */
+function verify(content: string): number {
+	const sha256 = (signed: string) => createHash('sha256').update(signed, 'utf8').digest('hex');
+	const verified = verifySheet(content, sha256);
+	if (!verified.ok) {
+		process.stdout.write(`NOT as signed: ${verified.problem}\n`);
+		return 1;
+	}
+	const { signing, job, sha256: digest } = verified.signed;
+	const { supersedes } = signing;
+	process.stdout.write(
+		[
+			`As signed: job ${job.number}, sheet ${signing.revision}, by ${signing.person.name}, ${signing.at}`,
+			...(supersedes
+				? [`It takes the place of ${supersedes.id} (SHA-256 ${supersedes.sha256})`]
+				: []),
+			`SHA-256 ${digest}`,
+			verified.same
+				? 'Every figure is what this program works out from the readings in it.'
+				: 'This program works out other figures from the readings in it; the file itself is sound.',
+			''
+		].join('\n')
 	);
 	return 0;
 }

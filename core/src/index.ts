@@ -10,9 +10,25 @@ export * from './station/outlier.ts';
 export * from './station/stack.ts';
 export * from './spring/bind.ts';
 export * from './spring/curve.ts';
+export * from './spring/of-card.ts';
 export * from './lift/lift.ts';
+export { LIFT_LIMITS, type LiftLimit, type LimitAt } from './lift/limits.ts';
+export * from './lift/ladder.ts';
 export * from './clearance/clearance.ts';
 export * from './lash/lash.ts';
+export * from './lash/orders.ts';
+export * from './lash/adjuster.ts';
+export * from './lash/drift.ts';
+export * from './lash/swap.ts';
+export * from './lash/of-job.ts';
+export * from './built/built.ts';
+export * from './check/words.ts';
+export * from './check/check.ts';
+export * from './check/read.ts';
+export * from './assembly/steps.ts';
+export * from './assembly/of-job.ts';
+export * from './assembly/progress.ts';
+export * from './signed/open-points.ts';
 export * from './target/target.ts';
 export * from './plan/shim.ts';
 export * from './job/quantities.ts';
@@ -20,8 +36,14 @@ export * from './job/sheet.ts';
 export * from './job/in-force.ts';
 export * from './job/evaluate.ts';
 export * from './job/stages.ts';
+export * from './job/plain-sheet.ts';
 export * from './job/plausible.ts';
-export { bareHeightOf, inPlaceOf, shimPhrase } from './job/station.ts';
+export * from './job/taken.ts';
+export * from './job/plan/question.ts';
+export * from './job/plan/apply.ts';
+export { bareHeightOf, inPlaceOf } from './job/planned.ts';
+export { shimPhrase } from './job/shim-advice.ts';
+export * from './job/lists.ts';
 export type {
 	Decision,
 	InPlaceEntry,
@@ -32,8 +54,13 @@ export type {
 	Reading,
 	Setup,
 	Acceptance,
+	AssemblyStep,
+	Check,
+	Note,
 	FitLimits,
 	HeadWork,
+	Plan,
+	TaggedSpring,
 	Inspection,
 	StationParts,
 	StationEntry,
@@ -43,26 +70,31 @@ export { newJob, defaultSetup, defaultLimits } from './job/defaults.ts';
 export * from './job/in-place.ts';
 export { schoolsOf } from './job/kind.ts';
 export * from './job/parts-of.ts';
+export * from './job/what-if.ts';
 export * from './inspection/inspection.ts';
 export * from './work/work.ts';
 export * from './mass/mass.ts';
 export * from './fit/rule.ts';
 export * from './fit/finding.ts';
 export * from './fit/fit.ts';
+export * from './fit/locks.ts';
 export * from './fit/remedy.ts';
 export * from './choice/spring.ts';
 export { RULES } from './fit/rules/index.ts';
 export * from './part/words.ts';
-export type { LibraryPart, PartOf, SpringCard } from './part/schema.ts';
+export type { Cam, LibraryPart, PartOf, SpringCard } from './part/schema.ts';
 export * from './gauge/words.ts';
 export * from './gauge/correction.ts';
 export * from './gauge/checks.ts';
+export * from './gauge/in-hand.ts';
 export * from './device/line.ts';
+export * from './device/peak.ts';
 export * from './sweep/sweep.ts';
 export * from './sweep/bind.ts';
 export * from './sweep/figures.ts';
 export * from './sweep/set.ts';
 export * from './sweep/identity.ts';
+export * from './sweep/onto-card.ts';
 export { sweepPoints } from './sweep/points.ts';
 export type { Sweep } from './sweep/schema.ts';
 export type { Gauge, GaugeCheck } from './gauge/schema.ts';

@@ -13,7 +13,12 @@ import { v7 as uuid } from 'uuid';
 import { Browser, Key } from '../support/browser.ts';
 
 const demo = JSON.parse(readFileSync('demo/jobs/2409-twin-cam.json', 'utf8')) as Job;
-const layout = { ...demo.engine.layout, arrangement: 'V', cylinders: 8 } as const;
+const layout = {
+	...demo.engine.layout,
+	arrangement: 'V' as const,
+	cylinders: 8,
+	firingOrder: [1, 8, 4, 3, 6, 5, 7, 2]
+};
 const job = newJob({
 	id: uuid(),
 	number: `bench-${Date.now()}`,

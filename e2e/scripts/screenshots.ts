@@ -44,6 +44,30 @@ async function capture(): Promise<void> {
 	await keep('set');
 }
 
+/** The first steps of a station's assembly. */
+async function build(job: string): Promise<void> {
+	await browser.go(`${job}/assembly`);
+	await browser.fill('Counted', '24');
+	await browser.press(Key.ENTER);
+	for (let done = 1; done < 9; done++) {
+		await browser.sees(`${done} of 158`);
+		await browser.click('Done', 'button');
+	}
+	await browser.sees('9 of 158');
+	await keep('assembly');
+}
+
+/** What is open on a job, and its signed sheet once nothing is. */
+async function sign(job: string): Promise<void> {
+	await browser.go(`${job}/sign`);
+	await browser.fill('Note', 'Seals from the shelf of last year');
+	await browser.click('Write it down', 'button');
+	await browser.sees('RT · stays in the shop');
+	await browser.click('Sign as', 'button');
+	await browser.sees('Sheet 1 is as the job stands.');
+	await keep('sign');
+}
+
 try {
 	await browser.workAs('Runa Tarn');
 	await browser.go('/');
@@ -69,12 +93,30 @@ try {
 	await browser.go('/gauges');
 	await keep('gauges');
 	await capture();
+	const placed = await browser.openJob('2426');
+	await browser.go(`${placed}/lift`);
+	await keep('lift');
+	await browser.go(`${placed}/what-if`);
+	await browser.fill('Intake valve lift', '0.480 in');
+	await browser.click('Plan both sides', 'button');
+	await browser.sees('what if, planned');
+	await keep('what-if');
+	await browser.go(`${placed}/bare`);
+	await keep('bare');
+	await browser.go(`${placed}/plan`);
+	await browser.click('Work the plan out', 'button');
+	await browser.sees('shims only');
+	await keep('plan');
 	const v8 = await browser.openJob('2421');
 	await browser.go(`${v8}/parts`);
 	await keep('fit');
-	await browser.go(six);
+	await build(six);
+	await browser.go(`${six}/lash`);
+	await keep('lash');
+	await sign(twinCam);
+	await browser.go(`${six}/checks`);
 	await browser.run(`document.documentElement.dataset.scheme = 'dark'`);
-	await keep('sheet-dark');
+	await keep('checks');
 } finally {
 	await browser.close();
 }

@@ -1,16 +1,24 @@
 /** The built application, served for one test file over a database of its own. */
 import { spawn, spawnSync } from 'node:child_process';
+import { randomInt } from 'node:crypto';
 import { createServer } from 'node:net';
 import pg from 'pg';
 
 const SERVER = 'web/server.js';
-const LONGEST_START = 20_000;
+/**
+ * How often, and how many times, something is asked for that is to come about.
+ * Counted and not clocked: a machine that was halted meanwhile has lost nothing.
+ */
+const EACH = 50;
+const MOST_TIMES = 1200;
 
 export interface App {
 	readonly url: string;
 	/** How to reach the application's own database. */
 	readonly database: string;
 	stop(): Promise<void>;
+	/** Serves again where it did, after a stop. */
+	start(): Promise<void>;
 }
 
 /** Serves the demo, or a shop's own empty book. */
@@ -19,31 +27,36 @@ export async function startApp(mode: 'demo' | 'own', gauges?: Gauges): Promise<A
 	const database = await makeDatabase(name);
 	const port = await freePort();
 	const url = `http://127.0.0.1:${port}`;
-	const server = spawn(process.execPath, [SERVER], {
-		env: {
-			...process.env,
-			PORT: String(port),
-			ZINC_MODE: mode,
-			ZINC_DEMO: 'demo',
-			DATABASE_URL: database,
-			BODY_SIZE_LIMIT: '16M',
-			...(gauges && { ZINC_GAUGES: String(gauges.port) })
-		},
-		stdio: ['ignore', 'ignore', 'inherit']
-	});
-	await until(
-		async () => (await fetch(`${url}/healthz`).catch(() => null))?.status === 200,
-		LONGEST_START,
-		'the application did not come up'
-	);
+	const serve = async () => {
+		const server = spawn(process.execPath, [SERVER], {
+			env: {
+				...process.env,
+				PORT: String(port),
+				ZINC_MODE: mode,
+				ZINC_DEMO: 'demo',
+				DATABASE_URL: database,
+				BODY_SIZE_LIMIT: '16M',
+				...(gauges && { ZINC_GAUGES: String(gauges.port) })
+			},
+			stdio: ['ignore', 'ignore', 'inherit']
+		});
+		await until(
+			async () => (await fetch(`${url}/healthz`).catch(() => null))?.status === 200,
+			'the application did not come up'
+		);
+		return server;
+	};
+	let server = await serve();
 	return {
 		url,
 		database,
 		stop: () =>
 			new Promise((ended) => {
+				if (server.exitCode !== null) return ended();
 				server.once('exit', () => ended());
 				server.kill('SIGTERM');
-			})
+			}),
+		start: async () => void (server = await serve())
 	};
 }
 
@@ -65,7 +78,6 @@ export async function startGauges(): Promise<Gauges> {
 	const control = `http://127.0.0.1:${port + 3}`;
 	await until(
 		async () => (await fetch(`${control}/state`).catch(() => null))?.status === 200,
-		LONGEST_START,
 		'the stand-in gauges did not come up'
 	);
 	return {
@@ -98,14 +110,13 @@ const isFree = (port: number) =>
 /** Asks again until it is so; throws with the complaint when it takes too long. */
 export async function until(
 	isSo: () => Promise<boolean>,
-	milliseconds = 10_000,
-	complaint = 'it did not come about in time'
+	complaint: string | (() => string) = 'it did not come about in time'
 ): Promise<void> {
-	const end = Date.now() + milliseconds;
-	while (!(await isSo())) {
-		if (Date.now() > end) throw new Error(complaint);
-		await new Promise((later) => setTimeout(later, 50));
+	for (let times = 0; times < MOST_TIMES; times++) {
+		if (await isSo()) return;
+		await new Promise((later) => setTimeout(later, EACH));
 	}
+	throw new Error(typeof complaint === 'string' ? complaint : complaint());
 }
 
 /** Asks the application's database one thing. */
@@ -138,11 +149,13 @@ export function cluster(what: 'stop' | 'start'): void {
 	if (status !== 0) throw new Error(`the database did not ${what}: ${stderr}`);
 }
 
-function freePort(): Promise<number> {
-	return new Promise((found) => {
-		const server = createServer().listen(0, '127.0.0.1', () => {
-			const { port } = server.address() as { port: number };
-			server.close(() => found(port));
-		});
-	});
+/**
+ * A free port for something that may stop and start again: below those that the
+ * system gives to outgoing connections, any of which could take its place meanwhile.
+ */
+async function freePort(): Promise<number> {
+	for (;;) {
+		const port = randomInt(20_000, 24_000);
+		if (await isFree(port)) return port;
+	}
 }

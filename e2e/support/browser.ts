@@ -4,12 +4,15 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readFileSync } from 'node:fs';
-import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 import type { AxeResults } from 'axe-core';
+import { until } from './app.ts';
 
-const LONGEST_WAIT = 10_000;
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** What a page is given to work through: minutes, where much else runs. */
+const LONGEST_SCRIPT = 900_000;
 
 export class Browser {
 	readonly driver: WebDriver;
@@ -45,6 +48,7 @@ export class Browser {
 			.setChromeOptions(options)
 			.setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
 			.build()) as chrome.Driver;
+		await driver.manage().setTimeouts({ script: LONGEST_SCRIPT });
 		const browser = new Browser(driver, root, profile);
 		await browser.size(1280, 800);
 		return browser;
@@ -77,9 +81,8 @@ export class Browser {
 
 	/** Waits until the scripts of the page have taken hold of it. */
 	async ready(): Promise<void> {
-		await this.driver.wait(
+		await until(
 			() => this.run<boolean>('return document.documentElement.dataset.ready === "yes"'),
-			LONGEST_WAIT,
 			'the page did not wake up'
 		);
 	}
@@ -99,7 +102,17 @@ export class Browser {
 	}
 
 	find(css: string): Promise<WebElement> {
-		return this.driver.wait(until.elementLocated(By.css(css)), LONGEST_WAIT, `no ${css}`);
+		return this.#located(By.css(css), `no ${css}`);
+	}
+
+	/** Waits for an element to be there. */
+	async #located(by: By, complaint: string): Promise<WebElement> {
+		let found: WebElement | undefined;
+		await until(async () => {
+			[found] = await this.driver.findElements(by);
+			return found !== undefined;
+		}, complaint);
+		return found!;
 	}
 
 	async all(css: string): Promise<WebElement[]> {
@@ -110,13 +123,10 @@ export class Browser {
 	named(text: string, tags = 'button, a, label, summary'): Promise<WebElement> {
 		const among = tags.split(', ').map((tag) => `self::${tag}`);
 		const quoted = JSON.stringify(text);
-		return this.driver.wait(
-			until.elementLocated(
-				By.xpath(
-					`//*[${among.join(' or ')}][contains(normalize-space(.), ${quoted}) or @aria-label=${quoted}]`
-				)
+		return this.#located(
+			By.xpath(
+				`//*[${among.join(' or ')}][contains(normalize-space(.), ${quoted}) or @aria-label=${quoted}]`
 			),
-			LONGEST_WAIT,
 			`nothing reads “${text}”`
 		);
 	}
@@ -140,25 +150,18 @@ export class Browser {
 	}
 
 	field(label: string): Promise<WebElement> {
-		const quoted = JSON.stringify(label);
-		return this.driver.wait(
-			until.elementLocated(
-				By.xpath(
-					`//*[self::input or self::select or self::textarea][@aria-label=${quoted} or @name=${quoted} or @id=//label[normalize-space(.)=${quoted}]/@for]`
-				)
-			),
-			LONGEST_WAIT,
-			`no field “${label}”`
-		);
+		return this.#located(labelled(label), `no field “${label}”`);
+	}
+
+	/** All fields that have this label or name. */
+	async fields(label: string): Promise<WebElement[]> {
+		await this.field(label);
+		return this.driver.findElements(labelled(label));
 	}
 
 	/** Waits until the page shows the text. */
 	async sees(text: string): Promise<void> {
-		await this.driver.wait(
-			async () => (await this.text()).includes(text),
-			LONGEST_WAIT,
-			`“${text}” is not on the page`
-		);
+		await until(async () => (await this.text()).includes(text), `“${text}” is not on the page`);
 	}
 
 	/** The visible text of an element, the page's by default, white space folded. */
@@ -216,6 +219,7 @@ export class Browser {
 	/** Begins a round with what is in place as it is offered, and waits for its field. */
 	async beginRound(job: string, of = 'installed-height'): Promise<void> {
 		await this.go(`${job}/round?of=${of}`);
+		await this.fill('Readings of each', '1, once round');
 		await this.click('Begin the round', 'button');
 		await this.find('aside[aria-label="This round"]');
 		await this.find('main input[aria-describedby="understood"]:focus');
@@ -234,3 +238,10 @@ export class Browser {
 }
 
 export { Key };
+
+function labelled(label: string): By {
+	const quoted = JSON.stringify(label);
+	return By.xpath(
+		`//*[self::input or self::select or self::textarea][@aria-label=${quoted} or @name=${quoted} or @id=//label[normalize-space(.)=${quoted}]/@for]`
+	);
+}

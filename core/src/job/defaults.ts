@@ -23,9 +23,15 @@ const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
 		bindAim: '0.060 in',
 		bindWide: '0.150 in',
 		sealFloor: '0.050 in',
+		rockerFloor: '0.030 in',
 		loadBand: 0.1,
 		shimFrom: '0.010 in',
 		shimsAtMost: 2,
+		lashWatch: '0.003 in',
+		lashStop: '0.006 in',
+		preloadWithin: '0.010 in',
+		pistonFloors: { intake: '0.080 in', exhaust: '0.100 in' },
+		vacuum: { least: '15 inHg', seconds: 10 },
 		outlierLeast: '0.010 in',
 		outlierFactor: 3.5,
 		fit: {
@@ -46,9 +52,15 @@ const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
 		bindAim: '1.52 mm',
 		bindWide: '3.80 mm',
 		sealFloor: '1.27 mm',
+		rockerFloor: '0.76 mm',
 		loadBand: 0.1,
 		shimFrom: '0.25 mm',
 		shimsAtMost: 2,
+		lashWatch: '0.08 mm',
+		lashStop: '0.15 mm',
+		preloadWithin: '0.25 mm',
+		pistonFloors: { intake: '2.03 mm', exhaust: '2.54 mm' },
+		vacuum: { least: '500 mbar', seconds: 10 },
 		outlierLeast: '0.25 mm',
 		outlierFactor: 3.5,
 		fit: FitLimits.parse({})
@@ -62,7 +74,13 @@ const SHIMS: Readonly<Record<LengthUnit, readonly string[]>> = {
 
 /** The limits a job starts with, written in the units the shop works in. */
 export function defaultLimits(unit: LengthUnit): Limits {
-	return { ...LIMITS[unit], fit: { ...LIMITS[unit].fit } };
+	const limits = LIMITS[unit];
+	return {
+		...limits,
+		pistonFloors: { ...limits.pistonFloors },
+		vacuum: { ...limits.vacuum },
+		fit: { ...limits.fit }
+	};
 }
 
 /** The set-up of a job just taken in: nothing known of its parts, aims at card height. */
@@ -100,6 +118,10 @@ export function newJob(taken: {
 		decisions: [],
 		inspections: [],
 		headWork: [],
-		acceptances: []
+		acceptances: [],
+		plans: [],
+		assembly: [],
+		checks: [],
+		notes: []
 	};
 }

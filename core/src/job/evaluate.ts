@@ -10,9 +10,14 @@ import { middleOf, type Middle } from '../station/outlier.ts';
 import { worst, type State } from '../verdict/verdict.ts';
 import { standingReadings, type Standing } from './in-force.ts';
 import { kindSheet } from './kind.ts';
+import { newestChecks, NO_CHECKS } from '../check/check.ts';
+import { commonDrift } from '../lash/drift.ts';
 import { findings, fitGroups, type Fitted } from '../fit/fit.ts';
 import type { Finding } from '../fit/finding.ts';
-import { bareHeightOf, sharedBy, stationSheet } from './station.ts';
+import { bareHeightOf } from './planned.ts';
+import { sharedBy } from './shared.ts';
+import { stationSheet } from './station.ts';
+import { taken } from './taken.ts';
 import { partsOf } from './parts-of.ts';
 import { QUANTITIES, type Quantity } from './quantities.ts';
 import type { Inspection, Job } from './schema.ts';
@@ -30,6 +35,7 @@ export function evaluate(job: Job): Sheet {
 	const kinds = byKind((kind) => kindSheet(kind, job.setup.kinds[kind], job.setup, middles[kind]));
 	const shared = sharedBy(job.setup);
 	const seen = newestInspections(job);
+	const checks = newestChecks(job.checks);
 	const fitted = job.stations.map((entry): Fitted => {
 		const parts = partsOf(job.setup, entry);
 		const isOwn = parts !== job.setup.kinds[entry.kind];
@@ -42,6 +48,7 @@ export function evaluate(job: Job): Sheet {
 			parts,
 			standing: standing.get(entry.label)!,
 			seen: seen.get(entry.label),
+			checks: checks.get(entry.label) ?? NO_CHECKS,
 			kind,
 			shared
 		});
@@ -50,7 +57,14 @@ export function evaluate(job: Job): Sheet {
 	const stations = fitted.map(({ sheet }) => sheet);
 	const fitContexts = fitGroups(job, fitted);
 	const fit = findings(fitContexts, job.acceptances);
-	const remarks = [...jobRemarks(kinds), ...stockRemarks(job, stations)];
+	const remarks = [
+		...jobRemarks(kinds),
+		...stockRemarks(job, stations),
+		...commonDrift(
+			stations.flatMap((station) => station.lashDrift ?? []),
+			shared.limits.lash
+		)
+	];
 
 	return {
 		job: { id: job.id, number: job.number },
@@ -103,8 +117,10 @@ function bareMiddle(job: Job, kind: Kind, standing: ReadonlyMap<string, Standing
 	const { outlierLeast, outlierFactor } = job.setup.limits;
 	const heights = job.stations
 		.filter((station) => station.kind === kind)
-		.flatMap((station) => standing.get(station.label)!['installed height'].slice(0, 1))
-		.map(bareHeightOf);
+		.flatMap(
+			(station) =>
+				taken(standing.get(station.label)!['installed height'], bareHeightOf)?.value ?? []
+		);
 	return middleOf(heights, lengthOf(outlierLeast), outlierFactor);
 }
 

@@ -42,7 +42,7 @@ function withoutStale(all: Record<Quantity, Reading[]>, works: readonly HeadWork
 		const readings = all[quantity].sort(newestFirst);
 		const work = works
 			.filter((entry) => makesStale(entry.work, quantity))
-			.reduce<HeadWork | null>((a, b) => (a && a.at >= b.at ? a : b), null);
+			.reduce<HeadWork | null>((a, b) => (a && Date.parse(a.at) >= Date.parse(b.at) ? a : b), null);
 		if (!work) continue;
 		const since = Date.parse(work.at);
 		all[quantity] = readings.filter((reading) => Date.parse(reading.at) > since);

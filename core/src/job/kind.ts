@@ -1,7 +1,8 @@
 /** What the stations of one kind share: lift, spring, bind and aim. */
 import { inches, lengthOf, loadOf, mm, newtons, rateOf } from '../units/quantity.ts';
 import { say } from '../units/phrase.ts';
-import { cardCurve, rateBetween, testedCurve, type Curve } from '../spring/curve.ts';
+import type { Curve } from '../spring/curve.ts';
+import { cardRate, curveOf } from '../spring/of-card.ts';
 import { pairBind, type Bind } from '../spring/bind.ts';
 import { grossLift, hydraulicLift, solidLift, type Lift } from '../lift/lift.ts';
 import { SCHOOLS, targetHeight, type Aim, type School, type Target } from '../target/target.ts';
@@ -16,7 +17,7 @@ import type { KindSetup, Setup } from './schema.ts';
 const CARD_DISAGREES = 0.05;
 
 /** The bind cushion to compare by where the job names none (handbook §4). */
-const USUAL_CUSHION = inches(0.06);
+export const USUAL_CUSHION = inches(0.06);
 
 /**
  * Works out what stations with these parts have in common.
@@ -31,14 +32,14 @@ export function kindSheet(
 	bare: Middle | null
 ): KindSheet {
 	const lift = liftOf(parts, setup.lifters);
-	const spring = parts.spring ? springOf(parts.spring) : null;
+	const curve = parts.spring ? curveOf(parts.spring) : null;
 	const bind = parts.spring ? bindOf(parts.spring, parts) : null;
-	const target = targetOf(parts, lift, spring?.curve ?? null, bind);
+	const target = targetOf(parts, lift, curve, bind);
 	return {
 		kind,
 		lift,
-		curve: spring?.curve ?? null,
-		rate: spring?.rate ?? null,
+		curve,
+		rate: parts.spring ? cardRate(parts.spring) : null,
 		bind,
 		target,
 		lowestHeight:
@@ -88,20 +89,6 @@ function liftOf(parts: KindSetup, lifters: Setup['lifters']): Lift | null {
 	return lifters === 'solid'
 		? solidLift(gross, parts.lash ? lengthOf(parts.lash.setting) : mm(0))
 		: hydraulicLift(gross, parts.preload ? lengthOf(parts.preload) : mm(0), ratio);
-}
-
-/** A spring's curve: from its tested points where there are any, else its card's straight line. */
-function springOf(card: SpringCard): { curve: Curve; rate: KindSheet['rate'] } {
-	const point = (at: { height: string; load: string }) => ({
-		height: lengthOf(at.height),
-		load: loadOf(at.load)
-	});
-	const seat = point(card.seat);
-	const rate = card.open ? rateBetween(seat, point(card.open)) : rateOf(card.rate!);
-	const curve = card.tested
-		? testedCurve(card.tested.points.map(point))
-		: cardCurve(seat, rate, lengthOf(card.bind));
-	return { curve, rate };
 }
 
 /** Tested bind wins over the card's; a card's pair is judged with the retainer and locator of the job. */
@@ -173,8 +160,8 @@ function kindRemarks(kind: Kind, parts: KindSetup): Remark[] {
 	}
 	if (card?.open && card.rate) {
 		const stated = rateOf(card.rate);
-		const { rate } = springOf(card);
-		if (rate !== null && Math.abs(stated - rate) > CARD_DISAGREES * rate) {
+		const rate = cardRate(card);
+		if (Math.abs(stated - rate) > CARD_DISAGREES * rate) {
 			remarks.push({
 				state: 'watch',
 				text: say`${kind}: the card’s rate does not fit its two loads; the loads are used. Test the spring`

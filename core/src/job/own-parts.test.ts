@@ -6,7 +6,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import { evaluate } from './evaluate.ts';
 import { readJob } from './file.ts';
 import { schoolsOf } from './kind.ts';
-import { partsByStation, partsOf } from './parts-of.ts';
+import { losesItsSpring, partsByStation, partsOf } from './parts-of.ts';
 import type { Job, Reading } from './schema.ts';
 import { stagesOf } from './stages.ts';
 
@@ -69,6 +69,54 @@ describe('parts of a station', () => {
 			evaluate(job).stations.find(({ label }) => label === '1E')!.figures.bindMargin
 		);
 		expect(evaluate(job).fit.some(({ stations }) => stations.includes('1I'))).toBe(true);
+	});
+
+	describe('a tagged spring', () => {
+		const set = (name: string, tags: string[]) =>
+			tags.map((tag) => ({
+				tag,
+				set: name,
+				card: job.setup.kinds.intake.spring!.id,
+				points: ['1.820 in', '1.500 in', '1.280 in'].map((height, i) => ({
+					height,
+					load: `${130 + i * 90} lbf`
+				}))
+			}));
+		const plan = (spring: string) => ({
+			id: crypto.randomUUID(),
+			proven: true,
+			stations: [{ label: '1I', shims: [], spring }],
+			person: job.people[0]!.id,
+			at: '2026-11-25T10:00:00.000Z'
+		});
+		const planNote = () => stagesOf(job, evaluate(job)).find(({ name }) => name === 'plan')!.note;
+
+		it('has its own curve where it was placed', () => {
+			job.setup.springs = set('First', ['T1', 'T2']);
+			entry('1I').spring = 'T2';
+			expect(partsOf(job.setup, entry('1I')).spring!.tested!.set).toBe('First, T2');
+		});
+		it('is lost with its set or its card, not when the same set is tested anew', () => {
+			const before = { ...job.setup, springs: set('First', ['T1', 'T2']) };
+			entry('1I').spring = 'T2';
+			const loses = (change: object) =>
+				losesItsSpring(before, { ...before, ...change }, entry('1I'));
+			expect(loses({ springs: set('First', ['T2']) })).toBe(false);
+			expect(loses({ springs: set('Second', ['T1', 'T2']) })).toBe(true);
+			expect(loses({ springs: set('First', ['T1']) })).toBe(true);
+			expect(loses({ springs: undefined })).toBe(true);
+			const intake = { ...job.setup.kinds.intake, spring: undefined };
+			expect(loses({ kinds: { ...job.setup.kinds, intake } })).toBe(true);
+			delete entry('1I').spring;
+			expect(loses({ springs: undefined })).toBe(false);
+		});
+		it('that is gone makes the plan that placed it old', () => {
+			entry('1I').spring = 'T2';
+			job.plans.push(plan('T2'));
+			expect(planNote()).toBe('accepted');
+			delete entry('1I').spring;
+			expect(planNote()).toBe('springs changed since');
+		});
 	});
 });
 

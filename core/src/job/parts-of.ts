@@ -1,5 +1,5 @@
 /** Which parts stand at a station: its own, else its cylinder's lift and lash, else its kind's. */
-import type { Job, KindSetup, Setup, StationEntry } from './schema.ts';
+import type { Job, KindSetup, Setup, StationEntry, TaggedSpring } from './schema.ts';
 
 /**
  * The parts of every station of a job, by label. Stations that have nothing of
@@ -16,11 +16,32 @@ export function partsOf(setup: Setup, station: StationEntry): KindSetup {
 	const override = setup.overrides?.find(
 		(entry) => entry.cylinder === station.cylinder && entry.kind === station.kind
 	);
-	if (!override && !station.parts) return kind;
-	return {
+	if (!override && !station.parts && station.spring === undefined) return kind;
+	const own = {
 		...kind,
 		...(override?.lift && { lift: override.lift }),
 		...(override?.lash && { lash: override.lash }),
 		...station.parts
 	};
+	const spring = springAt(setup, station);
+	if (!own.spring || !spring) return own;
+	const { points, bind, set, tag } = spring;
+	const tested = { points, ...(bind && { bind }), set: `${set}, ${tag}` };
+	return { ...own, spring: { ...own.spring, tested } };
+}
+
+/** The very spring that a station's tag names, of the card that belongs there; null where there is none. */
+function springAt(setup: Setup, { kind, parts, spring: tag }: StationEntry): TaggedSpring | null {
+	if (tag === undefined) return null;
+	const card = parts?.spring ?? setup.kinds[kind].spring;
+	return setup.springs?.find((one) => one.tag === tag && one.card === card?.id) ?? null;
+}
+
+/**
+ * Whether a station's tag, once the set-up is changed, names another spring than
+ * before or none: another set has the same tags. The same set tested anew is the same springs.
+ */
+export function losesItsSpring(before: Setup, after: Setup, station: StationEntry): boolean {
+	const [old, now] = [springAt(before, station), springAt(after, station)];
+	return old !== null && (now?.set !== old.set || now.card !== old.card);
 }

@@ -5,16 +5,18 @@
  * their unit ("1.820 in"); nothing derived is stored here.
  */
 import { z } from 'zod';
-import { lengthOf } from '../units/quantity.ts';
+import { LENGTH_TEXT, lengthOf } from '../units/quantity.ts';
 import {
 	Id,
 	Length,
 	Line,
 	Load,
+	Measured,
 	Moment,
 	Name,
 	PositiveSize,
 	Size,
+	Vacuum,
 	Volume
 } from '../units/schema.ts';
 import {
@@ -27,7 +29,9 @@ import {
 	layoutProblem
 } from '../station/layout.ts';
 import { WALKING_ORDERS } from '../station/order.ts';
+import { ADJUSTERS, METALS_OF_ENGINE } from '../lash/adjuster.ts';
 import { ENGINE_STATES } from '../lash/lash.ts';
+import { MOST_SECONDS, PASSAGES, PISTON_METHODS } from '../check/words.ts';
 import { SOURCES } from '../verdict/verdict.ts';
 import {
 	Cam,
@@ -43,7 +47,8 @@ import {
 } from '../part/schema.ts';
 import { GROOVES_SEEN, SEAT_MARKS, STEMS_SEEN, TIPS_SEEN } from '../inspection/inspection.ts';
 import { WORKS } from '../work/work.ts';
-import { QUANTITIES } from './quantities.ts';
+import { HISTORY } from './lists.ts';
+import { isLoad, QUANTITIES } from './quantities.ts';
 
 export const FORMAT = 'zinc-ledger/job';
 export const VERSION = 1;
@@ -140,6 +145,7 @@ export const KindSetup = z.strictObject({
 	greatestOpenLoad: Load.optional()
 });
 
+const seconds = z.int('whole seconds').min(0).max(MOST_SECONDS, `at most ${MOST_SECONDS} s`);
 const fraction = z.number('a fraction such as 0.1').min(0, 'at least 0').max(1, 'at most 1');
 
 /** What parts must leave each other; shop defaults that a job can change. */
@@ -169,11 +175,26 @@ export const Limits = z
 		bindAim: Size,
 		bindWide: Size,
 		sealFloor: Size,
+		/** Least room between rocker and retainer, closed, at half and at full lift. */
+		rockerFloor: Size.default('0.76 mm'),
 		/** Loads further than this part from the load at the aimed height are a watch. */
 		loadBand: fraction,
 		/** A station is shimmed only when it is further than this off its aim. */
 		shimFrom: Size,
 		shimsAtMost: z.int('a whole number').min(0, 'at least 0').max(4, 'at most 4'),
+		/** Lash that moved further than these since it was set. */
+		lashWatch: Size.default('0.003 in'),
+		lashStop: Size.default('0.006 in'),
+		/** A hydraulic preload further than this from the one wanted is a watch. */
+		preloadWithin: Size.default('0.010 in'),
+		/** Least room between piston and valve. */
+		pistonFloors: z
+			.strictObject({ intake: Size.default('0.080 in'), exhaust: Size.default('0.100 in') })
+			.prefault({}),
+		/** Parts of the shop's vacuum test. */
+		vacuum: z
+			.strictObject({ least: Vacuum.default('15 inHg'), seconds: seconds.default(10) })
+			.prefault({}),
 		outlierLeast: Size,
 		outlierFactor: z.number('a number such as 3.5').min(1, 'at least 1').max(10, 'at most 10'),
 		fit: FitLimits.prefault({})
@@ -200,7 +221,43 @@ export const StationEntry = z.strictObject({
 	/** Lock offset of this station where it differs from its kind's. */
 	lockOffset: Length.optional(),
 	/** Parts of this station in place of its kind's. */
-	parts: StationParts.optional()
+	parts: StationParts.optional(),
+	/** Tag of the tested spring that stands here. */
+	spring: Name.optional()
+});
+
+/** A tagged spring that was tested, as a job carries it. */
+export const TaggedSpring = z.strictObject({
+	tag: Name,
+	set: Line,
+	/** The card it is of. */
+	card: Id,
+	points: z
+		.array(z.strictObject({ height: PositiveSize, load: Load }))
+		.min(3, 'at least three tested points')
+		.max(200),
+	bind: PositiveSize.optional()
+});
+
+/** An accepted plan; the newest one is in force, those before it are superseded. */
+export const Plan = z.strictObject({
+	id: Id,
+	/** Whether it was proven that no plan is better. */
+	proven: z.boolean(),
+	stations: z
+		.array(
+			z.strictObject({
+				label: z.string().max(6),
+				shims: z.array(PositiveSize).max(4, 'at most four shims'),
+				locks: Locks.optional(),
+				spring: Name.optional()
+			})
+		)
+		.min(1, 'a plan has stations')
+		.max(80),
+	note: Line.optional(),
+	person: Id,
+	at: Moment
 });
 
 export const Person = z.strictObject({
@@ -221,23 +278,45 @@ export const InPlaceEntry = z.strictObject({
 	lashCap: PositiveSize.optional()
 });
 
-export const Reading = z.strictObject({
-	id: Id,
-	station: StationEntry.shape.label,
-	quantity: z.enum(QUANTITIES),
-	/** The figure as it was read: digits and unit. */
-	read: Size,
-	gauge: z.strictObject({
-		name: Name,
-		resolution: Size,
-		correction: Length.default('0 mm')
-	}),
-	inPlace: InPlaceEntry,
-	/** Engine cold or hot, for lash. */
-	engine: z.enum(ENGINE_STATES).optional(),
-	person: Id,
-	at: Moment
-});
+export const Reading = z
+	.strictObject({
+		id: Id,
+		station: StationEntry.shape.label,
+		quantity: z.enum(QUANTITIES),
+		/** The figure as it was read: digits and unit. */
+		read: Measured,
+		/** The gauge with the correction in force when it was read: true = gain × read + correction. */
+		gauge: z.strictObject({
+			id: Id.optional(),
+			name: Name,
+			resolution: Measured,
+			gain: z
+				.number('a number such as 1.002')
+				.min(0.5, 'at least 0.5')
+				.max(2, 'at most 2')
+				.optional(),
+			correction: z.union([Length, Load]).default('0 mm'),
+			/** One standard deviation of what the correction leaves unexplained. */
+			correctionError: Measured.optional()
+		}),
+		inPlace: InPlaceEntry,
+		/** Readings of one figure that name the same set are repeats of each other. */
+		set: Id.optional(),
+		/** Engine cold or hot, for lash. */
+		engine: z.enum(ENGINE_STATES).optional(),
+		/** Whether a lash was found so or set so, and whether the adjuster was marked. */
+		lash: z.strictObject({ as: z.enum(['found', 'set']), marked: z.boolean() }).optional(),
+		person: Id,
+		at: Moment
+	})
+	.superRefine(({ quantity, read }, context) => {
+		if (LENGTH_TEXT.test(read) === isLoad(quantity))
+			context.addIssue({
+				code: 'custom',
+				path: ['read'],
+				message: `${quantity} is a ${isLoad(quantity) ? 'load, such as "128 lbf"' : 'length, such as "1.820 in"'}`
+			});
+	});
 
 export const VoidEntry = z.strictObject({
 	id: Id,
@@ -297,6 +376,67 @@ export const Acceptance = z.strictObject({
 	at: Moment
 });
 
+/** A step of the assembly done, or undone again; the newest about a step and place counts. */
+export const AssemblyStep = z.strictObject({
+	id: Id,
+	/** A station ("3I"), a cylinder ("cylinder 3") or "job". */
+	place: Name.max(20),
+	step: Name.max(40),
+	done: z.boolean(),
+	/** Small parts counted at this step. */
+	count: z.int('a whole number').min(0).max(1000).optional(),
+	note: Line.optional(),
+	person: Id,
+	at: Moment
+});
+
+const check = { id: Id, note: Line.optional(), person: Id, at: Moment };
+const label = StationEntry.shape.label;
+/** Something tried on the built head; the newest of its sort at a place counts. */
+export const Check = z.discriminatedUnion('sort', [
+	z.strictObject({
+		sort: z.literal('piston to valve'),
+		station: label,
+		method: z.enum(PISTON_METHODS),
+		/** Crankshaft degrees from the top dead centre of the gas exchange, and the room there. */
+		points: z
+			.array(z.strictObject({ angle: z.number().min(-180).max(180), room: Size }))
+			.min(1, 'at least one figure')
+			.max(80),
+		...check
+	}),
+	z.strictObject({
+		sort: z.literal('passage'),
+		station: label,
+		passage: z.enum(PASSAGES),
+		passes: z.boolean(),
+		...check
+	}),
+	z.strictObject({
+		sort: z.literal('vacuum'),
+		/** A station of the port that was tried. */
+		station: label,
+		reached: Vacuum,
+		least: Vacuum,
+		seconds,
+		...check
+	})
+]);
+
+/** Something written about the job or a station; private ones stay in the shop. */
+export const Note = z.strictObject({
+	id: Id,
+	station: label.optional(),
+	text: Line.min(1, 'a note is wanted'),
+	private: z.boolean(),
+	/** Holds the job back until it is settled: checking springs fitted, a seal to replace. */
+	holds: z.boolean(),
+	/** The note that this one settles. */
+	settles: Id.optional(),
+	person: Id,
+	at: Moment
+});
+
 /** A cylinder whose lift or lash is its own. */
 const Override = z.strictObject({
 	cylinder,
@@ -335,6 +475,19 @@ export const Setup = z.strictObject({
 		})
 		.optional(),
 	compression: Compression.optional(),
+	/** Where the springs are fitted; in the car the air line and its cautions come in. */
+	place: z.enum(['bench', 'car']).optional(),
+	/** The thread by which lash is set. */
+	adjuster: z.strictObject({ at: z.enum(ADJUSTERS), pitch: PositiveSize }).optional(),
+	/** What lash gains from cold to hot; a figure of its own goes before the usual one of the metals. */
+	growth: z
+		.strictObject({ block: z.enum(METALS_OF_ENGINE).optional(), measured: Length.optional() })
+		.optional(),
+	/** Shims of shim-type followers on the shelf. */
+	followerStock: z
+		.array(z.strictObject({ thickness: PositiveSize, count: z.int().min(0).max(10_000) }))
+		.max(120, 'at most 120 sizes')
+		.optional(),
 	cam: Cam.optional(),
 	toldByCustomer: Line.optional(),
 	lifters: z.enum(['solid', 'hydraulic']),
@@ -351,18 +504,10 @@ export const Setup = z.strictObject({
 			})
 		)
 		.max(24, 'at most 24 sizes'),
+	/** Tagged, tested springs that may be placed. */
+	springs: z.array(TaggedSpring).max(80).optional(),
 	walkingOrder: z.enum(WALKING_ORDERS)
 });
-
-/** The lists of a job that are only ever added to, each entry with a person and a time. */
-export const HISTORY = [
-	'readings',
-	'voids',
-	'decisions',
-	'inspections',
-	'headWork',
-	'acceptances'
-] as const;
 
 export const Job = z
 	.strictObject({
@@ -389,7 +534,11 @@ export const Job = z
 		decisions: z.array(Decision),
 		inspections: z.array(Inspection).default([]),
 		headWork: z.array(HeadWork).default([]),
-		acceptances: z.array(Acceptance).default([])
+		acceptances: z.array(Acceptance).default([]),
+		plans: z.array(Plan).default([]),
+		assembly: z.array(AssemblyStep).default([]),
+		checks: z.array(Check).default([]),
+		notes: z.array(Note).default([])
 	})
 	.superRefine((job, context) => {
 		const problem = (path: (string | number)[], message: string) =>
@@ -418,10 +567,12 @@ export const Job = z
 			if (!known.readings.has(entry.reading))
 				problem(['voids', i, 'reading'], 'strikes a reading that is not in this file');
 		});
-		job.inspections.forEach((entry, i) => {
-			if (!known.stations.has(entry.station))
-				problem(['inspections', i, 'station'], `there is no station ${entry.station} on this job`);
-		});
+		for (const list of ['inspections', 'checks', 'notes'] as const) {
+			job[list].forEach(({ station }, i) => {
+				if (station !== undefined && !known.stations.has(station))
+					problem([list, i, 'station'], `there is no station ${station} on this job`);
+			});
+		}
 		job.headWork.forEach((entry, i) => {
 			if (entry.head && !known.heads.has(entry.head))
 				problem(['headWork', i, 'head'], `there is no head ${entry.head} on this job`);
@@ -450,6 +601,11 @@ export type FitLimits = z.infer<typeof FitLimits>;
 export type Inspection = z.infer<typeof Inspection>;
 export type HeadWork = z.infer<typeof HeadWork>;
 export type Acceptance = z.infer<typeof Acceptance>;
+export type Plan = z.infer<typeof Plan>;
+export type AssemblyStep = z.infer<typeof AssemblyStep>;
+export type Check = z.infer<typeof Check>;
+export type Note = z.infer<typeof Note>;
+export type TaggedSpring = z.infer<typeof TaggedSpring>;
 export type Limits = z.infer<typeof Limits>;
 export type StationEntry = z.infer<typeof StationEntry>;
 export type Reading = z.infer<typeof Reading>;

@@ -2,6 +2,7 @@
 import type { Joules, Millimetres, Newtons, NewtonsPerMillimetre } from '../units/quantity.ts';
 import type { Phrase } from '../units/phrase.ts';
 import type { Kind } from '../station/layout.ts';
+import type { StationChecks } from '../check/check.ts';
 import type { Bind } from '../spring/bind.ts';
 import type { Curve } from '../spring/curve.ts';
 import type { Lift } from '../lift/lift.ts';
@@ -17,6 +18,8 @@ import type { Inspection, Reading } from './schema.ts';
 export interface Remark {
 	readonly state: State;
 	readonly text: Phrase;
+	/** What it is about, where something is done about it in particular. */
+	readonly about?: 'on-head load' | 'lash drift' | undefined;
 }
 
 /** The columns of the sheet, in order. */
@@ -27,6 +30,7 @@ export const COLUMNS = [
 	'bindMargin',
 	'sealClearance',
 	'tipHeight',
+	'rocker',
 	'lash'
 ] as const;
 export type Column = (typeof COLUMNS)[number];
@@ -74,6 +78,8 @@ export interface StationSheet {
 		readonly sealClearance: Verdict<Millimetres>;
 		/** null where nobody measured it: not every job wants it. */
 		readonly tipHeight: Verdict<Millimetres> | null;
+		/** Least of rocker to retainer, closed, half and full lift; null where nobody measured it. */
+		readonly rocker: Verdict<Millimetres> | null;
 		/** null for hydraulic lifters, which have none. */
 		readonly lash: Verdict<Millimetres> | null;
 	};
@@ -88,6 +94,19 @@ export interface StationSheet {
 		readonly lockOffset: Millimetres;
 	};
 	readonly shim: { readonly answer: ShimAnswer; readonly outcome: Outcome | null } | null;
+	/** Height measured with everything fitted, against the plan; null until it is. */
+	readonly built: Verdict<Millimetres> | null;
+	/** Least room between piston and valve, pump-up taken off; null until it is measured. */
+	readonly piston: Verdict<Millimetres> | null;
+	readonly checks: StationChecks;
+	/** How far a hydraulic lifter's plunger was pushed in; null until it is set, and for solid ones. */
+	readonly preload: Verdict<Millimetres> | null;
+	/** How far a lash that was found lies from the one last set. */
+	readonly lashDrift: Millimetres | null;
+	/** What an on-head tester read, with its correction. */
+	readonly headLoad: Newtons | null;
+	/** 95 % uncertainty of the height. */
+	readonly uncertainty: Millimetres | null;
 	readonly energy: Joules | null;
 	readonly mass: MovingMass;
 	/** What was seen on the valve, newest inspection; null before it was looked at. */

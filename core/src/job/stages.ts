@@ -1,7 +1,12 @@
 /** How far a job has come, stage by stage, in the order of the work. */
 import { KINDS } from '../station/layout.ts';
-import type { Job } from './schema.ts';
-import type { Sheet } from './sheet.ts';
+import { assemblyOf } from '../assembly/of-job.ts';
+import { halfBuilt } from '../assembly/progress.ts';
+import { holdsVacuum, NO_CHECKS, passagesAtFault } from '../check/check.ts';
+import { openPoints } from '../signed/open-points.ts';
+import { entryCount } from './lists.ts';
+import type { Job, Plan } from './schema.ts';
+import type { Sheet, StationSheet } from './sheet.ts';
 
 export const STAGES = [
 	'take in',
@@ -10,9 +15,14 @@ export const STAGES = [
 	'inspect',
 	'heights',
 	'seal gaps',
+	'plan',
 	'shims',
+	'assembly',
+	'as built',
+	'checks',
 	'lash',
-	'sheet'
+	'sheet',
+	'sign'
 ] as const;
 export type StageName = (typeof STAGES)[number];
 
@@ -25,8 +35,15 @@ export interface Stage {
 	readonly blocks: boolean;
 }
 
+/** The newest signed sheet of a job. */
+export interface Signed {
+	readonly revision: number;
+	/** Entries the job had when it was signed. */
+	readonly entries: number;
+}
+
 /** The stages of a job with what is done, what is open and what blocks. */
-export function stagesOf(job: Job, sheet: Sheet): Stage[] {
+export function stagesOf(job: Job, sheet: Sheet, signed: Signed | null = null): Stage[] {
 	const total = sheet.stations.length;
 	const counted = (name: StageName, done: number): Stage => ({
 		name,
@@ -54,20 +71,120 @@ export function stagesOf(job: Job, sheet: Sheet): Stage[] {
 		counted('inspect', sheet.stations.filter((station) => station.seen).length),
 		counted('heights', heights),
 		counted('seal gaps', sheet.measured['seal gap']),
+		planStage(job, heights === total, toShim),
 		{
 			name: 'shims',
 			done: heights === total && toShim === 0,
 			note: toShim > 0 ? `${toShim} to fit` : heights === 0 ? '' : 'none to fit',
 			blocks: false
 		},
-		...(job.setup.lifters === 'solid' ? [counted('lash', sheet.measured.lash)] : []),
+		assemblyStage(job, sheet),
+		counted('as built', sheet.stations.filter(isBuiltMeasured).length),
+		checksStage(sheet),
+		counted('lash', sheet.measured[job.setup.lifters === 'solid' ? 'lash' : 'preload']),
 		{
 			name: 'sheet',
 			done: open === 0,
 			note: stopped > 0 ? `${stopped} at stop` : open > 0 ? `${open} open` : 'all clear',
 			blocks: stopped > 0
-		}
+		},
+		signStage(job, sheet, signed)
 	];
+}
+
+/** A station that was verified once built: by its height, or by a load on the head. */
+const isBuiltMeasured = ({ built, headLoad }: StationSheet) => built !== null || headLoad !== null;
+
+function assemblyStage(job: Job, sheet: Sheet): Stage {
+	const name = 'assembly';
+	if (job.assembly.length === 0) return { name, done: false, note: '', blocks: false };
+	const { steps, done } = assemblyOf(job, sheet);
+	const [half] = halfBuilt(steps, done);
+	return {
+		name,
+		done: done.size === steps.length,
+		note: half ? `${half} half built` : `${done.size} of ${steps.length} steps`,
+		blocks: half !== undefined
+	};
+}
+
+/** What was tried on the built head: all that was tried holds, and every port was. */
+function checksStage({ stations }: Sheet): Stage {
+	const tried = stations.filter(({ checks }) => checks.vacuum).length;
+	const isBegun = stations.some(({ checks }) => checks !== NO_CHECKS);
+	const failed = stations.filter(
+		({ checks, piston }) =>
+			(checks.vacuum && !holdsVacuum(checks.vacuum)) ||
+			passagesAtFault(checks).length > 0 ||
+			piston?.state === 'stop'
+	).length;
+	return {
+		name: 'checks',
+		done: failed === 0 && tried === stations.length,
+		note: failed > 0 ? `${failed} failed` : isBegun ? `vacuum ${tried} of ${stations.length}` : '',
+		blocks: failed > 0
+	};
+}
+
+function signStage(job: Job, sheet: Sheet, signed: Signed | null): Stage {
+	const name = 'sign';
+	const points = openPoints(job, sheet);
+	const blocking = points.filter(
+		({ weight, acceptance }) => weight !== 'said' && !acceptance
+	).length;
+	if (signed) {
+		const isChanged = changedSince(job, signed);
+		return {
+			name,
+			done: !isChanged,
+			note: isChanged
+				? `changed since sheet ${signed.revision}`
+				: `sheet ${signed.revision} signed`,
+			blocks: false
+		};
+	}
+	return {
+		name,
+		done: false,
+		note: blocking > 0 ? `${blocking} to settle` : 'can be signed',
+		blocks: false
+	};
+}
+
+/** Whether anything was added to a job since it was signed, whatever the clock of the bench it came from. */
+export const changedSince = (job: Job, signed: Signed): boolean => entryCount(job) > signed.entries;
+
+/** The plan is done once one is accepted, or none is wanted; what changed since asks for another look. */
+function planStage(job: Job, canPlan: boolean, toShim: number): Stage {
+	const plan = job.plans.at(-1);
+	const old = plan ? outdated(job, plan) : null;
+	return {
+		name: 'plan',
+		done: plan ? old === null : canPlan && toShim === 0,
+		note: plan
+			? (old ?? 'accepted')
+			: !canPlan
+				? ''
+				: toShim > 0
+					? 'can be worked out'
+					: 'none wanted',
+		blocks: false
+	};
+}
+
+/** What makes an accepted plan old: heights read after it, or springs it placed that were taken off the job. */
+function outdated({ readings, stations }: Job, plan: Plan): string | null {
+	if (
+		readings.some(
+			({ at, quantity }) => quantity === 'installed height' && Date.parse(at) > Date.parse(plan.at)
+		)
+	)
+		return 'heights read since';
+	const stands = new Map(stations.map(({ label, spring }) => [label, spring]));
+	const isOff = plan.stations.some(
+		({ label, spring }) => spring !== undefined && stands.get(label) !== spring
+	);
+	return isOff ? 'springs changed since' : null;
 }
 
 /** Parts are done when every rule of fit passes or what trips is accepted. */

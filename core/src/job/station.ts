@@ -7,13 +7,15 @@ import {
 	type Millimetres,
 	type Newtons
 } from '../units/quantity.ts';
-import { joined, ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
-import { bareHeight, installedHeight, sealGap, tipHeight, type InPlace } from '../station/stack.ts';
+import { ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
+import { installedHeight } from '../station/stack.ts';
 import { coilBindMargin, sealClearance } from '../clearance/clearance.ts';
 import { storedEnergy } from '../spring/curve.ts';
+import { builtVerdict } from '../built/built.ts';
+import { pistonVerdict, type StationChecks } from '../check/check.ts';
+import { driftRemarks, lashDrift } from '../lash/drift.ts';
 import { lashVerdict } from '../lash/lash.ts';
-import { suggestShims, type ShimAnswer, type ShimStock } from '../plan/shim.ts';
-import { expandedUncertainty } from '../verdict/uncertainty.ts';
+import type { Lift } from '../lift/lift.ts';
 import {
 	judge,
 	notMeasured,
@@ -24,68 +26,28 @@ import {
 } from '../verdict/verdict.ts';
 import type { Standing } from './in-force.ts';
 import { movingMass } from '../mass/mass.ts';
-import { seenOn } from '../inspection/inspection.ts';
-import type { Quantity } from './quantities.ts';
-import type {
-	InPlaceEntry,
-	Inspection,
-	Job,
-	KindSetup,
-	Limits,
-	Reading,
-	Setup,
-	StationEntry
-} from './schema.ts';
-import type { KindSheet, Outcome, Remark, StationSheet } from './sheet.ts';
-
-/** What all stations of a job are judged by, read from its set-up once. */
-export interface Shared {
-	readonly limits: ReturnType<typeof limitFigures>;
-	readonly stock: readonly ShimStock[];
-	readonly railTip: Millimetres;
-}
-
-export function sharedBy(setup: Setup): Shared {
-	return {
-		limits: limitFigures(setup.limits),
-		stock: setup.shimStock.map((size) => ({
-			thickness: lengthOf(size.thickness),
-			count: size.count
-		})),
-		railTip: lengthOf(setup.limits.fit.railTip)
-	};
-}
-
-function limitFigures(limits: Limits) {
-	return {
-		heightTolerance: lengthOf(limits.heightTolerance),
-		heightStop: lengthOf(limits.heightStop),
-		bindFloor: lengthOf(limits.bindFloor),
-		bindAim: lengthOf(limits.bindAim),
-		bindWide: lengthOf(limits.bindWide),
-		sealFloor: lengthOf(limits.sealFloor),
-		shimFrom: lengthOf(limits.shimFrom),
-		shimsAtMost: limits.shimsAtMost,
-		loadBand: limits.loadBand
-	};
-}
-
-/** What was under the gauge, from a reading. */
-export function inPlaceOf(reading: Reading): InPlace {
-	const parts: InPlaceEntry = reading.inPlace;
-	return {
-		locator: lengthOf(parts.locator),
-		shims: totalOf(parts.shims.map(lengthOf)),
-		lockOffset: lengthOf(parts.lockOffset),
-		recess: lengthOf(parts.recess),
-		correction: lengthOf(reading.gauge.correction),
-		retainerLanding: lengthOf(parts.retainerLanding)
-	};
-}
-
-/** The bare height that a height reading stands for. */
-export const bareHeightOf = (reading: Reading): Millimetres =>
-	bareHeight(lengthOf(reading.read), inPlaceOf(reading));
+import {
+	bareHeightOf,
+	lengthRead,
+	plannedGap,
+	plannedGapAtLift,
+	plannedRocker,
+	plannedTip
+} from './planned.ts';
+import { QUANTITIES, ROCKER_GAPS } from './quantities.ts';
+import type { Inspection, Job, KindSetup, StationEntry } from './schema.ts';
+import type { Shared } from './shared.ts';
+import type { KindSheet, Remark, StationSheet } from './sheet.ts';
+import { shimAdvice, shimPhrase } from './shim-advice.ts';
+import {
+	apartRemedy,
+	checkRemarks,
+	disagreements,
+	headLoadRemarks,
+	staleReadings,
+	valveSeen
+} from './station-remarks.ts';
+import { taken, trueFigure, type Taken } from './taken.ts';
 
 export interface StationQuestion {
 	readonly job: Job;
@@ -94,6 +56,7 @@ export interface StationQuestion {
 	readonly parts: KindSetup;
 	readonly standing: Standing;
 	readonly seen: Inspection | undefined;
+	readonly checks: StationChecks;
 	/** What stations with these parts have in common. */
 	readonly kind: KindSheet;
 	readonly shared: Shared;
@@ -106,6 +69,7 @@ export function stationSheet({
 	parts,
 	standing,
 	seen,
+	checks,
 	kind,
 	shared
 }: StationQuestion): StationSheet {
@@ -116,16 +80,26 @@ export function stationSheet({
 		retainerLanding: lengthOf(parts.retainer?.landingHeight ?? '0 mm')
 	};
 	const shims = station.shims.map(lengthOf).toSorted((a, b) => b - a);
-	const heightReading = standing['installed height'][0];
-	const gapReading = standing['seal gap'][0];
-	const tipReading = standing['tip height'][0];
-	const lashReading = standing.lash[0];
+	const offset = build.lockOffset;
+	const heightTaken = taken(standing['installed height'], bareHeightOf);
+	const gapTaken = taken(standing['seal gap'], (reading) => plannedGap(reading, offset, parts));
+	const atLift = taken(standing['seal gap at lift'], (reading) =>
+		plannedGapAtLift(reading, offset, parts)
+	);
+	const tipTaken = taken(standing['tip height'], (reading) => plannedTip(reading, offset, parts));
+	const rocker = leastRocker();
+	const headLoad = taken(standing['seat load'], (reading) => newtons(trueFigure(reading)));
+	const lashTaken = taken(standing.lash, lengthRead);
+	const builtTaken = taken(standing['built height'], lengthRead);
+	const drift = lashDrift(standing.lash);
+	const preloadTaken = taken(standing.preload, lengthRead);
+	const netLift = kind.lift && mm(kind.lift.gross - lashAtLift(kind.lift));
 
-	const bare = heightReading ? bareHeightOf(heightReading) : null;
+	const bare = heightTaken?.value ?? null;
 	const unshimmed = bare === null ? null : installedHeight(bare, { ...build, shims: mm(0) });
 	const height = unshimmed === null ? null : mm(unshimmed - totalOf(shims));
-	const tip = tipReading ? plannedTip(tipReading, build.lockOffset, parts) : null;
-	const gap = gapReading ? plannedGap(gapReading, build.lockOffset, parts) : null;
+	const tip = tipTaken?.value ?? null;
+	const gap = gapTaken?.value ?? null;
 
 	const shim = unshimmed === null ? null : shimAdvice(shared, kind, unshimmed, shims);
 	const figures = {
@@ -135,9 +109,13 @@ export function stationSheet({
 		bindMargin: bindVerdict(),
 		sealClearance: sealVerdict(),
 		tipHeight: tipVerdict(),
+		rocker: rockerVerdict(),
 		lash: lashFigure()
 	};
 	const bareVerdict = bareHeightVerdict();
+	const built = asBuilt();
+	const piston = pistonRoom();
+	const preload = preloadVerdict();
 	const remarks = remarksOf([
 		bareVerdict,
 		figures.bindMargin,
@@ -145,8 +123,20 @@ export function stationSheet({
 		figures.height,
 		figures.seatLoad,
 		figures.openLoad,
-		...(figures.lash ? [figures.lash] : [])
-	]).concat(disagreements(standing), seatedSeal(), staleReadings(standing), valveSeen(seen));
+		...(figures.rocker ? [figures.rocker] : []),
+		...(figures.lash ? [figures.lash] : []),
+		...(built ? [built] : []),
+		...(piston ? [piston] : []),
+		...(preload ? [preload] : [])
+	]).concat(
+		driftRemarks(drift, limits.lash),
+		checkRemarks(checks),
+		disagreements(standing),
+		seatedSeal(),
+		headLoadRemarks(headLoad?.value ?? null, figures.seatLoad.figure, limits.loadBand),
+		staleReadings(standing),
+		valveSeen(seen)
+	);
 
 	return {
 		label: station.label,
@@ -156,6 +146,9 @@ export function stationSheet({
 		shared: kind,
 		state: worst([
 			...Object.values(figures).flatMap((verdict) => (verdict ? [verdict.state] : [])),
+			...(built ? [built.state] : []),
+			...(piston ? [piston.state] : []),
+			...(preload ? [preload.state] : []),
 			...remarks.map((remark) => remark.state)
 		]),
 		bareHeight: bareVerdict,
@@ -170,12 +163,14 @@ export function stationSheet({
 				: null,
 		mass: movingMass(parts),
 		seen: seen ?? null,
-		inForce: {
-			...(heightReading && { 'installed height': heightReading }),
-			...(gapReading && { 'seal gap': gapReading }),
-			...(tipReading && { 'tip height': tipReading }),
-			...(lashReading && { lash: lashReading })
-		},
+		headLoad: headLoad?.value ?? null,
+		built,
+		piston,
+		checks,
+		preload,
+		lashDrift: drift,
+		uncertainty: heightTaken?.uncertainty ?? null,
+		inForce: inForceOf(standing),
 		remarks: remarks.toSorted((a, b) => byAlarm(a.state, b.state))
 	};
 
@@ -193,7 +188,7 @@ export function stationSheet({
 			sort: 'length',
 			limits: around('bare height of its kind', bareMedian, bareReach, 'watch'),
 			sources: ['measured'],
-			remedy: () => apartRemedy(mm(bare - bareMedian), heightReading!, build.locator)
+			remedy: () => apartRemedy(mm(bare - bareMedian), heightTaken!.newest, build.locator)
 		});
 	}
 
@@ -241,7 +236,7 @@ export function stationSheet({
 		if (height === null) return notMeasured(['height not measured']);
 		if (!kind.curve) return notMeasured(['no spring card']);
 		if (!kind.lift) return notMeasured(['no lift']);
-		const open = mm(height - kind.lift.net);
+		const open = mm(height - netLift!);
 		const load = kind.curve.load(open);
 		if (load === null) return notMeasured(unknownThere(kind, open));
 		const wanted =
@@ -276,7 +271,7 @@ export function stationSheet({
 				{ name: 'wide margin', side: 'ceiling', at: limits.bindWide, severity: 'watch' }
 			],
 			sources: ['measured', kind.sources.spring!, kind.sources.lift!],
-			uncertainty: expandedUncertainty([lengthOf(heightReading!.gauge.resolution)]),
+			uncertainty: heightTaken!.uncertainty,
 			remedy: (limit, state) => {
 				if (state === 'too close')
 					return ['Bind margin too close to call: measure the height again'];
@@ -289,20 +284,41 @@ export function stationSheet({
 	}
 
 	function sealVerdict(): Verdict<Millimetres> {
-		if (gap === null) return notMeasured(['seal gap not measured']);
-		if (!kind.lift) return notMeasured(['no lift']);
-		const clearance = sealClearance(gap, kind.lift.worst);
-		const verdict = judge(clearance, {
+		// Read at full lift it is the clearance itself; from the closed gap the lift is taken off.
+		const known = atLift ?? gapTaken;
+		if (!known) return notMeasured(['seal gap not measured']);
+		if (!kind.lift && !atLift) return notMeasured(['no lift']);
+		const clearance = atLift ? atLift.value : sealClearance(known.value, kind.lift!.worst);
+		return judge(clearance, {
 			sort: 'length',
 			limits: [{ name: 'seal floor', side: 'floor', at: limits.sealFloor, severity: 'stop' }],
-			sources: ['measured', kind.sources.lift!],
-			uncertainty: expandedUncertainty([lengthOf(gapReading!.gauge.resolution)]),
+			sources: atLift ? ['measured'] : ['measured', kind.sources.lift!],
+			uncertainty: known.uncertainty,
 			remedy: (limit, state) =>
 				state === 'too close'
 					? ['Seal gap too close to call: measure it again']
 					: say`Retainer ${ofLength(mm(limit.at - clearance))} too near the seal: seal home? Shorter seal or plus locks`
 		});
-		return verdict;
+	}
+
+	function leastRocker(): Taken | null {
+		return ROCKER_GAPS.map((quantity) =>
+			taken(standing[quantity], (reading) => plannedRocker(reading, offset, parts))
+		).reduce((least, one) => (one && (!least || one.value < least.value) ? one : least), null);
+	}
+
+	function rockerVerdict(): Verdict<Millimetres> | null {
+		if (!rocker) return null;
+		return judge(rocker.value, {
+			sort: 'length',
+			limits: [{ name: 'rocker floor', side: 'floor', at: limits.rockerFloor, severity: 'stop' }],
+			sources: ['measured'],
+			uncertainty: rocker.uncertainty,
+			remedy: (limit, state) =>
+				state === 'too close'
+					? ['Rocker clearance too close to call: measure it again']
+					: say`Rocker ${ofLength(mm(limit.at - rocker.value))} too near the retainer: minus locks or a lash cap`
+		});
 	}
 
 	function tipVerdict(): Verdict<Millimetres> | null {
@@ -324,7 +340,7 @@ export function stationSheet({
 					: [])
 			],
 			sources: ['measured'],
-			uncertainty: expandedUncertainty([lengthOf(tipReading!.gauge.resolution)]),
+			uncertainty: tipTaken!.uncertainty,
 			remedy: (limit, state) =>
 				state === 'too close'
 					? ['Tip height too close to call: measure it again']
@@ -334,15 +350,15 @@ export function stationSheet({
 
 	function lashFigure(): Verdict<Millimetres> | null {
 		if (job.setup.lifters === 'hydraulic') return null;
-		if (!lashReading) return notMeasured(['lash not set']);
+		if (!lashTaken) return notMeasured(['lash not set']);
 		if (!parts.lash) {
 			return {
 				...notMeasured<Millimetres>(['no lash setting to judge by']),
-				figure: lengthOf(lashReading.read),
+				figure: lashTaken.value,
 				sources: ['measured']
 			};
 		}
-		return lashVerdict(lengthOf(lashReading.read), lashReading.engine ?? 'cold', {
+		return lashVerdict(lashTaken.value, lashTaken.newest.engine ?? 'cold', {
 			setting: lengthOf(parts.lash.setting),
 			tolerance: lengthOf(parts.lash.tolerance),
 			engine: parts.lash.engine,
@@ -350,97 +366,49 @@ export function stationSheet({
 		});
 	}
 
+	/** What lash takes off the lift: the one measured, in the state it is set in, else the setting. */
+	function lashAtLift(lift: Lift): Millimetres {
+		const asSet = mm(lift.gross - lift.net);
+		if (job.setup.lifters === 'hydraulic' || !lashTaken) return asSet;
+		const isComparable = (lashTaken.newest.engine ?? 'cold') === (parts.lash?.engine ?? 'cold');
+		return isComparable ? lashTaken.value : asSet;
+	}
+
+	function preloadVerdict(): Verdict<Millimetres> | null {
+		if (job.setup.lifters === 'solid' || !preloadTaken) return null;
+		const wanted = parts.preload ? lengthOf(parts.preload) : null;
+		return judgedOr(['no preload to judge by'], preloadTaken.value, {
+			sort: 'length',
+			limits:
+				wanted === null ? [] : around('wanted preload', wanted, limits.preloadWithin, 'watch'),
+			sources: ['measured'],
+			remedy: () =>
+				say`Preload ${ofLength(preloadTaken.value)}: set ${ofLength(wanted!)} from zero lash`
+		});
+	}
+
+	function asBuilt(): Verdict<Millimetres> | null {
+		if (!builtTaken || height === null) return null;
+		return builtVerdict(
+			builtTaken.value,
+			{ height, shims, locator: build.locator, lockOffset: offset },
+			limits.heightTolerance,
+			builtTaken.uncertainty
+		);
+	}
+
+	function pistonRoom(): Verdict<Millimetres> | null {
+		if (!checks.piston) return null;
+		const pumpUp = kind.lift ? mm(kind.lift.worst - kind.lift.gross) : mm(0);
+		return pistonVerdict(checks.piston, pumpUp, limits.pistonFloors[station.kind]);
+	}
+
 	function seatedSeal(): Remark[] {
-		if (!gapReading || gapReading.inPlace.sealHome !== false) return [];
+		if (gapTaken?.newest.inPlace.sealHome !== false) return [];
 		return [
 			{ state: 'watch', text: ['Gap was read with the seal not home: seat it and read again'] }
 		];
 	}
-}
-
-/**
- * The tip height of the build, `E = E_m − (o − o_m) + cap`; a cap that was on
- * when it was measured is in the reading. Source: handbook §3.
- */
-function plannedTip(reading: Reading, offset: Millimetres, parts: KindSetup): Millimetres {
-	const then = reading.inPlace;
-	const cap = lengthOf(parts.lashCap?.thickness ?? '0 mm') - lengthOf(then.lashCap ?? '0 mm');
-	return tipHeight(mm(lengthOf(reading.read) + lengthOf(reading.gauge.correction)), {
-		measuredOffset: lengthOf(then.lockOffset),
-		offset,
-		capThicker: mm(cap)
-	});
-}
-
-/** The seal gap of the build, from the gap as measured. */
-function plannedGap(reading: Reading, offset: Millimetres, parts: KindSetup): Millimetres {
-	const then = reading.inPlace;
-	const taller =
-		then.sealHeight && parts.seal?.height
-			? lengthOf(parts.seal.height) - lengthOf(then.sealHeight)
-			: 0;
-	return sealGap(mm(lengthOf(reading.read) + lengthOf(reading.gauge.correction)), {
-		measuredOffset: lengthOf(then.lockOffset),
-		offset,
-		sealTaller: mm(taller),
-		groundOff: lengthOf(parts.retainer?.groundOff ?? '0 mm')
-	});
-}
-
-function shimAdvice(
-	{ limits, stock }: Shared,
-	kind: KindSheet,
-	unshimmed: Millimetres,
-	present: readonly Millimetres[]
-): StationSheet['shim'] {
-	if (kind.target.height === null) return null;
-	const answer = suggestShims({
-		unshimmed,
-		present,
-		aim: kind.target.height,
-		lowest: kind.lowestHeight,
-		stock: withPresent(stock, present),
-		most: limits.shimsAtMost,
-		deadBand: mm(Math.max(limits.shimFrom, limits.heightTolerance))
-	});
-	if (answer.sort !== 'fit') return { answer, outcome: null };
-	return { answer, outcome: outcomeOf(kind, answer.shims, answer.height) };
-}
-
-/** The stock on the shelf and what is under the station already, which it may keep. */
-function withPresent(stock: readonly ShimStock[], present: readonly Millimetres[]): ShimStock[] {
-	const counts = new Map<Millimetres, number>();
-	for (const { thickness, count } of stock) counts.set(thickness, count);
-	for (const thickness of present) counts.set(thickness, (counts.get(thickness) ?? 0) + 1);
-	return [...counts].map(([thickness, count]) => ({ thickness, count }));
-}
-
-function outcomeOf(kind: KindSheet, shims: readonly Millimetres[], height: Millimetres): Outcome {
-	const { curve, lift, bind } = kind;
-	return {
-		shims,
-		height,
-		seatLoad: curve?.load(height) ?? null,
-		openLoad: curve && lift ? curve.load(mm(height - lift.net)) : null,
-		bindMargin: bind && lift ? coilBindMargin(height, lift.worst, bind.height) : null
-	};
-}
-
-/** "Shim 0.030 + 0.015", "Take the shims out", "No shim in stock brings it closer". */
-export function shimPhrase(answer: ShimAnswer | null, present: readonly Millimetres[]): Phrase {
-	if (answer === null) return [];
-	if (answer.sort === 'no room') return ['No shim in stock holds the bind floor'];
-	if (answer.sort === 'leave') {
-		return answer.why === 'nothing closer'
-			? ['No shim in stock brings it closer']
-			: ['Off the aim, yet inside the dead band: leave it'];
-	}
-	if (answer.shims.length === 0) return ['Take the shims out'];
-	const stack = joined(
-		answer.shims.map((shim) => [ofLength(shim)]),
-		' + '
-	);
-	return present.length === 0 ? say`Shim ${stack}` : say`Swap the shims for ${stack}`;
 }
 
 function loadRemedy(which: 'Seat' | 'Open', load: Newtons, wanted: Newtons): Phrase {
@@ -448,49 +416,13 @@ function loadRemedy(which: 'Seat' | 'Open', load: Newtons, wanted: Newtons): Phr
 	return say`${which} load ${apart} ${load < wanted ? 'under' : 'over'} the ${ofLoad(wanted)} wanted`;
 }
 
-function apartRemedy(apart: Millimetres, reading: Reading, locator: Millimetres): Phrase {
-	const by = ofLength(mm(Math.abs(apart)));
-	const withoutLocator = lengthOf(reading.inPlace.locator) === 0 || locator === 0;
-	const byTheLocator = Math.abs(Math.abs(apart) - locator) < 0.1;
-	if (!withoutLocator && byTheLocator) {
-		return say`${by} ${apart > 0 ? 'taller' : 'shorter'} than its kind, just the locator’s thickness: was it under the gauge?`;
-	}
-	return apart > 0
-		? say`${by} taller than its kind: look at the seat, it may have sunk`
-		: say`${by} shorter than its kind: look at valve, retainer and gauge`;
-}
-
-/** Readings of one figure that lie further apart than their gauge can explain. */
-function disagreements(standing: Standing): Remark[] {
-	const [newest, before] = standing['installed height'];
-	if (!newest || !before) return [];
-	const apart = Math.abs(bareHeightOf(newest) - bareHeightOf(before));
-	const explained =
-		3 * Math.max(lengthOf(newest.gauge.resolution), lengthOf(before.gauge.resolution));
-	if (apart <= explained) return [];
-	const who = newest.person === before.person ? 'Read twice' : 'Read by two people';
-	return [
-		{ state: 'watch', text: say`${who}, ${ofLength(mm(apart))} apart: strike one or read again` }
-	];
-}
-
-const READ_AS: Readonly<Record<Quantity, string>> = {
-	'installed height': 'Height',
-	'seal gap': 'Seal gap',
-	'tip height': 'Tip height',
-	lash: 'Lash'
-};
-
-function staleReadings(standing: Standing): Remark[] {
-	return [...standing.stale].map(([quantity, work]) => ({
-		state: 'not measured',
-		text: [`${READ_AS[quantity]} was read before the ${work}: measure again`]
-	}));
-}
-
-function valveSeen(seen: Inspection | undefined): Remark[] {
-	return (seen ? seenOn(seen) : []).map(({ state, text }) => ({ state, text: [text] }));
-}
+const inForceOf = (standing: Standing): StationSheet['inForce'] =>
+	Object.fromEntries(
+		QUANTITIES.flatMap((quantity) => {
+			const [newest] = standing[quantity];
+			return newest ? [[quantity, newest]] : [];
+		})
+	);
 
 function remarksOf(verdicts: readonly Verdict[]): Remark[] {
 	return verdicts

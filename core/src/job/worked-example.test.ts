@@ -5,7 +5,7 @@ import { INCH_POUND, showLength, showLoad, showRate } from '../units/display.ts'
 import { showPhrase } from '../units/phrase.ts';
 import { evaluate } from './evaluate.ts';
 import { readJob } from './file.ts';
-import { shimPhrase } from './station.ts';
+import { shimPhrase } from './shim-advice.ts';
 
 const read = readJob(readFileSync('docs/worked-example.json', 'utf8'));
 if (!read.ok) throw new Error(JSON.stringify(read.problems));

@@ -209,9 +209,14 @@ export const Lifter = z.strictObject({
 	greatestOpenLoad: Load.optional()
 });
 
+const CardAngle = z.number('degrees').min(-60, 'at least −60°').max(150, 'at most 150°');
 const Lobe = z.strictObject({
 	lobe: PositiveSize,
 	duration: z.number('degrees').min(120, 'at least 120°').max(420, 'at most 420°').optional(),
+	/** Crankshaft degrees as the cam card has them: an intake before top, an exhaust before bottom dead centre. */
+	opens: CardAngle.optional(),
+	/** An intake after bottom, an exhaust after top dead centre. */
+	closes: CardAngle.optional(),
 	lash: Size.optional(),
 	/** Lift at the lobe over cam degrees from the nose. */
 	table: z
@@ -250,3 +255,4 @@ export type LibraryPart<S extends PartSort = PartSort> = {
 }[S];
 
 export type SpringCard = PartOf['spring'];
+export type Cam = PartOf['cam'];

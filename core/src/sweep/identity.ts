@@ -3,8 +3,9 @@
  * free height and diameters against every card (handbook §5). Paint stripes
  * tell little, and are not asked.
  */
-import { lengthOf, loadOf, mm, rateOf, type Millimetres } from '../units/quantity.ts';
-import { rateBetween, type Curve } from '../spring/curve.ts';
+import { lengthOf, loadOf, mm, type Millimetres } from '../units/quantity.ts';
+import type { Curve } from '../spring/curve.ts';
+import { cardRate } from '../spring/of-card.ts';
 import type { SpringCard } from '../part/schema.ts';
 import type { BindFound } from './bind.ts';
 
@@ -78,10 +79,9 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 		evidence.push({ what, card: lengthOf(of), hand: found, off: (found - lengthOf(of)) / may });
 	};
 	const seat = { height: lengthOf(card.seat.height), load: loadOf(card.seat.load) };
-	const open = card.open && { height: lengthOf(card.open.height), load: loadOf(card.open.load) };
 	parts('load at card height', seat.load, loadAt(hand.curve, seat), MAY_DIFFER.load);
-	const rate = open ? rateBetween(seat, open) : rateOf(card.rate!);
-	const to = open?.height ?? mm(seat.height - 8);
+	const rate = cardRate(card);
+	const to = card.open ? lengthOf(card.open.height) : mm(seat.height - 8);
 	const [high, low] = [hand.curve.load(to), hand.curve.load(seat.height)];
 	parts(
 		'rate',

@@ -1,7 +1,9 @@
 /**
- * Takes a tester's scatter off a working curve: the polynomial of least degree
- * that explains the points within the scatter. Where none does, the points are
- * left as they were read.
+ * Takes a tester's scatter off a working curve: the simplest curve that explains
+ * the points within the scatter. Two sorts are tried, a polynomial, and a straight
+ * line that bends at one height, at a corner (where an inner spring is reached)
+ * or gently (where a cone's first coil lies down). Where neither explains the
+ * points, they are left as they were read.
  */
 import { mm, newtons } from '../units/quantity.ts';
 import type { Point } from '../spring/curve.ts';
@@ -9,41 +11,99 @@ import { leastSquares } from './least-squares.ts';
 import type { TesterNoise } from './sweep.ts';
 
 const DEGREES = [1, 2, 3, 4, 5];
+/** A bend of power 1 is a corner, one of power 2 a gentle one. */
+const BENDS = [1, 2];
+/** Places tried for a bend along the sweep, which goes from −1 to 1, and then about the best of them. */
+const PLACES = Array.from({ length: 10 }, (_, i) => 0.9 - (1.7 * i) / 9);
+const NEARER = [-0.14, -0.1, -0.06, -0.03, 0.03, 0.06, 0.1, 0.14];
 /** Points that scatter about a curve by more than this, in its own terms, are not explained by it. */
 const EXPLAINED = 1.8;
 /** Points for each unknown, below which a curve would follow the scatter. */
-const POINTS_EACH = 2.5;
+const POINTS_EACH = 3;
+/** What each unknown must save in misfit to be worth it, as in Akaike's criterion. */
+const PER_UNKNOWN = 3;
+
+/** A family of curves, linear in its unknowns: the value of each part at a height from −1 to 1. */
+interface Shape {
+	readonly basis: (x: number) => Float64Array;
+	readonly unknowns: number;
+	/** With the place of a bend, which is not in the basis. */
+	readonly freedom: number;
+}
+
+const polynomial = (degree: number): Shape => ({
+	basis: (x) => Float64Array.from({ length: degree + 1 }, (_, power) => x ** power),
+	unknowns: degree + 1,
+	freedom: degree + 1
+});
+
+const bent = (at: number, power: number): Shape => ({
+	basis: (x) => Float64Array.of(1, x, Math.max(0, at - x) ** power),
+	unknowns: 3,
+	freedom: 4
+});
+
+interface Fit {
+	/** Load at each point. */
+	readonly values: Float64Array;
+	readonly cost: number;
+	readonly isExplained: boolean;
+}
+
+function cheapest<T>(tries: readonly T[], fitOf: (one: T) => Fit | null): T | null {
+	const cost = (one: T) => fitOf(one)?.cost ?? Number.POSITIVE_INFINITY;
+	return tries.reduce<T | null>(
+		(least, one) =>
+			cost(one) < (least === null ? Number.POSITIVE_INFINITY : cost(least)) ? one : least,
+		null
+	);
+}
 
 /** @param points tallest first */
 export function smoothed(points: readonly Point[], noise: TesterNoise): Point[] {
 	const count = points.length;
 	const middle = (points[0]!.height + points[count - 1]!.height) / 2;
 	const span = (points[0]!.height - points[count - 1]!.height) / 2 || 1;
+	const places = points.map(({ height }) => (height - middle) / span);
 	const loads = Float64Array.from(points, ({ load }) => load);
 	const slope = (loads[count - 1]! - loads[0]!) / (2 * span);
 	const least = 0.0005 * loads[count - 1]!;
 	const weights = loads.map(
 		(load) => 1 / ((noise.load * load) ** 2 + (slope * noise.height) ** 2 + least ** 2)
 	);
-	let chosen: { values: Float64Array; cost: number } | null = null;
-	for (const degree of DEGREES) {
-		if (count < POINTS_EACH * (degree + 1)) break;
-		const basis = points.map(({ height }) =>
-			Float64Array.from({ length: degree + 1 }, (_, power) => ((height - middle) / span) ** power)
+	const fit = ({ basis, unknowns, freedom }: Shape): Fit | null => {
+		if (count < POINTS_EACH * unknowns || count <= freedom) return null;
+		const rows = places.map(basis);
+		const found = leastSquares(rows, loads, weights);
+		if (!found) return null;
+		const values = Float64Array.from(rows, (row) => {
+			let value = 0;
+			for (let i = 0; i < unknowns; i++) value += row[i]! * found[i]!;
+			return value;
+		});
+		let misfit = 0;
+		for (let p = 0; p < count; p++) misfit += (values[p]! - loads[p]!) ** 2 * weights[p]!;
+		return {
+			values,
+			cost: misfit + PER_UNKNOWN * freedom,
+			isExplained: misfit / (count - freedom) < EXPLAINED
+		};
+	};
+	const bends = BENDS.map((power) => {
+		const at = (place: number) => ({ place, fit: fit(bent(place, power)) });
+		const rough = cheapest(PLACES.map(at), ({ fit }) => fit);
+		return (
+			rough && cheapest([rough, ...NEARER.map((by) => at(rough.place + by))], ({ fit }) => fit)
 		);
-		const found = leastSquares(basis, loads, weights);
-		if (!found) break;
-		const values = Float64Array.from(basis, (row) =>
-			row.reduce((sum, value, i) => sum + value * found[i]!, 0)
-		);
-		const misfit = values.reduce(
-			(sum, value, i) => sum + (value - loads[i]!) ** 2 * weights[i]!,
-			0
-		);
-		const cost = misfit + 2 * (degree + 1);
-		const isExplained = misfit / (count - degree - 1) < EXPLAINED;
-		if (isExplained && (!chosen || cost < chosen.cost)) chosen = { values, cost };
-	}
+	});
+	const fits = [
+		...DEGREES.map((degree) => fit(polynomial(degree))),
+		...bends.map((bend) => bend?.fit ?? null)
+	];
+	const chosen = cheapest(
+		fits.filter((one) => one?.isExplained),
+		(one) => one ?? null
+	);
 	if (!chosen) return [...points];
 	const { values } = chosen;
 	const grows = values.every((value, i) => i === 0 || value > values[i - 1]!);

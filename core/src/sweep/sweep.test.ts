@@ -17,6 +17,8 @@ import {
 } from './figures.ts';
 import { identify } from './identity.ts';
 import { leastSquares } from './least-squares.ts';
+import { readJob } from '../job/file.ts';
+import { middleSpring, ontoCard, ontoSetup } from './onto-card.ts';
 import { sagAt, setFigures } from './set.ts';
 import { smoothed } from './smooth.ts';
 import { randomFrom, randomSpring, sampled } from './synthetic.ts';
@@ -281,4 +283,84 @@ describe('which spring is it', () => {
 		}
 		return Number.parseFloat(card.rate!) * (card.rate!.endsWith('lbf/in') ? 4.4482216 / 25.4 : 1);
 	}
+});
+
+describe('a tested spring onto a card', () => {
+	const straight = (rate: number) =>
+		testedCurve(
+			Array.from({ length: 12 }, (_, i) => ({
+				height: mm(48 - 2 * i),
+				load: newtons(rate * (4 + 2 * i))
+			}))
+		);
+	const spring = (tag: string, rate: number) => ({
+		tag,
+		curve: straight(rate),
+		bind: { sort: 'none', why: 'not reached' } as const
+	});
+	const card = {
+		id: '0197a000-0000-7000-8000-00000000c0de',
+		name: 'D-1',
+		source: 'card' as const,
+		seat: { height: '40 mm', load: '600 N' },
+		rate: '50 N/mm' as const,
+		bind: '24 mm'
+	};
+
+	it('the middle of a set is the one nearest to its median', () => {
+		const set = [spring('T1', 44), spring('T2', 51), spring('T3', 50)];
+		expect(middleSpring(set, mm(40))?.tag).toBe('T3');
+		expect(middleSpring(set, mm(60))?.tag).toBe('T1');
+		expect(middleSpring([], mm(40))).toBeNull();
+	});
+	it('keeps the card’s units and says nothing against its own spring', () => {
+		const { tested } = ontoCard(card, spring('T3', 50), 'set', [card]);
+		expect(tested?.points[0]).toEqual({ height: '48.000 mm', load: '200.00 N' });
+		expect(tested?.notThis).toBeUndefined();
+		const inInches = { ...card, seat: { height: '1.575 in', load: '135 lbf' } };
+		expect(ontoCard(inInches, spring('T3', 50), 'set', []).tested?.points[0]).toEqual({
+			height: '1.8898 in',
+			load: '44.962 lbf'
+		});
+	});
+	it('names what a wrong spring is more like', () => {
+		const strong = {
+			...card,
+			id: '0197a000-0000-7000-8000-00000000c0df',
+			name: 'D-2',
+			seat: { height: '40 mm', load: '960 N' },
+			rate: '80 N/mm' as const
+		};
+		expect(ontoCard(card, spring('T9', 80), 'set', [card, strong]).tested?.notThis).toBe('D-2');
+	});
+	it('goes on the kinds that have its card, and each of its springs with it', () => {
+		const other = { ...card, id: '0197a000-0000-7000-8000-00000000c0df', name: 'D-2' };
+		const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
+		if (!read.ok) throw new Error('demo');
+		const { setup } = read.value;
+		const { intake, exhaust } = setup.kinds;
+		const kinds = { intake: { ...intake, spring: card }, exhaust: { ...exhaust, spring: other } };
+		const [t1, t2] = [spring('T1', 50), spring('T2', 51)];
+		const put = (of: typeof card | null) =>
+			ontoSetup({ ...setup, kinds }, { name: 'Six', card: of }, [t1, t2], t1, []);
+		const then = put(card);
+		expect(then.kinds.intake.spring!.tested!.set).toBe('Six');
+		expect(then.kinds.exhaust).toBe(kinds.exhaust);
+		expect(then.springs!.map(({ tag, card: of }) => [tag, of])).toEqual([
+			['T1', card.id],
+			['T2', card.id]
+		]);
+		const both = ontoSetup({ ...then, kinds }, { name: 'Other', card: other }, [t2], t2, []);
+		expect(both.springs!.map(({ set, tag }) => `${set} ${tag}`)).toEqual([
+			'Six T1',
+			'Six T2',
+			'Other T2'
+		]);
+		// A set of no card, or of one that the job has not, is shown wherever there is a spring.
+		for (const of of [null, { ...card, id: '0197a000-0000-7000-8000-00000000c0e0' }]) {
+			const anywhere = put(of);
+			expect(anywhere.kinds.exhaust.spring!.tested!.set).toBe('Six');
+			expect(anywhere.springs).toEqual(setup.springs);
+		}
+	});
 });

@@ -27,7 +27,7 @@ export const USUAL_NOISE: TesterNoise = { height: mm(0.013), load: 0.005 };
 /** Points closer than this are one height read several times. */
 const SAME_HEIGHT = 0.003;
 /** More points than this say nothing more about a curve, and only take time. */
-const MOST_POINTS = 120;
+const MOST_POINTS = 100;
 
 /**
  * Points given without a travel, told from the order of their heights: down
@@ -38,34 +38,67 @@ export function withTravel(points: readonly Point[]): SweepPoint[] {
 		(at, point, i) => (point.height < (points[at]?.height ?? Number.POSITIVE_INFINITY) ? i : at),
 		0
 	);
-	return points.map((point, i) => ({ ...point, travel: i <= lowest ? 'down' : 'up' }));
+	return points.map(({ height, load }, i) => ({
+		height,
+		load,
+		travel: i <= lowest ? 'down' : 'up'
+	}));
 }
 
 /**
  * The points of one travel, tallest first, heights read several times made one
- * by their mean, and a dense sweep thinned to a few hundred means.
+ * by their mean, and a dense sweep thinned to a hundred means.
  */
 export function travelled(points: readonly SweepPoint[], travel: Travel): Point[] {
-	const sorted = points
-		.filter((point) => point.travel === travel)
-		.toSorted((a, b) => b.height - a.height);
-	if (sorted.length === 0) return [];
-	const span = sorted[0]!.height - sorted.at(-1)!.height;
-	const width = Math.max(SAME_HEIGHT, sorted.length > MOST_POINTS ? span / MOST_POINTS : 0);
+	const sorted = thinned(points, travel).toSorted((a, b) => b.height - a.height);
 	const means: Point[] = [];
 	let from = 0;
 	for (let i = 1; i <= sorted.length; i++) {
-		if (i < sorted.length && sorted[from]!.height - sorted[i]!.height < width) continue;
-		const group = sorted.slice(from, i);
-		const mean = (of: (point: Point) => number) =>
-			group.reduce((sum, point) => sum + of(point), 0) / group.length;
-		means.push({
-			height: mm(mean(({ height }) => height)),
-			load: newtons(mean(({ load }) => load))
-		});
+		if (i < sorted.length && sorted[from]!.height - sorted[i]!.height < SAME_HEIGHT) continue;
+		means.push(meanOf(sorted.slice(from, i)));
 		from = i;
 	}
 	return means;
+}
+
+/** The points of one travel, those of a dense sweep as the means of even stretches of its height. */
+function thinned(points: readonly SweepPoint[], travel: Travel): Point[] {
+	let [lowest, highest, count] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY, 0];
+	for (const point of points) {
+		if (point.travel !== travel) continue;
+		lowest = Math.min(lowest, point.height);
+		highest = Math.max(highest, point.height);
+		count++;
+	}
+	if (count <= MOST_POINTS) return points.filter((point) => point.travel === travel);
+	const width = (highest - lowest) / MOST_POINTS || 1;
+	const stretches = Array.from({ length: MOST_POINTS + 1 }, () => ({
+		height: 0,
+		load: 0,
+		points: 0
+	}));
+	for (const point of points) {
+		if (point.travel !== travel) continue;
+		const stretch = stretches[Math.floor((point.height - lowest) / width)]!;
+		stretch.height += point.height;
+		stretch.load += point.load;
+		stretch.points++;
+	}
+	return stretches
+		.filter((stretch) => stretch.points > 0)
+		.map(({ height, load, points: read }) => ({
+			height: mm(height / read),
+			load: newtons(load / read)
+		}));
+}
+
+function meanOf(points: readonly Point[]): Point {
+	const sum = (of: (point: Point) => number) =>
+		points.reduce((total, point) => total + of(point), 0);
+	return {
+		height: mm(sum(({ height }) => height) / points.length),
+		load: newtons(sum(({ load }) => load) / points.length)
+	};
 }
 
 export interface Hysteresis {
@@ -76,8 +109,9 @@ export interface Hysteresis {
 
 /** How much higher a spring reads going down than coming back; null when it was pressed one way only. */
 export function hysteresis(points: readonly SweepPoint[]): Hysteresis | null {
-	const [down, up] = [travelled(points, 'down'), travelled(points, 'up')];
-	if (down.length < 2 || up.length < 2) return null;
+	const up = travelled(points, 'up');
+	const down = up.length < 2 ? [] : travelled(points, 'down');
+	if (down.length < 2) return null;
 	let greatest: Hysteresis | null = null;
 	for (const point of up) {
 		const below = down.findIndex(({ height }) => height <= point.height);

@@ -60,6 +60,11 @@ export function lengthText(length: Millimetres, unit: LengthUnit): string {
 	return `${showLength(length, { length: unit, load: 'N' })} ${unit}`;
 }
 
+/** The text of a load as a file or a form would hold it: "130 lbf". */
+export function loadText(load: Newtons, unit: LoadUnit): string {
+	return `${showLoad(load, { length: 'mm', load: unit })} ${unit}`;
+}
+
 /**
  * Decimal digits rounded half away from zero, with a true minus sign and no
  * "−0". The value is nudged by a part in 10¹² first, so that 0.0005 stored in

@@ -4,7 +4,17 @@
  * silently mended: what cannot be read is refused with the reason, and what is
  * outside the plausible band is asked about by the caller.
  */
-import { lengthOf, type LengthUnit, type Millimetres } from './quantity.ts';
+import {
+	LOAD_TEXT,
+	lengthOf,
+	type LengthUnit,
+	type LoadUnit,
+	type Millimetres
+} from './quantity.ts';
+
+/** What a figure of any sort was understood as. */
+export type Figure =
+	{ readonly ok: true; readonly text: string } | { readonly ok: false; readonly problem: string };
 
 export type Entry =
 	| {
@@ -17,7 +27,7 @@ export type Entry =
 	  }
 	| { readonly ok: false; readonly problem: string };
 
-const refuse = (problem: string): Entry => ({ ok: false, problem });
+const refuse = (problem: string) => ({ ok: false, problem }) as const;
 
 const SUFFIX: Readonly<Record<string, LengthUnit>> = { '"': 'in', in: 'in', mm: 'mm' };
 
@@ -73,14 +83,14 @@ function tidy(digits: string): string {
 	return fraction === '' ? head : `${head}.${fraction}`;
 }
 
-/** The lengths between which a reading is believed without asking. */
-export interface Band {
-	readonly from: Millimetres;
-	readonly to: Millimetres;
+/** The figures between which a reading is believed without asking, in SI units. */
+export interface Band<Q extends number = Millimetres> {
+	readonly from: Q;
+	readonly to: Q;
 }
 
-export function isPlausible(length: Millimetres, band: Band): boolean {
-	return length >= band.from && length <= band.to;
+export function isPlausible(figure: number, band: Band<number>): boolean {
+	return figure >= band.from && figure <= band.to;
 }
 
 /**
@@ -108,4 +118,15 @@ export function withUnit(typed: string, unit: string): string {
 		return `${tidy(text)} ${unit}`;
 	}
 	return text.replace(/^([\d.]+)\s*([a-z].*)$/i, '$1 $2');
+}
+
+/** Reads one load as typed at the bench or sent by a gauge: digits, and a unit where it is not the person's own. */
+export function readLoadEntry(typed: string, unit: LoadUnit): Figure {
+	const trimmed = typed.trim();
+	if (trimmed === '') return refuse('Type the figure off the gauge.');
+	if (/^[-−]/.test(trimmed)) return refuse('A reading cannot be negative.');
+	const text = withUnit(trimmed, unit);
+	return LOAD_TEXT.test(text)
+		? { ok: true, text }
+		: refuse(`“${trimmed}” is not a load: digits, and lbf, N or kgf.`);
 }

@@ -14,6 +14,7 @@ export type Newtons = number & { readonly [dimension]: 'force' };
 export type NewtonsPerMillimetre = number & { readonly [dimension]: 'rate' };
 export type Joules = number & { readonly [dimension]: 'energy' };
 export type Kilograms = number & { readonly [dimension]: 'mass' };
+export type Kilopascals = number & { readonly [dimension]: 'pressure' };
 export type CubicCentimetres = number & { readonly [dimension]: 'volume' };
 export type KilogramSquareMillimetres = number & { readonly [dimension]: 'inertia' };
 
@@ -53,6 +54,8 @@ export const LOAD_TEXT = /^\d+(\.\d+)? (lbf|N|kgf)$/;
 export const RATE_TEXT = /^\d+(\.\d+)? (lbf\/in|N\/mm|kgf\/mm)$/;
 export const MASS_TEXT = /^\d+(\.\d+)? (g|kg)$/;
 export const VOLUME_TEXT = /^[+-]?\d+(\.\d+)? cc$/;
+/** How far below the air outside; what a gauge shows of a vacuum. */
+export const VACUUM_TEXT = /^\d+(\.\d+)? (inHg|mbar|kPa)$/;
 export const INERTIA_TEXT = /^\d+(\.\d+)? kg·mm²$/;
 
 /**
@@ -71,6 +74,11 @@ export function loadOf(text: string): Newtons {
 	return newtons(parse(text, LOAD_TEXT, NEWTONS_PER));
 }
 
+/** A length in millimetres, or a load in newtons, by its unit. Throws as {@link lengthOf} does. */
+export function siOf(text: string): number {
+	return LENGTH_TEXT.test(text) ? lengthOf(text) : loadOf(text);
+}
+
 /** The spring rate that a text such as "355 lbf/in" stands for, in newtons a millimetre. Throws as {@link lengthOf} does. */
 export function rateOf(text: string): NewtonsPerMillimetre {
 	return newtonsPerMm(parse(text, RATE_TEXT, RATE_PER));
@@ -84,6 +92,15 @@ export function massOf(text: string): Kilograms {
 /** The volume that a text such as "46.5 cc" stands for, in cubic centimetres. Throws as {@link lengthOf} does. */
 export function volumeOf(text: string): CubicCentimetres {
 	return cubicCentimetres(parse(text, VOLUME_TEXT, { cc: 1 }));
+}
+
+/** Kilopascals in a unit of vacuum; the inch of mercury at 0 °C. */
+const KPA_PER = { kPa: 1, mbar: 0.1, inHg: 3.386389 } as const;
+export type VacuumUnit = keyof typeof KPA_PER;
+
+/** The vacuum that a text such as "20 inHg" stands for, in kilopascals. Throws as {@link lengthOf} does. */
+export function vacuumOf(text: string): Kilopascals {
+	return parse(text, VACUUM_TEXT, KPA_PER) as Kilopascals;
 }
 
 /** The moment of inertia that a text such as "31.0 kg·mm²" stands for. Throws as {@link lengthOf} does. */

@@ -6,6 +6,7 @@ import {
 	LOAD_TEXT,
 	MASS_TEXT,
 	RATE_TEXT,
+	VACUUM_TEXT,
 	VOLUME_TEXT
 } from './quantity.ts';
 
@@ -22,6 +23,12 @@ export const Length = quantity(LENGTH_TEXT, 'a length in in or mm', '1.820 in');
 export const Size = Length.refine((text) => !text.startsWith('-'), 'cannot be negative');
 export const PositiveSize = Size.refine(aboveZero, 'must be more than 0');
 export const Load = quantity(LOAD_TEXT, 'a load in lbf, N or kgf', '130 lbf');
+/** What a gauge reads: a length or a load, never negative. */
+export const Measured = quantity(
+	new RegExp(`${LENGTH_TEXT.source}|${LOAD_TEXT.source}`),
+	'a length in in or mm, or a load in lbf, N or kgf',
+	'1.820 in'
+).refine((text) => !text.startsWith('-'), 'cannot be negative');
 export const Rate = quantity(RATE_TEXT, 'a rate in lbf/in, N/mm or kgf/mm', '340 lbf/in').refine(
 	aboveZero,
 	'must be more than 0'
@@ -31,6 +38,7 @@ export const Mass = quantity(MASS_TEXT, 'a mass in g or kg', '32.5 g').refine(
 	'must be more than 0'
 );
 export const Volume = quantity(VOLUME_TEXT, 'a volume in cc', '46.5 cc');
+export const Vacuum = quantity(VACUUM_TEXT, 'a vacuum in inHg, mbar or kPa', '20 inHg');
 export const Inertia = quantity(INERTIA_TEXT, 'a moment of inertia in kg·mm²', '31 kg·mm²');
 
 export const Line = z.string().trim().max(200, 'at most 200 characters');

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { INCH_POUND, lengthText, METRIC, showLength, showLoad, showRate } from './display.ts';
-import { isPlausible, readEntry, readSignedEntry, withUnit } from './entry.ts';
+import { isPlausible, readEntry, readLoadEntry, readSignedEntry, withUnit } from './entry.ts';
 import { ofLength, ofLoad, joined, say, showPhrase } from './phrase.ts';
 import { inches, lengthOf, loadOf, mm, poundsForce, rateOf, toComparisonStep } from './quantity.ts';
 
@@ -132,5 +132,20 @@ describe('comparison', () => {
 	it('makes a margin of exactly the limit equal to it', () => {
 		const margin = inches(1.82) - inches(0.54) - inches(1.23);
 		expect(toComparisonStep(margin - inches(0.05), 'length') + 0).toBe(0);
+	});
+});
+
+describe('a load as typed or sent', () => {
+	it.each([
+		['130', '130 lbf'],
+		['130.5', '130.5 lbf'],
+		['580,5 N', '580.5 N'],
+		['60kgf', '60 kgf']
+	])('%s is %s', (typed, text) => {
+		expect(readLoadEntry(typed, 'lbf')).toEqual({ ok: true, text });
+	});
+	it.each(['', '-5', 'heavy', '12 mm'])('“%s” is refused with a word', (typed) => {
+		const entry = readLoadEntry(typed, 'lbf');
+		expect(entry.ok ? '' : entry.problem).not.toBe('');
 	});
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inches, mm, newtons } from '../units/quantity.ts';
+import { inches, newtons } from '../units/quantity.ts';
 import { expandedUncertainty } from './uncertainty.ts';
 import { judge, notMeasured, worst, type Limit, type Source } from './verdict.ts';
 import type { Millimetres } from '../units/quantity.ts';
@@ -89,11 +89,14 @@ describe('the worst of several states', () => {
 describe('uncertainty', () => {
 	it('is 1.96 × resolution ÷ √12 for one gauge', () => {
 		// 0.001 in = 0.0254 mm; ÷ 3.4641 = 0.0073323; × 1.96 = 0.0143714
-		expect(expandedUncertainty([0.0254])).toBeCloseTo(0.0143714, 7);
+		expect(expandedUncertainty({ resolution: 0.0254 })).toBeCloseTo(0.0143714, 7);
 	});
-	it('adds in quadrature', () => {
-		expect(expandedUncertainty([3, 4])).toBeCloseTo(expandedUncertainty([5]), 12);
-		expect(expandedUncertainty([])).toBe(0);
-		expect(mm(expandedUncertainty([0]))).toBe(0);
+	it('adds repeats and correction in quadrature', () => {
+		// repeats 1 and 3: sd √2, of their mean 1; with correction 2: 1.96 × √(1 + 4)
+		expect(expandedUncertainty({ resolution: 0, repeats: [1, 3], correction: 2 })).toBeCloseTo(
+			1.96 * Math.sqrt(5),
+			9
+		);
+		expect(expandedUncertainty({ resolution: 0, repeats: [5] })).toBe(0);
 	});
 });

@@ -8,18 +8,18 @@ import {
 	type CubicCentimetres,
 	type Millimetres
 } from '../units/quantity.ts';
-import type { Quantity } from '../job/quantities.ts';
+import { QUANTITIES, type Quantity } from '../job/quantities.ts';
 
 export const WORKS = ['deck cut', 'valve job', 'guides', 'seats', 'seals'] as const;
 export type Work = (typeof WORKS)[number];
 
-const ALL: readonly Quantity[] = ['installed height', 'seal gap', 'tip height', 'lash'];
+const ALL: readonly Quantity[] = QUANTITIES;
 const MAKES_STALE: Readonly<Record<Work, readonly Quantity[]>> = {
 	'deck cut': ['lash'],
 	'valve job': ALL,
 	guides: ALL,
 	seats: ALL,
-	seals: ['seal gap']
+	seals: ['seal gap', 'seal gap at lift']
 };
 
 /** Whether a reading of this quantity, taken before the work, no longer counts. */

@@ -2,14 +2,20 @@ import { fail, redirect } from '@sveltejs/kit';
 import { jobLine } from '$lib/job/line';
 import { readJob } from '@zinc-ledger/core/file';
 import { ask } from '$lib/server/ask';
-import { findJobIds, importJob, loadJobs } from '$lib/server/jobs';
+import { findJobIds } from '$lib/server/jobs/find';
+import { loadJobs } from '$lib/server/jobs/load';
+import { importJob } from '$lib/server/jobs/store';
+import { newestSigned } from '$lib/server/signed';
 
 const MOST_SHOWN = 40;
 
 export const load = async ({ url }) => {
 	const find = url.searchParams.get('find') ?? '';
-	const loaded = await ask(async (db) => loadJobs(db, await findJobIds(db, find, MOST_SHOWN)));
-	const jobs = loaded.map(({ job }) => jobLine(job));
+	const { loaded, signed } = await ask(async (db) => {
+		const ids = await findJobIds(db, find, MOST_SHOWN);
+		return { loaded: await loadJobs(db, ids), signed: await newestSigned(db, ids) };
+	});
+	const jobs = loaded.map(({ job }) => jobLine(job, signed.get(job.id)));
 	return { find, jobs, more: jobs.length === MOST_SHOWN };
 };
 

@@ -1,7 +1,19 @@
 import { getContext, setContext } from 'svelte';
-import type { Person, Units } from '@zinc-ledger/core';
+import {
+	showLength,
+	showLoad,
+	showRate,
+	type Millimetres,
+	type Newtons,
+	type NewtonsPerMillimetre,
+	type Person,
+	type Units
+} from '@zinc-ledger/core';
 
 export type Scheme = 'light' | 'dark';
+
+/** What stands where there is no figure. */
+const NONE = '·';
 
 /** Who works at this bench and how they read: person, units, light or dark. */
 export class Bench {
@@ -12,6 +24,16 @@ export class Bench {
 		this.person = person;
 		this.units = units;
 	}
+
+	/** A length in the units of this bench. */
+	length = (value: Millimetres | null | undefined): string =>
+		value == null ? NONE : showLength(value, this.units);
+	/** A load in the units of this bench. */
+	load = (value: Newtons | null | undefined): string =>
+		value == null ? NONE : showLoad(value, this.units);
+	/** A rate in the units of this bench. */
+	rate = (value: NewtonsPerMillimetre | null | undefined): string =>
+		value == null ? NONE : showRate(value, this.units);
 
 	/** Switches units at once; the choice is kept in the background. */
 	async read(units: Units): Promise<void> {

@@ -1,4 +1,5 @@
 import { onDestroy } from 'svelte';
+import { listenWhileShown } from '$lib/live/source';
 
 export type DeviceState =
 	'connecting' | 'connected' | 'away' | 'rubbish' | 'flooding' | 'server away';
@@ -19,7 +20,7 @@ export class Device {
 	rubbish = $state(0);
 	dropped = $state(0);
 	last = $state.raw<DeviceReading | null>(null);
-	#source: EventSource | null = null;
+	#leave: (() => void) | null = null;
 	#onReadings: (readings: readonly DeviceReading[]) => void;
 
 	constructor(onReadings: (readings: readonly DeviceReading[]) => void = () => undefined) {
@@ -30,10 +31,8 @@ export class Device {
 	listen(gaugeId: string): void {
 		this.leave();
 		this.state = 'connecting';
-		const source = new EventSource(`/api/gauges/${gaugeId}/stream`);
-		this.#source = source;
-		source.onmessage = (event: MessageEvent<string>) => {
-			const news = JSON.parse(event.data) as News;
+		const message = (text: string) => {
+			const news = JSON.parse(text) as News;
 			this.state = news.state;
 			this.rubbish = news.rubbish;
 			this.dropped = news.dropped;
@@ -43,12 +42,15 @@ export class Device {
 				this.#onReadings(news.readings);
 			}
 		};
-		source.onerror = () => (this.state = 'server away');
+		this.#leave = listenWhileShown(`/api/gauges/${gaugeId}/stream`, {
+			message,
+			lost: () => (this.state = 'server away')
+		});
 	}
 
 	leave(): void {
-		this.#source?.close();
-		this.#source = null;
+		this.#leave?.();
+		this.#leave = null;
 	}
 }
 

@@ -17,14 +17,20 @@
 		inspect: `${root}/inspect`,
 		heights: `${root}/round?of=installed-height`,
 		'seal gaps': `${root}/round?of=seal-gap`,
+		plan: `${root}/plan`,
 		shims: `${root}?show=shims`,
-		lash: `${root}/round?of=lash`,
-		sheet: root
+		assembly: `${root}/assembly`,
+		'as built': `${root}/round?of=built-height`,
+		checks: `${root}/checks`,
+		lash: `${root}/lash`,
+		sheet: root,
+		sign: `${root}/sign`
 	});
 	const here = $derived(page.url.pathname + page.url.search);
 	const isHere = (stage: StageName) =>
 		link[stage] === here ||
-		(['set up', 'parts', 'inspect'].includes(stage) && page.url.pathname === link[stage]);
+		(['set up', 'parts', 'inspect', 'plan', 'assembly', 'checks', 'lash', 'sign'].includes(stage) &&
+			page.url.pathname === link[stage]);
 
 	const last = $derived(book.job.readings.toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, 4));
 	const initials = (id: string) =>
@@ -43,7 +49,7 @@
 					<a
 						href={link[stage.name]}
 						aria-current={isHere(stage.name) ? 'page' : undefined}
-						class="relative block min-h-12 border-b border-rule py-2 pr-3 pl-[18px] before:absolute before:inset-y-0 before:left-0 before:w-[5px] aria-[current=page]:bg-paper aria-[current=page]:before:bg-chromate"
+						class="relative block min-h-11 border-b border-rule py-1 pr-3 pl-[18px] leading-tight before:absolute before:inset-y-0 before:left-0 before:w-[5px] aria-[current=page]:bg-paper aria-[current=page]:before:bg-chromate"
 					>
 						<span class="flex items-center gap-1.5 font-semibold">
 							{capital(stage.name)}
@@ -90,6 +96,9 @@
 			</section>
 		{/if}
 		<p class="flex flex-col gap-1">
+			<a class="min-h-6 underline" href="{root}/bare">Bare heights</a>
+			<a class="min-h-6 underline" href="{root}/lift">How much lift</a>
+			<a class="min-h-6 underline" href="{root}/what-if">What if</a>
 			<a class="min-h-6 underline" href="{root}/paper">Print the sheet</a>
 			<a class="min-h-6 underline" href="{root}/file" download>Save as a file</a>
 			<a class="min-h-6 underline" href="/engines/{book.job.engine.id}">This engine’s jobs</a>

@@ -2,10 +2,7 @@
 	/** Everything about the chosen station: section, stack, what to shim, what was read. */
 	import {
 		lengthText,
-		mm,
 		partsOf,
-		showLength,
-		showLoad,
 		showMass,
 		showPhrase,
 		shimPhrase,
@@ -29,7 +26,6 @@
 			book.job.stations.find(({ label }) => label === station.label)!
 		)
 	);
-	const length = (value: number) => showLength(mm(value), bench.units);
 	const struck = $derived(new Map(book.job.voids.map((entry) => [entry.reading, entry])));
 	const readings = $derived(
 		book.job.readings.filter((reading) => reading.station === station.label).toReversed()
@@ -75,7 +71,7 @@
 		<span class="figure text-xs text-soft">
 			{kind.target.height === null
 				? showPhrase(kind.target.because, bench.units)
-				: `aim ${length(kind.target.height)}`}
+				: `aim ${bench.length(kind.target.height)}`}
 		</span>
 	</h2>
 	<Section {station} {kind} {parts} />
@@ -95,7 +91,7 @@
 				{showPhrase(shimPhrase(station.shim.answer, station.stack.shims), bench.units)}
 			</p>
 			<dl class="my-1 grid grid-cols-4 gap-x-2 text-soft">
-				{#each [['height', length(outcome.height)], ['seat', outcome.seatLoad === null ? '·' : showLoad(outcome.seatLoad, bench.units)], ['open', outcome.openLoad === null ? '·' : showLoad(outcome.openLoad, bench.units)], ['to bind', outcome.bindMargin === null ? '·' : length(outcome.bindMargin)]] as [name, value] (name)}
+				{#each [['height', bench.length(outcome.height)], ['seat', bench.load(outcome.seatLoad)], ['open', bench.load(outcome.openLoad)], ['to bind', bench.length(outcome.bindMargin)]] as [name, value] (name)}
 					<div>
 						<dt>{name}</dt>
 						<dd class="figure text-ink">{value}</dd>
@@ -109,21 +105,23 @@
 	<dl class="grid grid-cols-[1fr_auto] gap-y-0.5 border-t border-rule py-2">
 		<dt class="text-soft">Bare height</dt>
 		<dd class="figure text-right">
-			{station.bareHeight.figure === null ? '·' : length(station.bareHeight.figure)}
+			{bench.length(station.bareHeight.figure)}
 		</dd>
 		<dt class="text-soft">Locator</dt>
-		<dd class="figure text-right">{length(station.stack.locator)}</dd>
+		<dd class="figure text-right">{bench.length(station.stack.locator)}</dd>
 		<dt class="text-soft">Shims</dt>
-		<dd class="figure text-right">{station.stack.shims.map(length).join(' + ') || 'none'}</dd>
+		<dd class="figure text-right">
+			{station.stack.shims.map((shim) => bench.length(shim)).join(' + ') || 'none'}
+		</dd>
 		<dt class="text-soft">Locks</dt>
 		<dd class="figure text-right">
 			{station.stack.lockOffset === 0
 				? 'standard'
-				: `${station.stack.lockOffset > 0 ? '+' : ''}${length(station.stack.lockOffset)}`}
+				: `${station.stack.lockOffset > 0 ? '+' : ''}${bench.length(station.stack.lockOffset)}`}
 		</dd>
 		{#if station.tipHeight !== null}
 			<dt class="text-soft">Tip height</dt>
-			<dd class="figure text-right">{length(station.tipHeight)}</dd>
+			<dd class="figure text-right">{bench.length(station.tipHeight)}</dd>
 		{/if}
 		<dt class="text-soft">Moving mass</dt>
 		<dd class="text-right">

@@ -3,22 +3,32 @@ import { v7 as uuid } from 'uuid';
 import {
 	evaluate,
 	stagesOf,
+	withPlan,
 	type Acceptance,
+	type AssemblyStep,
+	type Check,
 	type HeadWork,
 	type Inspection,
 	type Job,
+	type Note,
 	type Person,
+	type Plan,
 	type Reading,
 	type Setup,
 	type StationParts,
-	type StationSheet
+	type StationSheet,
+	type Units
 } from '@zinc-ledger/core';
+import type { SignedEntry } from './signed';
 import { outbox } from '$lib/outbox/outbox.svelte';
 
 interface Entries {
 	inspections: Inspection;
 	headWork: HeadWork;
 	acceptances: Acceptance;
+	assembly: AssemblyStep;
+	checks: Check;
+	notes: Note;
 }
 
 /**
@@ -31,17 +41,45 @@ export class Book {
 	#revision = 0;
 	job = $derived.by(() => this.#withWaiting());
 	sheet = $derived(evaluate(this.job));
-	stages = $derived(stagesOf(this.job, this.sheet));
+	/** Sheets signed so far, newest first. */
+	signed = $state.raw<readonly SignedEntry[]>([]);
+	stages = $derived(stagesOf(this.job, this.sheet, this.signed[0] ?? null));
 
-	constructor(job: Job, revision: number) {
+	constructor(job: Job, revision: number, signed: readonly SignedEntry[] = []) {
+		this.signed = signed;
 		this.#stored = job;
 		this.#revision = revision;
 	}
 
-	/** Takes over what the server has now. */
-	load(job: Job, revision: number): void {
-		this.#stored = job;
+	/**
+	 * Takes over what the server has now. Readings confirmed while it was on its
+	 * way stay: they are only ever added to. The same job again is no change, and
+	 * takes nothing away that a page has worked out from it.
+	 */
+	load(job: Job, revision: number, signed: readonly SignedEntry[] = this.signed): void {
+		this.signed = signed;
 		this.#revision = revision;
+		const before = this.#stored;
+		if (JSON.stringify(job) === JSON.stringify(before)) return;
+		this.#stored = job;
+		if (before.id === job.id) this.confirm(before.readings);
+	}
+
+	/** Asks for the job anew: somebody changed something on it. */
+	async refresh(): Promise<void> {
+		const { id } = this.#stored;
+		try {
+			const response = await fetch(`/api/jobs/${id}`);
+			if (!response.ok) return;
+			const { job, revision, signed } = (await response.json()) as {
+				job: Job;
+				revision: number;
+				signed: SignedEntry[];
+			};
+			if (this.#stored.id === id) this.load(job, revision, signed);
+		} catch {
+			// The line to the server says when it is back, and asks again then.
+		}
 	}
 
 	station(label: string): StationSheet | undefined {
@@ -51,7 +89,7 @@ export class Book {
 	/** Adds readings that the server has confirmed; ones already here are left alone. */
 	confirm(readings: readonly Reading[]): void {
 		const here = new Set(this.#stored.readings.map((reading) => reading.id));
-		const fresh = readings.filter((reading) => !here.has(reading.id));
+		const fresh = readings.filter(({ id }) => !here.has(id) && here.add(id));
 		if (fresh.length > 0) {
 			this.#stored = { ...this.#stored, readings: [...this.#stored.readings, ...fresh] };
 		}
@@ -119,11 +157,46 @@ export class Book {
 		const whole = { ...entry, person: person.id } as unknown as Entries[L];
 		const problem = await send('POST', `/api/jobs/${this.job.id}/entries/${list}`, whole);
 		if (problem) return problem;
-		const people = this.#stored.people.some(({ id }) => id === person.id)
-			? this.#stored.people
-			: [...this.#stored.people, person];
-		this.#stored = { ...this.#stored, people, [list]: [...this.#stored[list], whole] };
+		this.#stored = {
+			...this.#stored,
+			people: this.#withPerson(person),
+			[list]: [...this.#stored[list], whole]
+		};
 		return null;
+	}
+
+	/** Signs the job as it stands. @returns what went wrong, or null */
+	async sign(person: Person | null, units: Units): Promise<string | null> {
+		if (!person) return 'Pick who works at this bench first, at the top.';
+		const body = { person: person.id, units };
+		const problem = await send('POST', `/api/jobs/${this.job.id}/signed`, body);
+		if (problem === null) await this.refresh();
+		return problem;
+	}
+
+	/** Writes down in which order the cylinders fire. @returns what went wrong, or null */
+	async setFiringOrder(firingOrder: readonly number[]): Promise<string | null> {
+		const path = `/api/jobs/${this.job.id}/firing-order`;
+		const problem = await send('PUT', path, { firingOrder });
+		if (problem === null) await this.refresh();
+		return problem;
+	}
+
+	/** Accepts a plan, which makes the builds what it says. @returns what went wrong, or null */
+	async acceptPlan(plan: Omit<Plan, 'person'>, person: Person | null): Promise<string | null> {
+		if (!person) return 'Pick who works at this bench first, at the top.';
+		const whole = { ...plan, person: person.id };
+		const problem = await send('POST', `/api/jobs/${this.job.id}/plan`, whole);
+		if (problem) return problem;
+		const people = this.#withPerson(person);
+		const planned = withPlan(this.#stored, plan.stations);
+		this.#stored = { ...planned, people, plans: [...planned.plans, whole] };
+		return null;
+	}
+
+	#withPerson(person: Person): Person[] {
+		const { people } = this.#stored;
+		return people.some(({ id }) => id === person.id) ? people : [...people, person];
 	}
 
 	/** The initials of somebody on this job. */

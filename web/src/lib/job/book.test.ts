@@ -57,6 +57,13 @@ describe('the book of a job', () => {
 		expect(book.station('1I')!.figures.height.figure).toBe(before);
 		expect(calls.map(({ method }) => method)).toEqual(['PATCH', 'PATCH']);
 	});
+	it('takes the same job again for no change, and another for one', () => {
+		const before = book.job;
+		book.load(structuredClone(job), 5);
+		expect(book.job).toBe(before);
+		book.load({ ...structuredClone(job), number: '2418' }, 6);
+		expect(book.job.number).toBe('2418');
+	});
 	it('strikes a reading, which then no longer counts', async () => {
 		const reading = book.station('1I')!.inForce['installed height']!;
 		expect(await book.strike(reading, 'slipped', person())).toBeNull();

@@ -1,9 +1,10 @@
 /** A job as one line of a list: who, what, how far, what blocks. */
-import { evaluate, stagesOf, type Job } from '@zinc-ledger/core';
+import { evaluate, stagesOf, type Job, type Signed } from '@zinc-ledger/core';
 
-export function jobLine(job: Job) {
+/** @param signed its newest signed sheet */
+export function jobLine(job: Job, signed: Signed | null = null) {
 	const sheet = evaluate(job);
-	const stages = stagesOf(job, sheet);
+	const stages = stagesOf(job, sheet, signed);
 	return {
 		id: job.id,
 		number: job.number,

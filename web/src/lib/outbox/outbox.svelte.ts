@@ -3,6 +3,8 @@ import { store, type Waiting } from './store';
 
 const FIRST_PAUSE = 500;
 const LONGEST_PAUSE = 8000;
+/** Readings of a job that go out together, when several wait. */
+const AT_ONCE = 25;
 
 type Sent = (jobId: string, stored: readonly Reading[]) => void;
 
@@ -39,7 +41,7 @@ class Outbox {
 
 	/** Takes a refused reading out, once the person has seen why. */
 	async dismiss(id: string): Promise<void> {
-		this.#drop(id);
+		this.#drop(new Set([id]));
 		await store.remove(id).catch(() => undefined);
 	}
 
@@ -48,7 +50,7 @@ class Outbox {
 		this.#sending = true;
 		clearTimeout(this.#timer);
 		try {
-			for (let next = this.#next(); next; next = this.#next()) {
+			for (let next = this.#next(); next.length > 0; next = this.#next()) {
 				await this.#send(next);
 				this.reachable = true;
 				this.#pause = FIRST_PAUSE;
@@ -62,22 +64,30 @@ class Outbox {
 		}
 	}
 
-	#next(): Waiting | undefined {
-		return this.waiting.find((waiting) => waiting.refused === undefined);
+	/** The readings that wait longest, of one job; those not refused. */
+	#next(): readonly Waiting[] {
+		const open = this.waiting.filter((waiting) => waiting.refused === undefined);
+		return open.filter(({ jobId }) => jobId === open[0]!.jobId).slice(0, AT_ONCE);
 	}
 
-	async #send({ jobId, reading }: Waiting): Promise<void> {
+	/** Sends readings of one job: several at once, and one by one where the server would not take them so. */
+	async #send(batch: readonly Waiting[]): Promise<void> {
+		const [{ jobId, reading }] = batch as readonly [Waiting, ...Waiting[]];
+		const isOne = batch.length === 1;
 		const response = await fetch(`/api/jobs/${jobId}/readings`, {
-			method: 'POST',
+			method: isOne ? 'POST' : 'PUT',
 			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify(reading)
+			body: JSON.stringify(isOne ? reading : batch.map((waiting) => waiting.reading))
 		});
 		if (response.status >= 500) throw new Error(`server says ${response.status}`);
 		const answer = (await response.json()) as { readings?: Reading[]; message?: string };
 		if (response.ok) {
-			this.#onSent(jobId, answer.readings ?? [reading]);
-			this.#drop(reading.id);
-			await store.remove(reading.id).catch(() => undefined);
+			const sent = batch.map((waiting) => waiting.reading);
+			this.#onSent(jobId, answer.readings ?? sent);
+			this.#drop(new Set(sent.map(({ id }) => id)));
+			await Promise.all(sent.map(({ id }) => store.remove(id).catch(() => undefined)));
+		} else if (!isOne) {
+			for (const waiting of batch) await this.#send([waiting]);
 		} else {
 			const refused = {
 				jobId,
@@ -89,8 +99,8 @@ class Outbox {
 		}
 	}
 
-	#drop(id: string): void {
-		this.waiting = this.waiting.filter((waiting) => waiting.reading.id !== id);
+	#drop(ids: ReadonlySet<string>): void {
+		this.waiting = this.waiting.filter((waiting) => !ids.has(waiting.reading.id));
 	}
 }
 

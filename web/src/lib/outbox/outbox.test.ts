@@ -12,17 +12,21 @@ const reading = (i: number) => ({
 	id: `0197a666-0000-7000-8000-00000000000${i}`
 });
 const sent: { path: string; id: string }[] = [];
+let requests = 0;
 let answer: () => Promise<Response>;
 const ok = () => Promise.resolve(Response.json({ readings: [reading(1)] }));
 
 beforeEach(() => {
 	vi.useFakeTimers();
 	sent.length = 0;
+	requests = 0;
 	outbox.waiting = [];
 	outbox.reachable = true;
 	answer = ok;
 	vi.stubGlobal('fetch', (path: string, { body }: { body: string }) => {
-		sent.push({ path, id: (JSON.parse(body) as Reading).id });
+		const readings = [JSON.parse(body) as Reading | Reading[]].flat();
+		sent.push(...readings.map(({ id }) => ({ path, id })));
+		requests++;
 		return answer();
 	});
 });
@@ -53,8 +57,10 @@ describe('the outbox', () => {
 		expect(outbox.waiting).toHaveLength(2);
 		answer = ok;
 		sent.length = 0;
+		requests = 0;
 		await vi.advanceTimersByTimeAsync(10_000);
 		expect(sent.map(({ id }) => id)).toEqual([reading(1).id, reading(2).id]);
+		expect(requests).toBe(1);
 		expect([outbox.reachable, outbox.waiting.length]).toEqual([true, 0]);
 	});
 	it('shows one that was refused, does not send it again, and goes on with the rest', async () => {
@@ -70,5 +76,24 @@ describe('the outbox', () => {
 		expect(outbox.waiting.map(({ reading: { id } }) => id)).toEqual([reading(1).id]);
 		await outbox.dismiss(reading(1).id);
 		expect(outbox.waiting).toEqual([]);
+	});
+	it('sends one by one what the server would not take together', async () => {
+		answer = () => Promise.reject(new TypeError('no network'));
+		await outbox.add(job.id, reading(1));
+		await outbox.add(job.id, reading(2));
+		await outbox.add(job.id, reading(3));
+		await settle();
+		sent.length = 0;
+		answer = () => {
+			// Only the first, alone, is taken.
+			return sent.at(-1)!.id !== reading(1).id
+				? Promise.resolve(Response.json({ message: 'no' }, { status: 404 }))
+				: ok();
+		};
+		await vi.advanceTimersByTimeAsync(10_000);
+		expect(sent.map(({ id }) => id)).toEqual([1, 2, 3, 1, 2, 3].map((i) => reading(i).id));
+		expect(outbox.waiting.map(({ reading: { id }, refused }) => [id, refused])).toEqual(
+			[reading(2).id, reading(3).id].map((id) => [id, 'no'])
+		);
 	});
 });

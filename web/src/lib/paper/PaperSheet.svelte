@@ -2,8 +2,7 @@
 	/** The sheet as it goes to the customer: one page for up to sixteen stations. */
 	import {
 		KINDS,
-		showLength,
-		showLoad,
+		lengthOf,
 		showPhrase,
 		walk,
 		type Job,
@@ -12,7 +11,7 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import HeadPlan from '$lib/plan/HeadPlan.svelte';
-	import { columnsFor, showFigure } from '$lib/sheet/columns';
+	import { columnsFor, showFigure, verdictIn } from '$lib/sheet/columns';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Scale from '$lib/ui/Scale.svelte';
 	import { capital, moment, shortDate } from '$lib/ui/words';
@@ -47,7 +46,7 @@
 	function parts(kind: Kind): [string, string][] {
 		const setup = job.setup.kinds[kind];
 		const { lift, target, bind } = sheet.kinds[kind];
-		const length = (value: Parameters<typeof showLength>[0]) => showLength(value, units);
+		const { length } = bench;
 		return [
 			['Spring', setup.spring ? `${setup.spring.name} (${sourceOf(kind)})` : 'not given'],
 			['Retainer', setup.retainer?.name ?? 'not given'],
@@ -121,7 +120,7 @@
 				<tr class="break-inside-avoid border-b border-hair">
 					<th scope="row" class="figure text-left text-[13px] font-semibold">{station.label}</th>
 					{#each columns as column (column.key)}
-						{@const verdict = station.figures[column.key]}
+						{@const verdict = verdictIn(station, column.key)}
 						{@const text = showFigure(verdict, column, units)}
 						<td class="h-[29px] px-1 text-right">
 							{#if verdict && text !== null && verdict.figure !== null}
@@ -138,7 +137,7 @@
 					<td class="pl-3 text-[10.5px] leading-tight">
 						{#if station.stack.shims.length > 0}
 							<span class="figure">
-								{station.stack.shims.map((shim) => showLength(shim, units)).join(' + ')}
+								{station.stack.shims.map((shim) => bench.length(shim)).join(' + ')}
 							</span>
 						{/if}
 						{#if remark}<Mark state={remark.state} word /> {showPhrase(remark.text, units)}{/if}
@@ -164,11 +163,11 @@
 			<h2 class="border-b border-ink pb-0.5 font-semibold">Judged by</h2>
 			<dl class="mt-1 grid grid-cols-[1fr_auto] gap-y-px">
 				<dt class="text-soft">Height within ±</dt>
-				<dd class="figure">{limits.heightTolerance}</dd>
+				<dd class="figure">{bench.length(lengthOf(limits.heightTolerance))}</dd>
 				<dt class="text-soft">Bind margin, floor</dt>
-				<dd class="figure">{limits.bindFloor}</dd>
+				<dd class="figure">{bench.length(lengthOf(limits.bindFloor))}</dd>
 				<dt class="text-soft">Seal clearance, floor</dt>
-				<dd class="figure">{limits.sealFloor}</dd>
+				<dd class="figure">{bench.length(lengthOf(limits.sealFloor))}</dd>
 				<dt class="text-soft">Loads within ±</dt>
 				<dd class="figure">{Math.round(limits.loadBand * 100)} %</dd>
 			</dl>
@@ -203,10 +202,10 @@
 			Measured by {measuredBy.join(', ') || 'nobody yet'}{lastRead
 				? `, last ${moment(lastRead)}`
 				: ''}. Least bind margin {sheet.least.bindMargin
-				? `${showLength(sheet.least.bindMargin.figure, units)} at ${sheet.least.bindMargin.station}`
+				? `${bench.length(sheet.least.bindMargin.figure)} at ${sheet.least.bindMargin.station}`
 				: 'not known'}. Seat loads {KINDS.map((kind) => {
 				const range = sheet.seatLoads[kind];
-				return `${kind} ${range ? `${showLoad(range.least, units)}–${showLoad(range.most, units)}` : 'not known'}`;
+				return `${kind} ${range ? `${bench.load(range.least)}–${bench.load(range.most)}` : 'not known'}`;
 			}).join(', ')}. The makers’ instructions for springs, cam and engine come first; these figures
 			do not replace them.
 		</p>

@@ -135,9 +135,13 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 	cam: [
 		shown(field('intake.lobe', 'Intake lobe lift')),
 		field('intake.duration', 'Intake duration, degrees', 'number'),
+		field('intake.opens', 'Intake opens, ° before top dead centre', 'number'),
+		field('intake.closes', 'Intake closes, ° after bottom dead centre', 'number'),
 		field('intake.lash', 'Intake lash'),
 		shown(field('exhaust.lobe', 'Exhaust lobe lift')),
 		field('exhaust.duration', 'Exhaust duration, degrees', 'number'),
+		field('exhaust.opens', 'Exhaust opens, ° before bottom dead centre', 'number'),
+		field('exhaust.closes', 'Exhaust closes, ° after top dead centre', 'number'),
 		field('exhaust.lash', 'Exhaust lash')
 	]
 };

@@ -14,6 +14,8 @@
 		measured?: Quantity;
 		/** Draw a station in full line when its valve was looked at, instead. */
 		seen?: boolean;
+		/** What makes a station drawn in full line, and what that is called, instead. */
+		done?: { is: (sheet: StationSheet) => boolean; word: string };
 		/** Left out, the plan is a drawing and no way to anywhere. */
 		onselect?: (label: string) => void;
 	}
@@ -23,6 +25,7 @@
 		selected = null,
 		measured = 'installed height',
 		seen = false,
+		done,
 		onselect
 	}: Props = $props();
 
@@ -38,9 +41,10 @@
 	}
 
 	const isDone = (sheet: StationSheet) =>
-		seen ? sheet.seen !== null : sheet.inForce[measured] !== undefined;
+		done ? done.is(sheet) : seen ? sheet.seen !== null : sheet.inForce[measured] !== undefined;
 
 	function describe(sheet: StationSheet): string {
+		if (done) return `${sheet.label}, ${done.is(sheet) ? done.word : `not ${done.word}`}`;
 		if (seen) return `${sheet.label}, ${sheet.seen ? `seen, ${sheet.state}` : 'not looked at'}`;
 		const read = sheet.inForce[measured];
 		return `${sheet.label}, ${read ? `${read.read}, ${sheet.state}` : 'not measured'}`;

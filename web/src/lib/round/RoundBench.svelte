@@ -6,26 +6,43 @@
 	 */
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
-	import { QUANTITIES, showPhrase, type Quantity } from '@zinc-ledger/core';
+	import {
+		isLoad,
+		showPhrase,
+		stopsOf,
+		turnAdvice,
+		type Quantity,
+		type SettingOrder
+	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import { Device, DEVICE_WORDS } from '$lib/gauges/device.svelte';
+	import type { KnownGauge } from '$lib/gauges/known';
 	import { getBook } from '$lib/job/book.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import HeadPlan from '$lib/plan/HeadPlan.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import { capital } from '$lib/ui/words';
 	import { Round } from './round.svelte';
 	import RoundFigures from './RoundFigures.svelte';
 	import RoundStart from './RoundStart.svelte';
-	import { ROUND_WORDS } from './words';
+	import { NEXT_ROUND, ROUND_WORDS } from './words';
 
-	let { quantity }: { quantity: Quantity } = $props();
+	interface Props {
+		quantity: Quantity;
+		gauges: readonly KnownGauge[];
+		/** The order that lash is set in, where one was chosen. */
+		settingOrder?: SettingOrder | null;
+	}
+	let { quantity, gauges, settingOrder = null }: Props = $props();
 	const book = getBook();
 	const bench = getBench();
 	const round = new Round(
 		untrack(() => quantity),
 		book,
-		bench
+		bench,
+		untrack(() => (settingOrder ? stopsOf(book.job, settingOrder) : []))
 	);
 	const words = $derived(ROUND_WORDS[quantity]);
 	useKeys([
@@ -35,18 +52,32 @@
 		{ keys: ['Esc'], does: 'to the sheet' }
 	]);
 
+	const device = new Device((readings) => round.hear(readings));
+	/** The gauge that sends, by its id; null when figures are typed. */
+	let sends = $state<string | null>(null);
 	let input = $state<HTMLInputElement>();
 	const lastSheet = $derived(round.last ? book.station(round.last.station) : undefined);
 	const lastWaits = $derived(
 		outbox.waiting.some((item) => item.reading.id === round.last?.id && !item.refused)
 	);
 	const total = $derived(round.order.length);
+	const unit = $derived(isLoad(quantity) ? bench.units.load : bench.units.length);
 	const worstRemark = $derived(round.preview?.remarks[0]);
 	const nextLabel = $derived(round.order[(round.at + 1) % total]?.label);
-	const nextQuantity = $derived(QUANTITIES[QUANTITIES.indexOf(quantity) + 1]);
-	const hasNext = $derived(
-		nextQuantity !== undefined && (nextQuantity !== 'lash' || book.job.setup.lifters === 'solid')
+	const nextQuantity = $derived(NEXT_ROUND[quantity]);
+	const advice = $derived(
+		quantity === 'lash' && round.understood?.ok
+			? turnAdvice(book.job, round.entry, round.understood.text)
+			: null
 	);
+	const hasNext = $derived(nextQuantity !== 'lash' || book.job.setup.lifters === 'solid');
+
+	// The page as it stands is kept for a reload while the server is away, and again after each figure.
+	$effect(() => {
+		void book.job.readings.length;
+		const settled = setTimeout(() => void fetch(location.href).catch(() => undefined), 1200);
+		return () => clearTimeout(settled);
+	});
 
 	$effect(() => {
 		void round.at;
@@ -97,10 +128,16 @@
 			<div class="mt-4">
 				<RoundStart
 					{quantity}
-					onbegin={({ parts, engine, gauge }) => {
+					{gauges}
+					onbegin={({ parts, engine, lash, gauge, repeats, link }) => {
 						round.engine = engine;
+						round.lash = lash;
 						round.gauge = gauge;
+						round.repeats = repeats;
 						round.begin(parts);
+						sends = link;
+						if (link) device.listen(link);
+						else device.leave();
 					}}
 				/>
 			</div>
@@ -133,6 +170,16 @@
 					{words.todo(round.entry.kind, round.parts.locator)}
 				</p>
 			</div>
+			{#if round.stop}
+				<p class="mt-2 text-[17px]">
+					<b>{capital(round.stop.place)}</b>
+					<span class="text-soft">
+						{round.stop.turn > 0
+							? `${Math.round(round.stop.turn)}° on from the stop before`
+							: 'where to begin'}; set here: {round.stop.sets.join(' ')}
+					</span>
+				</p>
+			{/if}
 			<div class="mt-4 flex flex-wrap items-center gap-x-6">
 				<input
 					bind:this={input}
@@ -147,13 +194,20 @@
 					maxlength="14"
 					class="figure h-[104px] w-[25rem] max-w-full border-b-4 border-ink bg-sunk px-4 text-right text-[72px] leading-none aria-invalid:border-stop"
 				/>
-				<span class="figure text-3xl text-soft">{bench.units.length}</span>
+				<span class="figure text-3xl text-soft">{unit}</span>
+				{#if round.again}
+					<p class="max-w-56 text-[17px]" role="status">
+						<b>Reading {round.again.number} of {round.again.of}</b>: off, and on again.
+						{#if round.again.why}<span class="text-watch">{round.again.why}</span>{/if}
+					</p>
+				{/if}
 			</div>
 			<div id="understood" class="mt-2 min-h-7 text-[17px]" aria-live="polite">
 				{#if round.understood?.ok === false}
 					<span class="font-semibold text-stop">{round.understood.problem}</span>
 				{:else if round.understood?.ok}
 					Read as <b class="figure">{round.understood.text}</b>
+					{#if advice}<span>· {advice}</span>{/if}
 					{#if round.asked}
 						<span class="font-semibold text-watch">
 							· far from what is expected here. Enter once more keeps it as read; or type it anew.
@@ -219,11 +273,20 @@
 						<li class={round.parts.sealHome ? '' : 'font-semibold text-watch'}>
 							{round.parts.sealHome ? 'Seals home' : 'Seals not home'}
 						</li>
-					{:else}
+					{:else if quantity === 'lash'}
 						<li>Engine {round.engine}</li>
 					{/if}
+					{#if round.repeats > 1}<li>Each station {round.repeats} times</li>{/if}
 					<li>
 						{round.gauge.name}, reads to <span class="figure">{round.gauge.resolution}</span>
+						{#if sends}
+							<span class="block" data-link={device.state}>
+								{#if device.state !== 'connected'}<Mark state="watch" />{/if}
+								{DEVICE_WORDS[device.state]}{device.state === 'connected'
+									? ': its button keeps'
+									: ''}
+							</span>
+						{/if}
 					</li>
 				</ul>
 				<button class="mt-1 min-h-9 underline" onclick={() => (round.parts = null)}>Change</button>

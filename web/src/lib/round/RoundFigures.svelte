@@ -2,7 +2,7 @@
 	/** What the figure just typed comes to. */
 	import type { StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { columnsFor, showFigure } from '$lib/sheet/columns';
+	import { columnsFor, showFigure, verdictIn } from '$lib/sheet/columns';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Scale from '$lib/ui/Scale.svelte';
 	import { stateClass } from '$lib/ui/state';
@@ -14,7 +14,7 @@
 
 <dl class="flex flex-wrap gap-x-8 gap-y-3">
 	{#each columns as column (column.key)}
-		{@const verdict = station.figures[column.key]}
+		{@const verdict = verdictIn(station, column.key)}
 		{@const text = showFigure(verdict, column, bench.units)}
 		{#if verdict && text !== null}
 			<div class="w-32">

@@ -1,17 +1,37 @@
 <script lang="ts">
 	/** What is in place is asked once, and kept with every reading of the round. */
-	import { readEntry, type EngineState, type Quantity, type RoundParts } from '@zinc-ledger/core';
+	import {
+		gaugeInHand,
+		isLoad,
+		readEntry,
+		readLoadEntry,
+		type EngineState,
+		type Quantity,
+		type Reading,
+		type RoundParts
+	} from '@zinc-ledger/core';
+	import type { KnownGauge } from '$lib/gauges/known';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Field from '$lib/ui/Field.svelte';
-	import { gaugeResolution, ROUND_WORDS } from './words';
+	import TextField from '$lib/ui/TextField.svelte';
+	import { gaugeResolution, GAUGES_FOR, ROUND_WORDS } from './words';
 
 	interface Answer {
 		parts: RoundParts;
 		engine: EngineState;
-		gauge: { name: string; resolution: string };
+		lash: NonNullable<Reading['lash']>;
+		gauge: Reading['gauge'];
+		repeats: number;
+		/** Id of a gauge that sends its readings. */
+		link: string | null;
 	}
-	let { quantity, onbegin }: { quantity: Quantity; onbegin: (answer: Answer) => void } = $props();
+	interface Props {
+		quantity: Quantity;
+		gauges: readonly KnownGauge[];
+		onbegin: (answer: Answer) => void;
+	}
+	let { quantity, gauges, onbegin }: Props = $props();
 	const book = getBook();
 	const bench = getBench();
 	const words = $derived(ROUND_WORDS[quantity]);
@@ -21,12 +41,25 @@
 	let shims = $state(false);
 	let sealHome = $state(true);
 	let engine = $state<EngineState>('cold');
+	let as = $state<'found' | 'set'>('set');
+	let marked = $state(false);
 	let recess = $state('0');
 	let gauge = $derived(words.gauge);
-	let resolution = $derived(gaugeResolution(bench.units));
+	let resolution = $derived(gaugeResolution(quantity, bench.units));
+	const fitting = $derived(
+		gauges.filter(({ gauge: known }) => GAUGES_FOR[quantity].includes(known.sort))
+	);
+	/** A gauge of the shop, by its id; empty when another is named. */
+	let known = $state('');
+	const inHand = $derived(fitting.find((one) => one.gauge.id === known));
+	let repeats = $derived(quantity === 'installed height' ? 2 : 1);
 
 	const recessRead = $derived(readEntry(recess, bench.units.length));
-	const resolutionRead = $derived(readEntry(resolution, bench.units.length));
+	const resolutionRead = $derived(
+		isLoad(quantity)
+			? readLoadEntry(resolution, bench.units.load)
+			: readEntry(resolution, bench.units.length)
+	);
 	const gaugeProblem = $derived(gauge.trim() === '' ? 'Name the gauge.' : undefined);
 	const locators = $derived(
 		[
@@ -42,7 +75,12 @@
 		onbegin({
 			parts: { locator, shims, recess: recessRead.text, sealHome },
 			engine,
-			gauge: { name: gauge.trim(), resolution: resolutionRead.text }
+			lash: { as, marked: as === 'set' && marked },
+			gauge: inHand
+				? gaugeInHand(inHand.gauge, inHand.checks, isLoad(quantity) ? 'load' : 'length')
+				: { name: gauge.trim(), resolution: resolutionRead.text, correction: '0 mm' },
+			repeats,
+			link: inHand?.gauge.link ? inHand.gauge.id : null
 		});
 	}
 </script>
@@ -82,33 +120,65 @@
 					</label>
 				{/each}
 			</fieldset>
+			<fieldset class="flex min-h-12 flex-wrap items-center gap-6 border-b border-hair">
+				<legend class="sr-only">Found or set</legend>
+				<label class="flex min-h-11 items-center gap-2">
+					<input type="radio" value="set" bind:group={as} /> As set now
+				</label>
+				<label class="flex min-h-11 items-center gap-2">
+					<input type="radio" value="found" bind:group={as} /> As found, nothing turned
+				</label>
+				<label class="flex min-h-11 items-center gap-2">
+					<input type="checkbox" class="size-4" bind:checked={marked} disabled={as === 'found'} />
+					Adjusters marked
+				</label>
+			</fieldset>
 		{/if}
 	</div>
 	<div class="mt-4 grid grid-cols-3 gap-4">
-		<Field label="Gauge" problem={gaugeProblem}>
+		<Field label="Readings of each">
 			{#snippet control(attributes)}
-				<input class="field" bind:value={gauge} {...attributes} />
+				<select class="field" bind:value={repeats} {...attributes}>
+					<option value={1}>1, once round</option>
+					<option value={2}>2, a third where they differ</option>
+					<option value={3}>3</option>
+				</select>
 			{/snippet}
 		</Field>
-		<Field
-			label="It reads to"
-			problem={resolutionRead.ok ? undefined : resolutionRead.problem}
-			hint={resolutionRead.ok ? resolutionRead.text : undefined}
-		>
-			{#snippet control(attributes)}
-				<input class="field figure" inputmode="decimal" bind:value={resolution} {...attributes} />
-			{/snippet}
-		</Field>
-		{#if quantity === 'installed height'}
+		{#if fitting.length > 0}
 			<Field
+				label="Gauge of the shop"
+				hint={inHand?.gauge.link ? 'sends: its button keeps the figure' : undefined}
+			>
+				{#snippet control(attributes)}
+					<select class="field" bind:value={known} {...attributes}>
+						<option value="">another, named here</option>
+						{#each fitting as { gauge: one } (one.id)}<option value={one.id}>{one.name}</option
+							>{/each}
+					</select>
+				{/snippet}
+			</Field>
+		{/if}
+		{#if !inHand}
+			<TextField label="Gauge" problem={gaugeProblem} bind:value={gauge} />
+			<TextField
+				label="It reads to"
+				problem={resolutionRead.ok ? undefined : resolutionRead.problem}
+				hint={resolutionRead.ok ? resolutionRead.text : undefined}
+				inputmode="decimal"
+				bind:value={resolution}
+				figure
+			/>
+		{/if}
+		{#if quantity === 'installed height'}
+			<TextField
 				label="Retainer sinks into it by"
 				problem={recessRead.ok ? undefined : recessRead.problem}
 				hint={recessRead.ok ? recessRead.text : undefined}
-			>
-				{#snippet control(attributes)}
-					<input class="field figure" inputmode="decimal" bind:value={recess} {...attributes} />
-				{/snippet}
-			</Field>
+				inputmode="decimal"
+				bind:value={recess}
+				figure
+			/>
 		{/if}
 	</div>
 	<p class="caution mt-5">{words.caution}</p>

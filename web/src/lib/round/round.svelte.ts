@@ -2,14 +2,19 @@ import { v7 as uuid } from 'uuid';
 import {
 	evaluate,
 	inPlaceFor,
+	isLoad,
 	isPlausible,
-	lengthOf,
+	PeakReader,
 	plausibleBand,
 	readEntry,
+	readLoadEntry,
+	repeatsWanted,
+	siOf,
 	walk,
 	type EngineState,
 	type Quantity,
 	type Reading,
+	type SettingStop,
 	type RoundParts,
 	type StationSheet
 } from '@zinc-ledger/core';
@@ -26,21 +31,44 @@ export class Round {
 	/** What was answered at the start; null until the round has begun. */
 	parts = $state.raw<RoundParts | null>(null);
 	engine = $state<EngineState>('cold');
-	gauge = $state.raw({ name: 'Height gauge', resolution: '0.001 in' });
+	/** Whether a lash is found or set, and the adjuster marked. */
+	lash = $state.raw<NonNullable<Reading['lash']>>({ as: 'set', marked: false });
+	/** Where to turn the crankshaft to, station by station, where a setting order is walked. */
+	readonly stops: readonly SettingStop[];
+	gauge = $state.raw<Reading['gauge']>({
+		name: 'Height gauge',
+		resolution: '0.001 in',
+		correction: '0 mm'
+	});
+	/** Readings of each station, so many as were agreed on at the start. */
+	repeats = 1;
 	at = $state(0);
+	/** The readings of the station at hand, of this set. */
+	#set = $state.raw<readonly Reading[]>([]);
+	#setId = uuid();
+	readonly #peak = new PeakReader();
 	typed = $state('');
 	/** The text that was asked about because it is out of its plausible band. */
 	asked = $state<string | null>(null);
 	last = $state.raw<Reading | null>(null);
 	finished = $state(false);
 
-	order = $derived.by(() => walk(this.#book.job.stations, this.#book.job.setup.walkingOrder));
+	order = $derived.by(() => this.#order());
+	/** The stop of the station at hand, and whether it is the first to be set there. */
+	stop = $derived.by(() => {
+		const { label } = this.entry;
+		return this.stops.find(({ sets }) => sets.includes(label)) ?? null;
+	});
 	entry = $derived.by(() => this.order[this.at]!);
 	station = $derived.by(() => this.#book.station(this.entry.label)!);
 	standing = $derived.by(() => this.station.inForce[this.quantity] ?? null);
 	left = $derived.by(() => this.#open().length);
 	understood = $derived.by(() =>
-		this.typed.trim() === '' ? null : readEntry(this.typed, this.#bench.units.length)
+		this.typed.trim() === ''
+			? null
+			: isLoad(this.quantity)
+				? readLoadEntry(this.typed, this.#bench.units.load)
+				: readEntry(this.typed, this.#bench.units.length)
 	);
 	draft = $derived.by(() => this.#draft());
 	/** Whether the figure typed so far lies where such a figure is expected. */
@@ -54,8 +82,9 @@ export class Round {
 		return sheet.stations.find((station) => station.label === draft.station) ?? null;
 	});
 
-	constructor(quantity: Quantity, book: Book, bench: Bench) {
+	constructor(quantity: Quantity, book: Book, bench: Bench, stops: readonly SettingStop[] = []) {
 		this.quantity = quantity;
+		this.stops = stops;
 		this.#book = book;
 		this.#bench = bench;
 	}
@@ -78,7 +107,45 @@ export class Round {
 		const reading = { ...draft, id: uuid(), at: new Date().toISOString() };
 		void outbox.add(this.#book.job.id, reading);
 		this.last = reading;
-		this.go(this.#nextOpen());
+		this.#set = [...this.#set, reading];
+		if (this.again === null) this.go(this.#nextOpen());
+		else this.typed = '';
+	}
+
+	/** Which reading of the station at hand is wanted next, and of how many; null when it has all it wants. */
+	get again(): {
+		readonly number: number;
+		readonly of: number;
+		readonly why: string | null;
+	} | null {
+		const read = this.#set.length;
+		const of = repeatsWanted(this.#set, this.repeats);
+		if (read === 0 || read >= of) return null;
+		return {
+			number: read + 1,
+			of,
+			why: of > this.repeats ? 'The first two lie further apart than the gauge explains.' : null
+		};
+	}
+
+	/** Takes what a gauge sends: each reading of a height gauge, the peak of each pull of an on-head tester. */
+	hear(
+		readings: readonly (readonly [height: string | null, load: string | null, at: number])[]
+	): void {
+		if (!this.parts || this.finished) return;
+		for (const [height, load] of readings) {
+			const sent = isLoad(this.quantity) ? this.#peakOf(load) : height;
+			if (sent === null) continue;
+			this.typed = sent;
+			this.enter();
+		}
+	}
+
+	#peakOf(load: string | null): string | null {
+		if (load === null) return null;
+		const [digits, unit] = load.split(' ');
+		const peak = this.#peak.push(Number(digits));
+		return peak === null ? null : `${peak} ${unit}`;
 	}
 
 	back(): void {
@@ -96,11 +163,22 @@ export class Round {
 	private go(to: number | undefined): void {
 		this.typed = '';
 		this.asked = null;
+		this.#set = [];
+		this.#setId = uuid();
 		if (to === undefined) this.finished = true;
 		else {
 			this.finished = false;
 			this.at = to;
 		}
+	}
+
+	#order() {
+		const { stations, setup } = this.#book.job;
+		const walked = walk(stations, setup.walkingOrder);
+		if (this.stops.length === 0) return walked;
+		return this.stops.flatMap(({ sets }) =>
+			sets.flatMap((label) => walked.find((entry) => entry.label === label) ?? [])
+		);
 	}
 
 	#open(): number[] {
@@ -118,7 +196,7 @@ export class Round {
 		if (!this.draft) return false;
 		const kind = this.#book.sheet.kinds[this.entry.kind];
 		const band = plausibleBand(this.quantity, kind, this.draft.inPlace);
-		return isPlausible(lengthOf(this.draft.read), band);
+		return isPlausible(siOf(this.draft.read), band);
 	}
 
 	#draft(): Reading | null {
@@ -129,9 +207,10 @@ export class Round {
 			station: this.entry.label,
 			quantity: this.quantity,
 			read: this.understood.text,
-			gauge: { ...this.gauge, correction: '0 mm' },
+			gauge: this.gauge,
 			inPlace: inPlaceFor(this.#book.job, this.entry, this.quantity, this.parts),
-			...(this.quantity === 'lash' && { engine: this.engine }),
+			...(this.repeats > 1 && { set: this.#setId }),
+			...(this.quantity === 'lash' && { engine: this.engine, lash: this.lash }),
 			person: person.id,
 			at: new Date().toISOString()
 		};

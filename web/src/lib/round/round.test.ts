@@ -105,3 +105,66 @@ describe('a round', () => {
 		expect(outbox.waiting).toEqual([]);
 	});
 });
+
+describe('repeats', () => {
+	beforeEach(() => {
+		round.repeats = 2;
+		round.begin(PARTS);
+	});
+	it('stay at the station until it has its readings, all of one set', () => {
+		type('1819');
+		expect([round.entry.label, round.again]).toEqual(['5I', { number: 2, of: 2, why: null }]);
+		type('1820');
+		expect(round.entry.label).toBe('5E');
+		const sets = outbox.waiting.map(({ reading }) => reading.set);
+		expect(sets[0]).toBeDefined();
+		expect(sets[1]).toBe(sets[0]);
+		type('1822');
+		expect(outbox.waiting[2]!.reading.set).not.toBe(sets[0]);
+	});
+	it('ask for a third where the first two differ by more than the gauge explains', () => {
+		type('1819');
+		type('1830');
+		expect(round.again).toMatchObject({ number: 3, of: 3 });
+		expect(round.again!.why).toContain('further apart');
+		type('1820');
+		expect(round.entry.label).toBe('5E');
+	});
+	it('begin anew when the station is left', () => {
+		type('1819');
+		round.skip();
+		expect(round.again).toBeNull();
+	});
+});
+
+describe('a gauge that sends', () => {
+	it('keeps what its button sends, one station after another', () => {
+		round.begin(PARTS);
+		round.hear([
+			['1.8190 in', null, 1],
+			[null, '500 N', 2],
+			['46.30 mm', null, 3]
+		]);
+		expect(outbox.waiting.map(({ reading }) => [reading.station, reading.read])).toEqual([
+			['5I', '1.8190 in'],
+			['5E', '46.30 mm']
+		]);
+	});
+	it('is asked about what is far off, and keeps it on its button once more', () => {
+		round.begin(PARTS);
+		round.hear([['2.9000 in', null, 1]]);
+		expect([round.asked, outbox.waiting.length]).toEqual(['2.9000 in', 0]);
+		round.hear([['2.9000 in', null, 2]]);
+		expect(outbox.waiting).toHaveLength(1);
+	});
+	it('keeps the peak of each pull of an on-head tester', () => {
+		round = new Round('seat load', new Book(job, 1), bench);
+		round.begin(PARTS);
+		round.hear([150, 400, 505, 480].map((load, at) => [null, `${load} N`, at] as const));
+		expect(outbox.waiting.map(({ reading }) => reading.read)).toEqual(['505 N']);
+	});
+	it('is not heard before the round has begun', () => {
+		round.hear([['1.8190 in', null, 1]]);
+		expect(outbox.waiting).toEqual([]);
+	});
+});

@@ -16,8 +16,10 @@
 		station: StationSheet;
 		kind: KindSheet;
 		parts: KindSetup;
+		/** Without the slider: at full lift. */
+		plain?: boolean;
 	}
-	let { station, kind, parts }: Props = $props();
+	let { station, kind, parts, plain = false }: Props = $props();
 	const bench = getBench();
 	const show = (length: number) => showLength(mm(length), bench.units);
 
@@ -231,23 +233,26 @@
 			at {show(lift)} lift
 		</text>
 	</svg>
-	<Slider.Root
-		type="single"
-		min={0}
-		max={1}
-		step={0.01}
-		bind:value={share}
-		class="relative mx-1 flex h-8 touch-none items-center select-none"
-	>
-		<span class="relative h-1 w-full bg-rule"><Slider.Range class="absolute h-full bg-soft" /></span
+	{#if !plain}
+		<Slider.Root
+			type="single"
+			min={0}
+			max={1}
+			step={0.01}
+			bind:value={share}
+			class="relative mx-1 flex h-8 touch-none items-center select-none"
 		>
-		<Slider.Thumb
-			index={0}
-			aria-label="Lift of the right half"
-			aria-valuetext="{show(lift)} {bench.units.length}"
-			class="block size-6 rounded-full border-2 border-ink bg-paper"
-		/>
-	</Slider.Root>
+			<span class="relative h-1 w-full bg-rule"
+				><Slider.Range class="absolute h-full bg-soft" /></span
+			>
+			<Slider.Thumb
+				index={0}
+				aria-label="Lift of the right half"
+				aria-valuetext="{show(lift)} {bench.units.length}"
+				class="block size-6 rounded-full border-2 border-ink bg-paper"
+			/>
+		</Slider.Root>
+	{/if}
 	{#if drawing.assumed || toSeal === null}
 		<p class="text-[11px] text-faint">
 			{drawing.assumed ? 'Heights to scale; some diameters assumed. ' : ''}{toSeal === null

@@ -49,6 +49,17 @@ describe('the section', () => {
 		delete job.setup.kinds.intake.spring!.outer;
 		expect(draw('1I').drawing!.assumed).toBe(true);
 	});
+	it('stands the tip above the locks by what was measured', () => {
+		const usual = draw('1I').drawing!.closed;
+		expect(draw('1I').station.tipHeight).toBeNull();
+		const height = job.readings.find(({ station }) => station === '1I')!;
+		const reading = { ...height, id: crypto.randomUUID(), read: '0.140 in' };
+		job.readings.push({ ...reading, quantity: 'tip height' });
+		const { station, drawing } = draw('1I');
+		const above = drawing!.closed.tip - drawing!.closed.landing;
+		expect(above - (usual.tip - usual.landing)).toBeCloseTo(station.tipHeight! - 5, 6);
+		expect(drawing!.top).toBe(drawing!.closed.tip);
+	});
 	it('is not drawn before the height is known', () => {
 		expect(draw('6E').drawing).toBeNull();
 	});

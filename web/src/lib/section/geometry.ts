@@ -38,8 +38,11 @@ export interface Drawing {
 
 const ASSUMED_OUTER = { outside: 34, wire: 4.2 };
 const ASSUMED_STEM = 8;
-/** How far the tip stands above the retainer's landing, and the hub below it, where not known. */
-const TIP_ABOVE = 10;
+/** How far retainer and locks are drawn above the landing. */
+const RETAINER_TOP = 4.6;
+const LOCKS_TOP = 5;
+/** How far the tip stands above the locks, and the hub below the landing, where not known. */
+const USUAL_TIP = 5;
 const HUB_BELOW = 1.4;
 
 export function drawingOf(
@@ -87,7 +90,7 @@ export function drawingOf(
 		return {
 			landing,
 			underside: landing - hub,
-			tip: landing + TIP_ABOVE,
+			tip: landing + LOCKS_TOP + (station.tipHeight ?? USUAL_TIP),
 			coils: [
 				coil(outer, seat, landing, bindHeight, false),
 				...(inner ? [coil(inner, seat + rise, landing - step, innerBind, true)] : [])
@@ -143,16 +146,16 @@ function retainerShape(
 			: []),
 		[shoulder, -hub],
 		[lockFoot, -hub],
-		[lockHead, 4.6],
-		[lockHead + 1.6, 4.6],
+		[lockHead, RETAINER_TOP],
+		[lockHead + 1.6, RETAINER_TOP],
 		[outerInside, 2.2],
 		[rim, 2.2]
 	];
 	const lock: [number, number][] = [
 		[stem, -hub],
 		[lockFoot, -hub],
-		[lockHead, 5],
-		[stem, 5]
+		[lockHead, LOCKS_TOP],
+		[stem, LOCKS_TOP]
 	];
 	return { retainer, lock };
 }

@@ -8,7 +8,7 @@ import { Gauge, GaugeCheck } from '@zinc-ledger/core/gauge-schema';
 import { readParts } from '@zinc-ledger/core/parts';
 import type { Database } from './database/connection';
 import { insertCheck, saveGauge } from './gauges';
-import { importJob } from './jobs';
+import { importJob } from './jobs/store';
 import { log } from './log';
 import { keepParts } from './parts';
 import { addSet } from './springs';

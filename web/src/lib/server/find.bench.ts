@@ -11,7 +11,9 @@ import { sql } from 'kysely';
 import { readJob } from '@zinc-ledger/core/file';
 import { connect } from './database/connection';
 import { migrate } from './database/migrate';
-import { findJobIds, importJob, loadJob, loadJobs } from './jobs';
+import { findJobIds } from './jobs/find';
+import { loadJob, loadJobs } from './jobs/load';
+import { importJob } from './jobs/store';
 
 const url = process.env.ZINC_BENCH_DATABASE;
 if (!url) throw new Error('ZINC_BENCH_DATABASE is not set');

@@ -1,14 +1,10 @@
 /** The shop's gauges, and what they were checked against. */
 import { sql } from 'kysely';
 import type { Gauge, GaugeCheck, Person } from '@zinc-ledger/core';
+import type { KnownGauge } from '$lib/gauges/known';
 import type { Database } from './database/connection';
 
 const json = (value: unknown) => JSON.stringify(value);
-
-export interface KnownGauge {
-	readonly gauge: Gauge;
-	readonly checks: readonly GaugeCheck[];
-}
 
 export async function listGauges(db: Database): Promise<KnownGauge[]> {
 	const [gauges, checks] = await Promise.all([

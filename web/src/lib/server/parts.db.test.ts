@@ -4,7 +4,7 @@ import type { LibraryPart, Person } from '@zinc-ledger/core';
 import { readParts } from '@zinc-ledger/core/parts';
 import { findCustomer, findEngine, jobsOfEngine, listCustomers, listEngines } from './customers';
 import { readJob } from '@zinc-ledger/core/file';
-import { importJob } from './jobs';
+import { importJob } from './jobs/store';
 import {
 	findPart,
 	importParts,

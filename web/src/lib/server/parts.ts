@@ -115,19 +115,28 @@ export async function moveStock(
 	reason: string,
 	person: Person
 ): Promise<number | null> {
-	return db.transaction().execute(async (trx) => {
-		const moved = await trx
-			.updateTable('part')
-			.set({ stock: sql<number>`coalesce(stock, 0) + ${change}` })
-			.where('id', '=', id)
-			.where(sql<boolean>`coalesce(stock, 0) + ${change} >= 0`)
-			.returning('stock')
-			.executeTakeFirst();
-		if (!moved) return null;
-		await trx
-			.insertInto('stock_move')
-			.values({ id: uuid(), part_id: id, change, reason, person_id: person.id, at: new Date() })
-			.execute();
-		return moved.stock;
-	});
+	return db.transaction().execute((trx) => shift(trx, id, change, reason, person.id));
+}
+
+/** {@link moveStock} within a transaction that is under way. */
+export async function shift(
+	db: Database,
+	id: string,
+	change: number,
+	reason: string,
+	person: string
+): Promise<number | null> {
+	const moved = await db
+		.updateTable('part')
+		.set({ stock: sql<number>`coalesce(stock, 0) + ${change}` })
+		.where('id', '=', id)
+		.where(sql<boolean>`coalesce(stock, 0) + ${change} >= 0`)
+		.returning('stock')
+		.executeTakeFirst();
+	if (!moved) return null;
+	await db
+		.insertInto('stock_move')
+		.values({ id: uuid(), part_id: id, change, reason, person_id: person, at: new Date() })
+		.execute();
+	return moved.stock;
 }

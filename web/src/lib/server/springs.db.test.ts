@@ -6,7 +6,9 @@ import { readJob } from '@zinc-ledger/core/file';
 import { Gauge } from '@zinc-ledger/core/gauge-schema';
 import { loadDemo } from './demo';
 import { findGauge, insertCheck, listGauges, saveGauge } from './gauges';
-import { importJob, insertEntry, loadJob, setStation } from './jobs';
+import { setStation } from './jobs/change';
+import { loadJob } from './jobs/load';
+import { importJob, insertEntry } from './jobs/store';
 import { keepPhoto, listPhotos, makeSmall, photoContent } from './photos';
 import { addPerson } from './people';
 import { addSet, findSet, keepSweep, listSets, setMeasured, springsOf } from './springs';
@@ -181,7 +183,7 @@ describe('the demo', () => {
 			const count = async (table: 'job' | 'gauge' | 'spring_set' | 'spring') =>
 				(await demo.db.selectFrom(table).select('id').execute()).length;
 			expect([await count('job'), await count('gauge'), await count('spring_set')]).toEqual([
-				3, 4, 1
+				4, 4, 1
 			]);
 			expect(await count('spring')).toBe(12);
 			const [set] = await listSets(demo.db);

@@ -6,7 +6,6 @@
 		lengthOf,
 		mm,
 		readEntry,
-		showLength,
 		volumeOf,
 		WORKS,
 		type Work
@@ -14,6 +13,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 	import { moment } from '$lib/ui/words';
 
 	const book = getBook();
@@ -81,7 +81,7 @@
 	</ul>
 	{#if taken > 0}
 		<p class="mt-2">
-			Cut so far <b class="figure">{showLength(taken, bench.units)}</b>.
+			Cut so far <b class="figure">{bench.length(taken)}</b>.
 			{#if ratios}
 				Compression <b class="figure">{ratio(ratios.before)}</b> before,
 				<b class="figure">{ratio(ratios.after)}</b> after.
@@ -110,17 +110,15 @@
 			</Field>
 		{/if}
 		{#if work === 'deck cut'}
-			<Field label="Cut off" class="w-32" hint={cutRead?.ok ? cutRead.text : undefined}>
-				{#snippet control(attributes)}
-					<input class="field figure text-right" bind:value={cut} {...attributes} />
-				{/snippet}
-			</Field>
+			<TextField
+				label="Cut off"
+				class="w-32"
+				hint={cutRead?.ok ? cutRead.text : undefined}
+				bind:value={cut}
+				figure
+			/>
 		{/if}
-		<Field label="Note" class="min-w-56 flex-1">
-			{#snippet control(attributes)}
-				<input class="field" bind:value={note} maxlength="200" {...attributes} />
-			{/snippet}
-		</Field>
+		<TextField label="Note" class="min-w-56 flex-1" bind:value={note} maxlength={200} />
 		<button class="button">Write it down</button>
 	</form>
 	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}

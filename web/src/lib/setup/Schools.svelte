@@ -1,14 +1,6 @@
 <script lang="ts">
 	/** The schools of installed height side by side, with what each would aim at here. */
-	import {
-		KINDS,
-		SCHOOLS,
-		schoolsOf,
-		showLength,
-		showLoad,
-		showPhrase,
-		mm
-	} from '@zinc-ledger/core';
+	import { KINDS, SCHOOLS, schoolsOf, showPhrase, mm } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { capital } from '$lib/ui/words';
@@ -23,8 +15,7 @@
 			return { kind, sheet, setup, schools };
 		})
 	);
-	const load = (value: Parameters<typeof showLoad>[0] | null | undefined) =>
-		value == null ? '·' : showLoad(value, bench.units);
+	const { length, load } = bench;
 </script>
 
 <h3 class="mt-5 border-b border-ink pb-1 font-semibold">
@@ -55,7 +46,7 @@
 							: ''}"
 						title={showPhrase(because, bench.units)}
 					>
-						{height === null ? '·' : showLength(height, bench.units)}
+						{length(height)}
 					</td>
 					<td class="figure py-1 text-right">{load(at)}</td>
 					<td class="figure py-1 text-right">

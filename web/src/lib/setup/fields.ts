@@ -1,5 +1,5 @@
 /** The fields of a job's set-up: one list that the page shows and the server reads. */
-import { SCHOOLS, SOURCES, WALKING_ORDERS } from '@zinc-ledger/core';
+import { ADJUSTERS, METALS_OF_ENGINE, SCHOOLS, SOURCES, WALKING_ORDERS } from '@zinc-ledger/core';
 import type { FieldSort, FieldSpec } from '$lib/forms/flat';
 
 /** A field of the set-up; the paths of a kind's fields begin within the kind. */
@@ -81,9 +81,17 @@ export const LIMIT_FIELDS: readonly SetupFieldSpec[] = [
 	field('limits.bindAim', 'Bind margin, aim'),
 	field('limits.bindWide', 'Bind margin, wide above'),
 	field('limits.sealFloor', 'Seal clearance, floor'),
+	field('limits.rockerFloor', 'Rocker to retainer, floor'),
 	field('limits.loadBand', 'Loads within ±, as a part', 'number'),
 	field('limits.shimFrom', 'Shim when off by more than'),
 	field('limits.shimsAtMost', 'Shims under one spring, at most', 'number'),
+	field('limits.lashWatch', 'Lash moved since set, watch beyond'),
+	field('limits.lashStop', 'Lash moved since set, stop from'),
+	field('limits.preloadWithin', 'Preload within ±'),
+	field('limits.pistonFloors.intake', 'Piston to intake valve, floor'),
+	field('limits.pistonFloors.exhaust', 'Piston to exhaust valve, floor'),
+	field('limits.vacuum.least', 'Vacuum a port must hold', 'text'),
+	field('limits.vacuum.seconds', 'Vacuum held for, seconds', 'number'),
 	field('limits.outlierLeast', 'Station apart, at least'),
 	field('limits.outlierFactor', 'Station apart, × spread', 'number'),
 	field('limits.fit.stemMatch', 'Stems alike within'),
@@ -107,6 +115,11 @@ export const JOB_FIELDS: readonly SetupFieldSpec[] = [
 	field('use.workDone', 'Work done before it came', 'text'),
 	field('toldByCustomer', 'What the customer says', 'text'),
 	choice('lifters', 'Lifters', ['solid', 'hydraulic']),
+	choice('place', 'Springs are fitted on the', ['bench', 'car']),
+	choice('growth.block', 'Block is of', METALS_OF_ENGINE),
+	field('growth.measured', 'Lash gains from cold to hot, measured'),
+	choice('adjuster.at', 'Lash is set by', ADJUSTERS),
+	field('adjuster.pitch', 'Pitch of its thread'),
 	choice('walkingOrder', 'Measure', WALKING_ORDERS)
 ];
 

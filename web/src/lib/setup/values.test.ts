@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { INCH_POUND, METRIC, type Job, type Setup } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Setup as SetupSchema } from '@zinc-ledger/core/schema';
+import { camValues } from './cam.ts';
 import { setupFrom, valuesOf } from './values.ts';
 
 const load = (name: string): Job => {
@@ -27,6 +28,23 @@ describe('the form of a set-up', () => {
 		expect(kinds.intake.lift).toMatchObject({ lobe: '0.372 in' });
 		expect(limits.bindFloor).toBe('0.055 in');
 		expect(saved({ 'limits.bindFloor': '1.4' }, setup, METRIC).limits.bindFloor).toBe('1.4 mm');
+	});
+	it('takes lift and lash from a cam, leaves the ratio as it was, and no lash of another cam', () => {
+		const cam = { ...setup.cam!, exhaust: { lobe: '9.10 mm' } };
+		const { kinds } = saved({ 'kinds.intake.lift.sort': 'valve', ...camValues(cam) });
+		expect(kinds.intake.lift).toEqual({
+			...setup.kinds.intake.lift,
+			sort: 'lobe',
+			lobe: '0.360 in',
+			source: 'card'
+		});
+		expect(kinds.intake.lash).toEqual({
+			...setup.kinds.intake.lash,
+			setting: '0.014 in',
+			source: 'card'
+		});
+		expect(kinds.exhaust.lift).toMatchObject({ lobe: '9.10 mm' });
+		expect(kinds.exhaust.lash).toBeUndefined();
 	});
 	it('leaves a lift out whole when only its choices stand', () => {
 		const { kinds } = saved({ 'kinds.exhaust.lift.lobe': '', 'kinds.exhaust.lift.ratio': '' });

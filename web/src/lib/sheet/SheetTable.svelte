@@ -1,11 +1,11 @@
 <script lang="ts">
 	/** One row a station, one column a quantity; each cell a figure and a thin scale. */
-	import { showPhrase, type Column, type StationSheet } from '@zinc-ledger/core';
+	import { showPhrase, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Scale from '$lib/ui/Scale.svelte';
 	import { stateClass } from '$lib/ui/state';
-	import { columnsFor, showFigure } from './columns';
+	import { columnsFor, showFigure, verdictIn, type ColumnKey } from './columns';
 
 	interface Props {
 		stations: readonly StationSheet[];
@@ -13,14 +13,16 @@
 		all: readonly StationSheet[];
 		selected: string | null;
 		waiting: ReadonlySet<string>;
-		sortedBy: Column | null;
+		sortedBy: ColumnKey | null;
 		onselect: (label: string) => void;
-		onsort: (column: Column | null) => void;
+		onsort: (column: ColumnKey | null) => void;
 	}
 	let { stations, all, selected, waiting, sortedBy, onselect, onsort }: Props = $props();
 	const bench = getBench();
 	const columns = $derived(columnsFor(all));
 	const tight = $derived(stations.length > 12);
+	/** So many columns that what is to do has room for its mark only; the words stand beside the section. */
+	const narrow = $derived(columns.length > 7);
 
 	function worstRemark(station: StationSheet) {
 		return station.remarks.find((remark) => remark.state !== 'not measured');
@@ -38,7 +40,9 @@
 			</th>
 			{#each columns as column (column.key)}
 				<th
-					class="w-[84px] px-1.5 pb-1 text-right align-bottom leading-tight font-medium"
+					class="{narrow
+						? 'w-[66px] px-1'
+						: 'w-[84px] px-1.5'} pb-1 text-right align-bottom leading-tight font-medium"
 					aria-sort={sortedBy === column.key ? 'ascending' : 'none'}
 				>
 					<button class="text-right align-bottom leading-tight" onclick={() => onsort(column.key)}>
@@ -75,9 +79,9 @@
 					{station.label}
 				</th>
 				{#each columns as column (column.key)}
-					{@const verdict = station.figures[column.key]}
+					{@const verdict = verdictIn(station, column.key)}
 					{@const text = showFigure(verdict, column, bench.units)}
-					<td class="px-1.5 text-right {tight ? 'h-[30px]' : 'h-[39px]'}">
+					<td class="{narrow ? 'px-1' : 'px-1.5'} text-right {tight ? 'h-[30px]' : 'h-[39px]'}">
 						{#if verdict && text !== null}
 							<span
 								class="figure block {tight
@@ -109,7 +113,7 @@
 					{#if remark}
 						<span class="line-clamp-2">
 							<Mark state={remark.state} word />
-							{showPhrase(remark.text, bench.units)}
+							<span class={narrow ? 'sr-only' : ''}>{showPhrase(remark.text, bench.units)}</span>
 						</span>
 					{/if}
 				</td>

@@ -1,8 +1,12 @@
 import type { Column, Millimetres, Newtons, StationSheet, Units, Verdict } from '@zinc-ledger/core';
 import { showLength, showLoad } from '@zinc-ledger/core';
 
+/** What has a column besides the figures of the sheet: how it was built, and what was tried then. */
+type AfterBuilding = 'preload' | 'built' | 'piston';
+export type ColumnKey = Column | AfterBuilding;
+
 export interface ColumnView {
-	readonly key: Column;
+	readonly key: ColumnKey;
 	readonly title: string;
 	readonly sort: 'length' | 'load';
 }
@@ -15,12 +19,27 @@ export const COLUMN_VIEWS: readonly ColumnView[] = [
 	{ key: 'bindMargin', title: 'Coil bind margin', sort: 'length' },
 	{ key: 'sealClearance', title: 'Seal clearance', sort: 'length' },
 	{ key: 'tipHeight', title: 'Tip height', sort: 'length' },
-	{ key: 'lash', title: 'Lash', sort: 'length' }
+	{ key: 'rocker', title: 'Rocker clearance', sort: 'length' },
+	{ key: 'lash', title: 'Lash', sort: 'length' },
+	{ key: 'preload', title: 'Preload', sort: 'length' },
+	{ key: 'built', title: 'As built', sort: 'length' },
+	{ key: 'piston', title: 'Piston to valve', sort: 'length' }
 ];
+
+type Judged = { readonly figures: Readonly<Record<Column, unknown>> } & Readonly<
+	Record<AfterBuilding, unknown>
+>;
+
+/** What stands in a station's column, judged live or frozen. */
+export const verdictIn = <S extends Judged>(
+	station: S,
+	key: ColumnKey
+): S['figures'][Column] | S[AfterBuilding] =>
+	key === 'preload' || key === 'built' || key === 'piston' ? station[key] : station.figures[key];
 
 /** The columns a job has: no lash for hydraulic lifters, no tip height where nobody measured it. */
 export const columnsFor = (stations: readonly StationSheet[]) =>
-	COLUMN_VIEWS.filter(({ key }) => stations.some((station) => station.figures[key] !== null));
+	COLUMN_VIEWS.filter(({ key }) => stations.some((station) => verdictIn(station, key) !== null));
 
 /** A verdict's figure in a person's units; null when it is not known. */
 export function showFigure(verdict: Verdict | null, column: ColumnView, units: Units) {

@@ -6,7 +6,7 @@ import { readJob } from '@zinc-ledger/core/file';
 import { Gauge } from '@zinc-ledger/core/gauge-schema';
 import { placeOf, toldOnSheet } from '$lib/fit/words';
 import { correctionWords } from '$lib/gauges/words';
-import { COLUMN_VIEWS, columnsFor, showFigure } from './columns';
+import { COLUMN_VIEWS, columnsFor, showFigure, verdictIn } from './columns';
 
 let job: Job;
 beforeEach(() => {
@@ -46,13 +46,23 @@ describe('columns', () => {
 		job.setup.lifters = 'hydraulic';
 		expect(keys()).not.toContain('lash');
 	});
+	it('gain what is measured on the built head', () => {
+		expect(keys()).not.toContain('built');
+		const reading = job.readings.find(({ quantity }) => quantity === 'installed height')!;
+		job.readings.push({ ...reading, id: crypto.randomUUID(), quantity: 'built height' });
+		expect(keys().at(-1)).toBe('built');
+		const built = evaluate(job).stations.find(({ label }) => label === reading.station)!;
+		expect(verdictIn(built, 'built')).toMatchObject({ state: 'clear' });
+		expect(verdictIn(built, 'height')).toBe(built.figures.height);
+	});
 	it('show a figure in the units of whoever reads it', () => {
 		const [height, seat] = COLUMN_VIEWS;
+		const lash = COLUMN_VIEWS.find(({ key }) => key === 'lash')!;
 		const { figures } = evaluate(job).stations[0]!;
 		expect(showFigure(figures.height, height!, INCH_POUND)).toBe('1.818');
 		expect(showFigure(figures.height, height!, METRIC)).toBe('46.18');
 		expect(showFigure(figures.seatLoad, seat!, INCH_POUND)).toBe('131');
-		expect(showFigure(figures.lash, COLUMN_VIEWS.at(-1)!, INCH_POUND)).toBeNull();
+		expect(showFigure(figures.lash, lash, INCH_POUND)).toBeNull();
 	});
 });
 

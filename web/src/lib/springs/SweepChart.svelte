@@ -15,6 +15,7 @@
 		type Curve
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import { drawn } from './drawn';
 
 	interface Line {
 		readonly name: string;
@@ -44,6 +45,7 @@
 		onbind,
 		name
 	}: Props = $props();
+	const MARGIN = { left: 56, right: 18 };
 	const bench = getBench();
 	let element: HTMLDivElement;
 	let chart: import('echarts/core').ECharts | undefined;
@@ -53,8 +55,13 @@
 
 	const perLength = $derived(MM_PER[bench.units.length]);
 	const perLoad = $derived(NEWTONS_PER[bench.units.load]);
+	/** The heights in view, when the chart is zoomed into. */
+	let view = $state.raw<readonly [lowest: number, highest: number] | null>(null);
 	const shown = (points: readonly (readonly [number, number])[]) =>
-		points.map(([height, load]) => [height / perLength, load / perLoad]);
+		drawn(points, ...(view ?? [])).map(([height, load]) => [height / perLength, load / perLoad]);
+	const dense = $derived(
+		lines.map(({ name: line, points, chosen }) => ({ name: line, chosen, data: shown(points) }))
+	);
 	const colour = (token: string) =>
 		getComputedStyle(element).getPropertyValue(token).trim() || '#444';
 
@@ -64,7 +71,7 @@
 			const load = curve?.load(mm(height));
 			if (load != null) straight.push([height, load]);
 		}
-		return { lines, card, straight, seat, lift, bind, perLength, perLoad };
+		return { dense, card, straight, seat, lift, bind, perLength, perLoad };
 	});
 
 	function draw() {
@@ -78,7 +85,7 @@
 			{
 				animation: false,
 				textStyle: { fontFamily: 'IBM Plex Mono, monospace' },
-				grid: { left: 56, right: 18, top: 30, bottom: 44 },
+				grid: { left: MARGIN.left, right: MARGIN.right, top: 30, bottom: 44 },
 				xAxis: {
 					type: 'value',
 					inverse: true,
@@ -117,13 +124,11 @@
 					{ type: 'inside', filterMode: 'none', zoomOnMouseWheel: true, moveOnMouseMove: 'shift' }
 				],
 				series: [
-					...lines.map((line) => ({
+					...dense.map((line) => ({
 						type: 'line',
 						name: line.name,
-						data: shown(line.points),
+						data: line.data,
 						showSymbol: false,
-						sampling: 'lttb',
-						large: true,
 						lineStyle: { width: line.chosen ? 2.2 : 1, color: line.chosen ? ink : metal },
 						z: line.chosen ? 5 : 2
 					})),
@@ -193,6 +198,10 @@
 			chart = loaded.init(element, undefined, { renderer: 'canvas' });
 			watcher.observe(element);
 			draw();
+			chart.on('datazoom', () => {
+				const [left, right] = [heightAt(MARGIN.left), heightAt(element.clientWidth - MARGIN.right)];
+				view = [Math.min(left, right), Math.max(left, right)];
+			});
 			const pointer = chart.getZr();
 			pointer.on('mousedown', ({ offsetX }) => {
 				const height = heightAt(offsetX);
@@ -247,11 +256,13 @@
 		aria-label="Load over height of {lines.length} {lines.length === 1 ? 'sweep' : 'sweeps'}"
 	></div>
 	<figcaption class="flex flex-wrap gap-x-4 text-[13px] text-soft">
-		<span
-			>Drag the window along the curve{onbind
-				? ', or the bind line to where you see it'
-				: ''}.</span
-		>
+		{#if onseat}
+			<span
+				>Drag the window along the curve{onbind
+					? ', or the bind line to where you see it'
+					: ''}.</span
+			>
+		{/if}
 		<span class="ml-auto flex gap-3">
 			<button class="min-h-8 underline" onclick={() => save('png')}>PNG</button>
 			<button class="min-h-8 underline" onclick={() => save('svg')}>SVG</button>

@@ -10,10 +10,12 @@ const TURNED = 0.3;
 const UP_AGAIN = 1.5;
 /** A pull has begun when the press has come down so far from its highest. */
 const BEGUN = 0.15;
-/** A lever that sent nothing for so long was at rest. */
-const REST = 600;
-/** With nothing sent for so long, the pull is over. */
-const SILENT = 1500;
+/**
+ * With nothing sent for so many looks, so many milliseconds apart, the pull is over.
+ * Counted and not clocked: a machine that was halted meanwhile has heard no silence.
+ */
+const SILENT_LOOKS = 15;
+const LOOK = 200;
 
 const MM = { mm: 1, in: 25.4 } as const;
 
@@ -23,18 +25,20 @@ export class Capture {
 	points = $state.raw<readonly Point[]>([]);
 	heightUnit = $state<Sweep['heightUnit']>('mm');
 	loadUnit = $state<Sweep['loadUnit']>('N');
-	/** A lever that was cut off half way may still be going down: what it sends then is no whole sweep. */
-	#underWay: { lowest: number; last: number } | null = null;
+	/** How low the lever stood when it was left half way: until it is let up, what it sends is no whole sweep. */
+	#leftAt: number | null = null;
 	#first = 0;
+	#isUpAgain = false;
 	/** Readings since the press stood highest, while it is not yet known whether it comes down. */
 	#before: DeviceReading[] = [];
 	#highest = Number.NEGATIVE_INFINITY;
 	#lowest = Number.POSITIVE_INFINITY;
-	#silence: ReturnType<typeof setTimeout> | undefined;
+	#silence: ReturnType<typeof setInterval> | undefined;
 
 	/** Takes what the tester sent; a reading without both figures is none of a sweep. */
 	take(readings: readonly DeviceReading[]): void {
-		const isOver = () => this.phase === 'done' || this.phase === 'interrupted';
+		// A pull that only fell silent goes on when the lever does.
+		const isOver = () => this.phase === 'interrupted' || this.#isUpAgain;
 		const fresh: Point[] = [];
 		for (const [height, load, at] of readings) {
 			if (!height || !load || isOver()) continue;
@@ -43,18 +47,24 @@ export class Capture {
 		}
 		if (fresh.length === 0) return;
 		this.points = [...this.points, ...fresh];
-		clearTimeout(this.#silence);
-		this.#silence = setTimeout(() => this.end(), SILENT);
+		if (!isOver()) this.#listenForSilence();
+	}
+
+	#listenForSilence(): void {
+		clearInterval(this.#silence);
+		let looks = 0;
+		this.#silence = setInterval(() => {
+			if (++looks >= SILENT_LOOKS) this.end();
+		}, LOOK);
 	}
 
 	/** What belongs to the pull: nothing while the press goes up or stands, as after a pull that was cut off. */
 	#begun(reading: DeviceReading): readonly DeviceReading[] {
 		if (this.phase !== 'waiting') return [reading];
 		const height = inMillimetres(reading[0]!);
-		if (this.#underWay) {
-			const { lowest, last } = this.#underWay;
-			const wasLetUp = height > lowest + TURNED || (last > 0 && reading[2] - last > REST);
-			this.#underWay = wasLetUp ? null : { lowest: Math.min(lowest, height), last: reading[2] };
+		if (this.#leftAt !== null) {
+			const wasLetUp = height > this.#leftAt + TURNED;
+			this.#leftAt = wasLetUp ? null : Math.min(this.#leftAt, height);
 			if (!wasLetUp) return [];
 		}
 		if (height > this.#highest) {
@@ -68,7 +78,7 @@ export class Capture {
 	/** Adds a point read off the dial by eye. */
 	type(height: string, load: string): void {
 		this.points = [...this.points, this.#point(height, load)];
-		clearTimeout(this.#silence);
+		clearInterval(this.#silence);
 	}
 
 	#point(heightText: string, loadText: string): Point {
@@ -79,32 +89,34 @@ export class Capture {
 			this.#first = at;
 			this.heightUnit = heightUnit;
 			this.loadUnit = loadUnit;
-			this.phase = 'pulling';
 		}
 		this.#lowest = Math.min(this.#lowest, at);
 		const isUp = at > this.#lowest + TURNED;
-		if (isUp && at > this.#first - UP_AGAIN) this.phase = 'done';
+		this.#isUpAgain = isUp && at > this.#first - UP_AGAIN;
+		this.phase = this.#isUpAgain ? 'done' : 'pulling';
+		if (this.#isUpAgain) clearInterval(this.#silence);
 		return [height, load, isUp ? 'up' : 'down'];
 	}
 
 	/** The pull is over: what there is, is the sweep. */
 	end(): void {
-		clearTimeout(this.#silence);
+		clearInterval(this.#silence);
 		if (this.points.length > 0) this.phase = 'done';
 	}
 
 	/** The tester dropped out: what came so far stays here. */
 	cutOff(): void {
-		clearTimeout(this.#silence);
+		clearInterval(this.#silence);
 		if (this.phase === 'pulling') this.phase = 'interrupted';
 	}
 
 	again(): void {
-		clearTimeout(this.#silence);
-		this.#underWay =
-			this.phase === 'interrupted' ? { lowest: Number.POSITIVE_INFINITY, last: 0 } : null;
+		clearInterval(this.#silence);
+		const isLeftHalfWay = this.points.length > 0 && !this.#isUpAgain;
+		if (isLeftHalfWay) this.#leftAt = this.#lowest;
 		this.phase = 'waiting';
 		this.points = [];
+		this.#isUpAgain = false;
 		this.#lowest = Number.POSITIVE_INFINITY;
 		this.#highest = Number.NEGATIVE_INFINITY;
 		this.#before = [];

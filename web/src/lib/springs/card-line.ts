@@ -1,14 +1,7 @@
-import { lengthOf, loadOf, rateBetween, rateOf, type SpringCard } from '@zinc-ledger/core';
+import { cardLine, type SpringCard } from '@zinc-ledger/core';
 
-/** A card's straight line from its height down to its bind, as heights and loads. */
-export function cardLine(card: SpringCard): [number, number][] {
-	const seat = { height: lengthOf(card.seat.height), load: loadOf(card.seat.load) };
-	const open = card.open && { height: lengthOf(card.open.height), load: loadOf(card.open.load) };
-	const rate = open ? rateBetween(seat, open) : rateOf(card.rate!);
-	const bind = lengthOf(card.bind);
-	const above = seat.height + (0.9 * seat.load) / rate;
-	return [
-		[above, seat.load * 0.1],
-		[bind, seat.load + rate * (seat.height - bind)]
-	];
+/** The ends of a card's straight line, as heights and loads. */
+export function cardEnds(card: SpringCard): [number, number][] {
+	const { highest, lowest, load } = cardLine(card);
+	return [highest, lowest].map((height) => [height, load(height) ?? 0]);
 }

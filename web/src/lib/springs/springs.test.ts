@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { sweepPoints } from '@zinc-ledger/core';
 import { readSweep, writeSweep } from '@zinc-ledger/core/sweep-schema';
 import { Capture } from './capture.svelte.ts';
@@ -119,17 +119,39 @@ describe('a pull of the lever', () => {
 		capture.take(readings([40, 49, 55, 54, 50]));
 		expect(capture.points.map(([height]) => height)).toEqual(['55.00', '54.00', '50.00']);
 	});
-	it('is begun by a lever that was at rest meanwhile', () => {
+	it('is not begun by what is left of one that was thrown away half way', () => {
 		const capture = new Capture();
-		capture.take(readings([55, 50]));
+		capture.take(readings([55, 50, 45]));
+		capture.again();
+		capture.take(readings([44, 40, 38, 40, 50]));
+		expect(capture.phase).toBe('waiting');
+		capture.take(readings([55, 54, 50]));
+		expect(capture.points.map(([height]) => height)).toEqual(['55.00', '54.00', '50.00']);
+	});
+	it('that fell silent is over, goes on when the lever does, and is no new one once it is kept', () => {
+		vi.useFakeTimers();
+		const capture = new Capture();
+		capture.take(readings([55, 50, 45]));
+		vi.advanceTimersByTime(2900);
+		expect(capture.phase).toBe('pulling');
+		vi.advanceTimersByTime(200);
+		expect(capture.phase).toBe('done');
+		capture.take(readings([44, 40]));
+		expect([capture.phase, capture.points.length]).toEqual(['pulling', 5]);
+		vi.advanceTimersByTime(3100);
+		capture.again();
+		capture.take(readings([39, 38, 45, 54.6]));
+		expect(capture.phase).toBe('waiting');
+		vi.useRealTimers();
+	});
+	it('is begun by a lever that was let up while the tester was away', () => {
+		const capture = new Capture();
+		capture.take(readings([55, 50, 45]));
 		capture.cutOff();
 		capture.again();
-		capture.take([['44.00 mm', '320 N', 1000]]);
-		capture.take([
-			['55.00 mm', '100 N', 9000],
-			['54.00 mm', '120 N', 9020]
-		]);
-		expect(capture.points).toHaveLength(2);
+		capture.take(readings([54.9, 54.5, 50]));
+		expect(capture.phase).toBe('pulling');
+		expect(capture.points.map(([height]) => height)).toEqual(['54.90', '54.50', '50.00']);
 	});
 	it('cut off keeps what came, takes nothing more, and can be pulled again', () => {
 		const capture = new Capture();

@@ -5,6 +5,7 @@ import {
 	sweepPoints,
 	windowFigures,
 	workedSweep,
+	type Millimetres,
 	type SpringCard,
 	type Sweep,
 	type WindowFigures,
@@ -41,7 +42,7 @@ export interface Row {
 	readonly worked: WorkedSweep | null;
 	readonly figures: WindowFigures;
 	/** Bind placed by hand, else the one found; null where there is none. */
-	readonly bind: number | null;
+	readonly bind: Millimetres | null;
 }
 
 export function rowsOf(

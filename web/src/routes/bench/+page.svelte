@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import Field from '$lib/ui/Field.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data, form } = $props();
 	useKeys([]);
@@ -36,28 +36,19 @@
 		</form>
 		<form method="POST" action="?/add{search}" use:enhance class="space-y-4">
 			<h2 class="font-semibold">Somebody new</h2>
-			<Field label="Name" problem={form?.problems?.name?.[0]}>
-				{#snippet control(attributes)}
-					<input
-						class="field"
-						name="name"
-						value={form?.name ?? ''}
-						autocomplete="off"
-						{...attributes}
-					/>
-				{/snippet}
-			</Field>
-			<Field label="Initials" problem={form?.problems?.initials?.[0]}>
-				{#snippet control(attributes)}
-					<input
-						class="field figure"
-						name="initials"
-						value={form?.initials ?? ''}
-						autocomplete="off"
-						{...attributes}
-					/>
-				{/snippet}
-			</Field>
+			<TextField
+				label="Name"
+				problem={form?.problems?.name?.[0]}
+				name="name"
+				value={form?.name ?? ''}
+			/>
+			<TextField
+				label="Initials"
+				problem={form?.problems?.initials?.[0]}
+				name="initials"
+				value={form?.initials ?? ''}
+				figure
+			/>
 			<button class="button button-main">Add and work as them</button>
 		</form>
 	</div>

@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { readEntry, type LibraryPart } from '@zinc-ledger/core';
 import { PositiveSize } from '@zinc-ledger/core/units-schema';
 import { ask } from '$lib/server/ask';
-import { findJobIds, loadJob } from '$lib/server/jobs';
+import { findJobIds } from '$lib/server/jobs/find';
+import { loadJob } from '$lib/server/jobs/load';
 import { findPart, listParts } from '$lib/server/parts';
 import { addSet, listSets } from '$lib/server/springs';
 

@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data, form } = $props();
 	useKeys([{ keys: ['Enter'], does: 'make the set' }]);
@@ -56,17 +57,7 @@
 		</table>
 		<form method="POST" use:enhance class="space-y-3">
 			<h2 class="border-b border-ink pb-1 font-semibold">A new set</h2>
-			<Field label="Name" problem={problems.name}>
-				{#snippet control(attributes)}
-					<input
-						class="field"
-						name="name"
-						value={typed.name ?? ''}
-						autocomplete="off"
-						{...attributes}
-					/>
-				{/snippet}
-			</Field>
+			<TextField label="Name" problem={problems.name} name="name" value={typed.name ?? ''} />
 			<Field label="Card">
 				{#snippet control(attributes)}
 					<select class="field" name="card" {...attributes}>
@@ -79,17 +70,14 @@
 			</Field>
 			<div class="grid grid-cols-2 gap-3">
 				{#each [['count', 'How many springs', '12', ''], ['job', 'For job number', '', 'may stay empty'], ['seat', 'Nominal height', '', 'else the card’s'], ['lift', 'Lift', '', 'else the card’s']] as const as [name, label, first, hint] (name)}
-					<Field {label} problem={problems[name]} {hint}>
-						{#snippet control(attributes)}
-							<input
-								class="field figure text-right"
-								{name}
-								value={typed[name] ?? first}
-								autocomplete="off"
-								{...attributes}
-							/>
-						{/snippet}
-					</Field>
+					<TextField
+						{label}
+						problem={problems[name]}
+						{hint}
+						{name}
+						value={typed[name] ?? first}
+						figure
+					/>
 				{/each}
 			</div>
 			<button class="button button-main">Make it and tag them</button>

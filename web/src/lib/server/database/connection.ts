@@ -5,14 +5,17 @@ import type { Tables } from './schema';
 
 export type Database = Kysely<Tables>;
 
-/** A pool of connections to one database. Connecting fails fast, so that pages can say so. */
-export function connect(url: string, longestQuery = 10_000): Database {
+/**
+ * A pool of connections to one database. One that is away refuses at once, and
+ * pages say so; the times are for one that hangs, longer than a busy machine stalls.
+ */
+export function connect(url: string, longestQuery = 30_000): Database {
 	const pool = new pg.Pool({
 		connectionString: url,
 		max: 10,
 		// How alike a word must be to one looked for: two slips in a name are still found.
 		options: '-c pg_trgm.word_similarity_threshold=0.45',
-		connectionTimeoutMillis: 2000,
+		connectionTimeoutMillis: 10_000,
 		query_timeout: longestQuery
 	});
 	pool.on('error', (error) => log.warn({ error: error.message }, 'idle connection lost'));

@@ -3,11 +3,17 @@ import type { Tables } from './schema';
 import * as firstSlice from './migrations/0001-first-slice';
 import * as parts from './migrations/0002-parts';
 import * as springBench from './migrations/0003-spring-bench';
+import * as rounds from './migrations/0004-rounds';
+import * as assembly from './migrations/0005-assembly';
+import * as signedEntries from './migrations/0006-signed-entries';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
 	'0002-parts': parts,
-	'0003-spring-bench': springBench
+	'0003-spring-bench': springBench,
+	'0004-rounds': rounds,
+	'0005-assembly': assembly,
+	'0006-signed-entries': signedEntries
 };
 
 /**

@@ -2,14 +2,13 @@
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
 import type {
 	Decision,
+	EntryList,
 	Reading,
 	Setup,
-	Acceptance,
 	Gauge,
 	GaugeCheck,
 	Sweep,
-	HeadWork,
-	Inspection,
+	Job,
 	LibraryPart,
 	PartSort,
 	StationEntry,
@@ -17,9 +16,6 @@ import type {
 	LengthUnit,
 	LoadUnit
 } from '@zinc-ledger/core';
-
-/** Lists of a job that are kept as they come, whole. */
-export type EntryList = 'inspections' | 'headWork' | 'acceptances';
 
 /** What was measured of a tagged spring besides its sweeps, as length texts. */
 export interface SpringMeasured {
@@ -111,9 +107,23 @@ export interface Tables {
 		gauge: JSONColumnType<Reading['gauge']>;
 		in_place: JSONColumnType<Reading['inPlace']>;
 		engine_state: Reading['engine'] | null;
+		set_id: string | null;
+		lash: JSONColumnType<NonNullable<Reading['lash']>> | null;
 		person_id: string;
 		at: Date;
 		position: Generated<string>;
+	};
+	signed_sheet: {
+		id: string;
+		job_id: string;
+		revision: number;
+		/** Entries the job had when it was signed. */
+		entries: number;
+		/** Canonical JSON, byte for byte as it was signed. */
+		content: string;
+		sha256: string;
+		person_id: string;
+		at: Date;
 	};
 	reading_void: {
 		id: string;
@@ -128,7 +138,7 @@ export interface Tables {
 		id: string;
 		job_id: string;
 		list: EntryList;
-		entry: JSONColumnType<Inspection | HeadWork | Acceptance>;
+		entry: JSONColumnType<Job[EntryList][number]>;
 		person_id: string;
 		position: Generated<string>;
 	};

@@ -2,19 +2,35 @@
 	import { onMount, untrack } from 'svelte';
 	import { Book, setBook } from '$lib/job/book.svelte';
 	import Rail from '$lib/job/Rail.svelte';
+	import { listenToJob } from '$lib/live/live';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 
 	let { data, children } = $props();
 
-	const book = untrack(() => new Book(data.job, data.revision));
+	const book = untrack(() => new Book(data.job, data.revision, data.signed));
 	setBook(book);
 
-	$effect.pre(() => book.load(data.job, data.revision));
+	// Each answer of the server is taken over once: on a step to another page it comes by again, by then old.
+	let taken: unknown = untrack(() => data.job);
+	$effect.pre(() => {
+		if (data.job === taken) return;
+		taken = data.job;
+		book.load(data.job, data.revision, data.signed);
+	});
 
 	onMount(() => {
 		void outbox.open((jobId, readings) => {
 			if (jobId === book.job.id) book.confirm(readings);
 		});
+	});
+	$effect(() => {
+		const { id } = data.job;
+		return untrack(() =>
+			listenToJob(id, {
+				readings: (readings) => book.confirm(readings),
+				changed: () => void book.refresh()
+			})
+		);
 	});
 </script>
 

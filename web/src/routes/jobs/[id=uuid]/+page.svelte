@@ -2,13 +2,14 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { KINDS, showLength, showLoad, showPhrase, walk, type Column } from '@zinc-ledger/core';
+	import { KINDS, showPhrase, walk } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import StationDetail from '$lib/job/StationDetail.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import { verdictIn, type ColumnKey } from '$lib/sheet/columns';
 	import SheetTable from '$lib/sheet/SheetTable.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
@@ -38,7 +39,7 @@
 		{ rows: 'shims', name: 'To shim' }
 	];
 	let rows = $derived<Rows>(page.url.searchParams.get('show') === 'shims' ? 'shims' : 'all');
-	let sortedBy = $state<Column | null>(null);
+	let sortedBy = $state<ColumnKey | null>(null);
 	let chosen = $state<string | null>(untrack(() => page.url.searchParams.get('at')));
 	let typed = $state('');
 
@@ -54,7 +55,7 @@
 		const column = sortedBy;
 		if (column === null) return kept;
 		const figure = (station: (typeof kept)[number]) =>
-			station.figures[column]?.figure ?? Number.POSITIVE_INFINITY;
+			verdictIn(station, column)?.figure ?? Number.POSITIVE_INFINITY;
 		return kept.toSorted((a, b) => figure(a) - figure(b));
 	});
 	const selected = $derived(
@@ -81,7 +82,6 @@
 			({ finding }) => finding.severity === 'stop' || !finding.acceptance
 		)
 	);
-	const length = (value: Parameters<typeof showLength>[0]) => showLength(value, bench.units);
 
 	function select(label: string) {
 		chosen = label;
@@ -194,7 +194,7 @@
 						{#if range}
 							<b class="figure ml-1.5 font-medium text-ink">
 								{kind === 'intake' ? 'I' : 'E'}
-								{showLoad(range.least, bench.units)}–{showLoad(range.most, bench.units)}
+								{bench.load(range.least)}–{bench.load(range.most)}
 							</b>
 						{/if}
 					{/each}
@@ -204,7 +204,8 @@
 				<span>
 					Least to bind
 					<b class="figure font-medium text-ink">
-						{length(book.sheet.least.bindMargin.figure)} · {book.sheet.least.bindMargin.station}
+						{bench.length(book.sheet.least.bindMargin.figure)} · {book.sheet.least.bindMargin
+							.station}
 					</b>
 				</span>
 			{/if}
@@ -212,7 +213,7 @@
 				<span>
 					to seal
 					<b class="figure font-medium text-ink">
-						{length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance
+						{bench.length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance
 							.station}
 					</b>
 				</span>

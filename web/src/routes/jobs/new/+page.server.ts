@@ -5,7 +5,8 @@ import { v7 as uuid } from 'uuid';
 import { defaultSetup, newJob, type Job } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
-import { importJob, nextJobNumber } from '$lib/server/jobs';
+import { nextJobNumber } from '$lib/server/jobs/find';
+import { importJob } from '$lib/server/jobs/store';
 import { layoutOf, TakeIn } from '$lib/setup/take-in';
 
 export const load = async () => {

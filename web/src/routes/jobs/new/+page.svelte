@@ -17,6 +17,7 @@
 	import HeadPlan from '$lib/plan/HeadPlan.svelte';
 	import { layoutOf } from '$lib/setup/take-in';
 	import Field from '$lib/ui/Field.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data } = $props();
 	useKeys([{ keys: ['Enter'], does: 'take the job in' }]);
@@ -57,48 +58,34 @@
 	<form method="POST" use:enhance class="max-w-6xl">
 		<h1 class="border-b-2 border-ink pb-2 text-2xl font-semibold">Take in a job</h1>
 		<div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 bench:grid-cols-4">
-			<Field label="Job number" problem={$errors.number?.[0]}>
-				{#snippet control(attributes)}
-					<input class="field figure" name="number" bind:value={$form.number} {...attributes} />
-				{/snippet}
-			</Field>
-			<Field label="Customer" problem={$errors.customer?.[0]}>
-				{#snippet control(attributes)}
-					<!-- svelte-ignore a11y_autofocus -->
-					<input
-						class="field"
-						name="customer"
-						list="customers"
-						autocomplete="off"
-						autofocus
-						bind:value={$form.customer}
-						{...attributes}
-					/>
-				{/snippet}
-			</Field>
-			<Field label="Shop, team or phone" problem={$errors.contact?.[0]}>
-				{#snippet control(attributes)}
-					<input
-						class="field"
-						name="contact"
-						autocomplete="off"
-						bind:value={$form.contact}
-						{...attributes}
-					/>
-				{/snippet}
-			</Field>
-			<Field label="Engine" problem={$errors.engine?.[0]}>
-				{#snippet control(attributes)}
-					<input
-						class="field"
-						name="engine"
-						list="engines"
-						autocomplete="off"
-						bind:value={$form.engine}
-						{...attributes}
-					/>
-				{/snippet}
-			</Field>
+			<TextField
+				label="Job number"
+				problem={$errors.number?.[0]}
+				name="number"
+				bind:value={$form.number}
+				figure
+			/>
+			<TextField
+				label="Customer"
+				problem={$errors.customer?.[0]}
+				name="customer"
+				list="customers"
+				autofocus
+				bind:value={$form.customer}
+			/>
+			<TextField
+				label="Shop, team or phone"
+				problem={$errors.contact?.[0]}
+				name="contact"
+				bind:value={$form.contact}
+			/>
+			<TextField
+				label="Engine"
+				problem={$errors.engine?.[0]}
+				name="engine"
+				list="engines"
+				bind:value={$form.engine}
+			/>
 			{#snippet select(
 				label: string,
 				name:
@@ -129,17 +116,14 @@
 				name: 'cylinders' | 'ownNumbers' | 'firingOrder',
 				hint?: string
 			)}
-				<Field {label} problem={$errors[name]?.[0]} {hint}>
-					{#snippet control(attributes)}
-						<input
-							class="field figure"
-							{name}
-							autocomplete="off"
-							bind:value={$form[name]}
-							{...attributes}
-						/>
-					{/snippet}
-				</Field>
+				<TextField
+					{label}
+					problem={$errors[name]?.[0]}
+					{hint}
+					{name}
+					bind:value={$form[name]}
+					figure
+				/>
 			{/snippet}
 			{@render select('Arrangement', 'arrangement', ARRANGEMENTS)}
 			{@render text('Cylinders', 'cylinders')}
@@ -178,26 +162,24 @@
 			{/if}
 		</section>
 		<div class="mt-4 grid gap-x-5 gap-y-3 bench:grid-cols-3">
-			<Field label="What it is for" problem={$errors.duty?.[0]}>
-				{#snippet control(attributes)}
-					<input class="field" name="duty" bind:value={$form.duty} {...attributes} />
-				{/snippet}
-			</Field>
-			<Field label="What the customer says about it" problem={$errors.toldByCustomer?.[0]}>
-				{#snippet control(attributes)}
-					<input
-						class="field"
-						name="toldByCustomer"
-						bind:value={$form.toldByCustomer}
-						{...attributes}
-					/>
-				{/snippet}
-			</Field>
-			<Field label="Work done to the head" problem={$errors.workDone?.[0]}>
-				{#snippet control(attributes)}
-					<input class="field" name="workDone" bind:value={$form.workDone} {...attributes} />
-				{/snippet}
-			</Field>
+			<TextField
+				label="What it is for"
+				problem={$errors.duty?.[0]}
+				name="duty"
+				bind:value={$form.duty}
+			/>
+			<TextField
+				label="What the customer says about it"
+				problem={$errors.toldByCustomer?.[0]}
+				name="toldByCustomer"
+				bind:value={$form.toldByCustomer}
+			/>
+			<TextField
+				label="Work done to the head"
+				problem={$errors.workDone?.[0]}
+				name="workDone"
+				bind:value={$form.workDone}
+			/>
 		</div>
 		<p class="mt-6 flex gap-3">
 			<button class="button button-main">Take it in</button>

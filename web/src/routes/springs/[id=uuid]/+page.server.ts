@@ -1,21 +1,12 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import {
-	KINDS,
-	lengthOf,
-	lengthText,
-	loadOf,
-	mm,
-	pointsOf,
-	unitOf,
-	type Setup
-} from '@zinc-ledger/core';
-import { identify, setFigures, type LibraryPart, type SpringCard } from '@zinc-ledger/core';
+import { lengthOf, middleSpring, mm, ontoSetup, type LibraryPart } from '@zinc-ledger/core';
 import { readSweep } from '@zinc-ledger/core/sweep-schema';
 import { newSweep, sweepFromCsv, type Columns } from '$lib/springs/csv';
 import { worked } from '$lib/springs/worked';
 import { ask } from '$lib/server/ask';
-import { loadJob, saveSetup } from '$lib/server/jobs';
+import { saveSetup } from '$lib/server/jobs/change';
+import { loadJob } from '$lib/server/jobs/load';
 import { listParts } from '$lib/server/parts';
 import { findSet, keepSweep, springsOf } from '$lib/server/springs';
 
@@ -80,19 +71,11 @@ export const actions = {
 		const set = await ask((db) => findSet(db, params.id));
 		if (!set?.jobId) error(409, 'This set is not for a job.');
 		const springs = await ask((db) => springsOf(db, params.id, 1));
-		const build = set.card?.build;
-		const seat = mm(lengthOf(set.seat));
-		const tested = springs.flatMap(({ tag, sweeps }) => {
-			const [sweep] = sweeps;
-			const done = sweep && worked(sweep, build);
-			return done?.curve ? [{ tag, done, curve: done.curve }] : [];
+		const tested = springs.flatMap(({ tag, sweeps: [sweep] }) => {
+			const done = sweep && worked(sweep, set.card?.build);
+			return done?.curve ? [{ tag, curve: done.curve, bind: done.bind }] : [];
 		});
-		const figures = setFigures(tested.map(({ tag, curve }) => ({ tag, seat: curve.load(seat) })));
-		const middle = tested.toSorted(
-			(a, b) =>
-				Math.abs((a.curve.load(seat) ?? 0) - (figures.median ?? 0)) -
-				Math.abs((b.curve.load(seat) ?? 0) - (figures.median ?? 0))
-		)[0];
+		const middle = middleSpring(tested, mm(lengthOf(set.seat)));
 		if (!middle)
 			return fail(409, { problems: [{ path: 'set', message: 'no spring of it is tested yet' }] });
 		const cards = (await ask((db) => listParts(db, { sort: 'spring' }))).map(
@@ -101,21 +84,7 @@ export const actions = {
 		const saved = await ask(async (db) => {
 			const loaded = await loadJob(db, set.jobId!);
 			if (!loaded) error(404, 'There is no such job.');
-			const setup = structuredClone(loaded.job.setup) as Setup;
-			for (const kind of KINDS) {
-				const card = setup.kinds[kind].spring;
-				if (!card) continue;
-				const matches = identify({ curve: middle.curve, bind: middle.done.bind }, cards);
-				const own = matches.find((match) => match.card.id === card.id);
-				const notThis =
-					own?.fits === 'is not it'
-						? (matches[0]?.card.name ?? 'no card in the library')
-						: undefined;
-				setup.kinds[kind].spring = {
-					...card,
-					tested: testedOf(card, middle.curve, middle.done.bind, set.name, notThis)
-				};
-			}
+			const setup = ontoSetup(loaded.job.setup, set, tested, middle, cards);
 			return saveSetup(db, set.jobId!, loaded.revision, setup, person);
 		});
 		if (saved === null)
@@ -131,25 +100,3 @@ export const actions = {
 /** Form fields that somebody filled in. */
 const strip = (form: Record<string, unknown>) =>
 	Object.fromEntries(Object.entries(form).filter(([, value]) => value !== ''));
-
-function testedOf(
-	card: SpringCard,
-	curve: Parameters<typeof pointsOf>[0],
-	bind: ReturnType<typeof worked>['bind'],
-	set: string,
-	notThis: string | undefined
-): NonNullable<SpringCard['tested']> {
-	const unit = unitOf(card.seat.height);
-	const perLoad = loadOf('1 lbf');
-	return {
-		points: pointsOf(curve).map(({ height, load }) => ({
-			height: unit === 'in' ? `${(height / 25.4).toFixed(4)} in` : `${height.toFixed(3)} mm`,
-			load: card.seat.load.endsWith('lbf')
-				? `${(load / perLoad).toFixed(3)} lbf`
-				: `${load.toFixed(2)} N`
-		})),
-		...(bind.sort === 'bind' && { bind: lengthText(bind.height, unit) }),
-		set,
-		...(notThis && { notThis })
-	};
-}

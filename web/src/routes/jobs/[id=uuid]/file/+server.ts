@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { writeJob } from '@zinc-ledger/core/file';
 import { ask } from '$lib/server/ask';
-import { loadJob } from '$lib/server/jobs';
+import { loadJob } from '$lib/server/jobs/load';
 
 /** The job as its open file. */
 export async function GET({ params }) {

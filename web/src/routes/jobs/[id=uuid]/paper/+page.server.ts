@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
-import { loadJob } from '$lib/server/jobs';
+import { loadJob } from '$lib/server/jobs/load';
 
 export const load = async ({ params, url }) => {
 	const loaded = await ask((db) => loadJob(db, params.id));

@@ -5,4 +5,8 @@
 	let { data } = $props();
 </script>
 
-{#key page.url.search}<RoundBench quantity={data.quantity} />{/key}
+{#key page.url.search}<RoundBench
+		quantity={data.quantity}
+		gauges={data.gauges}
+		settingOrder={data.settingOrder}
+	/>{/key}

@@ -1,9 +1,20 @@
 import { error, fail, redirect } from '@sveltejs/kit';
+import type { Cam } from '@zinc-ledger/core';
 import { Setup } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
-import { loadJob, saveSetup } from '$lib/server/jobs';
+import { saveSetup } from '$lib/server/jobs/change';
+import { loadJob } from '$lib/server/jobs/load';
+import { findPart, listParts } from '$lib/server/parts';
 import type { Values } from '$lib/forms/flat';
+import { OWN_CAM } from '$lib/setup/cam';
 import { setupFrom } from '$lib/setup/values';
+
+type LibraryCam = Cam & { id: string };
+
+export const load = async () => {
+	const parts = await ask((db) => listParts(db, { sort: 'cam' }));
+	return { cams: parts.filter(({ retired }) => !retired).map(({ part }) => part as LibraryCam) };
+};
 
 export const actions = {
 	default: async ({ request, params, locals }) => {
@@ -19,7 +30,9 @@ export const actions = {
 		const loaded = await ask((db) => loadJob(db, params.id));
 		if (!loaded) error(404, 'There is no such job.');
 
-		const checked = Setup.safeParse(setupFrom(values, loaded.job.setup, locals.units));
+		const { setup } = loaded.job;
+		const cam = await camNamed(values.cam ?? '', setup.cam);
+		const checked = Setup.safeParse(setupFrom(values, { ...setup, cam }, locals.units));
 		if (!checked.success) {
 			const problems = Object.fromEntries(
 				checked.error.issues.map((issue) => [issue.path.join('.'), issue.message])
@@ -38,3 +51,11 @@ export const actions = {
 		redirect(303, `/jobs/${params.id}`);
 	}
 };
+
+/** The cam that the form names: none, the job's own as it stands, or one of the library. */
+async function camNamed(id: string, own: Cam | undefined): Promise<Cam | undefined> {
+	if (id === '') return undefined;
+	if (id === OWN_CAM) return own;
+	const found = await ask((db) => findPart(db, id));
+	return found?.sort === 'cam' ? found.part : undefined;
+}

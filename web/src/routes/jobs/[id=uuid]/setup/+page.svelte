@@ -12,6 +12,7 @@
 		LIMIT_FIELDS,
 		SPARE_ROWS
 	} from '$lib/setup/fields';
+	import { camValues, OWN_CAM } from '$lib/setup/cam';
 	import HeadWork from '$lib/setup/HeadWork.svelte';
 	import Schools from '$lib/setup/Schools.svelte';
 	import { isShown, valuesOf } from '$lib/setup/values';
@@ -43,6 +44,14 @@
 
 	function defaultOf(path: string, choices: readonly string[]): string {
 		return path.endsWith('source') ? 'card' : choices[0]!;
+	}
+
+	const ownCam = $derived(book.job.setup.cam);
+	/** Lift and lash follow the cam that is chosen; each may still be typed over. */
+	function takeCam(id: string) {
+		values.cam = id;
+		const cam = id === OWN_CAM ? ownCam : data.cams.find((one) => one.id === id);
+		if (cam) Object.assign(values, camValues(cam));
 	}
 
 	function copyIntake() {
@@ -113,6 +122,21 @@
 				<div class="grid grid-cols-[12rem_1fr_1fr] items-center gap-x-3 pt-3">
 					<button type="button" class="button w-max" onclick={copyIntake}>Copy to exhaust</button>
 					{#each KINDS as kind (kind)}<h2 class="font-semibold">{capital(kind)}</h2>{/each}
+				</div>
+				<div class="mt-3 grid grid-cols-[12rem_1fr] items-center gap-x-3 border-b border-hair py-1">
+					<label for="cam" class="text-[13px] text-soft">Cam, fills in lift and lash</label>
+					<select
+						class="field"
+						id="cam"
+						name="cam"
+						bind:value={() => values.cam ?? (ownCam ? OWN_CAM : ''), takeCam}
+					>
+						<option value="">not known, or typed below</option>
+						{#if ownCam}<option value={OWN_CAM}>{ownCam.name}, on this job</option>{/if}
+						{#each data.cams.filter(({ id }) => id !== ownCam?.id) as cam (cam.id)}
+							<option value={cam.id}>{cam.name}</option>
+						{/each}
+					</select>
 				</div>
 				{#each KIND_GROUPS as group (group.title)}
 					<h3 class="mt-5 border-b border-ink pb-1 font-semibold">{group.title}</h3>

@@ -2,8 +2,6 @@
 	import {
 		chooseSprings,
 		KINDS,
-		showLength,
-		showLoad,
 		showMass,
 		showPhrase,
 		type Kind,
@@ -31,10 +29,10 @@
 	});
 	const could = $derived(candidates.filter(({ ruledOut }) => ruledOut.length === 0).length);
 	const figures = (one: SpringCandidate) => [
-		one.height === null ? '·' : showLength(one.height, bench.units),
-		one.seatLoad === null ? '·' : showLoad(one.seatLoad, bench.units),
-		one.openLoad === null ? '·' : showLoad(one.openLoad, bench.units),
-		one.bindMargin === null ? '·' : showLength(one.bindMargin, bench.units),
+		bench.length(one.height),
+		bench.load(one.seatLoad),
+		bench.load(one.openLoad),
+		bench.length(one.bindMargin),
 		one.mass === null ? '·' : showMass(one.mass)
 	];
 

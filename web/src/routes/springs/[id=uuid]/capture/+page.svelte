@@ -3,16 +3,12 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import {
-		cardCurve,
+		cardLine,
 		correctionInForce,
 		dialTarget,
 		lengthOf,
-		loadOf,
 		mm,
-		newtons,
 		readEntry,
-		showLength,
-		showLoad,
 		storedEnergy,
 		sweepFigures,
 		sweepPoints,
@@ -23,11 +19,11 @@
 	import { Device, DEVICE_WORDS } from '$lib/gauges/device.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { Capture } from '$lib/springs/capture.svelte';
-	import { cardLine } from '$lib/springs/card-line';
+	import { cardEnds } from '$lib/springs/card-line';
 	import { newSweep } from '$lib/springs/csv';
 	import SweepChart from '$lib/springs/SweepChart.svelte';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
-	import Field from '$lib/ui/Field.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 
@@ -77,9 +73,7 @@
 	const seat = $derived(lengthOf(data.set.seat));
 	const lift = $derived(lengthOf(data.set.lift));
 	const card = $derived(data.set.card);
-	const length = (value: number) => showLength(mm(value), bench.units);
-	const load = (value: number | null) =>
-		value === null ? '·' : showLoad(newtons(value), bench.units);
+	const { length, load } = bench;
 
 	/** The sweep as it would be kept. */
 	const sweep = $derived.by<Sweep | null>(() => {
@@ -123,17 +117,7 @@
 			...(card ? [at('solid, by the card', lengthOf(card.bind))] : [])
 		];
 	});
-	const energy = $derived.by(() => {
-		if (!card) return null;
-		const [top, bottom] = cardLine(card) as [[number, number], [number, number]];
-		const rate = (bottom[1] - top[1]) / (top[0] - bottom[0]);
-		const line = cardCurve(
-			{ height: seat, load: loadOf(card.seat.load) },
-			rate as Parameters<typeof cardCurve>[1],
-			lengthOf(card.bind)
-		);
-		return storedEnergy(line, lengthOf(card.bind));
-	});
+	const energy = $derived(card ? storedEnergy(cardLine(card), lengthOf(card.bind)) : null);
 
 	async function keep() {
 		if (!bench.person) {
@@ -218,7 +202,7 @@
 						chosen: true
 					}
 				]}
-				card={card ? cardLine(card) : []}
+				card={card ? cardEnds(card) : []}
 				curve={figures?.curve ?? null}
 				{seat}
 				{lift}
@@ -249,26 +233,8 @@
 		{/if}
 		{#if testerId === TYPED && !isOver}
 			<form class="mt-3 flex items-end gap-3" onsubmit={addTyped}>
-				<Field label="Dial" class="w-36">
-					{#snippet control(attributes)}
-						<input
-							class="field figure text-right"
-							bind:value={dial}
-							autocomplete="off"
-							{...attributes}
-						/>
-					{/snippet}
-				</Field>
-				<Field label="Load" class="w-36">
-					{#snippet control(attributes)}
-						<input
-							class="field figure text-right"
-							bind:value={reading}
-							autocomplete="off"
-							{...attributes}
-						/>
-					{/snippet}
-				</Field>
+				<TextField label="Dial" class="w-36" bind:value={dial} figure />
+				<TextField label="Load" class="w-36" bind:value={reading} figure />
 				<button class="button">Add the point</button>
 				<button type="button" class="button" onclick={() => capture.end()}>That is all</button>
 			</form>
@@ -300,20 +266,14 @@
 				{#if device.rubbish > 0}· {device.rubbish} lines no reading{/if}
 			</p>
 		{/if}
-		<Field
+		<TextField
 			label="In the press besides the spring"
 			problem={fixtureRead.ok ? undefined : fixtureRead.problem}
 			hint={fixtureRead.ok ? fixtureRead.text : undefined}
-		>
-			{#snippet control(attributes)}
-				<input class="field figure text-right" bind:value={fixture} {...attributes} />
-			{/snippet}
-		</Field>
-		<Field label="Retainer in the press">
-			{#snippet control(attributes)}
-				<input class="field" bind:value={retainer} maxlength="80" {...attributes} />
-			{/snippet}
-		</Field>
+			bind:value={fixture}
+			figure
+		/>
+		<TextField label="Retainer in the press" bind:value={retainer} maxlength={80} />
 		<section aria-label="Dial targets">
 			<h2 class="border-b border-ink pb-1 font-semibold">Run the dial to</h2>
 			{#each targets as { name, dial: to } (name)}

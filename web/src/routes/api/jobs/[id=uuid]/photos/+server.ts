@@ -1,6 +1,6 @@
 import { error, json } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
-import { loadJob } from '$lib/server/jobs';
+import { loadJob } from '$lib/server/jobs/load';
 import { keepPhoto, makeSmall, MOST_BYTES } from '$lib/server/photos';
 
 /** Takes a photo of a station's valve: the bytes as the body, the station in the address. */

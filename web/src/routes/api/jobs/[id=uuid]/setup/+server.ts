@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { Setup } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
-import { saveSetup } from '$lib/server/jobs';
+import { saveSetup } from '$lib/server/jobs/change';
 
 const Change = z.strictObject({ revision: z.int(), setup: Setup });
 

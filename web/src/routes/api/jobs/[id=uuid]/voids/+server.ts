@@ -2,7 +2,8 @@ import { error, json } from '@sveltejs/kit';
 import { VoidEntry } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
-import { loadJob, insertVoid } from '$lib/server/jobs';
+import { loadJob } from '$lib/server/jobs/load';
+import { insertVoid } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
 
 /** Strikes a reading through, with its reason. */

@@ -1,11 +1,38 @@
 import { error, json } from '@sveltejs/kit';
-import { Acceptance, HeadWork, Inspection } from '@zinc-ledger/core/schema';
+import {
+	Acceptance,
+	AssemblyStep,
+	Check,
+	HeadWork,
+	Inspection,
+	Note
+} from '@zinc-ledger/core/schema';
+import { assemblyOf, evaluate, lackingFor, stepKey, type Job } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
-import { insertEntry, loadJob } from '$lib/server/jobs';
+import { loadJob } from '$lib/server/jobs/load';
+import { insertEntry } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
 
-const SCHEMAS = { inspections: Inspection, headWork: HeadWork, acceptances: Acceptance };
+const SCHEMAS = {
+	inspections: Inspection,
+	headWork: HeadWork,
+	acceptances: Acceptance,
+	assembly: AssemblyStep,
+	checks: Check,
+	notes: Note
+};
+
+/** A step of the assembly is kept only if nothing that must come before it is missing. */
+function refuseSkipped(job: Job, entry: AssemblyStep): void {
+	const { steps, done } = assemblyOf(job, evaluate(job));
+	const step = steps.find(({ key }) => key === stepKey(entry.place, entry.step));
+	if (!step) error(404, `There is no step ${entry.step} at ${entry.place} on job ${job.number}.`);
+	const lacking = entry.done && lackingFor(step, steps, done);
+	if (lacking) error(409, `First at ${lacking.place}: ${lacking.step}.`);
+	if (entry.done && step.counts && entry.count === undefined)
+		error(400, 'How many are there? Count them.');
+}
 
 /** Adds to one of the job's lists that only ever grow. */
 export async function POST({ request, params }) {
@@ -16,9 +43,14 @@ export async function POST({ request, params }) {
 		const loaded = await loadJob(db, params.id);
 		if (!loaded) error(404, 'There is no such job.');
 		const { stations, heads, number } = loaded.job;
-		if ('station' in entry && !stations.some(({ label }) => label === entry.station)) {
+		if (
+			'station' in entry &&
+			entry.station &&
+			!stations.some(({ label }) => label === entry.station)
+		) {
 			error(404, `There is no station ${entry.station} on job ${number}.`);
 		}
+		if ('step' in entry) refuseSkipped(loaded.job, entry);
 		if ('work' in entry && entry.head && !heads.some(({ id }) => id === entry.head)) {
 			error(404, `There is no head ${entry.head} on job ${number}.`);
 		}

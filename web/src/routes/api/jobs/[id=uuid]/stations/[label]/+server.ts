@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { StationEntry, StationParts } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
-import { setStation } from '$lib/server/jobs';
+import { setStation } from '$lib/server/jobs/change';
 
 const Change = z.union([
 	z.strictObject({ shims: StationEntry.shape.shims.unwrap() }),

@@ -1,23 +1,18 @@
 import { readFileSync } from 'node:fs';
 import { sql } from 'kysely';
+import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { evaluate, type Job } from '@zinc-ledger/core';
 import { checkJob, readJob } from '@zinc-ledger/core/file';
-import { connect } from './database/connection';
-import { migrate } from './database/migrate';
-import {
-	changesBetween,
-	findJobIds,
-	importJob,
-	insertReading,
-	insertVoid,
-	loadJob,
-	nextJobNumber,
-	saveSetup,
-	setStation
-} from './jobs';
-import { listParts } from './parts';
-import { testDatabase, type TestDatabase } from './test-database';
+import { connect } from '../database/connection';
+import { migrate } from '../database/migrate';
+import { acceptPlan, changesBetween, saveFiringOrder, saveSetup, setStation } from './change';
+import { findJobIds, nextJobNumber } from './find';
+import { findReadings, loadJob } from './load';
+import { importJob, insertReading, insertVoid } from './store';
+import { findPart, listParts, savePart } from '../parts';
+import { storeReadings } from '../readings';
+import { testDatabase, type TestDatabase } from '../test-database';
 
 const demo = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
@@ -144,6 +139,146 @@ describe('changes', () => {
 	});
 });
 
+describe('plans and repeats', () => {
+	const plan = (n: number, label = '1I') => ({
+		id: `0197a222-0000-7000-8000-0000000001${String(n).padStart(2, '0')}`,
+		proven: true,
+		stations: [{ label, shims: ['0.030 in', '0.015 in'], spring: `T${n}` }],
+		person: person.id,
+		at: '2026-03-12T10:00:00.000Z'
+	});
+	const station = async () =>
+		(await stored(six.id)).job.stations.find(({ label }) => label === '1I')!;
+
+	it('an accepted plan is kept, and the build is what it says; twice is harmless', async () => {
+		await acceptPlan(test.db, six.id, plan(1));
+		await acceptPlan(test.db, six.id, plan(1));
+		const { job } = await stored(six.id);
+		expect(job.plans).toEqual([plan(1)]);
+		expect(await station()).toMatchObject({ shims: ['0.030 in', '0.015 in'], spring: 'T1' });
+	});
+	it('the next supersedes it, both kept', async () => {
+		await acceptPlan(test.db, six.id, plan(2));
+		expect((await stored(six.id)).job.plans.map(({ id }) => id)).toEqual([plan(1).id, plan(2).id]);
+		expect((await station()).spring).toBe('T2');
+	});
+	it('one for a station that is not there changes nothing', async () => {
+		await expect(acceptPlan(test.db, six.id, plan(3, '9I'))).rejects.toMatchObject({ status: 404 });
+		expect((await stored(six.id)).job.plans).toHaveLength(2);
+	});
+	it('takes its locks off the shelf of the library, and is refused whole where they are gone', async () => {
+		const locks = {
+			id: '0197a222-0000-7000-8000-0000000002aa',
+			name: 'Plus locks',
+			offset: '1 mm'
+		};
+		const part = { ...six.setup.kinds.intake.locks!, ...locks };
+		await savePart(test.db, { sort: 'locks', part, stock: 1, retired: false });
+		const shelf = async () => (await findPart(test.db, locks.id))!.stock;
+		const withLocks = (n: number, labels: string[]) => ({
+			...plan(n),
+			stations: labels.map((label) => ({ label, shims: [], locks: part }))
+		});
+		await expect(acceptPlan(test.db, six.id, withLocks(4, ['1I', '1E']))).rejects.toMatchObject({
+			status: 409
+		});
+		expect([await shelf(), (await stored(six.id)).job.plans.length]).toEqual([1, 2]);
+		await acceptPlan(test.db, six.id, withLocks(5, ['1I']));
+		await acceptPlan(test.db, six.id, withLocks(6, ['1I']));
+		expect(await shelf()).toBe(0);
+		expect((await station()).shims).toEqual([]);
+	});
+	it('many are stored at once, all or none, and the newest of their stations come back', async () => {
+		const base = six.readings[0]!;
+		const many = Array.from({ length: 45 }, (_, i) => ({
+			...base,
+			id: `0197a223-0000-7000-8000-0000000000${String(i).padStart(2, '0')}`,
+			station: i % 2 ? '5I' : '5E'
+		}));
+		const count = async () => (await stored(six.id)).job.readings.length;
+		const before = await count();
+		const lost = [...many.slice(0, 3), { ...base, id: many[3]!.id, station: '9I' }];
+		await expect(storeReadings(test.db, six.id, lost)).rejects.toMatchObject({ status: 404 });
+		const nobody = [{ ...many[0]!, person: '0197a223-0000-7000-8000-0000000000ff' }];
+		await expect(storeReadings(test.db, six.id, nobody)).rejects.toMatchObject({ status: 400 });
+		expect(await count()).toBe(before);
+		const told = await storeReadings(test.db, six.id, many);
+		await storeReadings(test.db, six.id, many.slice(0, 5));
+		expect(await count()).toBe(before + 45);
+		expect(told).toHaveLength(40);
+		expect(told.at(-1)).toEqual(many[43]);
+	});
+	it('repeats keep their set and the correction in force, and every change is told of', async () => {
+		const client = new pg.Client({ connectionString: test.url });
+		await client.connect();
+		const told: string[] = [];
+		client.on('notification', ({ payload }) => told.push(payload ?? ''));
+		await client.query('listen job_change');
+		const reading = {
+			...six.readings[0]!,
+			id: '0197a222-0000-7000-8000-000000000201',
+			set: '0197a222-0000-7000-8000-000000000202',
+			gauge: {
+				name: 'Height gauge 1',
+				resolution: '0.0005 in',
+				gain: 1.0004,
+				correction: '-0.01270 mm',
+				correctionError: '0.00400 mm'
+			}
+		};
+		try {
+			await insertReading(test.db, six.id, reading);
+			expect(await findReadings(test.db, [reading.id])).toEqual([reading]);
+			await client.query('select 1');
+			expect(told.map((text) => JSON.parse(text) as unknown)).toContainEqual({
+				job: six.id,
+				reading: reading.id
+			});
+		} finally {
+			await client.end();
+		}
+	});
+
+	it('other springs on the job take off the tags that named the first, with who and when', async () => {
+		const tagged = (set: string, job: Job) => ({
+			...job.setup,
+			springs: ['T1', 'T2'].map((tag) => ({
+				tag,
+				set,
+				card: job.setup.kinds.intake.spring!.id,
+				points: ['1.820 in', '1.500 in', '1.280 in'].map((height, i) => ({
+					height,
+					load: `${130 + i * 90} lbf`
+				}))
+			}))
+		});
+		const put = async (set: string) => {
+			const { job, revision } = await stored(six.id);
+			await saveSetup(test.db, six.id, revision, tagged(set, job), person);
+		};
+		const [first] = six.stations;
+		await put('First');
+		await acceptPlan(test.db, six.id, {
+			id: '0197a222-0000-7000-8000-000000000030',
+			proven: true,
+			stations: [{ label: first!.label, shims: first!.shims, spring: 'T2' }],
+			person: person.id,
+			at: '2026-11-20T10:00:00.000Z'
+		});
+		await put('First');
+		expect((await stored(six.id)).job.stations[0]!.spring).toBe('T2');
+		await put('Second');
+		const { job } = await stored(six.id);
+		expect(job.stations[0]!.spring).toBeUndefined();
+		expect(job.decisions.at(-1)).toMatchObject({
+			subject: `stations.${first!.label}.spring`,
+			from: 'T2',
+			person: person.id
+		});
+		expect(checkJob(job)).toMatchObject({ ok: true });
+	});
+});
+
 describe('migrations', () => {
 	it('bring a book of the first release along: its jobs, limits, cards and what they are found by', async () => {
 		const old = await testDatabase('first_release', false);
@@ -197,5 +332,32 @@ describe('migrations', () => {
 			await Promise.all(others.map((other) => other.destroy()));
 			await empty.drop();
 		}
+	});
+});
+
+describe('the firing order', () => {
+	it('is kept with the engine, and who changed it on the job, once', async () => {
+		const firingOrder = [1, 4, 2, 6, 3, 5];
+		await saveFiringOrder(test.db, six.id, firingOrder, person);
+		const known = (await loadJob(test.db, six.id))!.job.decisions.length;
+		await saveFiringOrder(test.db, six.id, firingOrder, person);
+		const { job } = (await loadJob(test.db, six.id))!;
+		expect(job.engine.layout).toEqual({ ...six.engine.layout, firingOrder });
+		expect(job.decisions).toHaveLength(known);
+		expect(job.decisions.at(-1)).toMatchObject({
+			subject: 'engine.layout.firingOrder',
+			to: '1-4-2-6-3-5',
+			person: person.id
+		});
+	});
+	it('that cannot be is refused, and nothing is changed', async () => {
+		const before = (await loadJob(test.db, six.id))!.job;
+		await expect(
+			saveFiringOrder(test.db, six.id, [1, 1, 2, 6, 3, 5], person)
+		).rejects.toMatchObject({ status: 400 });
+		await expect(
+			saveFiringOrder(test.db, '0197a777-0000-7000-8000-00000000dead', [1], person)
+		).rejects.toMatchObject({ status: 404 });
+		expect((await loadJob(test.db, six.id))!.job).toEqual(before);
 	});
 });

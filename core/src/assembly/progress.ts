@@ -1,0 +1,74 @@
+/** How far an assembly has come, and what comes next. */
+import type { AssemblyStep } from '../job/schema.ts';
+import { stepKey, type Step } from './steps.ts';
+
+/** What was done, by step; a step undone takes with it every later one that wants it. */
+export type Done = ReadonlyMap<string, AssemblyStep>;
+
+export function doneSteps(steps: readonly Step[], entries: readonly AssemblyStep[]): Done {
+	if (entries.length === 0) return new Map();
+	const done = new Map<string, AssemblyStep>();
+	const wantedBy = new Map<string, string[]>();
+	for (const { key, needs } of steps) {
+		for (const need of needs) {
+			const known = wantedBy.get(need);
+			if (known) known.push(key);
+			else wantedBy.set(need, [key]);
+		}
+	}
+	const undo = (key: string) => {
+		if (!done.delete(key)) return;
+		for (const later of wantedBy.get(key) ?? []) undo(later);
+	};
+	const inTime = entries
+		.map((entry) => ({ entry, at: Date.parse(entry.at) }))
+		.sort((a, b) => a.at - b.at);
+	for (const { entry } of inTime) {
+		const key = stepKey(entry.place, entry.step);
+		if (entry.done) done.set(key, entry);
+		else undo(key);
+	}
+	return done;
+}
+
+/** The step to do first of all those that are wanted before this one and not done; null when it may be done. */
+export function lackingFor(step: Step, steps: readonly Step[], done: Done): Step | null {
+	const key = step.needs.find((need) => !done.has(need));
+	const lacking = key === undefined ? undefined : steps.find((one) => one.key === key);
+	return lacking ? (lackingFor(lacking, steps, done) ?? lacking) : null;
+}
+
+export const WAYS = ['by station', 'by step'] as const;
+export type Way = (typeof WAYS)[number];
+
+/** The steps as the machinist goes through them: every station whole, or every step at all stations. */
+export function inWay(steps: readonly Step[], way: Way): Step[] {
+	if (way === 'by station') return [...steps];
+	const byKey = new Map(steps.map((step) => [step.key, step]));
+	const depth = new Map<string, number>();
+	const deepOf = (step: Step): number => {
+		const known = depth.get(step.key);
+		if (known !== undefined) return known;
+		const own = step.needs.reduce((deep, need) => Math.max(deep, deepOf(byKey.get(need)!) + 1), 0);
+		depth.set(step.key, own);
+		return own;
+	};
+	return steps.toSorted((a, b) => deepOf(a) - deepOf(b));
+}
+
+/** The next step to do: the first that is not done and may be. */
+export const nextStep = (way: readonly Step[], done: Done): Step | null =>
+	way.find((step) => !done.has(step.key) && step.needs.every((need) => done.has(need))) ?? null;
+
+/** Places that are begun and not finished. */
+export function halfBuilt(steps: readonly Step[], done: Done): string[] {
+	const places = new Map<string, { done: number; all: number }>();
+	for (const { place, key } of steps) {
+		if (place === 'job') continue;
+		const count = places.get(place) ?? { done: 0, all: 0 };
+		places.set(place, { done: count.done + (done.has(key) ? 1 : 0), all: count.all + 1 });
+	}
+	return [...places].flatMap(([place, { done: some, all }]) =>
+		some > 0 && some < all ? [place] : []
+	);
+}

@@ -1,0 +1,268 @@
+/**
+ * The plan of a whole job: which shims, which locks and which spring at every
+ * station, from what is on the shelf (handbook §3, §4, §5).
+ */
+import { joined, ofLength, say, type Phrase } from '../../units/phrase.ts';
+import { lengthOf, type Millimetres } from '../../units/quantity.ts';
+import { costOf, type Problem } from '../../plan/problem.ts';
+import { solvePlan, type Answer, type HowToSolve, type Solved } from '../../plan/solve.ts';
+import { standingReadings } from '../in-force.ts';
+import { kindSheet } from '../kind.ts';
+import { partsOf } from '../parts-of.ts';
+import type { StationEntry } from '../schema.ts';
+import { sharedBy } from '../shared.ts';
+import type { KindSheet } from '../sheet.ts';
+import { buildsOf, missingFor, QUANTUM, type Build, type ToBuild } from './builds.ts';
+import { evenly, type BuildChoice } from './evenly.ts';
+import type { PlanAnswer, PlannedStation, PlanQuestion } from './question.ts';
+
+interface Asked {
+	readonly problem: Problem<BuildChoice>;
+	readonly stations: readonly StationEntry[];
+	readonly springs: readonly string[];
+	/** What each part in stock is, to be said. */
+	readonly names: readonly Phrase[];
+	readonly leftOut: readonly (readonly [string, string])[];
+	readonly write: (shim: Millimetres) => string;
+}
+
+/** How a plan is worked out: a solver, how long it may take, and who is told of the best so far. */
+export interface HowToPlan extends Pick<HowToSolve<BuildChoice>, 'solver' | 'seconds'> {
+	readonly onProgress?: (answer: PlanAnswer) => void;
+}
+
+/** Plans a job. Stations that cannot be planned are left out and named. */
+export async function planJob(question: PlanQuestion, how: HowToPlan): Promise<PlanAnswer> {
+	const asked = problemOf(question);
+	if (asked.stations.length === 0) {
+		const why = asked.leftOut.map(([label, missing]) => say`${label}: ${missing}`);
+		return { sort: 'no plan', why: why.length > 0 ? why : [['every station stays as it is']] };
+	}
+	const { onProgress, ...rest } = how;
+	const answer = await solvePlan(asked.problem, {
+		...rest,
+		...(onProgress && { onProgress: (best) => onProgress(planned(asked, best)) })
+	});
+	return told(question, asked, answer);
+}
+
+function told(question: PlanQuestion, asked: Asked, answer: Answer<BuildChoice>): PlanAnswer {
+	switch (answer.sort) {
+		case 'plan':
+			return planned(asked, answer);
+		case 'stopped':
+			return { sort: 'stopped' };
+		case 'no choice':
+			return {
+				sort: 'no plan',
+				why: answer.stations.map((station) => whyNot(question, asked.stations[station]!))
+			};
+		case 'short': {
+			const why = answer.short.map(
+				({ part, wanted, there }) =>
+					say`${asked.names[part]!}: ${String(wanted)} wanted, ${String(there)} there`
+			);
+			return {
+				sort: 'no plan',
+				why: why.length > 0 ? why : [['the springs cannot be placed so that every floor holds']]
+			};
+		}
+	}
+}
+
+function planned(asked: Asked, solved: Solved<BuildChoice>): PlanAnswer {
+	const { value, bound, proven } = solved;
+	const chosen = evenly(
+		solved.chosen,
+		asked.problem.choices,
+		asked.problem.springs,
+		(station) => asked.stations[station]!.kind
+	);
+	const spare = [...asked.problem.stock];
+	for (const { takes } of chosen) for (const [part, count] of takes) spare[part]! -= count;
+	return {
+		sort: 'plan',
+		stations: chosen.map((choice) => written(asked, choice)),
+		proven,
+		worst: value.worst * QUANTUM,
+		bound: bound.worst * QUANTUM,
+		gap: proven || value.cost === 0 ? 0 : Math.max(0, 1 - bound.cost / value.cost),
+		next: chosen.flatMap((choice) => {
+			const other = nextBest(asked.problem, choice, spare);
+			return other ? [written(asked, other)] : [];
+		}),
+		leftOut: asked.leftOut
+	};
+}
+
+/** The cheapest other build of a station with the same spring that what is left over allows. */
+function nextBest(
+	{ choices }: Problem<BuildChoice>,
+	chosen: BuildChoice,
+	spare: readonly number[]
+): BuildChoice | null {
+	const returned = new Map(chosen.takes);
+	return choices.reduce<BuildChoice | null>((best, choice) => {
+		if (choice.station !== chosen.station || choice.spring !== chosen.spring) return best;
+		if (choice === chosen || (best && costOf(best) <= costOf(choice))) return best;
+		const fits = choice.takes.every(
+			([part, count]) => count <= spare[part]! + (returned.get(part) ?? 0)
+		);
+		return fits ? choice : best;
+	}, null);
+}
+
+function written({ stations, springs, write }: Asked, choice: BuildChoice): PlannedStation {
+	const entry = stations[choice.station]!;
+	const spring = choice.spring === null ? entry.spring : springs[choice.spring];
+	return {
+		label: entry.label,
+		shims: choice.build.shims.map(write),
+		...(choice.build.locks && { locks: choice.build.locks }),
+		...(spring !== undefined && { spring })
+	};
+}
+
+/** The job's plan as a problem of choosing. */
+function problemOf({ job, lockStock, placeSprings, fixed }: PlanQuestion): Asked {
+	const { setup } = job;
+	const shared = sharedBy(setup);
+	const standing = standingReadings(job);
+	const isFixed = new Set(fixed);
+	const kept = new Set(
+		job.stations.flatMap(({ label, spring }) => (isFixed.has(label) && spring ? [spring] : []))
+	);
+	const springs = placeSprings ? (setup.springs ?? []).filter(({ tag }) => !kept.has(tag)) : [];
+	const sizes = poolOf(
+		job.stations.filter(({ label }) => !isFixed.has(label)),
+		shared.stock
+	);
+	const stock = [...sizes.map(({ count }) => count), ...lockStock.map(({ count }) => count)];
+	const kinds = new Map<string, KindSheet>();
+	const stations: StationEntry[] = [];
+	const leftOut: (readonly [string, string])[] = [];
+	const choices: BuildChoice[] = [];
+
+	for (const entry of job.stations) {
+		if (isFixed.has(entry.label)) continue;
+		const parts = partsOf(setup, entry);
+		const own = springs.flatMap(({ card }, i) => (card === parts.spring?.id ? [i] : []));
+		const withSpring = (spring: number | null): ToBuild => {
+			const fitted =
+				spring === null ? parts : partsOf(setup, { ...entry, spring: springs[spring]!.tag });
+			const key = `${entry.kind} ${entry.parts ? entry.label : ''} ${entry.cylinder} ${spring ?? entry.spring ?? ''}`;
+			const kind = kinds.get(key) ?? kindSheet(entry.kind, fitted, setup, null);
+			kinds.set(key, kind);
+			return {
+				entry,
+				parts: fitted,
+				standing: standing.get(entry.label)!,
+				kind,
+				shared,
+				sizes,
+				locks: [null, ...lockStock.filter(({ count }) => count > 0).map(({ locks }) => locks)]
+			};
+		};
+		const candidates = (own.length > 0 ? own : [null]).map((spring) => ({
+			spring,
+			station: withSpring(spring)
+		}));
+		const missing = missingFor(candidates[0]!.station);
+		if (missing) {
+			leftOut.push([entry.label, missing]);
+			continue;
+		}
+		const at = stations.push(entry) - 1;
+		for (const { spring, station } of candidates) {
+			for (const build of buildsOf(station)) {
+				if (build.short > 0) continue;
+				choices.push({
+					station: at,
+					spring,
+					distance: build.distance,
+					parts: build.parts,
+					takes: takesOf(build, sizes, lockStock),
+					build
+				});
+			}
+		}
+	}
+	const text = new Map(setup.shimStock.map(({ thickness }) => [lengthOf(thickness), thickness]));
+	for (const { shims } of job.stations) for (const shim of shims) text.set(lengthOf(shim), shim);
+	return {
+		problem: { stations: stations.length, springs: springs.length, stock, choices },
+		stations,
+		springs: springs.map(({ tag }) => tag),
+		names: [
+			...sizes.map(({ thickness }) => say`Shims ${ofLength(thickness)}`),
+			...lockStock.map(({ locks }): Phrase => [locks.name])
+		],
+		leftOut,
+		write: (shim) => text.get(shim) ?? `${shim} mm`
+	};
+}
+
+function takesOf(
+	build: Build,
+	sizes: readonly { readonly thickness: Millimetres }[],
+	lockStock: PlanQuestion['lockStock']
+): (readonly [number, number])[] {
+	const takes = sizes.flatMap(({ thickness }, part): (readonly [number, number])[] => {
+		const count = build.shims.filter((shim) => shim === thickness).length;
+		return count > 0 ? [[part, count]] : [];
+	});
+	const lock = lockStock.findIndex(({ locks }) => locks === build.locks);
+	return lock < 0 ? takes : [...takes, [sizes.length + lock, 1]];
+}
+
+/** The shelf, and what is under the stations already and comes free. */
+function poolOf(
+	stations: readonly StationEntry[],
+	stock: readonly { readonly thickness: Millimetres; readonly count: number }[]
+) {
+	const counts = new Map<Millimetres, number>();
+	for (const { thickness, count } of stock)
+		counts.set(thickness, (counts.get(thickness) ?? 0) + count);
+	for (const { shims } of stations) {
+		for (const shim of shims) counts.set(lengthOf(shim), (counts.get(lengthOf(shim)) ?? 0) + 1);
+	}
+	return [...counts].map(([thickness, count]) => ({ thickness, count }));
+}
+
+/** Which limit keeps a station from being built, by how much, and what on order would free it. */
+function whyNot(question: PlanQuestion, entry: StationEntry): Phrase {
+	const { job, lockStock } = question;
+	const parts = partsOf(job.setup, entry);
+	const shared = sharedBy(job.setup);
+	const base: ToBuild = {
+		entry,
+		parts,
+		standing: standingReadings(job).get(entry.label)!,
+		kind: kindSheet(entry.kind, parts, job.setup, null),
+		shared,
+		sizes: poolOf([entry], shared.stock),
+		locks: [null, ...lockStock.filter(({ count }) => count > 0).map(({ locks }) => locks)]
+	};
+	const nearest = buildsOf(base).reduce<Build | null>(
+		(best, build) => (!best || build.short < best.short ? build : best),
+		null
+	);
+	const onOrder = buildsOf({
+		...base,
+		sizes: shared.stock.map(({ thickness }) => ({ thickness, count: shared.limits.shimsAtMost })),
+		locks: [null, ...lockStock.map(({ locks }) => locks)]
+	})
+		.filter(({ short }) => short === 0)
+		.toSorted((a, b) => a.distance - b.distance || a.parts - b.parts)[0];
+	const limit = nearest?.floor
+		? say`${entry.label}: ${nearest.floor} short by ${ofLength(nearest.short)}`
+		: say`${entry.label}: nothing on the shelf holds every floor`;
+	if (!onOrder) return limit;
+	const ordered: Phrase[] = [
+		...onOrder.shims.map((shim): Phrase => say`shim ${ofLength(shim)}`),
+		...(onOrder.locks ? [[onOrder.locks.name] as Phrase] : [])
+	];
+	return ordered.length === 0
+		? limit
+		: say`${limit}; on order it would be freed by ${joined(ordered, ' + ')}`;
+}

@@ -1,0 +1,96 @@
+/**
+ * A signed sheet: the whole job document and the sheet worked out from it,
+ * frozen as canonical JSON (RFC 8785) with its SHA-256. Anything changed in it
+ * afterwards, down to a digit, shows.
+ */
+import canonicalize from 'canonicalize';
+import { z } from 'zod';
+import { evaluate } from '../job/evaluate.ts';
+import { plainSheet } from '../job/plain-sheet.ts';
+import type { Job } from '../job/schema.ts';
+import { checkJob } from '../job/file.ts';
+import type { Units } from '../units/display.ts';
+import { showPhrase } from '../units/phrase.ts';
+import { openPoints } from './open-points.ts';
+import { SIGNED_FORMAT, SIGNED_VERSION, SignedSheet, type Signing } from './schema.ts';
+
+export { SignedSheet, type Signing } from './schema.ts';
+
+/** SHA-256 of a text in UTF-8, as lower-case hexadecimal digits. */
+export type Sha256 = (text: string) => string;
+
+const canonical = (value: unknown): string => canonicalize(value) as string;
+
+/** Freezes a job as it stands; the text is what is kept and handed out. */
+export function signSheet(job: Job, signing: Signing, units: Units, sha256: Sha256): string {
+	const sheet = evaluate(job);
+	const body = {
+		format: SIGNED_FORMAT,
+		version: SIGNED_VERSION,
+		signing,
+		job,
+		sheet: plainSheet(sheet, units),
+		open: openPoints(job, sheet).map(({ place, text, acceptance }) => ({
+			place,
+			text: showPhrase(text, units),
+			...(acceptance && {
+				accepted: {
+					by: job.people.find(({ id }) => id === acceptance.person)?.name ?? acceptance.person,
+					reason: acceptance.reason
+				}
+			})
+		}))
+	};
+	return canonical({ ...body, sha256: sha256(canonical(body)) });
+}
+
+export type Verification =
+	| { readonly ok: true; readonly signed: SignedSheet; readonly same: boolean }
+	| { readonly ok: false; readonly problem: string };
+
+/** The job in it is looked at on its own: one of another release is sound all the same. */
+const AnyJob = SignedSheet.extend({ job: z.unknown() });
+
+/**
+ * Whether a signed sheet is as it was signed.
+ *
+ * @returns `same` tells whether this program works out the same sheet from the
+ * job in it; a later one may not, and the file is sound all the same
+ */
+export function verifySheet(text: string, sha256: Sha256): Verification {
+	let value: Partial<SignedSheet>;
+	try {
+		value = JSON.parse(text) as Partial<SignedSheet>;
+	} catch {
+		return { ok: false, problem: 'this is not JSON: cut short, or changed' };
+	}
+	if (value === null || typeof value !== 'object' || value.format !== SIGNED_FORMAT)
+		return {
+			ok: false,
+			problem: `this is not a signed sheet ("format" must be "${SIGNED_FORMAT}")`
+		};
+	if (value.version !== SIGNED_VERSION)
+		return { ok: false, problem: `this program verifies version ${SIGNED_VERSION}` };
+	const { sha256: stated, ...body } = value;
+	// Digits beyond what a number keeps would not change its value: the text itself must be canonical.
+	if (canonical(value) !== text.replace(/\r?\n$/, ''))
+		return {
+			ok: false,
+			problem: 'the text is not as it was written: it was changed or laid out anew'
+		};
+	const found = sha256(canonical(body));
+	if (found !== stated)
+		return {
+			ok: false,
+			problem: `changed since it was signed: its SHA-256 is ${found}, ${String(stated)} is stated`
+		};
+	const shape = AnyJob.safeParse(value);
+	if (!shape.success)
+		return { ok: false, problem: `this is no whole signed sheet: ${z.prettifyError(shape.error)}` };
+	const signed = value as SignedSheet;
+	const read = checkJob(signed.job);
+	const units = signed.sheet.units.sentences;
+	const same =
+		read.ok && canonical(plainSheet(evaluate(read.value), units)) === canonical(signed.sheet);
+	return { ok: true, signed, same };
+}

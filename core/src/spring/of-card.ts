@@ -1,0 +1,36 @@
+/** What a spring's card says, as rate, line and curve. */
+import { lengthOf, loadOf, rateOf, type NewtonsPerMillimetre } from '../units/quantity.ts';
+import type { SpringCard } from '../part/schema.ts';
+import { cardCurve, rateBetween, testedCurve, type Curve, type Point } from './curve.ts';
+
+const pointOf = (at: { height: string; load: string }): Point => ({
+	height: lengthOf(at.height),
+	load: loadOf(at.load)
+});
+
+/** Rate of a card: through its two loads where it gives two, else as stated. */
+export function cardRate({ seat, open, rate }: SpringCard): NewtonsPerMillimetre {
+	return open ? rateBetween(pointOf(seat), pointOf(open)) : rateOf(rate!);
+}
+
+/** A card's straight line, whatever was tested. */
+export function cardLine(card: SpringCard): Curve {
+	return cardCurve(pointOf(card.seat), cardRate(card), lengthOf(card.bind));
+}
+
+/** A spring's curve: through its tested points where there are any, else its card's line. */
+export function curveOf(card: SpringCard): Curve {
+	return card.tested ? curveThrough(card.tested.points) : cardLine(card);
+}
+
+type Points = NonNullable<SpringCard['tested']>['points'];
+const known = new WeakMap<Points, Curve>();
+
+/** The curve through these very points, made once for as long as they live. */
+function curveThrough(points: Points): Curve {
+	const before = known.get(points);
+	if (before) return before;
+	const curve = testedCurve(points.map(pointOf));
+	known.set(points, curve);
+	return curve;
+}

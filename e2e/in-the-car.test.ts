@@ -1,0 +1,77 @@
+/** Springs fitted in the car: one cylinder at a time, the air line before its first lock and after its last. */
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { Job } from '@zinc-ledger/core';
+import { until } from './support/app.ts';
+import { Key } from './support/browser.ts';
+import { visit } from './support/visit.ts';
+
+const at = visit('demo');
+let path = '';
+beforeAll(async () => {
+	await at.browser.workAs('Runa Tarn');
+	path = await at.browser.openJob('2417');
+});
+
+const stored = async () => {
+	const { body } = await at.browser.api('GET', `/api${path}`);
+	return (body as { job: Job }).job;
+};
+/** Ticks the step that is asked for and waits until so many are done. */
+async function tick(done: number) {
+	await at.browser.click('Done', 'button');
+	await at.browser.sees(`${done} of 188 steps`);
+}
+
+describe('a head in the car', () => {
+	it('is set up as such', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/setup`);
+		await browser.fill('Springs are fitted on the', 'car');
+		await browser.click('Save the set-up', 'button');
+		await until(async () => (await stored()).setup.place === 'car');
+	});
+	it('has the piston found, the crankshaft held and the air proven before anything is undone', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/assembly`);
+		await browser.sees('in the car, one cylinder at a time');
+		await browser.fill('Counted', '24');
+		await browser.press(Key.ENTER);
+		await browser.sees('Cylinder 1 At true top dead centre');
+		await browser.sees('Closed valves do not mean that the piston is up.');
+		await tick(2);
+		await browser.sees('hands and tools clear of it');
+		await tick(3);
+		await browser.sees('If the air drops, the valve drops.');
+		await tick(4);
+		await browser.sees('a magnet for the locks');
+		await tick(5);
+		expect(await browser.text('main')).toContain('1I');
+		await browser.sees('Locator');
+	});
+	it('no other cylinder is begun before the air is off this one', async () => {
+		const { browser } = at;
+		await browser.click('2I', 'button');
+		await browser.sees('First at 1I');
+		const { body, status } = await browser.api('POST', `/api${path}/entries/assembly`, {
+			id: '0197a555-0000-7000-8000-000000000002',
+			place: 'cylinder 2',
+			step: 'dead centre',
+			done: true,
+			person: (await stored()).people[0]!.id,
+			at: new Date().toISOString()
+		});
+		expect(status).toBe(409);
+		expect(JSON.stringify(body)).toContain('1I');
+	});
+	it('goes on with the next cylinder once both valves are built and the air is off', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/assembly`);
+		for (let done = 6; !(await browser.text('main')).includes('air off, rags and tools'); done++)
+			await tick(done);
+		const done = Number(/(\d+) of 188/.exec(await browser.text('main'))![1]);
+		await tick(done + 1);
+		await browser.sees('Cylinder 2 At true top dead centre');
+		const { assembly } = await stored();
+		expect(assembly.at(-1)).toMatchObject({ place: 'cylinder 1', step: 'air off', done: true });
+	});
+});

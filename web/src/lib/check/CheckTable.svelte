@@ -1,0 +1,47 @@
+<script lang="ts">
+	/** What was tried so far, a line for each valve. */
+	import { holdsVacuum, leastRoom, passagesAtFault, type StationSheet } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+
+	let { stations }: { stations: readonly StationSheet[] } = $props();
+	const bench = getBench();
+</script>
+
+<table class="w-full" aria-label="Checks so far">
+	<thead>
+		<tr class="border-b-2 border-ink text-[12px] text-soft [&>th]:font-medium">
+			<th class="text-left">Valve</th><th class="text-right">Vacuum</th>
+			<th class="pl-4 text-left">Passages</th><th class="text-right">Piston</th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each stations as { label, checks, piston: verdict } (label)}
+			{@const { vacuum, piston, passages } = checks}
+			{@const faults = passagesAtFault(checks)}
+			{@const clear = Object.keys(passages).length}
+			<tr class="border-b border-hair [&>td]:py-1">
+				<th scope="row" class="figure text-left font-semibold">{label}</th>
+				<td class="figure text-right">
+					{#if vacuum}
+						<Mark state={holdsVacuum(vacuum) ? 'clear' : 'stop'} />
+						{vacuum.reached}, {vacuum.seconds} s
+					{:else}·{/if}
+				</td>
+				<td class="pl-4">
+					{#if faults.length > 0}
+						<Mark state="stop" /> {faults.join(', ')}
+					{:else}
+						{clear > 0 ? `${clear} clear` : '·'}
+					{/if}
+				</td>
+				<td class="figure text-right">
+					{#if piston && verdict}
+						<Mark state={verdict.state} />
+						{bench.length(verdict.figure)} at {leastRoom(piston).angle}°
+					{:else}·{/if}
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>

@@ -1,0 +1,121 @@
+<script lang="ts">
+	/** What the plan would have at every station, beside what stands there now. */
+	import {
+		lengthOf,
+		showPhrase,
+		type Job,
+		type PlannedStation,
+		type Sheet
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { stateClass } from '$lib/ui/state';
+
+	interface Props {
+		job: Job;
+		then: Sheet | null;
+		planned: ReadonlyMap<string, PlannedStation>;
+		leftOut: ReadonlyMap<string, string>;
+		fixed: ReadonlySet<string>;
+		selected: string | null;
+		onselect: (label: string) => void;
+		onfix: (label: string) => void;
+	}
+	let { job, then, planned, leftOut, fixed, selected, onselect, onfix }: Props = $props();
+	const bench = getBench();
+	const { length, load } = bench;
+	const shims = (texts: readonly string[]) =>
+		texts.map((text) => length(lengthOf(text))).join(' + ') || 'none';
+	const rows = $derived(job.stations.map((entry, i) => ({ entry, after: then?.stations[i] })));
+	const anySpring = $derived((job.setup.springs ?? []).length > 0);
+</script>
+
+{#snippet change(before: string, after: string | undefined)}
+	{#if after === undefined || after === before}
+		<span class="text-soft">{before}</span>
+	{:else}
+		<span class="text-faint line-through">{before}</span>
+		<b class="font-semibold">{after}</b>
+	{/if}
+{/snippet}
+
+<table class="w-full border-collapse text-[13px]">
+	<thead class="sticky top-0 z-[1] bg-paper">
+		<tr
+			class="border-b-2 border-ink text-[12px] text-soft [&>th]:px-1.5 [&>th]:pb-1 [&>th]:align-bottom [&>th]:font-medium"
+		>
+			<th class="text-left">Valve</th>
+			<th class="text-left">Stays</th>
+			<th class="text-left">Shims, {bench.units.length}</th>
+			<th class="text-left">Locks</th>
+			{#if anySpring}<th class="text-left">Spring</th>{/if}
+			<th class="text-right">Height</th>
+			<th class="text-right">Seat, {bench.units.load}</th>
+			<th class="text-right">Open</th>
+			<th class="text-right">To bind</th>
+			<th class="text-right">To seal</th>
+			<th></th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each rows as { entry, after } (entry.label)}
+			{@const plan = planned.get(entry.label)}
+			<tr
+				class={[
+					'border-b border-hair [&>td]:px-1.5 [&>td]:py-0.5',
+					selected === entry.label && 'bg-chromate-wash'
+				]}
+				data-plan={entry.label}
+			>
+				<td>
+					<button
+						class="figure min-h-7 min-w-9 text-left font-semibold"
+						onclick={() => onselect(entry.label)}
+					>
+						{entry.label}
+					</button>
+				</td>
+				<td>
+					<input
+						type="checkbox"
+						class="block size-4"
+						aria-label="{entry.label} stays as it is"
+						checked={fixed.has(entry.label)}
+						onchange={() => onfix(entry.label)}
+					/>
+				</td>
+				<td class="figure">{@render change(shims(entry.shims), plan && shims(plan.shims))}</td>
+				<td>
+					{plan?.locks ? plan.locks.name : ''}
+				</td>
+				{#if anySpring}
+					<td class="figure">{@render change(entry.spring ?? '·', plan?.spring)}</td>
+				{/if}
+				<td class="figure text-right">{length(after?.figures.height.figure)}</td>
+				<td class="figure text-right">
+					{load(after?.figures.seatLoad.figure)}
+				</td>
+				<td class="figure text-right">
+					{load(after?.figures.openLoad.figure)}
+				</td>
+				<td class="figure text-right {stateClass(after?.figures.bindMargin.state ?? 'clear')}">
+					{length(after?.figures.bindMargin.figure)}
+				</td>
+				<td class="figure text-right {stateClass(after?.figures.sealClearance.state ?? 'clear')}">
+					{length(after?.figures.sealClearance.figure)}
+				</td>
+				<td>
+					{#if leftOut.has(entry.label)}
+						<span class="text-soft">{leftOut.get(entry.label)}</span>
+					{:else if fixed.has(entry.label)}
+						<span class="text-soft">as it is</span>
+					{:else if after && after.state !== 'clear' && after.state !== 'not measured'}
+						{@const why = after.remarks.find(({ state }) => state === after.state)}
+						<Mark state={after.state} word />
+						{#if why}<span class="text-soft">{showPhrase(why.text, bench.units)}</span>{/if}
+					{/if}
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>

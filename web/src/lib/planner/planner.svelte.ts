@@ -1,0 +1,92 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import { onDestroy } from 'svelte';
+import { KINDS, type PlanAnswer, type PlanQuestion } from '@zinc-ledger/core';
+import type { Planner as InWorker } from './plan.worker';
+
+/** Longest time that a plan is worked on before the best so far is shown. */
+const SECONDS = 20;
+
+/** Plans asked for from a page: the newest question counts, and can be given up. */
+export class Planner {
+	working = $state(false);
+	/** The answer, or the best so far while it is being worked on. */
+	answer = $state.raw<PlanAnswer | null>(null);
+	/** Simpler plans to compare with, by name: shims alone, and shims to the card's height. */
+	simpler = $state.raw<readonly (readonly [name: string, answer: PlanAnswer])[]>([]);
+	/** How long the last plan took, in milliseconds. */
+	took = $state<number | null>(null);
+	#worker: Worker | null = null;
+	#remote: Remote<InWorker> | null = null;
+	#asked = 0;
+
+	constructor() {
+		onDestroy(() => this.#worker?.terminate());
+	}
+
+	/** Loads worker and solver, so that the first plan need not wait for them. */
+	open(): void {
+		this.#worker = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
+		this.#remote = wrap<InWorker>(this.#worker);
+	}
+
+	async ask(question: PlanQuestion): Promise<void> {
+		if (this.working) this.cancel();
+		if (!this.#remote) this.open();
+		const mine = ++this.#asked;
+		this.working = true;
+		this.answer = null;
+		this.simpler = [];
+		const start = performance.now();
+		const isMine = () => mine === this.#asked;
+		const told = proxy((answer: PlanAnswer) => {
+			if (isMine()) this.answer = answer;
+		});
+		const answer = await this.#remote!.plan(question, SECONDS, told);
+		if (!isMine()) return;
+		this.answer = answer;
+		this.took = performance.now() - start;
+		this.working = false;
+		const plain = { ...question, placeSprings: false, lockStock: [] };
+		const simpler = {
+			'shims to card height': { ...plain, job: toCardHeight(question.job) },
+			'shims only': plain
+		};
+		for (const [name, asked] of Object.entries(simpler)) {
+			const other = await this.plainly(asked);
+			if (!isMine()) return;
+			this.simpler = [...this.simpler, [name, other]];
+		}
+	}
+
+	/** A plan that nobody watches being worked out. */
+	plainly(question: PlanQuestion): Promise<PlanAnswer> {
+		if (!this.#remote) this.open();
+		return this.#remote!.plan(
+			question,
+			SECONDS,
+			proxy(() => undefined)
+		);
+	}
+
+	/** Lets the answer go, once it is accepted. */
+	forget(): void {
+		this.answer = null;
+		this.simpler = [];
+	}
+
+	/** Stops at once; the best plan so far stays. */
+	cancel(): void {
+		this.#asked++;
+		this.#worker?.terminate();
+		this.working = false;
+		this.answer ??= { sort: 'stopped' };
+		this.open();
+	}
+}
+
+/** The job with the card's height as the aim of both kinds. */
+function toCardHeight(job: PlanQuestion['job']): PlanQuestion['job'] {
+	const kinds = structuredClone(job.setup.kinds);
+	for (const kind of KINDS) kinds[kind].aim = { school: 'card height' };
+	return { ...job, setup: { ...job.setup, kinds } };
+}

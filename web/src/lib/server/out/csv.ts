@@ -1,0 +1,17 @@
+import Papa from 'papaparse';
+import type { SignedSheet } from '@zinc-ledger/core/signed';
+import { frozen, outColumns } from './frozen';
+
+/** A signed sheet as CSV: a line a valve, its figures, states and remarks. */
+export function sheetCsv(signed: SignedSheet): string {
+	const sheet = frozen(signed);
+	const columns = outColumns(sheet);
+	const rows = sheet.stations.map((station) => [
+		station.label,
+		...columns.map(({ of }) => of(station)?.text ?? ''),
+		station.state,
+		station.remarks.map(({ text }) => text).join('; ')
+	]);
+	const heads = columns.map(({ title, unit }) => (unit ? `${title}, ${unit}` : title));
+	return `${Papa.unparse([['Valve', ...heads, 'State', 'Remarks'], ...rows])}\r\n`;
+}

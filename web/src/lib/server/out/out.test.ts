@@ -1,0 +1,126 @@
+import { execFileSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import jsQR from 'jsqr';
+import Papa from 'papaparse';
+import sharp from 'sharp';
+import { describe, expect, it } from 'vitest';
+import { METRIC, type Job } from '@zinc-ledger/core';
+import { readJob } from '@zinc-ledger/core/file';
+import { signSheet, type SignedSheet } from '@zinc-ledger/core/signed';
+import { sheetCsv } from './csv';
+import { headPlanSvg, sectionSvg, tightest } from './drawing';
+import { frozen, outColumns } from './frozen';
+import { labelPdf, sheetPdf } from './pdf';
+
+const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
+const signed = (name: string, change: (job: Job) => Job = (job) => job): SignedSheet => {
+	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	const job = change(read.value);
+	const signing = {
+		id: '0197a999-0000-7000-8000-000000000001',
+		revision: 1,
+		person: job.people[0]!,
+		at: '2026-03-20T10:00:00.000Z'
+	};
+	return JSON.parse(signSheet(job, signing, METRIC, sha256)) as SignedSheet;
+};
+const twin = signed('2409-twin-cam');
+const six = signed('2417-straight-six');
+
+describe('the columns of a signed sheet', () => {
+	it('are those that hold anything, in the units of its signing', () => {
+		const titles = outColumns(frozen(twin)).map(({ title, unit }) => `${title} ${unit}`);
+		expect(titles).toContain('Seat load N');
+		expect(titles).toContain('Shims mm');
+		expect(titles).not.toContain('Vacuum ');
+		expect(titles).not.toContain('As built mm');
+	});
+	it('show what was tried once it was', () => {
+		const tried = signed('2409-twin-cam', (job) => ({
+			...job,
+			checks: [
+				{
+					id: '0197a999-0000-7000-8000-000000000009',
+					sort: 'vacuum',
+					station: '1Ia',
+					reached: '600 mbar',
+					least: '500 mbar',
+					seconds: 10,
+					person: job.people[0]!.id,
+					at: '2026-03-20T09:00:00Z'
+				}
+			]
+		}));
+		const column = outColumns(frozen(tried)).find(({ title }) => title === 'Vacuum')!;
+		expect(frozen(tried).stations.map((station) => column.of(station)?.text)).toContain('600 mbar');
+	});
+});
+
+describe('CSV', () => {
+	it('has a line a valve, read back by a strict reader', () => {
+		const { data, errors } = Papa.parse<Record<string, string>>(sheetCsv(six).trim(), {
+			header: true
+		});
+		expect(errors).toEqual([]);
+		expect(data).toHaveLength(12);
+		const row = data.find(({ Valve }) => Valve === '4E')!;
+		expect(row['Installed height, mm']).toBe('47.42');
+		expect(row['State']).toBe('stop');
+		expect(row['Remarks']).toContain('Shim 0.76 + 0.38');
+	});
+});
+
+describe('paper', () => {
+	it('takes whatever was typed: spaces among figures, odd numbers and signs', async () => {
+		const odd = signed('2409-twin-cam', (job) => ({
+			...job,
+			number: '24 09 b',
+			notes: [
+				{
+					id: '0197a999-0000-7000-8000-000000000008',
+					text: 'Größe ½ "…" – ≤ 漢',
+					private: false,
+					holds: false,
+					person: job.people[0]!.id,
+					at: '2026-03-20T09:00:00Z'
+				}
+			],
+			stations: job.stations.map((station) => ({ ...station, shims: ['0.40 mm', '0.75 mm'] }))
+		}));
+		for (const size of ['A4', 'Letter'] as const)
+			expect((await sheetPdf(odd, size, true)).subarray(0, 5).toString()).toBe('%PDF-');
+		expect((await labelPdf(odd, 'http://shop/jobs/1')).length).toBeGreaterThan(5000);
+	});
+	it('has a code on its label that a camera reads: where the record is', async () => {
+		const address = `http://shop.local:4600/jobs/${six.job.id}`;
+		const input = await labelPdf(six, address);
+		const png = execFileSync('pdftoppm', ['-r', '200', '-png', '-'], { input });
+		const { data, info } = await sharp(png)
+			.ensureAlpha()
+			.raw()
+			.toBuffer({ resolveWithObject: true });
+		expect(jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data).toBe(address);
+	});
+});
+
+describe('drawings', () => {
+	it('the head plan names every valve and marks what is not clear', () => {
+		const svg = headPlanSvg(six.job, frozen(six).stations, 500);
+		for (const { label } of six.job.stations) expect(svg).toContain(`>${label}</text>`);
+		expect(svg.match(/#a9211c/g)).toHaveLength(1);
+		expect(headPlanSvg(twin.job, frozen(twin).stations, 500)).not.toContain('#a9211c');
+	});
+	it('the section is of the valve with the least room before bind', () => {
+		const label = tightest(frozen(twin).stations)!;
+		const least = Math.min(
+			...frozen(twin).stations.map(({ figures }) => figures.bindMargin!.figure!)
+		);
+		const own = frozen(twin).stations.find((station) => station.label === label)!;
+		expect(own.figures.bindMargin!.figure).toBe(least);
+		expect(sectionSvg(twin.job, label, 130, 130)).toMatch(/^<svg[^>]*>.*<circle.*<\/svg>$/);
+		expect(sectionSvg(twin.job, '9I', 130, 130)).toBeNull();
+		expect(tightest([])).toBeNull();
+	});
+});

@@ -1,0 +1,113 @@
+/** Signed sheets: frozen text with its SHA-256, revised only by the next. */
+import { createHash } from 'node:crypto';
+import { error } from '@sveltejs/kit';
+import { v7 as uuid } from 'uuid';
+import {
+	entryCount,
+	evaluate,
+	maySign,
+	openPoints,
+	type Person,
+	type Signed,
+	type Units
+} from '@zinc-ledger/core';
+import { signSheet, type SignedSheet } from '@zinc-ledger/core/signed';
+import type { SignedEntry } from '$lib/job/signed';
+import type { Database } from './database/connection';
+import { loadJob } from './jobs/load';
+
+export const sha256 = (text: string) => createHash('sha256').update(text, 'utf8').digest('hex');
+
+/** The signed sheets of a job, newest first. */
+export async function listSigned(db: Database, jobId: string): Promise<SignedEntry[]> {
+	const rows = await db
+		.selectFrom('signed_sheet')
+		.innerJoin('person', 'person.id', 'signed_sheet.person_id')
+		.select(['signed_sheet.id', 'revision', 'entries', 'sha256', 'person.name as person', 'at'])
+		.where('job_id', '=', jobId)
+		.orderBy('revision', 'desc')
+		.execute();
+	return rows.map((row) => ({ ...row, at: row.at.toISOString() }));
+}
+
+/** The newest signed sheet of each of several jobs. */
+export async function newestSigned(
+	db: Database,
+	jobIds: readonly string[]
+): Promise<ReadonlyMap<string, Signed>> {
+	if (jobIds.length === 0) return new Map();
+	const rows = await db
+		.selectFrom('signed_sheet')
+		.distinctOn('job_id')
+		.select(['job_id', 'revision', 'entries'])
+		.where('job_id', 'in', jobIds)
+		.orderBy('job_id')
+		.orderBy('revision', 'desc')
+		.execute();
+	return new Map(rows.map(({ job_id, ...signed }) => [job_id, signed]));
+}
+
+/** A signed sheet as text, byte for byte as it was signed. */
+export async function signedText(db: Database, jobId: string, id: string): Promise<string> {
+	const row = await db
+		.selectFrom('signed_sheet')
+		.select('content')
+		.where('job_id', '=', jobId)
+		.where('id', '=', id)
+		.executeTakeFirst();
+	if (!row) error(404, 'There is no such signed sheet.');
+	return row.content;
+}
+
+export const readSigned = (text: string) => JSON.parse(text) as SignedSheet;
+
+/**
+ * Signs a job as it stands, if nothing blocks it; a sheet signed before is
+ * named and stays as it is.
+ */
+export async function signJob(
+	db: Database,
+	jobId: string,
+	person: Person,
+	units: Units
+): Promise<SignedEntry> {
+	return db.transaction().execute(async (trx) => {
+		// Two who sign at once wait for each other here.
+		await trx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().execute();
+		const loaded = await loadJob(trx, jobId);
+		if (!loaded) error(404, 'There is no such job.');
+		const { job } = loaded;
+		const points = openPoints(job, evaluate(job));
+		if (!maySign(points)) {
+			const first = points.find(({ weight, acceptance }) => weight !== 'said' && !acceptance)!;
+			error(409, `Not everything is settled: ${first.place} blocks the sheet.`);
+		}
+		const [last] = await listSigned(trx, jobId);
+		const id = uuid();
+		const at = new Date().toISOString();
+		const revision = (last?.revision ?? 0) + 1;
+		const supersedes = last && { id: last.id, sha256: last.sha256 };
+		const content = signSheet(
+			job,
+			{ id, revision, ...(supersedes && { supersedes }), person, at },
+			units,
+			sha256
+		);
+		const digest = readSigned(content).sha256;
+		const entries = entryCount(job);
+		await trx
+			.insertInto('signed_sheet')
+			.values({
+				id,
+				job_id: jobId,
+				revision,
+				entries,
+				content,
+				sha256: digest,
+				person_id: person.id,
+				at: new Date(at)
+			})
+			.execute();
+		return { id, revision, entries, sha256: digest, person: person.name, at };
+	});
+}

@@ -1,0 +1,85 @@
+<script lang="ts">
+	/** The springs of a set under each other, how far each is off the middle, and which go together. */
+	import { rateUnit, setFigures } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { stateClass } from '$lib/ui/state';
+	import type { Row } from './worked';
+
+	interface Props {
+		rows: readonly Row[];
+		/** Tag of the chosen spring. */
+		chosen: string | undefined;
+		onchoose: (tag: string) => void;
+	}
+	let { rows, chosen, onchoose }: Props = $props();
+	const bench = getBench();
+	const { length, load, rate } = bench;
+	const set = $derived(
+		setFigures(rows.map(({ spring, figures }) => ({ tag: spring.tag, seat: figures.seat })))
+	);
+	const percent = (part: number) =>
+		`${part > 0 ? '+' : ''}${(part * 100).toFixed(1).replace('-', '−')} %`;
+</script>
+
+<table class="mt-2 w-full border-collapse">
+	<thead>
+		<tr class="border-b-2 border-ink text-right text-[12px] text-soft">
+			<th class="py-1 pl-2 text-left font-medium">Spring</th>
+			<th class="py-1 font-medium">Seat <span class="figure">{bench.units.load}</span></th>
+			<th class="py-1 font-medium">Open <span class="figure">{bench.units.load}</span></th>
+			<th class="py-1 font-medium">Rate <span class="figure">{rateUnit(bench.units)}</span></th>
+			<th class="py-1 font-medium">Bends by</th>
+			<th class="py-1 font-medium">Bind <span class="figure">{bench.units.length}</span></th>
+			<th class="py-1 font-medium">Off the middle</th>
+			<th class="py-1 pr-2 text-left font-medium"><span class="sr-only">State</span></th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each rows as { spring, worked: done, figures, bind } (spring.tag)}
+			{@const member = set.members.get(spring.tag)}
+			{@const isChosen = spring.tag === chosen}
+			<tr
+				class="figure cursor-pointer border-b border-hair text-right text-[15px] {isChosen
+					? 'bg-chromate-wash'
+					: 'hover:bg-sunk'}"
+				data-tag={spring.tag}
+				onclick={() => onchoose(spring.tag)}
+			>
+				<th
+					scope="row"
+					class="h-8 border-l-[5px] pl-2 text-left font-medium {isChosen
+						? 'border-chromate'
+						: 'border-transparent'}"
+				>
+					<button>{spring.tag}</button>
+				</th>
+				<td class={member ? stateClass(member.state) : ''}>{load(figures.seat)}</td>
+				<td>{load(figures.open)}</td>
+				<td>{rate(figures.rate)}</td>
+				<td
+					>{figures.nonLinearity === null
+						? '·'
+						: `${(figures.nonLinearity * 100).toFixed(1)} %`}</td
+				>
+				<td>{length(bind)}{spring.measured.bind ? '*' : ''}</td>
+				<td class={member ? stateClass(member.state) : ''}>{member ? percent(member.off) : '·'}</td>
+				<td class="pr-2 pl-3 text-left font-sans text-[13px]">
+					{#if member && member.state !== 'clear'}<Mark state={member.state} word />{/if}
+					{#if done === null}<span class="text-faint">not tested</span>
+					{:else if done.curve === null}too few points
+					{:else if done.bind.sort === 'none'}bind not reached{/if}
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>
+<p class="mt-2 text-[13px] text-soft">
+	{#if set.median !== null}
+		Seat loads <b class="figure text-ink">{load(set.least)}–{load(set.most)}</b>, middle
+		<b class="figure text-ink">{load(set.median)}</b>. Go together:
+		<span class="figure text-ink">{set.pairs.map((pair) => pair.join('+')).join('  ')}</span>
+	{:else}
+		Nothing is tested yet.
+	{/if}
+</p>

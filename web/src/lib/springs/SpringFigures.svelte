@@ -1,0 +1,143 @@
+<script lang="ts">
+	/** What is known of one spring: bind, margin, rate, energy, sag, and which card it is by its curve. */
+	import {
+		identify,
+		lengthOf,
+		localRate,
+		mm,
+		sagAt,
+		type Millimetres,
+		type SpringCard
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { moment } from '$lib/ui/words';
+	import { worked, type Row } from './worked';
+
+	interface Props {
+		spring: Row;
+		/** What the set says it is. */
+		card: SpringCard | null;
+		/** What it may be. */
+		cards: readonly SpringCard[];
+		seat: Millimetres;
+		/** As it was typed. */
+		lift: string;
+	}
+	let { spring: chosen, card, cards, seat, lift }: Props = $props();
+	const bench = getBench();
+	const { length, load, rate } = bench;
+	const open = $derived(mm(seat - lengthOf(lift)));
+	const rateAt = (height: Millimetres) =>
+		chosen.worked?.curve ? rate(localRate(chosen.worked.curve, height)) : '·';
+
+	const seen = $derived.by(() => {
+		const { curve, bind } = chosen.worked ?? {};
+		if (!curve || !bind) return null;
+		const { freeHeight, outside, wire } = chosen.spring.measured;
+		return {
+			curve,
+			bind,
+			freeHeight: freeHeight ? lengthOf(freeHeight) : undefined,
+			outside: outside ? lengthOf(outside) : undefined,
+			wire: wire ? lengthOf(wire) : undefined
+		};
+	});
+	const matches = $derived(seen ? identify(seen, cards).slice(0, 4) : []);
+	const own = $derived(
+		card && seen ? identify({ curve: seen.curve, bind: seen.bind }, [card])[0] : undefined
+	);
+	const sag = $derived.by(() => {
+		const [newest, before] = chosen.spring.sweeps;
+		if (!newest || !before) return null;
+		const [now, then] = [worked(newest, card?.build).curve, worked(before, card?.build).curve];
+		return now && then ? sagAt(then, now, seat) : null;
+	});
+</script>
+
+<h2 class="flex items-baseline gap-3 border-b-2 border-ink pb-1">
+	<span class="figure text-xl font-semibold">{chosen.spring.tag}</span>
+	{#if chosen.sweep}
+		<span class="text-soft"
+			>{moment(chosen.sweep.at)}, {chosen.sweep.person}, {chosen.sweep.tester}</span
+		>
+	{/if}
+</h2>
+{#if own?.fits === 'is not it'}
+	<p role="alert" class="mt-2">
+		<Mark state="stop" word /> This is not the {card?.name} that the set says.
+	</p>
+{/if}
+<dl class="mt-2 grid grid-cols-[1fr_auto] gap-y-0.5">
+	{#if chosen.worked}
+		{@const { bind, energy, hysteresis } = chosen.worked}
+		<dt class="text-soft">Bind</dt>
+		<dd class="text-right">
+			{#if chosen.spring.measured.bind}
+				<span class="figure">{length(chosen.bind)}</span>, placed by {chosen.spring.measured.bind
+					.person}
+			{:else if bind.sort === 'bind'}
+				<span class="figure">{length(bind.height)}</span>
+				within <span class="figure">{length(bind.from)}–{length(bind.to)}</span>
+			{:else}{bind.why}{/if}
+		</dd>
+		{#if bind.sort === 'bind'}
+			<dt class="text-soft">Sampled every</dt>
+			<dd class="figure text-right">{length(bind.step)}</dd>
+			{#if bind.gradual}
+				<dt class="text-soft">Stiffens from</dt>
+				<dd class="text-right">
+					<span class="figure">{length(bind.gradual.from)}</span> on, solid at
+					<span class="figure">{length(bind.gradual.solid)}</span>
+				</dd>
+			{/if}
+			{#if bind.stackPoints < 3}
+				<dt class="col-span-2">
+					<Mark state="watch" /> Ended with {bind.stackPoints} on the stack line: three or more tell it
+					better
+				</dt>
+			{/if}
+		{/if}
+		<dt class="text-soft">Margin at lift {lift}</dt>
+		<dd class="figure text-right">
+			{chosen.bind === null ? '·' : length(mm(open - chosen.bind))}
+		</dd>
+		<dt class="text-soft">Rate at this height, and at full lift</dt>
+		<dd class="figure text-right">
+			{rateAt(seat)}, {rateAt(open)}
+		</dd>
+		<dt class="text-soft">Energy, pressed as far as it was</dt>
+		<dd class="figure text-right">{energy === null ? '·' : `${energy.toFixed(1)} J`}</dd>
+		{#if hysteresis}
+			<dt class="text-soft">Less coming back, at most</dt>
+			<dd class="figure text-right">{load(hysteresis.load)}</dd>
+		{/if}
+		{#if sag}
+			<dt class="text-soft">Lost since the sweep before</dt>
+			<dd class="text-right">
+				{#if sag.state !== 'clear'}<Mark state={sag.state} word />{/if}
+				<span class="figure">{(sag.part * 100).toFixed(1)} %</span>
+			</dd>
+		{/if}
+	{/if}
+</dl>
+
+<h3 class="mt-4 border-b border-ink pb-1 font-semibold">Which spring is it?</h3>
+{#each matches as match (match.card.id)}
+	<div class="border-b border-hair py-1.5">
+		<p class="flex gap-2">
+			<b>{match.card.name}</b>
+			<span class="ml-auto">{match.fits}</span>
+		</p>
+		<p class="text-soft">
+			{match.evidence
+				.map(
+					({ what, off }) =>
+						`${what} ${Math.abs(off) < 0.5 ? 'alike' : `${Math.abs(off).toFixed(1)} × off`}`
+				)
+				.join(', ')}
+		</p>
+	</div>
+{:else}
+	<p class="py-1 text-soft">Test it first.</p>
+{/each}

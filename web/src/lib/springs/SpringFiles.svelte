@@ -1,0 +1,81 @@
+<script lang="ts">
+	/** A spring's sweep out as a file, and in from one; a table whose columns do not say what they are is asked about. */
+	import { enhance } from '$app/forms';
+	import type { Columns } from './csv';
+
+	interface Props {
+		setId: string;
+		tag: string;
+		/** Whether there is a sweep to give out. */
+		tested: boolean;
+		/** A table that was given in and did not say which column is which. */
+		ask:
+			| {
+					readonly name: string;
+					readonly text: string;
+					readonly tag: string;
+					readonly names: readonly string[];
+					readonly guess: Partial<Columns>;
+			  }
+			| undefined;
+	}
+	let { setId, tag, tested, ask }: Props = $props();
+</script>
+
+<h3 class="mt-4 border-b border-ink pb-1 font-semibold">Files</h3>
+{#if tested}
+	<p class="flex gap-4">
+		<a
+			class="flex min-h-9 items-center underline"
+			download
+			href="/springs/{setId}/file?tag={tag}&as=csv">Sweep as CSV</a
+		>
+		<a class="flex min-h-9 items-center underline" download href="/springs/{setId}/file?tag={tag}"
+			>as JSON</a
+		>
+	</p>
+{/if}
+{#if ask}
+	<form
+		method="POST"
+		action="?/import"
+		use:enhance
+		class="mt-1 space-y-2 border-l-4 border-watch pl-3"
+	>
+		<p class="font-semibold">{ask.name}: which column is which?</p>
+		<input type="hidden" name="text" value={ask.text} />
+		<input type="hidden" name="name" value={ask.name} />
+		<input type="hidden" name="tag" value={ask.tag} />
+		{#each [['height', 'Heights', ['mm', 'in']], ['load', 'Loads', ['N', 'lbf', 'kgf']]] as const as [name, title, units] (name)}
+			<div class="grid grid-cols-[4rem_1fr_5rem] items-center gap-2">
+				{title}
+				<select class="field" {name} aria-label="{title} column">
+					{#each ask.names as column, i (i)}
+						<option
+							value={i}
+							selected={ask.guess[name] === i ||
+								(ask.guess[name] === undefined && i === (name === 'load' ? 1 : 0))}>{column}</option
+						>
+					{/each}
+				</select>
+				<select class="field" name="{name}Unit" aria-label="{title} unit">
+					{#each units as unit (unit)}<option>{unit}</option>{/each}
+				</select>
+			</div>
+		{/each}
+		<button class="button">Take it in so</button>
+	</form>
+{/if}
+<form method="POST" action="?/import" enctype="multipart/form-data" use:enhance class="mt-1">
+	<input type="hidden" name="tag" value={tag} />
+	<label class="button !min-h-9">
+		Take a sweep in for {tag}
+		<input
+			type="file"
+			name="file"
+			accept=".csv,.json,text/csv,application/json"
+			class="sr-only"
+			onchange={(event) => event.currentTarget.form?.requestSubmit()}
+		/>
+	</label>
+</form>

@@ -1,0 +1,36 @@
+<script lang="ts" generics="Value extends string | number">
+	/** A labelled field for a line of text or a figure, with its problem, if any, said right under it. */
+	import type { HTMLInputAttributes } from 'svelte/elements';
+	import Field from './Field.svelte';
+
+	interface Props extends Omit<HTMLInputAttributes, 'class' | 'value' | 'id'> {
+		label: string;
+		value: Value;
+		problem?: string | undefined;
+		hint?: string | undefined;
+		/** Whether figures are typed, which line up. */
+		figure?: boolean;
+		class?: string;
+	}
+	let {
+		label,
+		value = $bindable(),
+		problem,
+		hint,
+		figure = false,
+		class: extra = '',
+		...rest
+	}: Props = $props();
+</script>
+
+<Field {label} {problem} {hint} class={extra}>
+	{#snippet control(attributes)}
+		<input
+			class={['field', figure && 'figure']}
+			autocomplete="off"
+			bind:value
+			{...rest}
+			{...attributes}
+		/>
+	{/snippet}
+</Field>

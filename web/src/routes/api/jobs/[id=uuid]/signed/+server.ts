@@ -1,0 +1,21 @@
+import { error, json } from '@sveltejs/kit';
+import { z } from 'zod';
+import { ask } from '$lib/server/ask';
+import { checkedBody } from '$lib/server/body';
+import { findPerson } from '$lib/server/people';
+import { signJob } from '$lib/server/signed';
+
+const Signing = z.strictObject({
+	person: z.uuid(),
+	units: z.strictObject({ length: z.enum(['in', 'mm']), load: z.enum(['lbf', 'N', 'kgf']) })
+});
+
+/** Signs the job as it stands; what blocks is said and nothing is kept. */
+export async function POST({ request, params }) {
+	const { person: id, units } = await checkedBody(request, Signing);
+	return ask(async (db) => {
+		const known = await findPerson(db, id);
+		if (!known) error(400, 'Pick who works at this bench.');
+		return json(await signJob(db, params.id, known.person, units));
+	});
+}

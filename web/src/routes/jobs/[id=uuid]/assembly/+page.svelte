@@ -1,0 +1,247 @@
+<script lang="ts">
+	/** The assembly, step by step: what to do now, what to take care of, one key to tick it. */
+	import { Check } from '@lucide/svelte';
+	import { v7 as uuid } from 'uuid';
+	import {
+		assemblyOf,
+		inWay,
+		lackingFor,
+		lockHalves,
+		nextStep,
+		partsOf,
+		showPhrase,
+		WAYS,
+		type Step,
+		type Way
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import Section from '$lib/section/Section.svelte';
+	import Key from '$lib/ui/Key.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { capital, moment } from '$lib/ui/words';
+
+	const book = getBook();
+	const bench = getBench();
+	useKeys([
+		{ keys: ['Enter'], does: 'tick the step, on to the next' },
+		{ keys: ['u'], does: 'undo the last step ticked' }
+	]);
+
+	let way = $state<Way>('by station');
+	let chosen = $state<string | null>(null);
+	let count = $state('');
+	let note = $state('');
+	let problem = $state<string | null>(null);
+	let busy = $state(false);
+
+	const { steps, done } = $derived(assemblyOf(book.job, book.sheet));
+	const going = $derived(inWay(steps, way));
+	const step = $derived<Step | null>(
+		(chosen === null ? null : steps.find(({ key }) => key === chosen)) ?? nextStep(going, done)
+	);
+	const place = $derived(step?.place ?? 'job');
+	const here = $derived(steps.filter((one) => one.place === place));
+	const lacking = $derived(step && !done.has(step.key) ? lackingFor(step, steps, done) : null);
+	const ticked = $derived(step ? (done.get(step.key) ?? null) : null);
+	const finished = $derived(new Set(placesDone()));
+	const sheet = $derived(book.station(place));
+	const entry = $derived(book.job.stations.find(({ label }) => label === place));
+	const inCar = $derived(book.job.setup.place === 'car');
+
+	function placesDone(): string[] {
+		const open = new Set(steps.filter(({ key }) => !done.has(key)).map((one) => one.place));
+		return steps.map((one) => one.place).filter((one) => !open.has(one));
+	}
+
+	async function write(what: Step, isDone: boolean) {
+		if (busy) return;
+		const counted = Number.parseInt(count, 10);
+		if (isDone && what.counts && !(counted >= 0)) {
+			problem = 'How many are there? Count them.';
+			return;
+		}
+		busy = true;
+		problem = await book.append('assembly', bench.person, {
+			id: uuid(),
+			place: what.place,
+			step: what.step,
+			done: isDone,
+			...(isDone && what.counts && { count: counted }),
+			...(note.trim() && { note: note.trim() }),
+			at: new Date().toISOString()
+		});
+		busy = false;
+		if (problem !== null) return;
+		chosen = null;
+		count = '';
+		note = '';
+	}
+
+	function finish() {
+		if (step && !ticked && !lacking) void write(step, true);
+	}
+
+	function undo() {
+		const last = [...done].toSorted(([, a], [, b]) => b.at.localeCompare(a.at))[0];
+		const of = last && steps.find(({ key }) => key === last[0]);
+		if (of) void write(of, false);
+	}
+
+	function press(event: KeyboardEvent) {
+		if (isTyping(event) || (event.target as HTMLElement).closest('button, a, select, input'))
+			return;
+		if (event.key === 'Enter') finish();
+		else if (event.key === 'u') undo();
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:head><title>Assembly · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:window onkeydown={press} />
+
+<div class="flex-none px-4 pt-3">
+	<HeadPlan
+		job={book.job}
+		stations={book.sheet.stations}
+		done={{ is: ({ label }) => finished.has(label), word: 'built' }}
+		selected={place}
+		onselect={(label) =>
+			(chosen =
+				steps.find((one) => one.place === label && !done.has(one.key))?.key ??
+				steps.findLast((one) => one.place === label)!.key)}
+	/>
+</div>
+<div class="grid min-h-0 flex-1 gap-x-8 overflow-auto px-6 py-4 bench:grid-cols-[1fr_20rem]">
+	<div>
+		<div class="flex flex-wrap items-center gap-x-6 gap-y-1 text-[13px] text-soft">
+			<h1 class="text-[15px] font-semibold">Assembly</h1>
+			<span>{done.size} of {steps.length} steps</span>
+			{#if inCar}
+				<span>in the car, one cylinder at a time</span>
+			{/if}
+			<fieldset class="flex gap-4">
+				<legend class="sr-only">Go</legend>
+				{#each WAYS as one (one)}
+					<label class="flex min-h-9 items-center gap-2">
+						<input type="radio" value={one} bind:group={way} />
+						{capital(one)}
+					</label>
+				{/each}
+			</fieldset>
+		</div>
+		{#if step}
+			<div class="mt-2 flex flex-wrap items-end gap-x-8">
+				<p class="leading-none font-semibold {sheet ? 'figure text-[72px]' : 'pb-2 text-[40px]'}">
+					{capital(step.place)}
+				</p>
+				<p class="max-w-xl pb-1.5 text-[24px] leading-snug font-semibold" data-step={step.step}>
+					{showPhrase(step.text, bench.units)}
+				</p>
+			</div>
+			{#if step.caution}
+				<p class="caution mt-4">
+					{#if step.energy}
+						<b class="figure">{step.energy.toFixed(0)} J</b> in this spring at full lift.
+					{/if}
+					{showPhrase(step.caution, bench.units)}
+				</p>
+			{/if}
+			<form
+				class="mt-5 flex flex-wrap items-end gap-4"
+				onsubmit={(event) => {
+					event.preventDefault();
+					finish();
+				}}
+			>
+				{#if step.counts && !ticked}
+					<div>
+						<label class="mb-1 block text-[13px] text-soft" for="count">Counted</label>
+						<input
+							id="count"
+							class="field figure w-28"
+							inputmode="numeric"
+							autocomplete="off"
+							placeholder={String(lockHalves(book.job))}
+							bind:value={count}
+						/>
+					</div>
+				{/if}
+				{#if ticked}
+					<p class="text-[15px]">
+						Done {moment(ticked.at)} by {book.initials(ticked.person)}{ticked.count === undefined
+							? ''
+							: `: ${ticked.count}`}{ticked.note ? `. ${ticked.note}` : ''}
+					</p>
+					<button class="button" type="button" onclick={() => step && write(step, false)}>
+						Undo it, and what came after it here
+					</button>
+					<button class="button" type="button" onclick={() => (chosen = null)}
+						>To the next step</button
+					>
+				{:else if lacking}
+					<p class="text-[15px]">
+						<Mark state="stop" word /> First at {lacking.place}: {showPhrase(
+							lacking.text,
+							bench.units
+						)}
+					</p>
+					<button class="button" type="button" onclick={() => (chosen = lacking!.key)}
+						>Go there</button
+					>
+				{:else}
+					<div class="w-72">
+						<label class="mb-1 block text-[13px] text-soft" for="note">Note, if any</label>
+						<input id="note" class="field" maxlength="200" autocomplete="off" bind:value={note} />
+					</div>
+					<button class="button button-main" disabled={busy}>Done <Key>Enter</Key></button>
+				{/if}
+			</form>
+		{:else}
+			<p class="mt-6 text-3xl font-semibold">Built: all {steps.length} steps are done.</p>
+			<p class="mt-4">
+				<a class="button button-main" href="/jobs/{book.job.id}/round?of=built-height">
+					Measure it as built
+				</a>
+			</p>
+		{/if}
+		{#if problem}<p role="alert" class="mt-3 font-semibold text-stop">{problem}</p>{/if}
+		{#if sheet && entry}
+			<figure class="mt-5 w-[300px]">
+				<figcaption class="text-[12px] text-soft">{entry.label} as it is to be</figcaption>
+				<Section station={sheet} kind={sheet.shared} parts={partsOf(book.job.setup, entry)} plain />
+			</figure>
+		{/if}
+	</div>
+	<aside class="text-[13px]" aria-label="Steps at {place}">
+		<h2 class="border-b border-ink pb-1 font-semibold">
+			{place === 'job' ? 'The whole job' : capital(place)}
+		</h2>
+		<ol>
+			{#each here as one (one.key)}
+				{@const tick = done.get(one.key)}
+				<li>
+					<button
+						class="flex min-h-9 w-full items-center gap-2 border-b border-hair text-left aria-[current=step]:bg-chromate-wash"
+						aria-current={one.key === step?.key ? 'step' : undefined}
+						onclick={() => (chosen = one.key)}
+					>
+						<span class="w-5 flex-none">
+							{#if tick}<Check size={17} aria-label="done" />{/if}
+						</span>
+						<span class="flex-1">{capital(one.step)}</span>
+						{#if tick}
+							<span class="text-soft" title={moment(tick.at)}>{book.initials(tick.person)}</span>
+						{/if}
+					</button>
+				</li>
+			{/each}
+		</ol>
+		<p class="mt-3 text-soft">
+			Parts makers’ instructions, local rules and licensed practice come first.
+		</p>
+	</aside>
+</div>

@@ -1,0 +1,159 @@
+<script lang="ts">
+	/** Bare heights along the head: what stands apart from its own kind, and what may be the cause. */
+	import { KINDS, mm, showPhrase, walk, type Kind } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { stateClass } from '$lib/ui/state';
+	import { capital } from '$lib/ui/words';
+
+	const book = getBook();
+	const bench = getBench();
+	const WIDTH = 960;
+	const HEIGHT = 190;
+	const MARGIN = { left: 70, right: 20, top: 18, bottom: 30 };
+	const { length } = bench;
+
+	const along = $derived(walk(book.job.stations, 'along the head'));
+	const charts = $derived(
+		KINDS.map((kind) => {
+			const { bareMedian, bareReach } = book.sheet.kinds[kind];
+			const stations = along
+				.filter((entry) => entry.kind === kind)
+				.map((entry) => book.station(entry.label)!);
+			const read: number[] = stations.flatMap((station) => station.bareHeight.figure ?? []);
+			const middle =
+				bareMedian ?? (read.length > 0 ? read.reduce((a, b) => a + b) / read.length : 0);
+			const furthest = Math.max(
+				bareReach ?? 0.25,
+				...read.map((figure) => Math.abs(figure - middle))
+			);
+			return { kind, stations, read: read.length, middle, reach: bareReach, span: furthest * 1.25 };
+		})
+	);
+	const x = (at: number, count: number) =>
+		MARGIN.left + ((at + 0.5) * (WIDTH - MARGIN.left - MARGIN.right)) / count;
+	const y = (height: number, middle: number, span: number) =>
+		MARGIN.top + ((middle + span - height) / (2 * span)) * (HEIGHT - MARGIN.top - MARGIN.bottom);
+	const apart = (kind: Kind) =>
+		charts
+			.find((chart) => chart.kind === kind)!
+			.stations.filter(
+				({ bareHeight }) => bareHeight.state === 'watch' || bareHeight.state === 'stop'
+			);
+</script>
+
+<svelte:head><title>Bare heights · {book.job.number} · Zinc Ledger</title></svelte:head>
+
+<div class="overflow-auto px-6 py-4">
+	<p class="float-right text-[13px]">
+		<a class="underline" href="/jobs/{book.job.id}">To the sheet</a>
+	</p>
+	<h1 class="text-xl font-semibold">Bare heights</h1>
+	<p class="max-w-3xl text-[13px] text-soft">
+		Pocket floor to the retainer’s landing with standard locks and nothing underneath: the station’s
+		own number, which only work on head, seat or valve changes.
+	</p>
+	{#each charts as { kind, stations, read, middle, reach, span } (kind)}
+		<section class="mt-4 border-t-2 border-ink pt-2" aria-label="{capital(kind)} bare heights">
+			<h2 class="flex items-baseline gap-4 text-[15px] font-semibold">
+				{capital(kind)}s
+				<span class="text-[13px] font-normal text-soft">
+					{#if read === 0}none measured yet
+					{:else if reach === null}{read} measured: fewer than four, none can stand apart yet
+					{:else}median <span class="figure">{length(mm(middle))}</span>, stands apart beyond
+						<span class="figure">±{length(mm(reach))}</span>
+						{bench.units.length}{/if}
+				</span>
+			</h2>
+			{#if read > 0}
+				<svg
+					viewBox="0 0 {WIDTH} {HEIGHT}"
+					class="figure mt-1 w-full"
+					role="img"
+					aria-label="{kind} bare heights along the head"
+				>
+					{#if reach !== null}
+						<rect
+							x={MARGIN.left}
+							width={WIDTH - MARGIN.left - MARGIN.right}
+							y={y(middle + reach, middle, span)}
+							height={y(middle - reach, middle, span) - y(middle + reach, middle, span)}
+							class="fill-sunk"
+						/>
+						{#each [middle + reach, middle - reach] as edge (edge)}
+							<text x="4" y={y(edge, middle, span) + 4} class="fill-soft text-[12px]"
+								>{length(mm(edge))}</text
+							>
+						{/each}
+					{/if}
+					<line
+						x1={MARGIN.left}
+						x2={WIDTH - MARGIN.right}
+						y1={y(middle, middle, span)}
+						y2={y(middle, middle, span)}
+						class="stroke-soft"
+					/>
+					<text x="4" y={y(middle, middle, span) + 4} class="fill-ink text-[12px]"
+						>{length(mm(middle))}</text
+					>
+					{#each stations as station, i (station.label)}
+						{@const { figure, state } = station.bareHeight}
+						<text
+							x={x(i, stations.length)}
+							y={HEIGHT - 8}
+							text-anchor="middle"
+							class="fill-ink text-[13px]"
+						>
+							{station.label}
+						</text>
+						{#if figure !== null}
+							{@const odd = state === 'watch' || state === 'stop'}
+							<line
+								x1={x(i, stations.length)}
+								x2={x(i, stations.length)}
+								y1={y(middle, middle, span)}
+								y2={y(figure, middle, span)}
+								class={odd ? 'stroke-watch' : 'stroke-metal'}
+								stroke-width="2"
+							/>
+							<circle
+								cx={x(i, stations.length)}
+								cy={y(figure, middle, span)}
+								r={odd ? 6 : 4.5}
+								class={odd ? 'fill-watch' : 'fill-ink'}
+							/>
+							{#if odd}
+								<text
+									x={x(i, stations.length) + 11}
+									y={y(figure, middle, span) + 4}
+									class="fill-watch text-[13px] font-semibold"
+								>
+									{length(figure)}
+								</text>
+							{/if}
+						{/if}
+					{/each}
+				</svg>
+				<ul class="text-[13px]">
+					{#each apart(kind) as station (station.label)}
+						<li class="border-t border-hair py-1 {stateClass(station.bareHeight.state)}">
+							<Mark state={station.bareHeight.state} word />
+							<a
+								class="figure font-semibold underline"
+								href="/jobs/{book.job.id}?at={station.label}">{station.label}</a
+							>
+							<span class="text-ink">
+								{showPhrase(station.bareHeight.remedy, bench.units)}. Look also for a seat pulled or
+								sunk, another valve, a locator left out, and the gauge; measure it again while the
+								head is on the bench.
+							</span>
+						</li>
+					{:else}
+						<li class="border-t border-hair py-1 text-soft">None stands apart.</li>
+					{/each}
+				</ul>
+			{/if}
+		</section>
+	{/each}
+</div>

@@ -1,0 +1,126 @@
+<script lang="ts">
+	/** What is tried on the built head: vacuum, passages through the lift, piston to valve. */
+	import { v7 as uuid } from 'uuid';
+	import { PASSAGES, showPhrase, walk, type Check } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import CheckTable from '$lib/check/CheckTable.svelte';
+	import type { CheckDraft } from '$lib/check/keep';
+	import PistonForm from '$lib/check/PistonForm.svelte';
+	import VacuumForm from '$lib/check/VacuumForm.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { capital } from '$lib/ui/words';
+
+	const book = getBook();
+	const bench = getBench();
+	useKeys([{ keys: ['↑', '↓'], does: 'valve before, valve after' }]);
+
+	const order = $derived(walk(book.job.stations, book.job.setup.walkingOrder));
+	let at = $state<string | null>(null);
+	const label = $derived(
+		at ?? order.find((entry) => !book.station(entry.label)?.checks.vacuum)?.label ?? order[0]!.label
+	);
+	const station = $derived(book.station(label)!);
+	const limits = $derived(book.job.setup.limits);
+	let note = $state('');
+	let problem = $state<string | null>(null);
+
+	async function keep(check: CheckDraft): Promise<boolean> {
+		problem = await book.append('checks', bench.person, {
+			...check,
+			id: uuid(),
+			station: label,
+			...(note.trim() && { note: note.trim() }),
+			at: new Date().toISOString()
+		} as Omit<Check, 'person'>);
+		if (problem === null) note = '';
+		return problem === null;
+	}
+	/** The valve so many further on in walking order; the ends hold. */
+	const beside = (by: number) =>
+		order[order.findIndex((entry) => entry.label === label) + by]?.label ?? label;
+	async function keepVacuum(check: CheckDraft): Promise<boolean> {
+		const next = beside(1);
+		const isKept = await keep(check);
+		if (isKept) at = next;
+		return isKept;
+	}
+
+	function press(event: KeyboardEvent) {
+		if (isTyping(event)) return;
+		if (event.key === 'ArrowDown') at = beside(1);
+		else if (event.key === 'ArrowUp') at = beside(-1);
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:head><title>Checks · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:window onkeydown={press} />
+
+<div class="flex-none px-4 pt-3">
+	<HeadPlan
+		job={book.job}
+		stations={book.sheet.stations}
+		done={{ is: ({ checks }) => checks.vacuum !== null, word: 'tried' }}
+		selected={label}
+		onselect={(one) => (at = one)}
+	/>
+</div>
+<div
+	class="grid min-h-0 flex-1 gap-x-8 overflow-auto px-6 py-4 bench:grid-cols-[minmax(0,1fr)_26rem]"
+>
+	<div>
+		<h1 class="flex items-end gap-5">
+			<span class="figure text-[56px] leading-none font-semibold">{label}</span>
+			<span class="pb-1 text-[15px] text-soft">Checks on the built head</span>
+		</h1>
+		<VacuumForm wanted={limits.vacuum} keep={keepVacuum} />
+		<section class="mt-3 border-t border-rule pt-2">
+			<h2 class="font-semibold">Through the whole lift, with a checking spring</h2>
+			<p class="caution mt-1">
+				Count the checking springs out again: no head leaves with a checking spring in it.
+			</p>
+			{#each PASSAGES as passage (passage)}
+				<div class="flex min-h-12 flex-wrap items-center gap-3 border-b border-hair">
+					<span class="w-28">{capital(passage)}</span>
+					{#each [true, false] as passes (passes)}
+						<button
+							class="button aria-pressed:border-ink aria-pressed:bg-chromate-wash"
+							aria-pressed={station.checks.passages[passage]?.passes === passes}
+							onclick={() => keep({ sort: 'passage', passage, passes })}
+						>
+							{passes ? 'Clear' : 'Touches'}
+						</button>
+					{/each}
+				</div>
+			{/each}
+			<p class="mt-2 flex flex-wrap gap-x-4 text-[13px]">
+				<a class="underline" href="/jobs/{book.job.id}/round?of=seal-gap-at-lift"
+					>Seal gaps at full lift</a
+				>
+				<a class="underline" href="/jobs/{book.job.id}/round?of=rocker-full-lift"
+					>Rocker to retainer</a
+				>
+				<a class="underline" href="/jobs/{book.job.id}/round?of=seat-load">Loads on the head</a>
+			</p>
+		</section>
+		<PistonForm floor={limits.pistonFloors[station.kind]} {keep} />
+		<TextField
+			class="mt-3 max-w-md"
+			label="Note with the next check"
+			maxlength={200}
+			bind:value={note}
+		/>
+		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+	</div>
+	<aside class="text-[13px]">
+		<CheckTable stations={order.map((entry) => book.station(entry.label)!)} />
+		{#each station.remarks.filter(({ state }) => state === 'stop') as remark, i (i)}
+			<p class="mt-2"><Mark state="stop" word /> {showPhrase(remark.text, bench.units)}</p>
+		{/each}
+	</aside>
+</div>

@@ -1,0 +1,75 @@
+<script lang="ts">
+	/** What to take off the shelf for the plan in force, by part and by station; printed. */
+	import { pickList, withoutBuilds, type PlannedStation } from '@zinc-ledger/core';
+	import { getBook } from '$lib/job/book.svelte';
+	import { moment } from '$lib/ui/words';
+
+	const book = getBook();
+	const plan = $derived(book.job.plans.at(-1));
+	const stations = $derived((plan?.stations ?? []) as PlannedStation[]);
+	const picks = $derived(pickList(withoutBuilds(book.job), stations));
+	const short = $derived(picks.filter((pick) => pick.short > 0));
+</script>
+
+<svelte:head><title>Pick list · {book.job.number} · Zinc Ledger</title></svelte:head>
+
+<div class="overflow-auto px-6 py-4">
+	<div class="flex items-center gap-3 print:hidden">
+		<a class="button" href="/jobs/{book.job.id}/plan">Back to the plan</a>
+		<button class="button button-main" onclick={() => print()}>Print</button>
+	</div>
+	{#if !plan}
+		<p class="mt-6 text-soft">No plan is accepted yet.</p>
+	{:else}
+		<h1 class="mt-4 text-xl font-semibold">
+			Pick list, job <span class="figure">{book.job.number}</span>
+		</h1>
+		<p class="text-soft">
+			{book.job.engine.name}. Plan of {moment(plan.at)}, {book.initials(plan.person)}.
+		</p>
+		{#if short.length > 0}
+			<p class="mt-3 font-semibold text-watch">
+				To order: {short.map((pick) => `${pick.part} × ${pick.short}`).join(', ')}.
+			</p>
+		{/if}
+		<div class="mt-4 grid gap-8 bench:grid-cols-2">
+			<table class="self-start text-left">
+				<thead>
+					<tr class="border-b-2 border-ink text-[12px] text-soft [&>th]:pr-4 [&>th]:font-medium">
+						<th>Part</th><th>Take</th><th>On the shelf</th><th>For</th>
+					</tr>
+				</thead>
+				<tbody>
+					{#each picks as pick (pick.part)}
+						<tr class="border-b border-hair [&>td]:py-1 [&>td]:pr-4">
+							<td>{pick.part}</td>
+							<td class="figure">{pick.wanted}</td>
+							<td class="figure">{pick.shelf ?? '·'}</td>
+							<td class="figure text-[13px]">{pick.stations.join(' ')}</td>
+						</tr>
+					{:else}
+						<tr><td colspan="4" class="py-2 text-soft">Nothing to pick: all stays as it is.</td></tr
+						>
+					{/each}
+				</tbody>
+			</table>
+			<table class="self-start text-left">
+				<thead>
+					<tr class="border-b-2 border-ink text-[12px] text-soft [&>th]:pr-4 [&>th]:font-medium">
+						<th>Valve</th><th>Shims, thickest against the head</th><th>Spring</th><th>Locks</th>
+					</tr>
+				</thead>
+				<tbody>
+					{#each stations as station (station.label)}
+						<tr class="border-b border-hair [&>td]:py-1 [&>td]:pr-4">
+							<td class="figure font-semibold">{station.label}</td>
+							<td class="figure">{station.shims.join(' + ') || 'none'}</td>
+							<td class="figure">{station.spring ?? '·'}</td>
+							<td>{station.locks?.name ?? 'as they are'}</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+	{/if}
+</div>

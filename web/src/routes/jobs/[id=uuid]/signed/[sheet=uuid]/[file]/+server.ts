@@ -1,0 +1,36 @@
+import { error } from '@sveltejs/kit';
+import { ask } from '$lib/server/ask';
+import { sheetCsv } from '$lib/server/out/csv';
+import { labelPdf, sheetPdf } from '$lib/server/out/pdf';
+import { readSigned, signedText } from '$lib/server/signed';
+
+/** A signed sheet as it goes out: the frozen text itself, paper, figures, or a label. */
+export async function GET({ params, url }) {
+	const text = await ask((db) => signedText(db, params.id, params.sheet));
+	const signed = readSigned(text);
+	const size = url.searchParams.get('size') === 'Letter' ? 'Letter' : 'A4';
+	const name = `job-${signed.job.number.replace(/[^\w-]+/g, '_')}-sheet-${signed.signing.revision}`;
+	const pdf = (content: Buffer, what = '') =>
+		answer(new Uint8Array(content), 'application/pdf', `inline; filename="${name}${what}.pdf"`);
+	switch (params.file) {
+		case 'sheet.json':
+			return answer(text, 'application/json; charset=utf-8', `attachment; filename="${name}.json"`);
+		case 'sheet.csv':
+			return answer(
+				sheetCsv(signed),
+				'text/csv; charset=utf-8',
+				`attachment; filename="${name}.csv"`
+			);
+		case 'sheet.pdf':
+			return pdf(await sheetPdf(signed, size, false));
+		case 'customer.pdf':
+			return pdf(await sheetPdf(signed, size, true), '-customer');
+		case 'label.pdf':
+			return pdf(await labelPdf(signed, `${url.origin}/jobs/${params.id}`), '-label');
+		default:
+			error(404, 'There is no such output of a signed sheet.');
+	}
+}
+
+const answer = (body: string | Uint8Array<ArrayBuffer>, type: string, disposition: string) =>
+	new Response(body, { headers: { 'content-type': type, 'content-disposition': disposition } });

@@ -1,0 +1,265 @@
+<script lang="ts">
+	/** Another cam, spring set, floor or school beside the present job; nothing is saved until it is accepted. */
+	import { onMount, untrack } from 'svelte';
+	import {
+		aimAs,
+		evaluate,
+		KINDS,
+		mm,
+		readEntry,
+		SCHOOLS,
+		tallied,
+		withLift,
+		withPlan,
+		type Job,
+		type Kind,
+		type LibraryPart,
+		type Newtons,
+		type PlanAnswer,
+		type School,
+		type Setup,
+		type Sheet
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import { Planner } from '$lib/planner/planner.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
+	import { capital } from '$lib/ui/words';
+
+	let { data } = $props();
+	const book = getBook();
+	const bench = getBench();
+	const planner = new Planner();
+	onMount(() => planner.open());
+	const springs = $derived(
+		(data.springs as LibraryPart<'spring'>[]).filter(({ retired }) => !retired)
+	);
+
+	interface Change {
+		spring: string;
+		lift: string;
+		school: School | '';
+	}
+	const none = (): Record<Kind, Change> => ({
+		intake: { spring: '', lift: '', school: '' },
+		exhaust: { spring: '', lift: '', school: '' }
+	});
+	let changes = $state(untrack(none));
+	let floors = $state({ bindFloor: '', sealFloor: '' });
+	let problem = $state<string | null>(null);
+	let kept = $state(false);
+
+	const read = (text: string) => (text.trim() === '' ? null : readEntry(text, bench.units.length));
+	const wrong = (text: string) => {
+		const entry = read(text);
+		return entry && !entry.ok ? entry.problem : undefined;
+	};
+
+	const setup = $derived.by<Setup>(() => {
+		const now = book.job.setup;
+		const kinds = { ...now.kinds };
+		for (const kind of KINDS) {
+			const { spring, lift, school } = changes[kind];
+			const card = springs.find(({ part }) => part.id === spring)?.part;
+			const entry = read(lift);
+			if (card) kinds[kind] = { ...kinds[kind], spring: card };
+			if (entry?.ok) kinds[kind] = withLift(kinds[kind], entry.text);
+			if (school)
+				kinds[kind] = { ...kinds[kind], aim: aimAs(school, book.sheet.kinds[kind], kinds[kind]) };
+		}
+		const limits = { ...now.limits };
+		for (const key of ['bindFloor', 'sealFloor'] as const) {
+			const entry = read(floors[key]);
+			if (entry?.ok) limits[key] = entry.text;
+		}
+		return { ...now, kinds, limits };
+	});
+	const isChanged = $derived(
+		Object.values(floors).some(Boolean) ||
+			KINDS.some((kind) => Object.values(changes[kind]).some(Boolean))
+	);
+	const then = $derived(evaluate({ ...book.job, setup }));
+	/** Both sides planned, once asked for; gone as soon as something else is changed. */
+	let plans = $state.raw<{ of: Setup; now: PlanAnswer; then: PlanAnswer } | null>(null);
+	let working = $state(false);
+	const both = $derived(plans?.of === setup ? plans : null);
+	interface Side {
+		name: string;
+		sheet: Sheet;
+		plan: PlanAnswer | null;
+	}
+	const side = (name: string, plan: PlanAnswer, job: Job): Side => ({
+		name,
+		sheet: evaluate(plan.sort === 'plan' ? withPlan(job, plan.stations) : job),
+		plan
+	});
+	async function planBoth() {
+		const asked = setup;
+		const placeSprings = (asked.springs ?? []).length > 0;
+		const question = (job: Job) => ({ job, placeSprings, fixed: [], lockStock: [] });
+		working = true;
+		const now = await planner.plainly(question(book.job));
+		const other = await planner.plainly(question({ ...book.job, setup: asked }));
+		working = false;
+		plans = { of: asked, now, then: other };
+	}
+	const sides = $derived<readonly Side[]>([
+		{ name: 'now', sheet: book.sheet, plan: null },
+		{ name: 'what if', sheet: then, plan: null },
+		...(both
+			? [
+					side('now, planned', both.now, book.job),
+					side('what if, planned', both.then, { ...book.job, setup })
+				]
+			: [])
+	]);
+	const { length, load } = bench;
+
+	interface Figure {
+		text: string;
+		bad?: boolean;
+	}
+	const loads = (range: { least: Newtons; most: Newtons } | null | undefined) =>
+		range ? `${load(range.least)} to ${load(range.most)}` : '·';
+	/** What is compared of a kind, a figure for every side. */
+	function rowsOf(kind: Kind): { name: string; figures: Figure[] }[] {
+		const who = capital(kind);
+		const { length: long, load } = bench.units;
+		const row = (name: string, figure: (sheet: Sheet) => string) => ({
+			name: `${who} ${name}`,
+			figures: sides.map(({ sheet }): Figure => ({ text: figure(sheet) }))
+		});
+		return [
+			row(`aim, ${long}`, (sheet) => length(sheet.kinds[kind].target.height)),
+			row(`seat loads, ${load}`, (sheet) => loads(sheet.seatLoads[kind])),
+			row(`open loads, ${load}`, (sheet) => loads(tallied(sheet, kind).open)),
+			row(`least bind margin, ${long}`, (sheet) => length(tallied(sheet, kind).bind)),
+			row(`least seal clearance, ${long}`, (sheet) => length(tallied(sheet, kind).seal)),
+			{
+				name: `${who} stations at stop, too close, watch`,
+				figures: sides.map(({ sheet }) => {
+					const { stop, close, watch } = tallied(sheet, kind);
+					return { text: `${stop}, ${close}, ${watch}`, bad: stop > 0 };
+				})
+			}
+		];
+	}
+	const worstOf = (plan: PlanAnswer) =>
+		plan.sort === 'plan' ? length(mm(plan.worst)) : plan.sort === 'no plan' ? 'no plan' : 'stopped';
+
+	async function keep() {
+		problem = await book.changeSetup(setup);
+		kept = problem === null;
+		if (!kept) return;
+		changes = none();
+		floors = { bindFloor: '', sealFloor: '' };
+	}
+</script>
+
+<svelte:head><title>What if · {book.job.number} · Zinc Ledger</title></svelte:head>
+
+<div class="overflow-auto px-6 py-4">
+	<p class="float-right text-[13px]">
+		<a class="underline" href="/jobs/{book.job.id}">To the sheet</a>
+	</p>
+	<h1 class="text-xl font-semibold">What if</h1>
+	<p class="text-[13px] text-soft">
+		Another cam, spring, floor or school beside the job as it is. Nothing is kept until you say so.
+	</p>
+	<div class="mt-3 grid gap-x-6 gap-y-3 border-t-2 border-ink pt-3 bench:grid-cols-3">
+		{#each KINDS as kind (kind)}
+			<fieldset class="space-y-3">
+				<legend class="font-semibold">{capital(kind)}s</legend>
+				<Field label="{capital(kind)} spring">
+					{#snippet control(attributes)}
+						<select class="field" bind:value={changes[kind].spring} {...attributes}>
+							<option value="">as it is: {book.job.setup.kinds[kind].spring?.name ?? 'none'}</option
+							>
+							{#each springs as { part } (part.id)}<option value={part.id}>{part.name}</option
+								>{/each}
+						</select>
+					{/snippet}
+				</Field>
+				<TextField
+					label="{capital(kind)} valve lift"
+					problem={wrong(changes[kind].lift)}
+					hint="now {length(book.sheet.kinds[kind].lift?.gross)}"
+					inputmode="decimal"
+					bind:value={changes[kind].lift}
+					figure
+				/>
+				<Field label="{capital(kind)} aim">
+					{#snippet control(attributes)}
+						<select class="field" bind:value={changes[kind].school} {...attributes}>
+							<option value="">as it is: {book.job.setup.kinds[kind].aim.school}</option>
+							{#each SCHOOLS as school (school)}<option value={school}>{school}</option>{/each}
+						</select>
+					{/snippet}
+				</Field>
+			</fieldset>
+		{/each}
+		<fieldset class="space-y-3">
+			<legend class="font-semibold">Floors</legend>
+			{#each [['bindFloor', 'Coil bind floor'], ['sealFloor', 'Seal floor']] as const as [key, name] (key)}
+				<TextField
+					label={name}
+					problem={wrong(floors[key])}
+					hint="now {book.job.setup.limits[key]}"
+					inputmode="decimal"
+					bind:value={floors[key]}
+					figure
+				/>
+			{/each}
+		</fieldset>
+	</div>
+
+	<table class="mt-5 w-full max-w-4xl border-collapse text-[14px]" aria-label="Side by side">
+		<thead>
+			<tr
+				class="border-b-2 border-ink text-[12px] text-soft [&>th]:pr-6 [&>th]:pb-1 [&>th]:font-medium"
+			>
+				<th class="text-left"></th>
+				{#each sides as { name } (name)}<th class="text-right">{name}</th>{/each}
+			</tr>
+		</thead>
+		<tbody class="[&>tr]:border-b [&>tr]:border-hair [&_td]:py-1 [&_td]:pr-6">
+			{#each KINDS as kind (kind)}
+				{#each rowsOf(kind) as { name, figures } (name)}
+					<tr>
+						<td>{name}</td>
+						{#each figures as figure, i (i)}
+							<td class="figure text-right {figure.bad ? 'font-semibold text-stop' : ''}"
+								>{figure.text}</td
+							>
+						{/each}
+					</tr>
+				{/each}
+			{/each}
+			{#if both}
+				<tr>
+					<td>Worst from its aim, {bench.units.length}</td>
+					{#each sides as { name, plan } (name)}
+						<td class="figure text-right">{plan ? worstOf(plan) : ''}</td>
+					{/each}
+				</tr>
+			{/if}
+		</tbody>
+	</table>
+	<p class="mt-4 flex items-center gap-3">
+		<button class="button button-main" onclick={keep} disabled={!isChanged}
+			>Keep it on the job</button
+		>
+		<button class="button" onclick={planBoth} disabled={working}
+			>{working ? 'Working it out…' : 'Plan both sides'}</button
+		>
+		<button
+			class="button"
+			disabled={!isChanged}
+			onclick={() => ((changes = none()), (floors = { bindFloor: '', sealFloor: '' }))}
+			>Drop it</button
+		>
+		{#if kept}<span role="status">Kept; every change is written down with your name.</span>{/if}
+		{#if problem}<span role="alert" class="font-semibold text-stop">{problem}</span>{/if}
+	</p>
+</div>
