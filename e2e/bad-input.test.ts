@@ -1,8 +1,9 @@
 /** Slips of the hand, hostile requests and broken files: a clear word at the place, nothing lost. */
 import { readFileSync } from 'node:fs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { cluster, query, until } from './support/app.ts';
+import { query, until } from './support/app.ts';
 import { Browser, Key } from './support/browser.ts';
+import { withoutDatabase } from './support/without-database.ts';
 import { visit } from './support/visit.ts';
 
 const at = visit('demo');
@@ -183,8 +184,7 @@ describe('the database goes away in the middle of a round', () => {
 		const { browser } = at;
 		await browser.beginRound(path);
 		const before = await readings();
-		cluster('stop');
-		try {
+		await withoutDatabase(async () => {
 			await browser.press('1819', Key.ENTER);
 			await browser.sees('The server is away.');
 			await browser.sees('waiting to be sent');
@@ -194,9 +194,7 @@ describe('the database goes away in the middle of a round', () => {
 			expect(health.status).toBe(503);
 			await browser.go('/');
 			await browser.sees('The database is away.');
-		} finally {
-			cluster('start');
-		}
+		});
 		await browser.sees('Jobs on the bench');
 		await browser.go(path);
 		await until(async () => (await readings()).length === before.length + 2);
@@ -205,5 +203,24 @@ describe('the database goes away in the middle of a round', () => {
 			{ read: '1.819 in', station: '6I' },
 			{ read: '1.823 in', station: '6E' }
 		]);
+	});
+
+	it('answers every question that it falls away under', async () => {
+		const { app } = at;
+		const ask = () =>
+			fetch(app.url + path).then(
+				({ status }) => status,
+				() => 'no answer'
+			);
+		const answers: ReturnType<typeof ask>[] = [];
+		const asking = setInterval(() => answers.push(ask()), 5);
+		try {
+			await until(async () => answers.length > 20);
+			await withoutDatabase(() => until(async () => (await ask()) === 503));
+			await until(async () => (await ask()) === 200);
+		} finally {
+			clearInterval(asking);
+		}
+		expect(new Set(await Promise.all(answers))).toEqual(new Set([200, 503]));
 	});
 });

@@ -1,6 +1,7 @@
 /** Measuring for real: repeats, a gauge alone, two benches on one head, the server away. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { cluster, query, until } from './support/app.ts';
+import { query, until } from './support/app.ts';
+import { withoutDatabase } from './support/without-database.ts';
 import { visit } from './support/visit.ts';
 import { Browser, Key } from './support/browser.ts';
 
@@ -113,30 +114,27 @@ describe('by gauge alone', () => {
 const FIGURES = 600;
 
 /** Keeps so many figures in the page, one every tenth of a second at most; answers when all are kept. */
-const measure = (at: Browser) =>
-	at.driver.executeAsyncScript(
-		`const [figures, done] = arguments;
+const measure = (bench: Browser) =>
+	bench.wait(
+		`const [figures] = arguments;
 		const wait = (milliseconds) => new Promise((later) => setTimeout(later, milliseconds));
 		const again = () =>
 			[...document.querySelectorAll('main button')].find((one) => one.textContent.includes('once more'))?.click();
-		(async () => {
-			for (let kept = 0; kept < figures; ) {
-				const begun = performance.now();
-				const input = document.querySelector('main input[inputmode="decimal"]');
-				if (input) {
-					input.value = (1.81 + (kept % 30) / 1000).toFixed(3);
-					input.dispatchEvent(new InputEvent('input', { bubbles: true }));
-					await wait(20);
-					input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
-					await wait(0);
-					// Every station has its figure: the round is over once this one is kept.
-					if (!input.isConnected) kept++;
-				}
-				again();
-				await wait(Math.max(0, begun + 100 - performance.now()));
+		for (let kept = 0; kept < figures; ) {
+			const begun = performance.now();
+			const input = document.querySelector('main input[inputmode="decimal"]');
+			if (input) {
+				input.value = (1.81 + (kept % 30) / 1000).toFixed(3);
+				input.dispatchEvent(new InputEvent('input', { bubbles: true }));
+				await wait(20);
+				input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+				await wait(0);
+				// Every station has its figure: the round is over once this one is kept.
+				if (!input.isConnected) kept++;
 			}
-			done();
-		})();`,
+			again();
+			await wait(Math.max(0, begun + 100 - performance.now()));
+		}`,
 		FIGURES
 	);
 
@@ -160,9 +158,7 @@ describe('two benches on one head', () => {
 		const before = (await readings('2426', 'installed height')).length;
 		const both = Promise.all([measure(at.browser), measure(other!)]);
 		await new Promise((later) => setTimeout(later, 20_000));
-		cluster('stop');
-		await new Promise((later) => setTimeout(later, 8_000));
-		cluster('start');
+		await withoutDatabase(() => new Promise((later) => setTimeout(later, 8_000)));
 		await both;
 		const count = async () => (await readings('2426', 'installed height')).length;
 		const all = before + 2 * FIGURES;

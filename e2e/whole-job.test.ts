@@ -90,15 +90,12 @@ async function assemble(path: string, halves: number) {
 	await browser.press(Key.ENTER);
 	const total = Number(/1 of (\d+) steps/.exec(await waitFor(/1 of \d+ steps/))![1]);
 	// Ticked in the page, one after another, as fast as it takes them: the last one counts again.
-	await browser.driver.executeAsyncScript(
-		`const done = arguments[0];
-		const step = () => {
-			if (document.querySelector('#count')) return done();
+	await browser.wait(
+		`while (!document.querySelector('#count')) {
 			const button = [...document.querySelectorAll('main form button')].find((one) => one.textContent.includes('Done'));
 			if (button && !button.disabled) button.click();
-			setTimeout(step, 10);
-		};
-		step();`
+			await new Promise((later) => setTimeout(later, 10));
+		}`
 	);
 	await waitFor(new RegExp(`\\b${total - 1} of ${total} steps`));
 	await browser.fill('Counted', String(halves));

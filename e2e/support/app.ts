@@ -1,5 +1,5 @@
 /** The built application, served for one test file over a database of its own. */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { randomInt } from 'node:crypto';
 import { createServer } from 'node:net';
 import pg from 'pg';
@@ -140,13 +140,6 @@ async function makeDatabase(name: string): Promise<string> {
 	const url = new URL(admin);
 	url.pathname = name;
 	return url.href;
-}
-
-/** Stops or starts the whole database server that the tests run on. */
-export function cluster(what: 'stop' | 'start'): void {
-	const script = `set -e; . scripts/common.sh; . scripts/cluster.sh; ${what}_cluster`;
-	const { status, stderr } = spawnSync('bash', ['-c', script, 'bash'], { encoding: 'utf8' });
-	if (status !== 0) throw new Error(`the database did not ${what}: ${stderr}`);
 }
 
 /**

@@ -11,8 +11,11 @@ import { until } from './app.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** What a page is given to work through: minutes, where much else runs. */
-const LONGEST_SCRIPT = 900_000;
+/**
+ * What a page is given to work through: minutes, where much else runs, and less than
+ * a test is given, so that one which never ends is told as such and tidied up after.
+ */
+const LONGEST_SCRIPT = 540_000;
 
 export class Browser {
 	readonly driver: WebDriver;
@@ -177,18 +180,32 @@ export class Browser {
 		return this.driver.executeScript<T>(script, ...values);
 	}
 
+	/** Runs the body of an async function in the page; what fails there fails here. */
+	async wait<T>(body: string, ...values: unknown[]): Promise<T> {
+		const { error, result } = await this.driver.executeAsyncScript<{ error?: string; result: T }>(
+			`const done = arguments[arguments.length - 1];
+			(async function () { ${body} }).apply(null, arguments).then(
+				(result) => done({ result }),
+				(error) => done({ error: String(error) })
+			);`,
+			...values
+		);
+		if (error !== undefined) throw new Error(`in the page: ${error}`);
+		return result;
+	}
+
 	/** Asks the application's API from within the page. */
 	api(method: string, path: string, body?: unknown): Promise<{ status: number; body: unknown }> {
-		return this.driver.executeAsyncScript(
-			`const [method, path, body, done] = arguments;
-			fetch(path, { method, headers: { 'content-type': 'application/json' },
-				body: body === null ? undefined : typeof body === 'string' ? body : JSON.stringify(body) })
-				.then(async (r) => {
-					const text = await r.text();
-					let parsed = text;
-					try { parsed = JSON.parse(text); } catch {}
-					done({ status: r.status, body: parsed });
-				});`,
+		return this.wait(
+			`const [method, path, body] = arguments;
+			const response = await fetch(path, {
+				method,
+				headers: { 'content-type': 'application/json' },
+				body: body === null ? undefined : typeof body === 'string' ? body : JSON.stringify(body)
+			});
+			const text = await response.text();
+			try { return { status: response.status, body: JSON.parse(text) }; }
+			catch { return { status: response.status, body: text }; }`,
 			method,
 			path,
 			body ?? null
@@ -198,9 +215,7 @@ export class Browser {
 	/** Faults that axe calls serious or critical, each with where it is. */
 	async faults(): Promise<string[]> {
 		await this.run(AXE);
-		const results: AxeResults = await this.driver.executeAsyncScript(
-			'axe.run(document).then(arguments[arguments.length - 1])'
-		);
+		const results = await this.wait<AxeResults>('return axe.run(document)');
 		return results.violations
 			.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
 			.map(

@@ -19,6 +19,11 @@ export function connect(url: string, longestQuery = 30_000): Database {
 		query_timeout: longestQuery
 	});
 	pool.on('error', (error) => log.warn({ error: error.message }, 'idle connection lost'));
+	// The pool hears what befalls idle connections only. One lost under a question fails
+	// that question; unheard, it would also end the process.
+	pool.on('connect', (client) => {
+		client.on('error', (error) => log.debug({ error: error.message }, 'connection lost'));
+	});
 	return new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) });
 }
 
