@@ -1,9 +1,9 @@
 /**
- * Takes a tester's scatter off a working curve: the simplest curve that explains
- * the points within the scatter. Two sorts are tried, a polynomial, and a straight
- * line that bends at one height, at a corner (where an inner spring is reached)
- * or gently (where a cone's first coil lies down). Where neither explains the
- * points, they are left as they were read.
+ * Takes a tester's scatter off a working curve: by the simple curves that explain the
+ * points within the scatter, each counting for as much as it is likely. Two sorts are
+ * tried, a polynomial, and a straight line that bends at one height, at a corner
+ * (where an inner spring is reached) or gently (where a cone's first coil lies down).
+ * Where none explains the points, they are left as they were read.
  */
 import { mm, newtons } from '../units/quantity.ts';
 import type { Point } from '../spring/curve.ts';
@@ -13,9 +13,10 @@ import type { TesterNoise } from './sweep.ts';
 const DEGREES = [1, 2, 3, 4, 5];
 /** A bend of power 1 is a corner, one of power 2 a gentle one. */
 const BENDS = [1, 2];
-/** Places tried for a bend along the sweep, which goes from −1 to 1, and then about the best of them. */
+/** Places tried for a bend along the sweep, which goes from −1 to 1. */
 const PLACES = Array.from({ length: 10 }, (_, i) => 0.9 - (1.7 * i) / 9);
-const NEARER = [-0.14, -0.1, -0.06, -0.03, 0.03, 0.06, 0.1, 0.14];
+/** How far about the best of them others are tried, and then about the best of those. */
+const NEARER = [0.1, 0.05, 0.025, 0.0125, 0.00625];
 /** Points that scatter about a curve by more than this, in its own terms, are not explained by it. */
 const EXPLAINED = 1.8;
 /** Points for each unknown, below which a curve would follow the scatter. */
@@ -59,6 +60,16 @@ function cheapest<T>(tries: readonly T[], fitOf: (one: T) => Fit | null): T | nu
 	);
 }
 
+/** The curves together, each counting for as much as it is likely: Akaike's weights. */
+function averaged(fits: readonly Fit[]): Float64Array {
+	const least = Math.min(...fits.map(({ cost }) => cost));
+	const shares = fits.map(({ cost }) => Math.exp((least - cost) / 2));
+	const all = shares.reduce((sum, share) => sum + share, 0);
+	return fits[0]!.values.map((_, p) =>
+		fits.reduce((sum, { values }, i) => sum + (shares[i]! / all) * values[p]!, 0)
+	);
+}
+
 /** @param points tallest first */
 export function smoothed(points: readonly Point[], noise: TesterNoise): Point[] {
 	const count = points.length;
@@ -91,21 +102,19 @@ export function smoothed(points: readonly Point[], noise: TesterNoise): Point[] 
 	};
 	const bends = BENDS.map((power) => {
 		const at = (place: number) => ({ place, fit: fit(bent(place, power)) });
-		const rough = cheapest(PLACES.map(at), ({ fit }) => fit);
-		return (
-			rough && cheapest([rough, ...NEARER.map((by) => at(rough.place + by))], ({ fit }) => fit)
+		return NEARER.reduce(
+			(best, by) =>
+				best && cheapest([best, at(best.place - by), at(best.place + by)], ({ fit }) => fit),
+			cheapest(PLACES.map(at), ({ fit }) => fit)
 		);
 	});
 	const fits = [
 		...DEGREES.map((degree) => fit(polynomial(degree))),
 		...bends.map((bend) => bend?.fit ?? null)
 	];
-	const chosen = cheapest(
-		fits.filter((one) => one?.isExplained),
-		(one) => one ?? null
-	);
-	if (!chosen) return [...points];
-	const { values } = chosen;
+	const explained = fits.filter((one): one is Fit => one !== null && one.isExplained);
+	if (explained.length === 0) return [...points];
+	const values = averaged(explained);
 	const grows = values.every((value, i) => i === 0 || value > values[i - 1]!);
 	return grows
 		? points.map(({ height }, i) => ({ height: mm(height), load: newtons(values[i]!) }))

@@ -191,6 +191,30 @@ describe('figures', () => {
 		}));
 		expect(smoothed(jagged, quiet)).toEqual(jagged);
 	});
+	it.each(['linear', 'progressive', 'dual', 'cone'] as const)(
+		'tells the loads of a %s spring within half a percent, nineteen times in twenty',
+		(sort) => {
+			const random = randomFrom(1234);
+			const builds = {
+				linear: 'single',
+				progressive: 'single',
+				dual: 'dual',
+				cone: 'conical'
+			} as const;
+			const errors = Array.from({ length: 60 }, () => {
+				const spring = randomSpring(sort, random);
+				const points = sampled(spring, { step: 0.25, noise: USUAL_NOISE, past: 4 }, random);
+				const travel = spring.free - spring.solid;
+				const window = { seat: mm(spring.free - 0.35 * travel), lift: mm(0.5 * travel) };
+				const { seat, open } = sweepFigures(withTravel(points), window, builds[sort]);
+				return Math.max(
+					Math.abs(seat! / spring.load(window.seat) - 1),
+					Math.abs(open! / spring.load(window.seat - window.lift) - 1)
+				);
+			});
+			expect(errors.filter((error) => error > 0.005).length).toBeLessThanOrEqual(3);
+		}
+	);
 	it('a curve’s points grow as the height falls', () => {
 		const { curve } = sweepFigures(withTravel(sweep('progressive', 3).points), null);
 		const points = pointsOf(curve!);

@@ -15,6 +15,8 @@ export interface SpringModel {
 	readonly free: number;
 	/** The height at which the first coil, or the whole cone, goes solid. */
 	readonly solid: number;
+	/** The height below which its rate is another, or begins to grow, where it has one. */
+	readonly bend?: number;
 	readonly load: (height: number) => number;
 }
 
@@ -78,6 +80,7 @@ export function randomSpring(sort: ModelSort, random: () => number): SpringModel
 				sort,
 				free,
 				solid,
+				bend: innerFree,
 				load: (h) =>
 					rate * over(free - h) +
 					inner * over(innerFree - h) +
@@ -93,6 +96,7 @@ export function randomSpring(sort: ModelSort, random: () => number): SpringModel
 				sort,
 				free,
 				solid,
+				bend: begin,
 				load: (h) => {
 					const bent = over(begin - h) - over(solid - h);
 					const span = begin - solid;
