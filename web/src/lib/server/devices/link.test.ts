@@ -84,6 +84,11 @@ describe('the line to a gauge', () => {
 		await until(() => readings().length === 1);
 		expect(news.at(-1)!.rubbish).toBe(1);
 	});
+	it('takes what was held up on the way: ten seconds of a quick tester at once', async () => {
+		send('H 46 mm F 600 N\n'.repeat(500));
+		await until(() => readings().length === 500);
+		expect(news.at(-1)).toMatchObject({ state: 'connected', dropped: 0 });
+	});
 	it('passes over what comes too fast, and says how much', async () => {
 		send('H 46 mm F 600 N\n'.repeat(5000));
 		await until(() => news.some((one) => one.state === 'flooding'));

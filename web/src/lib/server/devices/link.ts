@@ -22,8 +22,10 @@ export interface News {
 
 /** Readings go out together so often. */
 const EACH = 60;
-/** More lines than this in one go are passed over: no gauge reads so fast. */
-const MOST_EACH = 120;
+/** Lines a millisecond beyond which they are passed over: no gauge reads so fast. */
+const FASTEST = 2;
+/** Lines that may come at once, held up on the way or by a busy machine. */
+const MOST_AT_ONCE = 1000;
 const FIRST_PAUSE = 300;
 const LONGEST_PAUSE = 4000;
 /** No line in so many milliseconds of rubbish makes the state clear again. */
@@ -36,7 +38,8 @@ export class DeviceLink {
 	#socket: Socket | null = null;
 	#rest = '';
 	#pending: Sent[] = [];
-	#linesNow = 0;
+	#allowed = MOST_AT_ONCE;
+	#takenAt = performance.now();
 	#rubbish = 0;
 	#dropped = 0;
 	#state: LinkState = 'connecting';
@@ -105,8 +108,12 @@ export class DeviceLink {
 	#take(text: string): void {
 		const lines = (this.#rest + text).split('\n');
 		this.#rest = lines.pop()!.slice(0, LONGEST_LINE + 1);
+		const now = performance.now();
+		this.#allowed = Math.min(MOST_AT_ONCE, this.#allowed + FASTEST * (now - this.#takenAt));
+		this.#takenAt = now;
 		for (const line of lines) {
-			if (++this.#linesNow > MOST_EACH) {
+			if (--this.#allowed < 0) {
+				this.#allowed = 0;
 				this.#dropped++;
 				this.#turnBad('flooding');
 				continue;
@@ -129,7 +136,6 @@ export class DeviceLink {
 	#tell(): void {
 		const readings = this.#pending;
 		this.#pending = [];
-		this.#linesNow = 0;
 		const isBad = this.#state === 'rubbish' || this.#state === 'flooding';
 		if (isBad && Date.now() > this.#badUntil) this.#state = 'connected';
 		if (readings.length === 0 && this.#state === this.#said) return;
