@@ -82,6 +82,7 @@ export function plannedEntry(entry: StationEntry, planned: PlannedStation): Stat
 }
 
 export interface PartPick {
+	readonly sort: 'shim' | 'locks' | 'spring';
 	readonly part: string;
 	/** Taken for the plan in all. */
 	readonly wanted: number;
@@ -108,10 +109,10 @@ export function pickList(
 	}
 	const picks = new Map<
 		string,
-		{ wanted: number; fitted: number; shelf: number | null; stations: string[] }
+		Pick<PartPick, 'sort' | 'shelf'> & { wanted: number; fitted: number; stations: string[] }
 	>();
-	const add = (part: string, label: string, onShelf: number | null) => {
-		const pick = picks.get(part) ?? { wanted: 0, fitted: 0, shelf: onShelf, stations: [] };
+	const add = (sort: PartPick['sort'], part: string, label: string, shelf: number | null) => {
+		const pick = picks.get(part) ?? { sort, shelf, wanted: 0, fitted: 0, stations: [] };
 		pick.wanted++;
 		pick.stations.push(label);
 		picks.set(part, pick);
@@ -126,15 +127,21 @@ export function pickList(
 		const entry = before.get(label);
 		for (const shim of shims) {
 			const size = lengthOf(shim);
-			add(`Shim ${shim}`, label, shelf.get(size) ?? 0).fitted = fitted.get(size) ?? 0;
+			add('shim', `Shim ${shim}`, label, shelf.get(size) ?? 0).fitted = fitted.get(size) ?? 0;
 		}
 		if (locks && entry && partsOf(job.setup, entry).locks?.name !== locks.name)
-			add(locks.name, label, lockShelf.get(locks.name) ?? null);
-		if (spring !== undefined && spring !== entry?.spring) add(`Spring ${spring}`, label, null);
+			add('locks', locks.name, label, lockShelf.get(locks.name) ?? null);
+		if (spring !== undefined && entry && spring !== entry.spring) {
+			// Two sets on one job may have the same tags; the kinds then tell them apart.
+			const isShared = (job.setup.springs ?? []).filter(({ tag }) => tag === spring).length > 1;
+			const name = isShared ? `Spring ${spring}, ${entry.kind}` : `Spring ${spring}`;
+			add('spring', name, label, null);
+		}
 	}
-	return [...picks].map(([part, { wanted, fitted: inHeads, shelf: onShelf, stations }]) => {
+	return [...picks].map(([part, { sort, wanted, fitted: inHeads, shelf: onShelf, stations }]) => {
 		const reused = Math.min(inHeads, wanted);
 		return {
+			sort,
 			part,
 			wanted,
 			fitted: reused,

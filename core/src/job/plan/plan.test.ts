@@ -128,11 +128,25 @@ describe('the plan of a job', () => {
 	it('lists what to pick, and what is short', async () => {
 		const answer = await found(job);
 		const picks = pickList(withStock(1), answer.stations);
-		const shims = picks.filter(({ part }) => part.startsWith('Shim'));
+		const shims = picks.filter(({ sort }) => sort === 'shim');
 		expect(shims.reduce((sum, { wanted }) => sum + wanted, 0)).toBe(
 			answer.stations.reduce((sum, station) => sum + station.shims.length, 0)
 		);
 		expect(shims.some(({ short }) => short > 0)).toBe(true);
+	});
+	it('keeps springs of two sets apart that have the same tag', () => {
+		const [first] = job.setup.springs!;
+		const other = { ...first!, card: 'a card of the exhaust' };
+		const both = { ...job, setup: { ...job.setup, springs: [first!, other] } };
+		const stations = ['1I', '1E'].map((label) => ({ label, shims: [], spring: first!.tag }));
+		const springs = (one: Job) =>
+			pickList(withoutBuilds(one), stations).map(({ sort, part, wanted }) => [sort, part, wanted]);
+		expect(springs(both)).toEqual([
+			['spring', `Spring ${first!.tag}, intake`, 1],
+			['spring', `Spring ${first!.tag}, exhaust`, 1]
+		]);
+		const alone = { ...job, setup: { ...job.setup, springs: [first!] } };
+		expect(springs(alone)).toEqual([['spring', `Spring ${first!.tag}`, 2]]);
 	});
 	it('takes its shims off the shelf, and lays them back when another is built', async () => {
 		const answer = await found(job);

@@ -62,7 +62,7 @@
 	const job = $derived(found ? withPlan(book.job, found.stations) : null);
 	const then = $derived(job ? evaluate(job) : null);
 	const picks = $derived(found ? pickList(book.job, found.stations) : []);
-	const placed = $derived(picks.filter((pick) => pick.part.startsWith('Spring ')).length);
+	const placed = $derived(picks.filter(({ sort }) => sort === 'spring').length);
 	const label = $derived(selected ?? found?.stations[0]?.label ?? book.job.stations[0]!.label);
 	const before = $derived(book.station(label)!);
 	const after = $derived(then?.stations.find((station) => station.label === label));
