@@ -37,6 +37,11 @@ describe('a head in the car', () => {
 		await browser.fill('Counted', '24');
 		await browser.press(Key.ENTER);
 		await browser.sees('Cylinder 1 At true top dead centre');
+		const lit = await browser.all('[data-lit]');
+		expect(await Promise.all(lit.map((one) => one.getAttribute('data-station')))).toEqual([
+			'1I',
+			'1E'
+		]);
 		await browser.sees('Closed valves do not mean that the piston is up.');
 		await tick(2);
 		await browser.sees('hands and tools clear of it');

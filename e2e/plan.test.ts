@@ -108,7 +108,7 @@ describe('the plan of a job', () => {
 			proven: true,
 			stations: [{ label: '9I', shims: [] }],
 			person: people[0]!.id,
-			at: '2026-03-10T10:00:00Z'
+			at: '2026-11-25T10:00:00Z'
 		};
 		expect((await browser.api('POST', `/api${job}/plan`, plan)).status).toBe(404);
 		expect((await browser.api('POST', `/api${job}/plan`, { ...plan, stations: [] })).status).toBe(

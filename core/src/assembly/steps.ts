@@ -26,6 +26,9 @@ export interface Step {
 	readonly needs: readonly string[];
 }
 
+/** The place of steps that are done for a whole cylinder. */
+export const cylinderPlace = (cylinder: number): string => `cylinder ${cylinder}`;
+
 export const stepKey = (place: string, step: string): string => `${place} ${step}`;
 
 type Draft = Pick<Step, 'step' | 'text' | 'caution' | 'energy' | 'counts'>;
@@ -65,8 +68,8 @@ export function assemblySteps(job: Job, sheet: Sheet): Step[] {
 	// One cylinder at a time: the next one waits until the air is off this one.
 	const built = inCar
 		? cylindersOf(order).flatMap((cylinder, i, all) => {
-				const place = `cylinder ${cylinder}`;
-				const before = i === 0 ? started : [stepKey(`cylinder ${all[i - 1]!}`, AIR_OFF.step)];
+				const place = cylinderPlace(cylinder);
+				const before = i === 0 ? started : [stepKey(cylinderPlace(all[i - 1]!), AIR_OFF.step)];
 				const air = inOrder(place, AIR_ON, before);
 				const own = order
 					.filter((entry) => entry.cylinder === cylinder)

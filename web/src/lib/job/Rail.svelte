@@ -32,7 +32,9 @@
 		(['set up', 'parts', 'inspect', 'plan', 'assembly', 'checks', 'lash', 'sign'].includes(stage) &&
 			page.url.pathname === link[stage]);
 
-	const last = $derived(book.job.readings.toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, 4));
+	const last = $derived(
+		book.job.readings.toSorted((a, b) => Date.parse(b.at) - Date.parse(a.at)).slice(0, 4)
+	);
 	const initials = (id: string) =>
 		book.job.people.find((person) => person.id === id)?.initials ?? '';
 	const waiting = $derived(outbox.waiting.filter((item) => item.jobId === book.job.id));

@@ -3,13 +3,15 @@
 	 * The heads in plan, as they lie on the bench. Each station carries its
 	 * state, and is the way to it.
 	 */
-	import type { Job, Quantity, StationSheet } from '@zinc-ledger/core';
+	import type { Job, Quantity, StationEntry, StationSheet } from '@zinc-ledger/core';
 	import Mark from '$lib/ui/Mark.svelte';
 
 	interface Props {
 		job: Job;
 		stations: readonly StationSheet[];
 		selected?: string | null;
+		/** Stations lit though none is selected: those of the cylinder at hand. */
+		lit?: (station: StationEntry) => boolean;
 		/** The quantity whose reading makes a station drawn in full line. */
 		measured?: Quantity;
 		/** Draw a station in full line when its valve was looked at, instead. */
@@ -23,6 +25,7 @@
 		job,
 		stations,
 		selected = null,
+		lit = () => false,
 		measured = 'installed height',
 		seen = false,
 		done,
@@ -91,6 +94,7 @@
 						aria-pressed={onselect ? station.label === selected : undefined}
 						aria-label={describe(sheet)}
 						data-station={station.label}
+						data-lit={lit(station) ? 'yes' : undefined}
 						onclick={() => onselect?.(station.label)}
 						class="absolute grid size-11 -translate-1/2 place-items-center"
 						style:left={leftOf(station.along)}
@@ -102,11 +106,13 @@
 								station.kind === 'intake' ? 'size-11' : 'size-9',
 								station.label === selected
 									? 'border-[3px] border-chromate bg-chromate-wash'
-									: sheet.state === 'stop'
-										? 'border-stop bg-paper'
-										: isDone(sheet)
-											? 'border-ink bg-paper'
-											: 'border-dashed border-faint text-soft'
+									: lit(station)
+										? 'border-chromate bg-chromate-wash'
+										: sheet.state === 'stop'
+											? 'border-stop bg-paper'
+											: isDone(sheet)
+												? 'border-ink bg-paper'
+												: 'border-dashed border-faint text-soft'
 							]}
 						>
 							{station.label}

@@ -9,6 +9,7 @@
 		lockHalves,
 		nextStep,
 		partsOf,
+		cylinderPlace,
 		showPhrase,
 		WAYS,
 		type Step,
@@ -85,7 +86,7 @@
 	}
 
 	function undo() {
-		const last = [...done].toSorted(([, a], [, b]) => b.at.localeCompare(a.at))[0];
+		const last = [...done].toSorted(([, a], [, b]) => Date.parse(b.at) - Date.parse(a.at))[0];
 		const of = last && steps.find(({ key }) => key === last[0]);
 		if (of) void write(of, false);
 	}
@@ -109,6 +110,7 @@
 		stations={book.sheet.stations}
 		done={{ is: ({ label }) => finished.has(label), word: 'built' }}
 		selected={place}
+		lit={({ cylinder }) => place === cylinderPlace(cylinder)}
 		onselect={(label) =>
 			(chosen =
 				steps.find((one) => one.place === label && !done.has(one.key))?.key ??
