@@ -4,6 +4,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
+	import { byPercent } from '$lib/ui/words';
 	import type { Row } from './worked';
 
 	interface Props {
@@ -18,8 +19,6 @@
 	const set = $derived(
 		setFigures(rows.map(({ spring, figures }) => ({ tag: spring.tag, seat: figures.seat })))
 	);
-	const percent = (part: number) =>
-		`${part > 0 ? '+' : ''}${(part * 100).toFixed(1).replace('-', '−')} %`;
 </script>
 
 <table class="mt-2 w-full border-collapse">
@@ -63,7 +62,9 @@
 						: `${(figures.nonLinearity * 100).toFixed(1)} %`}</td
 				>
 				<td>{length(bind)}{spring.measured.bind ? '*' : ''}</td>
-				<td class={member ? stateClass(member.state) : ''}>{member ? percent(member.off) : '·'}</td>
+				<td class={member ? stateClass(member.state) : ''}
+					>{member ? byPercent(member.off) : '·'}</td
+				>
 				<td class="pr-2 pl-3 text-left font-sans text-[13px]">
 					{#if member && member.state !== 'clear'}<Mark state={member.state} word />{/if}
 					{#if done === null}<span class="text-faint">not tested</span>

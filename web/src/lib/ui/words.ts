@@ -20,3 +20,14 @@ export function moment(iso: string): string {
 		minute: '2-digit'
 	});
 }
+
+const PERCENT = new Intl.NumberFormat('en', {
+	style: 'percent',
+	minimumFractionDigits: 1,
+	maximumFractionDigits: 1,
+	signDisplay: 'exceptZero'
+});
+
+/** A part of a whole as more or less than it: "+2.4 %", "−12.6 %", "0.0 %". */
+export const byPercent = (part: number) =>
+	PERCENT.format(part).replace('-', '−').replace('%', ' %');
