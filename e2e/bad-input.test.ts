@@ -224,3 +224,40 @@ describe('the database goes away in the middle of a round', () => {
 		expect(new Set(await Promise.all(answers))).toEqual(new Set([200, 503]));
 	});
 });
+
+describe('a form sent while nobody can take it', () => {
+	const value = async (name: string) => (await at.browser.field(name)).getAttribute('value');
+
+	it('stays as it was typed while the database is away, and is taken once it is back', async () => {
+		const { browser } = at;
+		await browser.go('/jobs/new');
+		await browser.fill('number', '2901');
+		await browser.fill('customer', 'Isolde Marr');
+		await browser.fill('engine', 'Orveld 2.2');
+		await withoutDatabase(async () => {
+			await browser.press(Key.ENTER);
+			await browser.sees('The database is away. What is typed here stays');
+			expect(await value('customer')).toBe('Isolde Marr');
+		});
+		await browser.press(Key.ENTER);
+		await browser.sees('Set-up of 2901');
+		expect(await browser.text()).not.toContain('away');
+	});
+
+	it('stays as it was typed while the server is away, and is taken once it is back', async () => {
+		const { app, browser } = at;
+		await browser.fill('use.duty', 'hill climb');
+		await app.stop();
+		try {
+			await browser.click('Save the set-up', 'button');
+			await browser.sees('The server cannot be reached. What is typed here stays');
+			expect(await value('use.duty')).toBe('hill climb');
+		} finally {
+			await app.start();
+		}
+		await browser.click('Save the set-up', 'button');
+		await browser.sees('Measure next');
+		await browser.go(`${new URL(await browser.driver.getCurrentUrl()).pathname}/setup`);
+		expect(await value('use.duty')).toBe('hill climb');
+	});
+});

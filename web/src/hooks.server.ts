@@ -1,5 +1,6 @@
-import type { Handle, HandleServerError } from '@sveltejs/kit';
+import { json, type ActionResult, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { INCH_POUND, type Units } from '@zinc-ledger/core';
+import { AWAY } from '$lib/server/ask';
 import { closeDatabase, database } from '$lib/server/database';
 import { isDatabaseAway } from '$lib/server/database/connection';
 import { hangUp } from '$lib/server/devices/hub';
@@ -19,8 +20,11 @@ process.on('sveltekit:shutdown', () => {
  */
 export const handle: Handle = async ({ event, resolve }) => {
 	const known = await knownPerson(event.cookies.get('zinc-person'));
-	event.locals.person = known?.person ?? null;
-	event.locals.units = known?.units ?? unitsFrom(event.cookies.get('zinc-units'));
+	// A page can be shown to nobody in particular; nothing can be written in nobody's name.
+	if (known === 'away' && event.request.method !== 'GET') return away(event.request);
+	const { person, units } = known && known !== 'away' ? known : { person: null, units: null };
+	event.locals.person = person;
+	event.locals.units = units ?? unitsFrom(event.cookies.get('zinc-units'));
 	const scheme = event.cookies.get('zinc-scheme') === 'dark' ? 'dark' : 'light';
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('<html', `<html data-scheme="${scheme}"`)
@@ -36,9 +40,16 @@ async function knownPerson(id: string | undefined) {
 	try {
 		return await findPerson(await database(), id);
 	} catch (error) {
-		if (isDatabaseAway(error)) return null;
+		if (isDatabaseAway(error)) return 'away';
 		throw error;
 	}
+}
+
+/** The answer where the database is away, to a form of a page or to anything else. */
+function away(request: Request): Response {
+	const isForm = request.headers.has('x-sveltekit-action');
+	const toForm = { type: 'error', status: 503, error: AWAY } satisfies ActionResult;
+	return json(isForm ? toForm : AWAY, { status: 503 });
 }
 
 function unitsFrom(cookie: string | undefined): Units {

@@ -2,10 +2,11 @@
 	import '../app.css';
 	import { Moon, Sun } from '@lucide/svelte';
 	import { onMount, untrack } from 'svelte';
-	import { goto } from '$app/navigation';
+	import { afterNavigate, goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { Bench, setBench } from '$lib/bench/bench.svelte';
 	import UnitsSwitch from '$lib/bench/UnitsSwitch.svelte';
+	import { unsent } from '$lib/forms/send-form.svelte';
 	import { isTyping, Keys, setKeys } from '$lib/keys/keys.svelte';
 	import KeysDialog from '$lib/keys/KeysDialog.svelte';
 	import Key from '$lib/ui/Key.svelte';
@@ -31,6 +32,8 @@
 	onMount(() => {
 		document.documentElement.dataset.ready = 'yes';
 	});
+
+	afterNavigate(() => (unsent.why = null));
 
 	function switchScheme() {
 		scheme = scheme === 'light' ? 'dark' : 'light';
@@ -97,6 +100,11 @@
 			</button>
 		</div>
 	</header>
+	{#if unsent.why}
+		<p role="alert" class="border-l-4 border-stop bg-paper px-6 py-3 font-semibold print:hidden">
+			{unsent.why}
+		</p>
+	{/if}
 	{@render children()}
 </div>
 <KeysDialog {keys} />

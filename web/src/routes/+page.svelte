@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { FilePlus2, Plus } from '@lucide/svelte';
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
@@ -64,7 +64,7 @@
 			method="POST"
 			action="?/import"
 			enctype="multipart/form-data"
-			use:enhance
+			use:sendForm
 			class="ml-auto flex items-end gap-3"
 		>
 			<label class="button">

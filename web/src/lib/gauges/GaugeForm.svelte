@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
 	import { GAUGE_FIELDS } from './fields';
@@ -15,13 +15,7 @@
 	const problems = $derived(form?.problems ?? {});
 </script>
 
-<form
-	method="POST"
-	{action}
-	use:enhance={() =>
-		({ update }) =>
-			update({ reset: false })}
->
+<form method="POST" {action} use:sendForm={{ reset: false }}>
 	{#each GAUGE_FIELDS as field (field.path)}
 		<div class="grid grid-cols-[11rem_1fr] items-center gap-x-3 border-b border-hair py-1">
 			<span class="text-[13px] text-soft">{field.label}</span>

@@ -20,6 +20,7 @@
 
 	async function send(input: HTMLInputElement) {
 		problem = null;
+		let taken = 0;
 		for (const file of input.files ?? []) {
 			if (file.size > MOST_BYTES) {
 				problem = `${file.name} is over 12 MB: make it smaller first.`;
@@ -31,7 +32,8 @@
 					method: 'POST',
 					body: file
 				});
-				if (!response.ok) {
+				if (response.ok) taken++;
+				else {
 					const answer = (await response.json()) as { message?: string };
 					problem = `${file.name}: ${answer.message ?? 'the server would not take it.'}`;
 				}
@@ -41,7 +43,7 @@
 			sending = false;
 		}
 		input.value = '';
-		await invalidateAll();
+		if (taken > 0) await invalidateAll();
 	}
 </script>
 

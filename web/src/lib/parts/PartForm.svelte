@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** One part's fields; what is typed stays when the server will not have it. */
 	import { untrack } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import type { PartSort } from '@zinc-ledger/core';
 	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
@@ -19,12 +19,7 @@
 </script>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-8 pb-10">
-	<form
-		method="POST"
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-	>
+	<form method="POST" use:sendForm={{ reset: false }}>
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
 			<h1 class="text-xl font-semibold">{title}</h1>
 			{#if form?.message}<p role="alert" class="font-semibold text-stop">{form.message}</p>{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** A spring's sweep out as a file, and in from one; a table whose columns do not say what they are is asked about. */
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import type { Columns } from './csv';
 
 	interface Props {
@@ -39,7 +39,7 @@
 	<form
 		method="POST"
 		action="?/import"
-		use:enhance
+		use:sendForm
 		class="mt-1 space-y-2 border-l-4 border-watch pl-3"
 	>
 		<p class="font-semibold">{ask.name}: which column is which?</p>
@@ -66,7 +66,7 @@
 		<button class="button">Take it in so</button>
 	</form>
 {/if}
-<form method="POST" action="?/import" enctype="multipart/form-data" use:enhance class="mt-1">
+<form method="POST" action="?/import" enctype="multipart/form-data" use:sendForm class="mt-1">
 	<input type="hidden" name="tag" value={tag} />
 	<label class="button !min-h-9">
 		Take a sweep in for {tag}

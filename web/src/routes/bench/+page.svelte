@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { page } from '$app/state';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -15,7 +15,7 @@
 	<h1 class="text-2xl font-semibold">Who works at this bench?</h1>
 	<p class="mt-1 text-soft">Every reading and decision made here will carry this name.</p>
 	<div class="mt-6 grid max-w-4xl gap-x-14 gap-y-8 bench:grid-cols-[1fr_20rem]">
-		<form method="POST" action="?/pick{search}" use:enhance>
+		<form method="POST" action="?/pick{search}" use:sendForm>
 			{#if form?.pick}<p class="mb-2 font-semibold text-stop">{form.pick}</p>{/if}
 			<ul class="border-t-2 border-ink">
 				{#each data.people as person (person.id)}
@@ -34,7 +34,7 @@
 				{/each}
 			</ul>
 		</form>
-		<form method="POST" action="?/add{search}" use:enhance class="space-y-4">
+		<form method="POST" action="?/add{search}" use:sendForm class="space-y-4">
 			<h2 class="font-semibold">Somebody new</h2>
 			<TextField
 				label="Name"

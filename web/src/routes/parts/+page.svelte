@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { FileDown, FilePlus2, Plus } from '@lucide/svelte';
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { goto } from '$app/navigation';
 	import { PART_SORTS } from '@zinc-ledger/core';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
@@ -66,7 +66,7 @@
 				method="POST"
 				action="?/import&sort={data.sort}"
 				enctype="multipart/form-data"
-				use:enhance
+				use:sendForm
 			>
 				<label class="button">
 					<FilePlus2 size={17} /> Take in a file
@@ -155,7 +155,7 @@
 								aria-label="Copy {part.name}"
 								href="/parts/new?sort={data.sort}&copy={part.id}">Copy</a
 							>
-							<form method="POST" action="?/retire&sort={data.sort}" use:enhance>
+							<form method="POST" action="?/retire&sort={data.sort}" use:sendForm>
 								<input type="hidden" name="id" value={part.id} />
 								<input type="hidden" name="retired" value={retired ? 'no' : 'yes'} />
 								<button
@@ -170,7 +170,7 @@
 							<form
 								method="POST"
 								action="?/stock&sort={data.sort}"
-								use:enhance
+								use:sendForm
 								class="flex items-end gap-2 py-1"
 							>
 								<input type="hidden" name="id" value={part.id} />

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -55,7 +55,7 @@
 				{/each}
 			</tbody>
 		</table>
-		<form method="POST" use:enhance class="space-y-3">
+		<form method="POST" use:sendForm class="space-y-3">
 			<h2 class="border-b border-ink pb-1 font-semibold">A new set</h2>
 			<TextField label="Name" problem={problems.name} name="name" value={typed.name ?? ''} />
 			<Field label="Card">

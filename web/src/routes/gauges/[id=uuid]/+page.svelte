@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import {
 		checksInForce,
 		compareGauges,
@@ -124,9 +124,7 @@
 				method="POST"
 				action="?/check"
 				class="mt-3 grid grid-cols-[1fr_8rem_8rem_auto] items-end gap-3"
-				use:enhance={() =>
-					({ update, result }) =>
-						update({ reset: result.type === 'success' })}
+				use:sendForm
 			>
 				{#if reads.length > 1}
 					<label class="col-span-4 flex items-center gap-2 text-[13px] text-soft">

@@ -14,6 +14,7 @@
 		type Job
 	} from '@zinc-ledger/core';
 	import { useKeys } from '$lib/keys/keys.svelte';
+	import { unsent } from '$lib/forms/send-form.svelte';
 	import HeadPlan from '$lib/plan/HeadPlan.svelte';
 	import { layoutOf } from '$lib/setup/take-in';
 	import Field from '$lib/ui/Field.svelte';
@@ -23,7 +24,11 @@
 	useKeys([{ keys: ['Enter'], does: 'take the job in' }]);
 	const { form, errors, enhance } = superForm(
 		untrack(() => data.form),
-		{ dataType: 'form' }
+		{
+			dataType: 'form',
+			onSubmit: () => void (unsent.why = null),
+			onError: ({ result }) => unsent.tell(result.error)
+		}
 	);
 
 	/** The heads as the form would have them; null while that makes no sense yet. */

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import {
@@ -242,7 +242,7 @@
 				ask={form && 'ask' in form ? form.ask : undefined}
 			/>
 			{#if data.set.jobId && lines.length > 0}
-				<form method="POST" action="?/use" use:enhance class="mt-3">
+				<form method="POST" action="?/use" use:sendForm class="mt-3">
 					<button class="button">Put the set’s curve on job {data.set.jobNumber}</button>
 				</form>
 			{/if}

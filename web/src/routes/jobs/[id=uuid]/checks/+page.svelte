@@ -78,6 +78,9 @@
 			<span class="figure text-[56px] leading-none font-semibold">{label}</span>
 			<span class="pb-1 text-[15px] text-soft">Checks on the built head</span>
 		</h1>
+		{#if problem}
+			<p role="alert" class="sticky top-0 z-[1] bg-paper py-2 font-semibold text-stop">{problem}</p>
+		{/if}
 		<VacuumForm wanted={limits.vacuum} keep={keepVacuum} />
 		<section class="mt-3 border-t border-rule pt-2">
 			<h2 class="font-semibold">Through the whole lift, with a checking spring</h2>
@@ -115,7 +118,6 @@
 			maxlength={200}
 			bind:value={note}
 		/>
-		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
 	</div>
 	<aside class="text-[13px]">
 		<CheckTable stations={order.map((entry) => book.station(entry.label)!)} />

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { KINDS } from '@zinc-ledger/core';
 	import FormField from '$lib/forms/FormField.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -104,11 +104,12 @@
 <div class="min-h-0 flex-1 overflow-auto px-6 pb-10">
 	<form
 		method="POST"
-		use:enhance={() =>
-			async ({ result, update }) => {
-				await update({ reset: false });
+		use:sendForm={{
+			reset: false,
+			after: (result) => {
 				if (result.type === 'failure' && result.status === 409) revision = data.revision;
-			}}
+			}
+		}}
 	>
 		<input type="hidden" name="revision" value={revision} />
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
