@@ -94,7 +94,7 @@ describe('the plan of a job', () => {
 		const none = await plan({ ...job, readings: [] });
 		expect(none.sort).toBe('no plan');
 	});
-	it('says which limit fails, by how much, and what on order would free it', async () => {
+	it('says which limit fails, by how much, and what on order or on the shelf would free it', async () => {
 		const strict: Job = {
 			...job,
 			setup: { ...job.setup, limits: { ...job.setup.limits, bindFloor: '0.125 in' } }
@@ -108,6 +108,11 @@ describe('the plan of a job', () => {
 		if (ordered.sort !== 'no plan') throw new Error(ordered.sort);
 		expect(ordered.why.map((why) => showPhrase(why, INCH_POUND)).join()).toContain(
 			'on order it would be freed by'
+		);
+		const apart = await plan(strict, { lockStock: [{ locks, count: 12, apart: true }] });
+		if (apart.sort !== 'no plan') throw new Error(apart.sort);
+		expect(apart.why.map((why) => showPhrase(why, INCH_POUND)).join()).toMatch(
+			/it would be freed by .*Plus locks, on the shelf/
 		);
 		expect(
 			(await found(strict, { lockStock: [{ locks, count: 12 }] })).stations.some((s) => s.locks)

@@ -160,7 +160,7 @@ function problemOf({ job, lockStock, placeSprings, fixed }: PlanQuestion): Asked
 				kind,
 				shared,
 				sizes,
-				locks: [null, ...lockStock.filter(({ count }) => count > 0).map(({ locks }) => locks)]
+				locks: [null, ...locksToTake(lockStock)]
 			};
 		};
 		const candidates = (own.length > 0 ? own : [null]).map((spring) => ({
@@ -202,6 +202,10 @@ function problemOf({ job, lockStock, placeSprings, fixed }: PlanQuestion): Asked
 	};
 }
 
+/** Lock sets of the shelf that the plan may take. */
+const locksToTake = (lockStock: PlanQuestion['lockStock']) =>
+	lockStock.flatMap(({ locks, count, apart }) => (count > 0 && !apart ? [locks] : []));
+
 function takesOf(
 	build: Build,
 	sizes: readonly { readonly thickness: Millimetres }[],
@@ -229,7 +233,7 @@ function poolOf(
 	return [...counts].map(([thickness, count]) => ({ thickness, count }));
 }
 
-/** Which limit keeps a station from being built, by how much, and what on order would free it. */
+/** Which limit keeps a station from being built, by how much, and what on the shelf or on order would free it. */
 function whyNot(question: PlanQuestion, entry: StationEntry): Phrase {
 	const { job, lockStock } = question;
 	const parts = partsOf(job.setup, entry);
@@ -241,28 +245,35 @@ function whyNot(question: PlanQuestion, entry: StationEntry): Phrase {
 		kind: kindSheet(entry.kind, parts, job.setup, null),
 		shared,
 		sizes: poolOf([entry], shared.stock),
-		locks: [null, ...lockStock.filter(({ count }) => count > 0).map(({ locks }) => locks)]
+		locks: [null, ...locksToTake(lockStock)]
 	};
 	const nearest = buildsOf(base).reduce<Build | null>(
 		(best, build) => (!best || build.short < best.short ? build : best),
 		null
 	);
-	const onOrder = buildsOf({
-		...base,
-		sizes: shared.stock.map(({ thickness }) => ({ thickness, count: shared.limits.shimsAtMost })),
-		locks: [null, ...lockStock.map(({ locks }) => locks)]
-	})
-		.filter(({ short }) => short === 0)
-		.toSorted((a, b) => a.distance - b.distance || a.parts - b.parts)[0];
 	const limit = nearest?.floor
 		? say`${entry.label}: ${nearest.floor} short by ${ofLength(nearest.short)}`
 		: say`${entry.label}: nothing on the shelf holds every floor`;
-	if (!onOrder) return limit;
-	const ordered: Phrase[] = [
-		...onOrder.shims.map((shim): Phrase => say`shim ${ofLength(shim)}`),
-		...(onOrder.locks ? [[onOrder.locks.name] as Phrase] : [])
+	const shelf = lockStock.filter(({ count }) => count > 0).map(({ locks }) => locks);
+	const onShelf = freedBy({ ...base, locks: [null, ...shelf] });
+	if (onShelf) return say`${limit}; it would be freed by ${onShelf}, on the shelf`;
+	const onOrder = freedBy({
+		...base,
+		sizes: shared.stock.map(({ thickness }) => ({ thickness, count: shared.limits.shimsAtMost })),
+		locks: [null, ...lockStock.map(({ locks }) => locks)]
+	});
+	return onOrder ? say`${limit}; on order it would be freed by ${onOrder}` : limit;
+}
+
+/** The parts of the build nearest to the aim that holds every floor; null where none does. */
+function freedBy(station: ToBuild): Phrase | null {
+	const build = buildsOf(station)
+		.filter(({ short }) => short === 0)
+		.toSorted((a, b) => a.distance - b.distance || a.parts - b.parts)[0];
+	if (!build) return null;
+	const parts: Phrase[] = [
+		...build.shims.map((shim): Phrase => say`shim ${ofLength(shim)}`),
+		...(build.locks ? [[build.locks.name] as Phrase] : [])
 	];
-	return ordered.length === 0
-		? limit
-		: say`${limit}; on order it would be freed by ${joined(ordered, ' + ')}`;
+	return parts.length === 0 ? null : joined(parts, ' + ');
 }

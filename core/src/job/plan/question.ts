@@ -7,6 +7,8 @@ export type Locks = NonNullable<StationParts['locks']>;
 export interface LockStock {
 	readonly locks: Locks;
 	readonly count: number;
+	/** They lie on the shelf, but the plan is not to take them; told only where they would free a station. */
+	readonly apart?: boolean;
 }
 
 export interface PlanQuestion {

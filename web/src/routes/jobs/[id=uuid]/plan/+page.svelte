@@ -90,9 +90,11 @@
 			job: book.job,
 			placeSprings: placeSprings && springs.length > 0,
 			fixed: [...fixed],
-			lockStock: lockSets
-				.filter(({ part, stock }) => considered.has(part.name) || (stock ?? 0) === 0)
-				.map(({ part, stock }) => ({ locks: part, count: stock ?? 0 }))
+			lockStock: lockSets.map(({ part, stock }) => ({
+				locks: part,
+				count: stock ?? 0,
+				apart: !considered.has(part.name)
+			}))
 		});
 	}
 
