@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** What the plan would have at every station, beside what stands there now. */
+	/** What the plan would have at every station, beside what stands there now; that alone before there is one. */
 	import {
 		lengthOf,
 		showPhrase,
@@ -13,7 +13,8 @@
 
 	interface Props {
 		job: Job;
-		then: Sheet | null;
+		/** As the plan would have it; as it stands before there is one. */
+		sheet: Sheet;
 		planned: ReadonlyMap<string, PlannedStation>;
 		leftOut: ReadonlyMap<string, string>;
 		fixed: ReadonlySet<string>;
@@ -21,12 +22,12 @@
 		onselect: (label: string) => void;
 		onfix: (label: string) => void;
 	}
-	let { job, then, planned, leftOut, fixed, selected, onselect, onfix }: Props = $props();
+	let { job, sheet, planned, leftOut, fixed, selected, onselect, onfix }: Props = $props();
 	const bench = getBench();
 	const { length, load } = bench;
 	const shims = (texts: readonly string[]) =>
 		texts.map((text) => length(lengthOf(text))).join(' + ') || 'none';
-	const rows = $derived(job.stations.map((entry, i) => ({ entry, after: then?.stations[i] })));
+	const rows = $derived(job.stations.map((entry, i) => ({ entry, after: sheet.stations[i] })));
 	const anySpring = $derived((job.setup.springs ?? []).length > 0);
 </script>
 
@@ -85,9 +86,7 @@
 					/>
 				</td>
 				<td class="figure">{@render change(shims(entry.shims), plan && shims(plan.shims))}</td>
-				<td>
-					{plan?.locks ? plan.locks.name : ''}
-				</td>
+				<td>{@render change(entry.parts?.locks?.name ?? '', plan?.locks?.name)}</td>
 				{#if anySpring}
 					<td class="figure">{@render change(entry.spring ?? '·', plan?.spring)}</td>
 				{/if}

@@ -223,7 +223,7 @@
 		<div class="min-h-0 flex-1 overflow-auto">
 			<PlanTable
 				job={book.job}
-				{then}
+				sheet={then ?? book.sheet}
 				{planned}
 				{leftOut}
 				{fixed}
