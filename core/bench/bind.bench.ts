@@ -6,6 +6,7 @@
  */
 import { findBind, type Solid } from '../src/sweep/bind.ts';
 import {
+	BUILD_OF,
 	MODEL_SORTS,
 	normal,
 	randomFrom,
@@ -18,7 +19,6 @@ import { performance } from 'node:perf_hooks';
 import { sweepFigures } from '../src/sweep/figures.ts';
 import { USUAL_NOISE, withTravel } from '../src/sweep/sweep.ts';
 import { mm } from '../src/units/quantity.ts';
-import type { SpringBuild } from '../src/part/words.ts';
 
 const RUNS = Number(process.env.RUNS ?? 600);
 const SOLID: Record<ModelSort, Solid> = {
@@ -26,12 +26,6 @@ const SOLID: Record<ModelSort, Solid> = {
 	progressive: 'at a corner',
 	dual: 'one coil of several first',
 	cone: 'gradually'
-};
-const BUILD: Record<ModelSort, SpringBuild> = {
-	linear: 'single',
-	progressive: 'single',
-	dual: 'dual',
-	cone: 'conical'
 };
 const at = (values: number[], part: number) =>
 	values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * part))] ??
@@ -93,7 +87,7 @@ for (const sort of MODEL_SORTS) {
 			const points = sampled(spring, { step, noise: USUAL_NOISE, past: 4 }, random);
 			const travel = spring.free - spring.solid;
 			const window = { seat: mm(spring.free - 0.35 * travel), lift: mm(0.5 * travel) };
-			const figures = sweepFigures(withTravel(points), window, BUILD[sort]);
+			const figures = sweepFigures(withTravel(points), window, BUILD_OF[sort]);
 			const heights = points.map(({ height }) => height);
 			const loads = { seat: window.seat, open: window.seat - window.lift };
 			for (const of of ['seat', 'open'] as const) {

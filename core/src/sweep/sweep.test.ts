@@ -21,7 +21,7 @@ import { readJob } from '../job/file.ts';
 import { middleSpring, ontoCard, ontoSetup } from './onto-card.ts';
 import { sagAt, setFigures } from './set.ts';
 import { smoothed } from './smooth.ts';
-import { randomFrom, randomSpring, sampled } from './synthetic.ts';
+import { BUILD_OF, randomFrom, randomSpring, sampled } from './synthetic.ts';
 import { hysteresis, travelled, USUAL_NOISE, withTravel, type SweepPoint } from './sweep.ts';
 
 const quiet = { height: mm(0.001), load: 0.0005 };
@@ -195,18 +195,12 @@ describe('figures', () => {
 		'tells the loads of a %s spring within half a percent, nineteen times in twenty',
 		(sort) => {
 			const random = randomFrom(1234);
-			const builds = {
-				linear: 'single',
-				progressive: 'single',
-				dual: 'dual',
-				cone: 'conical'
-			} as const;
 			const errors = Array.from({ length: 60 }, () => {
 				const spring = randomSpring(sort, random);
 				const points = sampled(spring, { step: 0.25, noise: USUAL_NOISE, past: 4 }, random);
 				const travel = spring.free - spring.solid;
 				const window = { seat: mm(spring.free - 0.35 * travel), lift: mm(0.5 * travel) };
-				const { seat, open } = sweepFigures(withTravel(points), window, builds[sort]);
+				const { seat, open } = sweepFigures(withTravel(points), window, BUILD_OF[sort]);
 				return Math.max(
 					Math.abs(seat! / spring.load(window.seat) - 1),
 					Math.abs(open! / spring.load(window.seat - window.lift) - 1)

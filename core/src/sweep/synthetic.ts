@@ -4,10 +4,19 @@
  */
 import { mm, newtons } from '../units/quantity.ts';
 import type { Point } from '../spring/curve.ts';
+import type { SpringBuild } from '../part/words.ts';
 import type { TesterNoise } from './sweep.ts';
 
 export const MODEL_SORTS = ['linear', 'progressive', 'dual', 'cone'] as const;
 export type ModelSort = (typeof MODEL_SORTS)[number];
+
+/** The build that a made-up spring of a sort passes for. */
+export const BUILD_OF: Record<ModelSort, SpringBuild> = {
+	linear: 'single',
+	progressive: 'single',
+	dual: 'dual',
+	cone: 'conical'
+};
 
 /** A made-up spring: its load at any height, and where it truly goes solid. */
 export interface SpringModel {
