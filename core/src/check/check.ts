@@ -1,7 +1,9 @@
 /** What is tried on the built head: piston to valve, passages, vacuum (handbook §8, §9). */
-import type { Check } from '../job/schema.ts';
+import { concerns, madeStaleBy, worksDone } from '../job/in-force.ts';
+import type { Check, HeadWork, Job } from '../job/schema.ts';
 import { ofLength, say } from '../units/phrase.ts';
 import { lengthOf, mm, vacuumOf, type Millimetres } from '../units/quantity.ts';
+import type { Work } from '../work/work.ts';
 import { judge, type Verdict } from '../verdict/verdict.ts';
 import { PASSAGES, type Passage } from './words.ts';
 
@@ -12,9 +14,48 @@ export interface StationChecks {
 	readonly piston: CheckOf<'piston to valve'> | null;
 	readonly vacuum: CheckOf<'vacuum'> | null;
 	readonly passages: Readonly<Partial<Record<Passage, CheckOf<'passage'>>>>;
+	/** What was tried, and then something was done to the head. */
+	readonly stale?: readonly (readonly ['piston to valve' | 'vacuum' | Passage, Work])[];
 }
 
 export const NO_CHECKS: StationChecks = { piston: null, vacuum: null, passages: {} };
+
+/** The newest checks of a job by station, without those that work on the head has made stale since. */
+export function checksInForceOf(job: Job): ReadonlyMap<string, StationChecks> {
+	const works = worksDone(job.headWork);
+	const by = newestChecks(job.checks);
+	if (works.length === 0 || by.size === 0) return by;
+	return new Map(
+		job.stations.flatMap((station) => {
+			const checks = by.get(station.label);
+			if (!checks) return [];
+			const own = works.filter((work) => concerns(work, station));
+			return [[station.label, withoutStale(checks, own)] as const];
+		})
+	);
+}
+
+function withoutStale(checks: StationChecks, works: readonly HeadWork[]): StationChecks {
+	const stale: (readonly ['piston to valve' | 'vacuum' | Passage, Work])[] = [];
+	const fresh = <C extends Check>(check: C | null | undefined): C | null => {
+		if (!check) return null;
+		const what = check.sort === 'passage' ? check.passage : check.sort;
+		const work = madeStaleBy(works, what, Date.parse(check.at));
+		if (work) stale.push([what, work.work]);
+		return work ? null : check;
+	};
+	return {
+		piston: fresh(checks.piston),
+		vacuum: fresh(checks.vacuum),
+		passages: Object.fromEntries(
+			PASSAGES.flatMap((passage) => {
+				const check = fresh(checks.passages[passage]);
+				return check ? [[passage, check]] : [];
+			})
+		),
+		...(stale.length > 0 && { stale })
+	};
+}
 
 /** The newest checks by station. */
 export function newestChecks(checks: readonly Check[]): ReadonlyMap<string, StationChecks> {

@@ -5,7 +5,7 @@ import type { Acceptance } from '../job/schema.ts';
 import type { FitContext, Severity } from './rule.ts';
 
 export interface Finding {
-	/** F1 to F25. */
+	/** F1 to F28. */
 	readonly rule: string;
 	readonly title: string;
 	readonly why: string;

@@ -6,7 +6,7 @@ import { readJob } from '../job/file.ts';
 import type { Job, KindSetup } from '../job/schema.ts';
 import { readParts } from '../part/file.ts';
 import type { LibraryPart } from '../part/schema.ts';
-import { METRIC } from '../units/display.ts';
+import { INCH_POUND, METRIC } from '../units/display.ts';
 import { showPhrase } from '../units/phrase.ts';
 import { inches, poundsForce } from '../units/quantity.ts';
 import { findings } from './fit.ts';
@@ -314,8 +314,46 @@ describe('more ways to trip', () => {
 		const many = check('F24', set('shims', [['0.015 in', '0.015 in', '0.030 in']]));
 		expect(many).toMatchObject({ outcome: 'trips', severity: 'watch' });
 	});
-	it('names all 25 rules, each once', () => {
-		expect(RULES.map((rule) => rule.id)).toEqual(Array.from({ length: 25 }, (_, i) => `F${i + 1}`));
+	it('a shim that does not go over the boss is a stop, however many lie there', () => {
+		const tight = set('setup.shimStock.1.inside', '0.500 in');
+		const stack = (count: number) => set('shims', [Array(count).fill('0.030 in')]);
+		for (const count of [1, 2, 3]) {
+			const found = check('F24', all(tight, stack(count)));
+			expect(found).toMatchObject({ outcome: 'trips' });
+			expect(found).not.toHaveProperty('severity');
+		}
+	});
+	it('a damper left out is a note, and no damper near the seal', () => {
+		const damped = all(
+			set('parts.spring.build', 'dual with damper'),
+			set('setup.policies', { damper: 'removed' })
+		);
+		expect(check('F16', damped)).toMatchObject({ outcome: 'trips', severity: 'note' });
+	});
+	it('a ground retainer is a watch, with what is left of it', () => {
+		const ground = set('parts.retainer.groundOff', '0.020 in');
+		const said = (change: Change) => {
+			const found = check('F26', change);
+			return found.outcome === 'trips' ? showPhrase(found.compared, INCH_POUND) : found.outcome;
+		};
+		expect(said(all(ground, set('parts.retainer.height', '0.300 in')))).toBe(
+			'0.020 off its underside, 0.280 of 0.300 left: maker’s approval needed'
+		);
+		expect(said(all(ground, set('parts.retainer.height', undefined)))).toMatch(/not known/);
+		expect(said(set('parts.retainer.groundOff', '0 mm'))).toBe('passes');
+	});
+	it('used springs and locks go by the policy of the job, the careful one unless it says otherwise', () => {
+		const used = set('parts.reused', ['spring', 'locks']);
+		const policies = (change: object) => all(used, set('setup.policies', change));
+		expect(check('F27', used).outcome).toBe('trips');
+		expect(check('F28', used).outcome).toBe('trips');
+		expect(check('F27', policies({ usedSprings: 'retested' })).outcome).toBe('trips');
+		const tested = set('parts.spring.tested', { points: [] });
+		expect(check('F27', all(policies({ usedSprings: 'retested' }), tested)).outcome).toBe('passes');
+		expect(check('F28', policies({ locks: 'inspected and reused' })).outcome).toBe('passes');
+	});
+	it('names all 28 rules, each once', () => {
+		expect(RULES.map((rule) => rule.id)).toEqual(Array.from({ length: 28 }, (_, i) => `F${i + 1}`));
 		expect(RULES.every((rule) => rule.why.endsWith('.'))).toBe(true);
 	});
 });
@@ -330,6 +368,33 @@ describe('findings on a job', () => {
 		job.setup.kinds.intake.locks!.maker = 'Somebody';
 		expect(grip(job).outcome).toBe('trips');
 		expect(grip(job).acceptance).toBeNull();
+	});
+	it('open load is asked of the heights measured where there is no aim', () => {
+		const job = demo();
+		const lifter = (of: Job) =>
+			evaluate(of).fit.find(({ rule, kind }) => rule === 'F18' && kind === 'intake')!;
+		job.setup.kinds.intake.aim = { school: 'as it stands', leastSeatLoad: '100 lbf' };
+		job.setup.kinds.intake.greatestOpenLoad = '300 lbf';
+		delete job.setup.kinds.intake.lifter;
+		expect(lifter(job).outcome).toBe('trips');
+		const none = { ...job, readings: [] };
+		expect(lifter(none).outcome).toBe('missing');
+	});
+	it('an acceptance does not outlive the limit it was given for', () => {
+		const job = demo();
+		job.setup.kinds.intake.seal!.stem = '0.350 in';
+		const stems = (of: Job) =>
+			evaluate(of).fit.find(({ rule, kind }) => rule === 'F1' && kind === 'intake')!;
+		expect(stems(job).outcome).toBe('trips');
+		job.acceptances.push({
+			...job.acceptances[0]!,
+			id: crypto.randomUUID(),
+			finding: stems(job).key
+		});
+		expect(stems(job).acceptance).not.toBeNull();
+		job.setup.limits.fit.stemMatch = '0.001 in';
+		expect(stems(job).outcome).toBe('trips');
+		expect(stems(job).acceptance).toBeNull();
 	});
 	it('an acceptance taken back no longer holds', () => {
 		const group = [{ context: sound(), stations: [] }];

@@ -32,7 +32,10 @@ export function fitGroups(job: Job, fitted: readonly Fitted[]): FitGroup[] {
 				parts,
 				setup: job.setup,
 				lift: kind.lift,
-				openLoad: openLoadAtAim(kind),
+				openLoad: greatestOf([
+					openLoadAtAim(kind),
+					...members.map(({ sheet }) => sheet.figures.openLoad.figure)
+				]),
 				shims: members.map(({ entry }) => entry.shims),
 				tipHeight: tips.length > 0 ? mm(Math.min(...tips)) : null,
 				springsOfHead: fitted.flatMap((other) =>
@@ -82,6 +85,9 @@ function openLoadAtAim(kind: KindSheet): FitContext['openLoad'] {
 	if (!curve || !lift || target.height === null) return null;
 	return curve.load(mm(target.height - lift.net));
 }
+
+const greatestOf = (loads: readonly FitContext['openLoad'][]): FitContext['openLoad'] =>
+	loads.reduce((a, b) => (b !== null && (a === null || b > a) ? b : a), null);
 
 function springUse(parts: KindSetup): SpringUse[] {
 	const { spring } = parts;

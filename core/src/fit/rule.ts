@@ -24,7 +24,7 @@ export interface FitContext {
 	readonly parts: KindSetup;
 	readonly setup: Setup;
 	readonly lift: Lift | null;
-	/** Load at full lift, spring at its aim. */
+	/** Load at full lift: with the spring at its aim, or at a station where it is more. */
 	readonly openLoad: Newtons | null;
 	/** Stacks of shims in the build, as length texts. */
 	readonly shims: readonly (readonly string[])[];
@@ -39,7 +39,7 @@ export type Check =
 	| { readonly outcome: 'missing'; readonly missing: readonly string[] };
 
 export interface Rule {
-	/** F1 to F25 of handbook §6. */
+	/** F1 to F25 of handbook §6; F26 to F28 from its §3 and §11. */
 	readonly id: string;
 	readonly title: string;
 	readonly severity: Severity;

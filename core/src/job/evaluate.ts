@@ -3,22 +3,23 @@
  * The browser calls it on every keystroke, the server for paper and exports,
  * the command line on a file. Pure: same job, same sheet.
  */
-import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
+import { lengthOf, type Millimetres } from '../units/quantity.ts';
 import { ofLength, say } from '../units/phrase.ts';
 import { KINDS, type Kind } from '../station/layout.ts';
 import { middleOf, type Middle } from '../station/outlier.ts';
 import { worst, type State } from '../verdict/verdict.ts';
 import { standingReadings, type Standing } from './in-force.ts';
-import { kindSheet } from './kind.ts';
-import { newestChecks, NO_CHECKS } from '../check/check.ts';
+import { bareFigures, kindSheet } from './kind.ts';
+import { checksInForceOf, NO_CHECKS } from '../check/check.ts';
 import { commonDrift } from '../lash/drift.ts';
 import { findings, fitGroups, type Fitted } from '../fit/fit.ts';
 import type { Finding } from '../fit/finding.ts';
 import { bareHeightOf } from './planned.ts';
-import { sharedBy } from './shared.ts';
+import { sharedBy, type Shared } from './shared.ts';
+import { forgottenOn, headsApart } from './whole-head.ts';
 import { stationSheet } from './station.ts';
 import { taken } from './taken.ts';
-import { partsOf } from './parts-of.ts';
+import { partsByStation } from './parts-of.ts';
 import { QUANTITIES, type Quantity } from './quantities.ts';
 import type { Inspection, Job } from './schema.ts';
 import type { Extreme, KindSheet, Remark, Sheet, StationSheet } from './sheet.ts';
@@ -31,17 +32,42 @@ import type { Extreme, KindSheet, Remark, Sheet, StationSheet } from './sheet.ts
  */
 export function evaluate(job: Job): Sheet {
 	const standing = standingReadings(job);
-	const middles = byKind((kind) => bareMiddle(job, kind, standing));
-	const kinds = byKind((kind) => kindSheet(kind, job.setup.kinds[kind], job.setup, middles[kind]));
-	const shared = sharedBy(job.setup);
+	const shared = sharedBy(job);
+	const bare = bareHeights(job, standing);
+	const middles = new Map(
+		job.heads.map(({ id }) => [id, byKind((kind) => middleAmong(bare, shared, kind, id))])
+	);
+	const kinds = byKind((kind) =>
+		kindSheet(kind, job.setup.kinds[kind], job.setup, middleAmong(bare, shared, kind))
+	);
+	// Heads of one engine may stand apart: each valve is held against its own head's.
+	const ofHead = new Map(
+		job.heads.map(({ id }) => [
+			id,
+			job.heads.length === 1
+				? kinds
+				: byKind((kind) => ({ ...kinds[kind], ...bareFigures(middles.get(id)![kind]) }))
+		])
+	);
 	const seen = newestInspections(job);
-	const checks = newestChecks(job.checks);
+	const checks = checksInForceOf(job);
+	const partsAt = partsByStation(job);
+	const kindAt = new Map(
+		job.stations.map((entry) => {
+			const parts = partsAt.get(entry.label)!;
+			const isOwn = parts !== job.setup.kinds[entry.kind];
+			return [
+				entry.label,
+				isOwn
+					? kindSheet(entry.kind, parts, job.setup, middles.get(entry.head)![entry.kind])
+					: ofHead.get(entry.head)![entry.kind]
+			];
+		})
+	);
+	const asked = forgottenOn(job, standing, ({ label }) => kindAt.get(label)!, shared);
 	const fitted = job.stations.map((entry): Fitted => {
-		const parts = partsOf(job.setup, entry);
-		const isOwn = parts !== job.setup.kinds[entry.kind];
-		const kind = isOwn
-			? kindSheet(entry.kind, parts, job.setup, middles[entry.kind])
-			: kinds[entry.kind];
+		const parts = partsAt.get(entry.label)!;
+		const kind = kindAt.get(entry.label)!;
 		const sheet = stationSheet({
 			job,
 			station: entry,
@@ -50,7 +76,8 @@ export function evaluate(job: Job): Sheet {
 			seen: seen.get(entry.label),
 			checks: checks.get(entry.label) ?? NO_CHECKS,
 			kind,
-			shared
+			shared,
+			isAsked: asked.has(entry.head)
 		});
 		return { entry, parts, kind, sheet };
 	});
@@ -58,6 +85,8 @@ export function evaluate(job: Job): Sheet {
 	const fitContexts = fitGroups(job, fitted);
 	const fit = findings(fitContexts, job.acceptances);
 	const remarks = [
+		...asked.values(),
+		...headsApart(job, middles, shared),
 		...jobRemarks(kinds),
 		...stockRemarks(job, stations),
 		...commonDrift(
@@ -113,16 +142,33 @@ function byKind<T>(make: (kind: Kind) => T): Record<Kind, T> {
 	return { intake: make('intake'), exhaust: make('exhaust') };
 }
 
-function bareMiddle(job: Job, kind: Kind, standing: ReadonlyMap<string, Standing>): Middle | null {
-	const { outlierLeast, outlierFactor } = job.setup.limits;
-	const heights = job.stations
-		.filter((station) => station.kind === kind)
-		.flatMap(
-			(station) =>
-				taken(standing.get(station.label)!['installed height'], bareHeightOf)?.value ?? []
-		);
-	return middleOf(heights, lengthOf(outlierLeast), outlierFactor);
+interface BareHeight {
+	readonly kind: Kind;
+	readonly head: string;
+	readonly height: Millimetres;
 }
+
+const bareHeights = (job: Job, standing: ReadonlyMap<string, Standing>): BareHeight[] =>
+	job.stations.flatMap(({ label, kind, head }) => {
+		const read = taken(standing.get(label)!['installed height'], bareHeightOf);
+		return read ? [{ kind, head, height: read.value }] : [];
+	});
+
+/** The middle of a kind's bare heights, of one head or of all. */
+const middleAmong = (
+	heights: readonly BareHeight[],
+	{ limits }: Shared,
+	kind: Kind,
+	head?: string
+): Middle | null =>
+	middleOf(
+		heights
+			.filter((one) => one.kind === kind && (head === undefined || one.head === head))
+			.map(({ height }) => height),
+		limits.outlierLeast,
+		limits.outlierFactor,
+		limits.outlierMost
+	);
 
 function least(
 	stations: readonly StationSheet[],
@@ -162,8 +208,10 @@ function stockRemarks(job: Job, stations: readonly StationSheet[]): Remark[] {
 			else needed.set(thickness, (needed.get(thickness) ?? 0) + 1);
 		}
 	}
-	return job.setup.shimStock.flatMap(({ thickness, count }) => {
-		const length = mm(lengthOf(thickness));
+	const stock = new Map<Millimetres, number>();
+	for (const { thickness, count } of job.setup.shimStock)
+		stock.set(lengthOf(thickness), (stock.get(lengthOf(thickness)) ?? 0) + count);
+	return [...stock].flatMap(([length, count]) => {
 		const want = needed.get(length) ?? 0;
 		return want <= count
 			? []

@@ -25,13 +25,21 @@ export function partsOf(setup: Setup, station: StationEntry): KindSetup {
 	};
 	const spring = springAt(setup, station);
 	if (!own.spring || !spring) return own;
-	const { points, bind, set, tag } = spring;
-	const tested = { points, ...(bind && { bind }), set: `${set}, ${tag}` };
+	const { points, bind, bindUncertainty, set, tag } = spring;
+	const tested = {
+		points,
+		...(bind && { bind }),
+		...(bindUncertainty && { bindUncertainty }),
+		set: `${set}, ${tag}`
+	};
 	return { ...own, spring: { ...own.spring, tested } };
 }
 
 /** The very spring that a station's tag names, of the card that belongs there; null where there is none. */
-function springAt(setup: Setup, { kind, parts, spring: tag }: StationEntry): TaggedSpring | null {
+export function springAt(
+	setup: Setup,
+	{ kind, parts, spring: tag }: StationEntry
+): TaggedSpring | null {
 	if (tag === undefined) return null;
 	const card = parts?.spring ?? setup.kinds[kind].spring;
 	return setup.springs?.find((one) => one.tag === tag && one.card === card?.id) ?? null;

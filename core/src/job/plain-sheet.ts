@@ -4,7 +4,7 @@ import type { Units } from '../units/display.ts';
 import type { Sheet } from './sheet.ts';
 
 /** Functions, what the rules of fit were asked about, and what stands under `kinds` already. */
-const LEFT_OUT = new Set(['curve', 'fitContexts', 'shared']);
+const LEFT_OUT = new Set(['curve', 'line', 'promised', 'fitContexts', 'shared']);
 const PHRASES = new Set(['remedy', 'because', 'text', 'compared']);
 
 export type Plain =

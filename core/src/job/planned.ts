@@ -38,6 +38,22 @@ export function plannedTip(reading: Reading, offset: Millimetres, parts: KindSet
 	});
 }
 
+/**
+ * How much higher the build's retainer has its underside than the one that stood
+ * there when the gap was read, ground-off included. A reading that does not say
+ * how its retainer was ground counts as read with it as it is: that errs on the
+ * side of less room.
+ */
+function undersideHigher({ inPlace }: Reading, { retainer }: KindSetup): Millimetres {
+	const ground = lengthOf(retainer?.groundOff ?? '0 mm');
+	const groundThen = inPlace.groundOff === undefined ? ground : lengthOf(inPlace.groundOff);
+	const shape =
+		inPlace.underside !== undefined && retainer?.underside !== undefined
+			? lengthOf(retainer.underside) - lengthOf(inPlace.underside)
+			: 0;
+	return mm(ground - groundThen + shape);
+}
+
 /** The seal gap of the build, from the gap as measured. */
 export function plannedGap(reading: Reading, offset: Millimetres, parts: KindSetup): Millimetres {
 	const then = reading.inPlace;
@@ -49,7 +65,7 @@ export function plannedGap(reading: Reading, offset: Millimetres, parts: KindSet
 		measuredOffset: lengthOf(then.lockOffset),
 		offset,
 		sealTaller: mm(taller),
-		groundOff: lengthOf(parts.retainer?.groundOff ?? '0 mm')
+		undersideHigher: undersideHigher(reading, parts)
 	});
 }
 
@@ -59,8 +75,16 @@ export function plannedGap(reading: Reading, offset: Millimetres, parts: KindSet
  */
 export const plannedRocker = plannedTip;
 
-/** Retainer to seal at full lift, read there: locks, seals and retainers move it as they move the closed gap. */
-export const plannedGapAtLift = plannedGap;
+/**
+ * Retainer to seal at full lift, read there: locks, seals and retainers move it as
+ * they move the closed gap, and a lifter that pumps up takes its part off (handbook §3).
+ */
+export const plannedGapAtLift = (
+	reading: Reading,
+	offset: Millimetres,
+	parts: KindSetup,
+	pumpUp: Millimetres
+): Millimetres => mm(plannedGap(reading, offset, parts) - pumpUp);
 
 const totalOf = (lengths: readonly number[]) =>
 	mm(lengths.reduce((sum, length) => sum + length, 0));

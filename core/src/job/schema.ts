@@ -71,14 +71,24 @@ export const Layout = z
 		pairing: z.enum(PAIRINGS),
 		firstValve: z.enum(FIRST_VALVES).optional(),
 		rightHead: z.enum(CASTINGS).optional(),
-		firingOrder: z.array(cylinder).max(16).readonly().optional()
+		firingOrder: z.array(cylinder).max(16).readonly().optional(),
+		/** Crankshaft degrees at which each of the firing order fires, from the first; even distances when left out. */
+		firingAngles: z
+			.array(z.number('degrees').min(0, 'at least 0°').max(719, 'at most 719°'))
+			.max(16)
+			.readonly()
+			.optional()
 	})
 	.superRefine((layout, context) => {
 		const problem = layoutProblem(layout);
 		if (problem) context.addIssue({ code: 'custom', ...problem, path: [...problem.path] });
 	});
 
-const LiftSource = { source: Source };
+const LiftSource = {
+	source: Source,
+	/** Half-width of the 95 % interval of the valve's lift, where it is known. */
+	uncertainty: Size.optional()
+};
 export const LiftGiven = z.discriminatedUnion('sort', [
 	z.strictObject({
 		sort: z.literal('lobe'),
@@ -196,6 +206,17 @@ export const Limits = z
 			.strictObject({ least: Vacuum.default('15 inHg'), seconds: seconds.default(10) })
 			.prefault({}),
 		outlierLeast: Size,
+		/** A station further than this stands apart however wide its head scatters. */
+		outlierMost: Size.optional(),
+		/** Part of its card's load that a tested spring may have lost. */
+		sagWatch: fraction.optional(),
+		sagStop: fraction.optional(),
+		/** Scatter of a gauge that nobody has stated or measured, in parts of its resolution. */
+		unknownRepeat: z
+			.number('a number such as 1')
+			.min(0, 'at least 0')
+			.max(20, 'at most 20')
+			.optional(),
 		outlierFactor: z.number('a number such as 3.5').min(1, 'at least 1').max(10, 'at most 10'),
 		fit: FitLimits.prefault({})
 	})
@@ -207,6 +228,9 @@ export const Limits = z
 		atLeast('heightStop', 'heightTolerance', 'cannot be tighter than the tolerance');
 		atLeast('bindAim', 'bindFloor', 'cannot be below the floor');
 		atLeast('bindWide', 'bindAim', 'cannot be below the aim');
+		if (limits.outlierMost) atLeast('outlierMost', 'outlierLeast', 'cannot be below the least');
+		if ((limits.sagStop ?? 1) < (limits.sagWatch ?? 0))
+			context.addIssue({ code: 'custom', path: ['sagStop'], message: 'cannot be below the watch' });
 	});
 
 export const StationEntry = z.strictObject({
@@ -234,14 +258,18 @@ export const TaggedSpring = z.strictObject({
 	card: Id,
 	points: z
 		.array(z.strictObject({ height: PositiveSize, load: Load }))
-		.min(3, 'at least three tested points')
+		.min(2, 'at least two tested points')
 		.max(200),
-	bind: PositiveSize.optional()
+	bind: PositiveSize.optional(),
+	/** Half-width of the bind's 95 % interval. */
+	bindUncertainty: Size.optional()
 });
 
 /** An accepted plan; the newest one is in force, those before it are superseded. */
 export const Plan = z.strictObject({
 	id: Id,
+	/** The plan that this one takes back: its stations are as they were before that one. */
+	withdraws: Id.optional(),
 	/** Whether it was proven that no plan is better. */
 	proven: z.boolean(),
 	stations: z
@@ -274,6 +302,10 @@ export const InPlaceEntry = z.strictObject({
 	retainerLanding: Length.default('0 mm'),
 	sealHeight: PositiveSize.optional(),
 	sealHome: z.boolean().optional(),
+	/** What had been taken off the underside of the retainer that stood there. */
+	groundOff: Size.optional(),
+	/** Underside of that retainer against its outer landing. */
+	underside: Length.optional(),
 	/** Thickness of the lash cap on the tip. */
 	lashCap: PositiveSize.optional()
 });
@@ -297,7 +329,10 @@ export const Reading = z
 				.optional(),
 			correction: z.union([Length, Load]).default('0 mm'),
 			/** One standard deviation of what the correction leaves unexplained. */
-			correctionError: Measured.optional()
+			correctionError: Measured.optional(),
+			/** How far it repeats, one standard deviation, and how many degrees of freedom that is known by; stated by the shop when none. */
+			repeatability: Measured.optional(),
+			repeatabilityFreedom: z.int().min(1).max(1_000_000).optional()
 		}),
 		inPlace: InPlaceEntry,
 		/** Readings of one figure that name the same set are repeats of each other. */
@@ -306,6 +341,10 @@ export const Reading = z
 		engine: z.enum(ENGINE_STATES).optional(),
 		/** Whether a lash was found so or set so, and whether the adjuster was marked. */
 		lash: z.strictObject({ as: z.enum(['found', 'set']), marked: z.boolean() }).optional(),
+		/** When the server had it, and how far the browser's clock was ahead of the server's then, in seconds. */
+		clock: z
+			.strictObject({ arrived: Moment, ahead: z.number().min(-1e10).max(1e10).optional() })
+			.optional(),
 		person: Id,
 		at: Moment
 	})
@@ -358,8 +397,16 @@ export const HeadWork = z.strictObject({
 	work: z.enum(WORKS),
 	/** The head it was done to; all of them when left out. */
 	head: Name.optional(),
+	/** The kind of valves it was done to; both when left out. */
+	kind: Kind.optional(),
+	/** Single stations it was done to. */
+	stations: z.array(StationEntry.shape.label).min(1, 'at least one station').max(80).optional(),
 	/** What was taken off the deck. */
 	cut: PositiveSize.optional(),
+	/** How much thicker the gasket is than the one before. */
+	thicker: Length.optional(),
+	/** The entry that this one takes back; its note is the reason. */
+	withdraws: Id.optional(),
 	note: Line.optional(),
 	person: Id,
 	at: Moment
@@ -423,12 +470,17 @@ export const Check = z.discriminatedUnion('sort', [
 	})
 ]);
 
+/** A head laid aside half way carries a hand-over; dropped and damaged parts are noted at their station. */
+export const NOTE_SUBJECTS = ['hand-over', 'dropped part', 'damaged part'] as const;
+
 /** Something written about the job or a station; private ones stay in the shop. */
 export const Note = z.strictObject({
 	id: Id,
 	station: label.optional(),
 	text: Line.min(1, 'a note is wanted'),
 	private: z.boolean(),
+	/** What it is about, where it is of a sort that is looked for. */
+	about: z.enum(NOTE_SUBJECTS).optional(),
 	/** Holds the job back until it is settled: checking springs fitted, a seal to replace. */
 	holds: z.boolean(),
 	/** The note that this one settles. */
@@ -454,7 +506,27 @@ export const Compression = z.strictObject({
 	gasket: Volume,
 	deck: Volume,
 	/** Part of the bore's area that the chamber is open to at the deck. */
-	chamberOpen: z.number('a fraction such as 0.8').min(0.1, 'at least 0.1').max(1.2, 'at most 1.2')
+	chamberOpen: z.number('a fraction such as 0.8').min(0.1, 'at least 0.1').max(1.2, 'at most 1.2'),
+	/** Between valve and cylinder axis, degrees. */
+	valveAngle: z.number('degrees').min(0, 'at least 0°').max(60, 'at most 60°').optional(),
+	camAt: z.enum(['block', 'head']).optional()
+});
+
+/** Where practitioners disagree, with the more careful choice first: it stands where a job says nothing. */
+export const POLICIES = {
+	/** Whether a flat damper stays in its spring. */
+	damper: ['kept', 'removed'],
+	/** Springs that have run go in again never, or after they were tested. */
+	usedSprings: ['never', 'retested'],
+	locks: ['new only', 'inspected and reused'],
+	/** Every valve is measured, or a sample of them. */
+	measuring: ['every valve', 'a sample']
+} as const;
+const Policies = z.strictObject({
+	damper: z.enum(POLICIES.damper).optional(),
+	usedSprings: z.enum(POLICIES.usedSprings).optional(),
+	locks: z.enum(POLICIES.locks).optional(),
+	measuring: z.enum(POLICIES.measuring).optional()
 });
 
 /** What a person sets up and changes; the rest of the job is history. */
@@ -491,6 +563,13 @@ export const Setup = z.strictObject({
 	cam: Cam.optional(),
 	toldByCustomer: Line.optional(),
 	lifters: z.enum(['solid', 'hydraulic']),
+	/** Heights are aimed for by each valve's own lift, or all by the larger of intake and exhaust. */
+	aimLift: z.enum(['own', 'larger']).optional(),
+	/** Loads outside the tested range are taken from the card's line, and said to be. */
+	cardBeyondTested: z.boolean().optional(),
+	/** What a fitted spring's loads are held against: its card's, or the median of its tested set. */
+	loadsAgainst: z.enum(['card', 'set median']).optional(),
+	policies: Policies.optional(),
 	kinds: z.strictObject({ intake: KindSetup, exhaust: KindSetup }),
 	overrides: z.array(Override).max(80).optional(),
 	limits: Limits,
@@ -574,6 +653,10 @@ export const Job = z
 			});
 		}
 		job.headWork.forEach((entry, i) => {
+			entry.stations?.forEach((station, k) => {
+				if (!known.stations.has(station))
+					problem(['headWork', i, 'stations', k], `there is no station ${station} on this job`);
+			});
 			if (entry.head && !known.heads.has(entry.head))
 				problem(['headWork', i, 'head'], `there is no head ${entry.head} on this job`);
 		});
@@ -605,6 +688,7 @@ export type Plan = z.infer<typeof Plan>;
 export type AssemblyStep = z.infer<typeof AssemblyStep>;
 export type Check = z.infer<typeof Check>;
 export type Note = z.infer<typeof Note>;
+export type Policies = z.infer<typeof Policies>;
 export type TaggedSpring = z.infer<typeof TaggedSpring>;
 export type Limits = z.infer<typeof Limits>;
 export type StationEntry = z.infer<typeof StationEntry>;

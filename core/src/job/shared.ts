@@ -1,29 +1,41 @@
 /** What all stations of a job are judged by. */
-import { lengthOf, type Millimetres } from '../units/quantity.ts';
+import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
 import type { ShimStock } from '../plan/shim.ts';
-import type { Limits, Setup } from './schema.ts';
+import type { Job, Limits } from './schema.ts';
+import { gaugeRepeatsOf, type GaugeRepeats } from './taken.ts';
 
 /** Limits and stock, read from the set-up once. */
 export interface Shared {
 	readonly limits: ReturnType<typeof limitFigures>;
 	readonly stock: readonly ShimStock[];
 	readonly railTip: Millimetres;
+	/** How the gauges of the job repeat. */
+	readonly repeats: GaugeRepeats;
 }
 
-export function sharedBy(setup: Setup): Shared {
+export function sharedBy(job: Job): Shared {
+	const { setup } = job;
 	return {
 		limits: limitFigures(setup.limits),
 		stock: setup.shimStock.map((size) => ({
 			thickness: lengthOf(size.thickness),
-			count: size.count
+			count: size.count,
+			...(size.inside && { inside: lengthOf(size.inside) }),
+			...(size.outside && { outside: lengthOf(size.outside) })
 		})),
-		railTip: lengthOf(setup.limits.fit.railTip)
+		railTip: lengthOf(setup.limits.fit.railTip),
+		repeats: gaugeRepeatsOf(job)
 	};
 }
+
+/** What stands where a job says nothing of it: handbook §3 and §5. */
+export const UNSAID_LIMITS = { outlierMost: mm(0.6), sagWatch: 0.05, sagStop: 0.1 } as const;
 
 function limitFigures(limits: Limits) {
 	return {
 		heightTolerance: lengthOf(limits.heightTolerance),
+		/** A height no further off its aim than this is left as it is. */
+		deadBand: mm(Math.max(lengthOf(limits.heightTolerance), lengthOf(limits.shimFrom))),
 		heightStop: lengthOf(limits.heightStop),
 		bindFloor: lengthOf(limits.bindFloor),
 		bindAim: lengthOf(limits.bindAim),
@@ -32,7 +44,14 @@ function limitFigures(limits: Limits) {
 		rockerFloor: lengthOf(limits.rockerFloor),
 		shimFrom: lengthOf(limits.shimFrom),
 		shimsAtMost: limits.shimsAtMost,
+		outlierLeast: lengthOf(limits.outlierLeast),
+		outlierFactor: limits.outlierFactor,
+		outlierMost: limits.outlierMost ? lengthOf(limits.outlierMost) : UNSAID_LIMITS.outlierMost,
 		loadBand: limits.loadBand,
+		sag: {
+			watch: limits.sagWatch ?? UNSAID_LIMITS.sagWatch,
+			stop: limits.sagStop ?? UNSAID_LIMITS.sagStop
+		},
 		lash: { watch: lengthOf(limits.lashWatch), stop: lengthOf(limits.lashStop) },
 		preloadWithin: lengthOf(limits.preloadWithin),
 		pistonFloors: {

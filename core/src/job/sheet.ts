@@ -19,7 +19,11 @@ export interface Remark {
 	readonly state: State;
 	readonly text: Phrase;
 	/** What it is about, where something is done about it in particular. */
-	readonly about?: 'on-head load' | 'lash drift' | undefined;
+	readonly about?: 'on-head load' | 'lash drift' | 'forgotten part' | 'order' | undefined;
+	/** The limit that decided, in SI units: an acceptance does not outlive it. */
+	readonly limit?: number | undefined;
+	/** What can be said to it, kept as a decision with these words for its subject. */
+	readonly asks?: string | undefined;
 }
 
 /** The columns of the sheet, in order. */
@@ -41,14 +45,28 @@ export interface KindSheet {
 	readonly lift: Lift | null;
 	readonly curve: Curve | null;
 	readonly rate: NewtonsPerMillimetre | null;
+	/** Its card's line, whatever was tested. */
+	readonly line: Curve | null;
+	/** What a fitted spring's loads are held against: that line, or the median of its tested set. */
+	readonly promised: Curve | null;
 	readonly bind: Bind | null;
 	readonly target: Target;
 	/** Lowest height at which the coil bind floor holds. */
 	readonly lowestHeight: Millimetres | null;
+	/** Lowest height at which the margin reaches its aim as well. */
+	readonly lowestAimHeight: Millimetres | null;
 	/** Median of the measured bare heights, and how far from it a station stands apart. */
 	readonly bareMedian: Millimetres | null;
 	readonly bareReach: Millimetres | null;
-	readonly sources: { readonly spring: Source | null; readonly lift: Source | null };
+	readonly sources: {
+		/** Of the curve: tested, or its card's. */
+		readonly spring: Source | null;
+		readonly card: Source | null;
+		readonly lift: Source | null;
+		readonly bind: readonly Source[];
+		/** Of the height aimed for. */
+		readonly target: readonly Source[];
+	};
 	readonly remarks: readonly Remark[];
 }
 
@@ -87,6 +105,8 @@ export interface StationSheet {
 	readonly tipHeight: Millimetres | null;
 	/** Gap with the valve closed, as the build would have it. */
 	readonly sealGap: Millimetres | null;
+	/** Rocker to retainer of the build, closed, at half and at full lift; null where it was not read. */
+	readonly rockerGaps: readonly (Millimetres | null)[];
 	/** What is fitted, or will be, at this station. */
 	readonly stack: {
 		readonly locator: Millimetres;
@@ -94,6 +114,8 @@ export interface StationSheet {
 		readonly lockOffset: Millimetres;
 	};
 	readonly shim: { readonly answer: ShimAnswer; readonly outcome: Outcome | null } | null;
+	/** Load of the spring that stands here against its card's at the same height; null where it was not tested. */
+	readonly loss: Verdict<Newtons> | null;
 	/** Height measured with everything fitted, against the plan; null until it is. */
 	readonly built: Verdict<Millimetres> | null;
 	/** Least room between piston and valve, pump-up taken off; null until it is measured. */

@@ -1,8 +1,15 @@
 /** The shims suggested for one station on its own, and what they lead to. */
-import { mm, type Millimetres } from '../units/quantity.ts';
+import type { KindSetup } from './schema.ts';
+import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
 import { joined, ofLength, say, type Phrase } from '../units/phrase.ts';
 import { coilBindMargin } from '../clearance/clearance.ts';
-import { suggestShims, type ShimAnswer, type ShimStock } from '../plan/shim.ts';
+import {
+	suggestShims,
+	usableShims,
+	type ShimAnswer,
+	type ShimRoom,
+	type ShimStock
+} from '../plan/shim.ts';
 import type { Shared } from './shared.ts';
 import type { KindSheet, Outcome, StationSheet } from './sheet.ts';
 
@@ -10,7 +17,8 @@ export function shimAdvice(
 	{ limits, stock }: Shared,
 	kind: KindSheet,
 	unshimmed: Millimetres,
-	present: readonly Millimetres[]
+	present: readonly Millimetres[],
+	room: ShimRoom
 ): StationSheet['shim'] {
 	if (kind.target.height === null) return null;
 	const answer = suggestShims({
@@ -18,9 +26,10 @@ export function shimAdvice(
 		present,
 		aim: kind.target.height,
 		lowest: kind.lowestHeight,
-		stock: withPresent(stock, present),
+		lowestAim: kind.lowestAimHeight,
+		stock: withPresent(usableShims(stock, room), present),
 		most: limits.shimsAtMost,
-		deadBand: mm(Math.max(limits.shimFrom, limits.heightTolerance))
+		deadBand: limits.deadBand
 	});
 	if (answer.sort !== 'fit') return { answer, outcome: null };
 	return { answer, outcome: outcomeOf(kind, answer.shims, answer.height) };
@@ -29,7 +38,8 @@ export function shimAdvice(
 /** The stock on the shelf and what is under the station already, which it may keep. */
 function withPresent(stock: readonly ShimStock[], present: readonly Millimetres[]): ShimStock[] {
 	const counts = new Map<Millimetres, number>();
-	for (const { thickness, count } of stock) counts.set(thickness, count);
+	for (const { thickness, count } of stock)
+		counts.set(thickness, (counts.get(thickness) ?? 0) + count);
 	for (const thickness of present) counts.set(thickness, (counts.get(thickness) ?? 0) + 1);
 	return [...counts].map(([thickness, count]) => ({ thickness, count }));
 }
@@ -48,6 +58,12 @@ export function outcomeOf(
 		bindMargin: bind && lift ? coilBindMargin(height, lift.worst, bind.height) : null
 	};
 }
+
+/** What shims must go over and into at stations with these parts. */
+export const shimRoomOf = ({ pocket }: KindSetup): ShimRoom => ({
+	boss: pocket?.boss ? lengthOf(pocket.boss) : undefined,
+	pocket: pocket?.diameter ? lengthOf(pocket.diameter) : undefined
+});
 
 /** "Shim 0.030 + 0.015", "Take the shims out", "No shim in stock brings it closer". */
 export function shimPhrase(answer: ShimAnswer | null, present: readonly Millimetres[]): Phrase {

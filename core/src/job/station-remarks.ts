@@ -4,10 +4,11 @@ import { ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
 import { seenOn } from '../inspection/inspection.ts';
 import { holdsVacuum, passagesAtFault, type StationChecks } from '../check/check.ts';
 import type { Passage } from '../check/words.ts';
-import type { Standing } from './in-force.ts';
+import { madeStaleBy, type Standing } from './in-force.ts';
+import { orderSubject } from './reading-time.ts';
 import { bareHeightOf } from './planned.ts';
 import type { Quantity } from './quantities.ts';
-import type { Inspection, Reading } from './schema.ts';
+import type { HeadWork, Inspection, Reading } from './schema.ts';
 import type { Remark } from './sheet.ts';
 import { explainedBy } from './taken.ts';
 
@@ -57,6 +58,39 @@ export function staleReadings(standing: Standing): Remark[] {
 	}));
 }
 
+const TRIED: Readonly<Record<'piston to valve' | 'vacuum' | Passage, string>> = {
+	'piston to valve': 'Piston to valve was measured',
+	vacuum: 'Vacuum was tried',
+	pushrod: 'The pushrod’s way was looked at',
+	'rocker slot': 'The rocker slot was looked at',
+	'tip wipe': 'The tip wipe was looked at'
+};
+
+/** What was tried or looked at before something was done to the head. */
+export function staleChecks(
+	{ stale = [] }: StationChecks,
+	seen: Inspection | undefined,
+	works: readonly HeadWork[]
+): Remark[] {
+	const since = seen && madeStaleBy(works, 'stem inspection', Date.parse(seen.at));
+	return [
+		...stale.map(([what, work]) => `${TRIED[what]} before the ${work}: do it again`),
+		...(since ? [`The stem was looked at before the ${since.work}: look again`] : [])
+	].map((text) => ({ state: 'not measured', text: [text] }));
+}
+
+/** Readings that only a person can put before or after what was done to the head. */
+export function orderQuestions(standing: Standing): Remark[] {
+	return standing.open.map(({ reading, work }) => ({
+		state: 'not measured',
+		about: 'order',
+		asks: orderSubject(reading.id, work.id),
+		text: [
+			`${READ_AS[reading.quantity]} ${reading.read} arrived after the ${work.work}: was it read before or after?`
+		]
+	}));
+}
+
 export function valveSeen(seen: Inspection | undefined): Remark[] {
 	return (seen ? seenOn(seen) : []).map(({ state, text }) => ({ state, text: [text] }));
 }
@@ -78,6 +112,7 @@ export function headLoadRemarks(
 		{
 			state: 'watch',
 			about: 'on-head load',
+			limit: band,
 			text:
 				apart < 0
 					? say`On the head ${ofLoad(read)}, ${percent} under what the curve gives here: shim left out, wrong spring, or the tester’s factor`

@@ -4,24 +4,27 @@ import {
 	loadOf,
 	mm,
 	newtons,
+	toComparisonStep,
 	type Millimetres,
 	type Newtons
 } from '../units/quantity.ts';
 import { ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
 import { installedHeight } from '../station/stack.ts';
 import { coilBindMargin, sealClearance } from '../clearance/clearance.ts';
-import { storedEnergy } from '../spring/curve.ts';
+import { isBeyondTested, storedEnergy } from '../spring/curve.ts';
 import { builtVerdict } from '../built/built.ts';
 import { pistonVerdict, type StationChecks } from '../check/check.ts';
 import { driftRemarks, lashDrift } from '../lash/drift.ts';
 import { lashVerdict } from '../lash/lash.ts';
-import type { Lift } from '../lift/lift.ts';
+import { pumpUpOf, type Lift } from '../lift/lift.ts';
+import { combinedUncertainty } from '../verdict/uncertainty.ts';
 import {
 	judge,
 	notMeasured,
 	byAlarm,
 	worst,
 	type Limit,
+	type Source,
 	type Verdict
 } from '../verdict/verdict.ts';
 import type { Standing } from './in-force.ts';
@@ -38,12 +41,14 @@ import { QUANTITIES, ROCKER_GAPS } from './quantities.ts';
 import type { Inspection, Job, KindSetup, StationEntry } from './schema.ts';
 import type { Shared } from './shared.ts';
 import type { KindSheet, Remark, StationSheet } from './sheet.ts';
-import { shimAdvice, shimPhrase } from './shim-advice.ts';
+import { shimAdvice, shimPhrase, shimRoomOf } from './shim-advice.ts';
 import {
 	apartRemedy,
 	checkRemarks,
 	disagreements,
 	headLoadRemarks,
+	orderQuestions,
+	staleChecks,
 	staleReadings,
 	valveSeen
 } from './station-remarks.ts';
@@ -60,6 +65,8 @@ export interface StationQuestion {
 	/** What stations with these parts have in common. */
 	readonly kind: KindSheet;
 	readonly shared: Shared;
+	/** Whether it is open if a part was forgotten on this whole head: nothing is advised until somebody says. */
+	readonly isAsked: boolean;
 }
 
 /** Works out one station from its standing readings and what its kind has in common. */
@@ -71,9 +78,10 @@ export function stationSheet({
 	seen,
 	checks,
 	kind,
-	shared
+	shared,
+	isAsked
 }: StationQuestion): StationSheet {
-	const { limits } = shared;
+	const { limits, repeats } = shared;
 	const build = {
 		locator: lengthOf(parts.locator?.thickness ?? '0 mm'),
 		lockOffset: lengthOf(station.lockOffset ?? parts.locks?.offset ?? '0 mm'),
@@ -81,18 +89,35 @@ export function stationSheet({
 	};
 	const shims = station.shims.map(lengthOf).toSorted((a, b) => b - a);
 	const offset = build.lockOffset;
-	const heightTaken = taken(standing['installed height'], bareHeightOf);
-	const gapTaken = taken(standing['seal gap'], (reading) => plannedGap(reading, offset, parts));
-	const atLift = taken(standing['seal gap at lift'], (reading) =>
-		plannedGapAtLift(reading, offset, parts)
+	const pumpUp = kind.lift ? pumpUpOf(kind.lift) : mm(0);
+	const heightTaken = taken(standing['installed height'], bareHeightOf, repeats);
+	const gapTaken = taken(
+		standing['seal gap'],
+		(reading) => plannedGap(reading, offset, parts),
+		repeats
 	);
-	const tipTaken = taken(standing['tip height'], (reading) => plannedTip(reading, offset, parts));
-	const rocker = leastRocker();
-	const headLoad = taken(standing['seat load'], (reading) => newtons(trueFigure(reading)));
-	const lashTaken = taken(standing.lash, lengthRead);
-	const builtTaken = taken(standing['built height'], lengthRead);
+	const atLift = taken(
+		standing['seal gap at lift'],
+		(reading) => plannedGapAtLift(reading, offset, parts, pumpUp),
+		repeats
+	);
+	const tipTaken = taken(
+		standing['tip height'],
+		(reading) => plannedTip(reading, offset, parts),
+		repeats
+	);
+	const rockers = ROCKER_GAPS.map((quantity) =>
+		taken(standing[quantity], (reading) => plannedRocker(reading, offset, parts), repeats)
+	);
+	const rocker = rockers.reduce<Taken | null>(
+		(least, one) => (one && (!least || one.value < least.value) ? one : least),
+		null
+	);
+	const headLoad = taken(standing['seat load'], (reading) => newtons(trueFigure(reading)), repeats);
+	const lashTaken = taken(standing.lash, lengthRead, repeats);
+	const builtTaken = taken(standing['built height'], lengthRead, repeats);
 	const drift = lashDrift(standing.lash);
-	const preloadTaken = taken(standing.preload, lengthRead);
+	const preloadTaken = taken(standing.preload, lengthRead, repeats);
 	const netLift = kind.lift && mm(kind.lift.gross - lashAtLift(kind.lift));
 
 	const bare = heightTaken?.value ?? null;
@@ -101,7 +126,10 @@ export function stationSheet({
 	const tip = tipTaken?.value ?? null;
 	const gap = gapTaken?.value ?? null;
 
-	const shim = unshimmed === null ? null : shimAdvice(shared, kind, unshimmed, shims);
+	const shim =
+		unshimmed === null || isAsked
+			? null
+			: shimAdvice(shared, kind, unshimmed, shims, shimRoomOf(parts));
 	const figures = {
 		height: heightVerdict(),
 		seatLoad: seatLoadVerdict(),
@@ -113,6 +141,7 @@ export function stationSheet({
 		lash: lashFigure()
 	};
 	const bareVerdict = bareHeightVerdict();
+	const loss = lossVerdict();
 	const built = asBuilt();
 	const piston = pistonRoom();
 	const preload = preloadVerdict();
@@ -125,6 +154,7 @@ export function stationSheet({
 		figures.openLoad,
 		...(figures.rocker ? [figures.rocker] : []),
 		...(figures.lash ? [figures.lash] : []),
+		...(loss ? [loss] : []),
 		...(built ? [built] : []),
 		...(piston ? [piston] : []),
 		...(preload ? [preload] : [])
@@ -132,9 +162,14 @@ export function stationSheet({
 		driftRemarks(drift, limits.lash),
 		checkRemarks(checks),
 		disagreements(standing),
+		insideDeadBand(),
 		seatedSeal(),
+		groundBeforeOrAfter(),
+		beyondTestedRemarks(),
 		headLoadRemarks(headLoad?.value ?? null, figures.seatLoad.figure, limits.loadBand),
+		orderQuestions(standing),
 		staleReadings(standing),
+		staleChecks(checks, seen, standing.works),
 		valveSeen(seen)
 	);
 
@@ -146,6 +181,7 @@ export function stationSheet({
 		shared: kind,
 		state: worst([
 			...Object.values(figures).flatMap((verdict) => (verdict ? [verdict.state] : [])),
+			...(loss ? [loss.state] : []),
 			...(built ? [built.state] : []),
 			...(piston ? [piston.state] : []),
 			...(preload ? [preload.state] : []),
@@ -155,6 +191,7 @@ export function stationSheet({
 		figures,
 		tipHeight: tip,
 		sealGap: gap,
+		rockerGaps: rockers.map((one) => one?.value ?? null),
 		stack: { locator: build.locator, shims, lockOffset: build.lockOffset },
 		shim,
 		energy:
@@ -164,6 +201,7 @@ export function stationSheet({
 		mass: movingMass(parts),
 		seen: seen ?? null,
 		headLoad: headLoad?.value ?? null,
+		loss,
 		built,
 		piston,
 		checks,
@@ -188,6 +226,7 @@ export function stationSheet({
 			sort: 'length',
 			limits: around('bare height of its kind', bareMedian, bareReach, 'watch'),
 			sources: ['measured'],
+			resolution: resolutionOf(heightTaken!),
 			remedy: () => apartRemedy(mm(bare - bareMedian), heightTaken!.newest, build.locator)
 		});
 	}
@@ -199,7 +238,7 @@ export function stationSheet({
 		const among: Limit<Millimetres>[] =
 			aim !== null
 				? [
-						...around('aim', aim, limits.heightTolerance, 'watch'),
+						...around('aim', aim, limits.deadBand, 'watch'),
 						...around('aim', aim, limits.heightStop, 'stop')
 					]
 				: asItStands && kind.lowestHeight !== null
@@ -208,8 +247,14 @@ export function stationSheet({
 		return judgedOr(kind.target.because, height, {
 			sort: 'length',
 			limits: among,
-			sources: kind.target.fromCardLine ? ['measured', kind.sources.spring!] : ['measured'],
-			remedy: () => shimPhrase(shim?.answer ?? null, shims)
+			sources: ['measured', ...kind.sources.target],
+			uncertainty: heightTaken!.uncertainty,
+			resolution: resolutionOf(heightTaken!),
+			remedy: (_, state) => {
+				if (isAsked) return ['Answer first what stood under the gauge on this head'];
+				if (state === 'too close') return ['Height too close to call: measure it again'];
+				return shimPhrase(shim?.answer ?? null, shims);
+			}
 		});
 	}
 
@@ -218,7 +263,7 @@ export function stationSheet({
 		if (!kind.curve) return notMeasured(['no spring card']);
 		const load = kind.curve.load(height);
 		if (load === null) return notMeasured(unknownThere(kind, height));
-		const wanted = kind.target.height === null ? null : kind.curve.load(kind.target.height);
+		const wanted = wantedLoad('seat load', kind.target.height);
 		const among = wanted === null ? [] : band('seat load at the aim', wanted, limits.loadBand);
 		if (parts.aim.school === 'as it stands') {
 			const at = loadOf(parts.aim.leastSeatLoad);
@@ -227,8 +272,55 @@ export function stationSheet({
 		return judgedOr(['no seat load to judge by'], load, {
 			sort: 'load',
 			limits: among,
-			sources: ['measured', kind.sources.spring!],
-			remedy: (limit) => loadRemedy('Seat', load, wanted ?? limit.at)
+			sources: ['measured', ...loadSources('seat load', height)],
+			uncertainty: (kind.rate ?? 0) * heightTaken!.uncertainty,
+			remedy: (limit, state) =>
+				state === 'too close'
+					? ['Seat load too close to call: measure the height again']
+					: loadRemedy('Seat', load, wanted ?? limit.at)
+		});
+	}
+
+	/** The load that was asked for, else what the card or the set promises at the aim (handbook §5). */
+	function wantedLoad(which: 'seat load' | 'open load', at: Millimetres | null): Newtons | null {
+		if (parts.aim.school === which) return loadOf(parts.aim.load);
+		return at === null ? null : (kind.promised?.load(at) ?? null);
+	}
+
+	/** All that a load and what it is held against stand on. */
+	function loadSources(which: 'seat load' | 'open load', at: Millimetres): Source[] {
+		const { spring, card, target } = kind.sources;
+		const own = kind.curve && isBeyondTested(kind.curve, at) ? [spring, card] : [spring];
+		const against =
+			parts.aim.school === which || kind.target.height === null ? [] : [card, ...target];
+		return [...new Set([...own, ...against].filter((source) => source !== null))];
+	}
+
+	/** What a tested spring has lost against its card at one height, whatever height is aimed for. */
+	function lossVerdict(): Verdict<Newtons> | null {
+		const { curve, line } = kind;
+		const card = parts.spring;
+		if (curve?.from !== 'tested' || !line || !card) return null;
+		const places = [height, lengthOf(card.seat.height)].flatMap((at) => {
+			if (at === null || isBeyondTested(curve, at)) return [];
+			const [now, then] = [curve.load(at), line.load(at)];
+			return now === null || then === null || then <= 0 ? [] : [{ at, now, then }];
+		});
+		const [place] = places;
+		if (!place) return null;
+		const { at, now, then } = place;
+		const floor = (part: number, severity: Limit['severity']): Limit<Newtons> => ({
+			name: severity === 'stop' ? 'load loss, stop' : 'load loss',
+			side: 'floor',
+			at: newtons(then * (1 - part)),
+			severity
+		});
+		return judge(now, {
+			sort: 'load',
+			limits: [floor(limits.sag.watch, 'watch'), floor(limits.sag.stop, 'stop')],
+			sources: ['tested', card.source],
+			remedy: () =>
+				say`Spring has ${ofLoad(now)} at ${ofLength(at)}, ${percent(1 - now / then)} under its card’s ${ofLoad(then)}: test it again, replace it`
 		});
 	}
 
@@ -239,8 +331,8 @@ export function stationSheet({
 		const open = mm(height - netLift!);
 		const load = kind.curve.load(open);
 		if (load === null) return notMeasured(unknownThere(kind, open));
-		const wanted =
-			kind.target.height === null ? null : kind.curve.load(mm(kind.target.height - kind.lift.net));
+		const aimed = kind.target.height === null ? null : mm(kind.target.height - kind.lift.net);
+		const wanted = wantedLoad('open load', aimed);
 		const among = wanted === null ? [] : band('open load at the aim', wanted, limits.loadBand);
 		if (parts.greatestOpenLoad) {
 			const at = loadOf(parts.greatestOpenLoad);
@@ -249,7 +341,7 @@ export function stationSheet({
 		return judgedOr(['no open load to judge by'], load, {
 			sort: 'load',
 			limits: among,
-			sources: ['measured', kind.sources.spring!, kind.sources.lift!],
+			sources: ['measured', ...loadSources('open load', open), kind.sources.lift!],
 			remedy: (limit) =>
 				limit.name === 'greatest open load'
 					? say`Open load ${ofLoad(newtons(load - limit.at))} above what the lifter stands`
@@ -262,7 +354,9 @@ export function stationSheet({
 		if (!kind.bind) return notMeasured(['no bind height']);
 		if (!kind.lift) return notMeasured(['no lift']);
 		const margin = coilBindMargin(height, kind.lift.worst, kind.bind.height);
-		const inner = kind.bind.first === 'inner' ? ' The inner binds first.' : '';
+		const { first, uncertainty } = kind.bind;
+		const inner = first && first !== 'outer' ? ` The ${first} binds first.` : '';
+		const isBindUnsure = uncertainty > heightTaken!.uncertainty;
 		return judge(margin, {
 			sort: 'length',
 			limits: [
@@ -270,11 +364,18 @@ export function stationSheet({
 				{ name: 'bind aim', side: 'floor', at: limits.bindAim, severity: 'watch' },
 				{ name: 'wide margin', side: 'ceiling', at: limits.bindWide, severity: 'watch' }
 			],
-			sources: ['measured', kind.sources.spring!, kind.sources.lift!],
-			uncertainty: heightTaken!.uncertainty,
+			sources: ['measured', ...kind.sources.bind, kind.sources.lift!],
+			uncertainty: combinedUncertainty(
+				heightTaken!.uncertainty,
+				uncertainty,
+				kind.lift.uncertainty ?? 0
+			),
+			resolution: resolutionOf(heightTaken!),
 			remedy: (limit, state) => {
 				if (state === 'too close')
-					return ['Bind margin too close to call: measure the height again'];
+					return [
+						`Bind margin too close to call: ${isBindUnsure ? 'test the bind' : 'measure the height'} again`
+					];
 				if (limit.name === 'wide margin')
 					return ['Wide bind margin: a spring far from solid is lazy'];
 				const more = ofLength(mm(limit.at - margin));
@@ -287,24 +388,22 @@ export function stationSheet({
 		// Read at full lift it is the clearance itself; from the closed gap the lift is taken off.
 		const known = atLift ?? gapTaken;
 		if (!known) return notMeasured(['seal gap not measured']);
-		if (!kind.lift && !atLift) return notMeasured(['no lift']);
+		const mayPumpUp = job.setup.lifters === 'hydraulic' && parts.preload !== undefined;
+		if (!kind.lift && (!atLift || mayPumpUp)) return notMeasured(['no lift']);
 		const clearance = atLift ? atLift.value : sealClearance(known.value, kind.lift!.worst);
 		return judge(clearance, {
 			sort: 'length',
 			limits: [{ name: 'seal floor', side: 'floor', at: limits.sealFloor, severity: 'stop' }],
-			sources: atLift ? ['measured'] : ['measured', kind.sources.lift!],
-			uncertainty: known.uncertainty,
+			sources: atLift && pumpUp === 0 ? ['measured'] : ['measured', kind.sources.lift!],
+			uncertainty: atLift
+				? known.uncertainty
+				: combinedUncertainty(known.uncertainty, kind.lift!.uncertainty ?? 0),
+			resolution: resolutionOf(known),
 			remedy: (limit, state) =>
 				state === 'too close'
 					? ['Seal gap too close to call: measure it again']
 					: say`Retainer ${ofLength(mm(limit.at - clearance))} too near the seal: seal home? Shorter seal or plus locks`
 		});
-	}
-
-	function leastRocker(): Taken | null {
-		return ROCKER_GAPS.map((quantity) =>
-			taken(standing[quantity], (reading) => plannedRocker(reading, offset, parts))
-		).reduce((least, one) => (one && (!least || one.value < least.value) ? one : least), null);
 	}
 
 	function rockerVerdict(): Verdict<Millimetres> | null {
@@ -314,6 +413,7 @@ export function stationSheet({
 			limits: [{ name: 'rocker floor', side: 'floor', at: limits.rockerFloor, severity: 'stop' }],
 			sources: ['measured'],
 			uncertainty: rocker.uncertainty,
+			resolution: resolutionOf(rocker),
 			remedy: (limit, state) =>
 				state === 'too close'
 					? ['Rocker clearance too close to call: measure it again']
@@ -341,6 +441,7 @@ export function stationSheet({
 			],
 			sources: ['measured'],
 			uncertainty: tipTaken!.uncertainty,
+			resolution: resolutionOf(tipTaken!),
 			remedy: (limit, state) =>
 				state === 'too close'
 					? ['Tip height too close to call: measure it again']
@@ -358,12 +459,17 @@ export function stationSheet({
 				sources: ['measured']
 			};
 		}
-		return lashVerdict(lashTaken.value, lashTaken.newest.engine ?? 'cold', {
-			setting: lengthOf(parts.lash.setting),
-			tolerance: lengthOf(parts.lash.tolerance),
-			engine: parts.lash.engine,
-			source: parts.lash.source
-		});
+		return lashVerdict(
+			lashTaken.value,
+			lashTaken.newest.engine ?? 'cold',
+			{
+				setting: lengthOf(parts.lash.setting),
+				tolerance: lengthOf(parts.lash.tolerance),
+				engine: parts.lash.engine,
+				source: parts.lash.source
+			},
+			lashTaken.uncertainty
+		);
 	}
 
 	/** What lash takes off the lift: the one measured, in the state it is set in, else the setting. */
@@ -382,6 +488,8 @@ export function stationSheet({
 			limits:
 				wanted === null ? [] : around('wanted preload', wanted, limits.preloadWithin, 'watch'),
 			sources: ['measured'],
+			uncertainty: preloadTaken.uncertainty,
+			resolution: resolutionOf(preloadTaken),
 			remedy: () =>
 				say`Preload ${ofLength(preloadTaken.value)}: set ${ofLength(wanted!)} from zero lash`
 		});
@@ -399,8 +507,49 @@ export function stationSheet({
 
 	function pistonRoom(): Verdict<Millimetres> | null {
 		if (!checks.piston) return null;
-		const pumpUp = kind.lift ? mm(kind.lift.worst - kind.lift.gross) : mm(0);
 		return pistonVerdict(checks.piston, pumpUp, limits.pistonFloors[station.kind]);
+	}
+
+	/** Off the aim, yet no further than is worth a shim: a note. */
+	function insideDeadBand(): Remark[] {
+		const aim = kind.target.height;
+		if (height === null || aim === null || figures.height.state !== 'clear') return [];
+		const off = mm(Math.abs(height - aim));
+		if (toComparisonStep(off - limits.heightTolerance, 'length') <= 0) return [];
+		return [
+			{ state: 'clear', text: say`${ofLength(off)} off the aim, inside the dead band: leave it` }
+		];
+	}
+
+	function beyondTestedRemarks(): Remark[] {
+		const { curve, lift } = kind;
+		if (height === null || !curve) return [];
+		const open = lift ? [mm(height - lift.net)] : [];
+		return [height, ...open].flatMap((at) =>
+			isBeyondTested(curve, at) && curve.load(at) !== null
+				? [
+						{
+							state: 'watch' as const,
+							text: say`Load at ${ofLength(at)} is from the card’s line: not tested there`
+						}
+					]
+				: []
+		);
+	}
+
+	/** A gap whose reading does not say how its retainer was ground counts as read with it ground. */
+	function groundBeforeOrAfter(): Remark[] {
+		const known = atLift ?? gapTaken;
+		if (!known || known.newest.inPlace.groundOff !== undefined) return [];
+		if (lengthOf(parts.retainer?.groundOff ?? '0 mm') === 0) return [];
+		return [
+			{
+				state: 'watch',
+				text: [
+					'Retainer is ground, and the gap’s reading does not say if it was then: read it again'
+				]
+			}
+		];
 	}
 
 	function seatedSeal(): Remark[] {
@@ -410,6 +559,10 @@ export function stationSheet({
 		];
 	}
 }
+
+const resolutionOf = ({ newest }: Taken) => lengthOf(newest.gauge.resolution);
+
+const percent = (part: number) => `${(100 * part).toFixed(0)} %`;
 
 function loadRemedy(which: 'Seat' | 'Open', load: Newtons, wanted: Newtons): Phrase {
 	const apart = ofLoad(newtons(Math.abs(load - wanted)));

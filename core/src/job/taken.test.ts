@@ -50,8 +50,11 @@ describe('what readings come to', () => {
 		)!;
 		expect(now.value).toBeCloseTo(40.05, 9);
 		expect(now.spread).toBeCloseTo(0.1, 9);
-		// spread 0.1: sd 0.0707, of the mean 0.05
-		expect(now.uncertainty).toBeCloseTo(1.96 * Math.sqrt(0.05 ** 2 + 0.01 ** 2 / 12), 6);
+		// spread 0.1: sd 0.0707 known by one degree of freedom, of the mean 0.05
+		expect(now.uncertainty).toBeCloseTo(
+			Math.hypot(12.7062 * 0.05, (1.96 * 0.01) / Math.sqrt(12)),
+			4
+		);
 	});
 	it('a third reading is wanted where two differ by more than the gauge explains', () => {
 		const two = (b: string) => [reading(1, '40.00 mm'), reading(2, b)];

@@ -3,8 +3,13 @@
  * set of repeats, its spread, and how well it is known (handbook §5).
  */
 import { lengthOf, mm, siOf, type Millimetres } from '../units/quantity.ts';
-import { expandedUncertainty } from '../verdict/uncertainty.ts';
-import type { Reading } from './schema.ts';
+import {
+	expandedUncertainty,
+	pooled,
+	together,
+	type Repeatability
+} from '../verdict/uncertainty.ts';
+import type { Job, Reading } from './schema.ts';
 
 /** A reading as its gauge should have read: gain and offset of the correction in force put on. */
 export function trueFigure({ read, gauge }: Reading): number {
@@ -22,29 +27,82 @@ export interface Taken<Q extends number = Millimetres> {
 	readonly uncertainty: Q;
 }
 
+/** How far the gauge of a reading repeats, with the readings of its set; null where nobody knows. */
+export type GaugeRepeats = (newest: Reading, set: readonly number[]) => Repeatability | null;
+
+/** What a reading's own gauge is stated to repeat by, and its own set's repeats. */
+const ownRepeats: GaugeRepeats = ({ gauge }, set) => together(statedFor(gauge), pooled([set]));
+
+function statedFor({
+	repeatability,
+	repeatabilityFreedom
+}: Reading['gauge']): Repeatability | null {
+	if (repeatability === undefined) return null;
+	return {
+		deviation: siOf(repeatability),
+		freedom: repeatabilityFreedom ?? Number.POSITIVE_INFINITY
+	};
+}
+
+/** Scatter of a gauge of which nobody knows how it repeats, in parts of its resolution (handbook §5). */
+export const UNKNOWN_REPEAT = 1;
+
+/**
+ * How the gauges of a job repeat: as stated for them or pooled over the shop's
+ * jobs where their readings carry it, else pooled over the repeats of this job by
+ * gauge and quantity, else a shop default in parts of the resolution.
+ */
+export function gaugeRepeatsOf({ readings, voids, setup }: Job): GaugeRepeats {
+	const struck = new Set(voids.map(({ reading }) => reading));
+	const sets = new Map<string, Map<string, number[]>>();
+	for (const reading of readings) {
+		if (reading.set === undefined || struck.has(reading.id)) continue;
+		const key = gaugeKey(reading);
+		let own = sets.get(key);
+		if (!own) sets.set(key, (own = new Map()));
+		const set = own.get(reading.set);
+		if (set) set.push(trueFigure(reading));
+		else own.set(reading.set, [trueFigure(reading)]);
+	}
+	const pools = new Map([...sets].map(([key, own]) => [key, pooled([...own.values()])]));
+	const unknown = setup.limits.unknownRepeat ?? UNKNOWN_REPEAT;
+	return (newest, set) =>
+		(newest.gauge.repeatability === undefined ? null : ownRepeats(newest, set)) ??
+		pools.get(gaugeKey(newest)) ??
+		ownRepeats(newest, set) ?? {
+			deviation: unknown * siOf(newest.gauge.resolution),
+			freedom: Number.POSITIVE_INFINITY
+		};
+}
+
+const gaugeKey = ({ gauge, quantity }: Reading) => `${quantity} ${gauge.id ?? gauge.name}`;
+
 /**
  * The figure that stands, from readings newest first; null without any.
  *
  * @param of what a reading stands for, the same for all repeats but for their scatter
+ * @param repeats how the gauges repeat; by the readings' own word where left out
  */
 export function taken<Q extends number>(
 	readings: readonly Reading[],
-	of: (reading: Reading) => Q
+	of: (reading: Reading) => Q,
+	repeats: GaugeRepeats = ownRepeats
 ): Taken<Q> | null {
 	const newest = readings[0];
 	if (!newest) return null;
-	const repeats =
-		newest.set === undefined ? [newest] : readings.filter(({ set }) => set === newest.set);
-	const values = repeats.map(of);
+	const set =
+		newest.set === undefined ? [newest] : readings.filter((reading) => reading.set === newest.set);
+	const values = set.map(of);
 	const mean = values.reduce((sum: number, value) => sum + value, 0) / values.length;
 	return {
 		value: mean as Q,
 		newest,
-		repeats,
+		repeats: set,
 		spread: (Math.max(...values) - Math.min(...values)) as Q,
 		uncertainty: expandedUncertainty({
 			resolution: siOf(newest.gauge.resolution),
-			repeats: values,
+			count: values.length,
+			repeatability: repeats(newest, values),
 			correction: newest.gauge.correctionError ? siOf(newest.gauge.correctionError) : 0
 		}) as Q
 	};

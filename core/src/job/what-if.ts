@@ -2,15 +2,17 @@
 import type { Kind } from '../station/layout.ts';
 import type { School } from '../target/target.ts';
 import { lengthText, loadText } from '../units/display.ts';
-import { mm, type Millimetres, type Newtons } from '../units/quantity.ts';
+import { lengthOf, mm, type Millimetres, type Newtons } from '../units/quantity.ts';
 import { USUAL_CUSHION } from './kind.ts';
 import type { KindSetup } from './schema.ts';
 import type { KindSheet, Sheet } from './sheet.ts';
 
 /** Parts with this valve lift; a lobe's lift is changed so that its ratio gives it. */
 export function withLift(parts: KindSetup, valve: string): KindSetup {
-	const source = parts.lift?.source ?? 'told';
-	return { ...parts, lift: { sort: 'valve', valve, source } };
+	const { lift } = parts;
+	if (lift?.sort !== 'lobe')
+		return { ...parts, lift: { ...lift, sort: 'valve', valve, source: lift?.source ?? 'told' } };
+	return { ...parts, lift: { ...lift, lobe: `${(lengthOf(valve) / lift.ratio).toFixed(6)} mm` } };
 }
 
 /** A school's aim with the figure that the present set-up implies for it. */

@@ -15,6 +15,16 @@ export function changePerTurn(adjuster: Adjuster, pitch: Millimetres, ratio: num
 	return mm(pitch * factor[adjuster]);
 }
 
+/** How much deeper a hydraulic plunger sits for one turn of the adjuster. Source: handbook §7. */
+export function plungerPerTurn(adjuster: Adjuster, pitch: Millimetres, ratio: number): Millimetres {
+	const factor = {
+		'pivot nut on a stud': 1 + 1 / ratio,
+		'in the pushrod end': 1,
+		'at the valve end': 1 / ratio
+	};
+	return mm(pitch * factor[adjuster]);
+}
+
 /**
  * Turns that take a measured lash to the wanted one: positive closes the gap.
  *

@@ -40,6 +40,7 @@ export function driftRemarks(drift: Millimetres | null, limits: DriftLimits): Re
 		{
 			state: beyond(limits.stop) >= 0 ? 'stop' : 'watch',
 			about: 'lash drift',
+			limit: beyond(limits.stop) >= 0 ? limits.stop : limits.watch,
 			text:
 				drift > 0
 					? say`Lash opened up ${by} since it was set: look at the lifter first, then adjuster, pushrod, tip and rocker`

@@ -22,7 +22,8 @@ export interface LashSetting {
 export function lashVerdict(
 	measured: Millimetres,
 	engine: EngineState,
-	wanted: LashSetting
+	wanted: LashSetting,
+	uncertainty = 0
 ): Verdict<Millimetres> {
 	if (engine !== wanted.engine) {
 		return {
@@ -48,7 +49,8 @@ export function lashVerdict(
 		},
 		{ name: 'any lash at all', side: 'floor', at: mm(0.01), severity: 'stop' }
 	];
-	return judge(measured, {
+	// No lash at all is told by a feeler that does not go in: a fact, not a figure near a limit.
+	const verdict = judge(measured, {
 		sort: 'length',
 		limits,
 		sources: ['measured', wanted.source],
@@ -57,4 +59,5 @@ export function lashVerdict(
 				? say`No lash: the valve is held off its seat. Set ${ofLength(wanted.setting)} ${engine}`
 				: say`Set lash to ${ofLength(wanted.setting)} ${engine}`
 	});
+	return { ...verdict, uncertainty: mm(uncertainty) };
 }

@@ -4,6 +4,7 @@ import { evaluate } from '../job/evaluate.ts';
 import { readJob } from '../job/file.ts';
 import type { Job } from '../job/schema.ts';
 import type { Cam } from '../part/schema.ts';
+import { partsOf } from '../job/parts-of.ts';
 import { inches, mm } from '../units/quantity.ts';
 import {
 	camEvents,
@@ -17,6 +18,7 @@ import {
 	writeStock
 } from './of-job.ts';
 import { LONG_CAM } from './orders.ts';
+import { swapPlan } from './swap.ts';
 
 const load = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
@@ -33,7 +35,7 @@ const withSetup = (job: Job, change: Partial<Job['setup']>): Job => ({
 describe('how far to turn', () => {
 	const station = six.stations[0]!;
 	it('is told in degrees from thread and ratio', () => {
-		expect(perTurn(six, 'intake')).toBeCloseTo(inches(0.0417 * 2.5), 6);
+		expect(perTurn(six, six.setup.kinds.intake)).toBeCloseTo(inches(0.0417 * 2.5), 6);
 		expect(turnAdvice(six, station, '0.020 in')).toBe('turn the adjuster 21° in');
 		expect(turnAdvice(six, station, '0.008 in')).toBe('turn the adjuster 21° out');
 		expect(turnAdvice(six, station, '0.014 in')).toBe('leave the adjuster');
@@ -44,24 +46,58 @@ describe('how far to turn', () => {
 		const kinds = { intake: { ...intake, lash: undefined }, exhaust };
 		expect(turnAdvice(withSetup(six, { kinds }), station, '0.020 in')).toBeNull();
 		expect(
-			perTurn(withSetup(twin, { adjuster: { at: 'at the valve end', pitch: '1 mm' } }), 'intake')
+			perTurn(
+				withSetup(twin, { adjuster: { at: 'at the valve end', pitch: '1 mm' } }),
+				twin.setup.kinds.intake
+			)
 		).toBe(1);
 		expect(
-			perTurn(withSetup(twin, { adjuster: { at: 'in the pushrod end', pitch: '1 mm' } }), 'intake')
+			perTurn(
+				withSetup(twin, { adjuster: { at: 'in the pushrod end', pitch: '1 mm' } }),
+				twin.setup.kinds.intake
+			)
 		).toBeNull();
+	});
+});
+
+describe('a cylinder with a ratio and a lash of its own', () => {
+	const own = withSetup(six, {
+		overrides: [
+			{
+				cylinder: 1,
+				kind: 'intake',
+				lift: { sort: 'lobe', lobe: '0.360 in', ratio: 2, source: 'sheet' },
+				lash: { setting: '0.020 in', tolerance: '0.002 in', engine: 'cold', source: 'sheet' }
+			}
+		]
+	});
+	const first = own.stations.find(({ label }) => label === '1I')!;
+	it('turns by them', () => {
+		// 0.0417 × (1 + 2) = 0.1251 a turn; 0.010 too wide: 0.0799 turns, 29°
+		expect(turnAdvice(own, first, '0.030 in')).toBe('turn the adjuster 29° in');
+		expect(turnAdvice(six, first, '0.024 in')).toBe('turn the adjuster 35° in');
+	});
+	it('is expected hot by them', () => {
+		expect(expectedHot(own, partsOf(own.setup, first))).toBeCloseTo(inches(0.018));
+	});
+	it('a hydraulic plunger goes in by the thread and the ratio', () => {
+		const hydraulic = withSetup(six, { lifters: 'hydraulic' });
+		// 0.0417 × (1 + 1 ÷ 1.5)
+		expect(perTurn(hydraulic, six.setup.kinds.intake)).toBeCloseTo(inches(0.0695), 6);
 	});
 });
 
 describe('hot', () => {
 	it('is cold and the usual growth of the metals, or the one measured', () => {
 		expect(growthOf(six)).toEqual({ growth: inches(-0.002), from: 'usual for these metals' });
-		expect(expectedHot(six, 'intake')).toBeCloseTo(inches(0.012));
+		const { intake } = six.setup.kinds;
+		expect(expectedHot(six, intake)).toBeCloseTo(inches(0.012));
 		const measured = withSetup(six, { growth: { measured: '0.004 in' } });
-		expect(expectedHot(measured, 'intake')).toBeCloseTo(inches(0.018));
+		expect(expectedHot(measured, intake)).toBeCloseTo(inches(0.018));
 	});
 	it('is not guessed where the metals are not known', () => {
 		expect(growthOf(withSetup(six, { growth: undefined }))).toBeNull();
-		expect(expectedHot(withSetup(six, { growth: undefined }), 'intake')).toBeNull();
+		expect(expectedHot(withSetup(six, { growth: undefined }), six.setup.kinds.intake)).toBeNull();
 	});
 });
 
@@ -108,16 +144,65 @@ describe('shims of followers', () => {
 			expect.objectContaining({ label: reading.station, from: { sort: 'stays' }, shim: mm(2.5) })
 		]);
 	});
+	it('are not worked out from a hot lash against a cold setting', () => {
+		const of = (engine: 'cold' | 'hot') => {
+			const shim = {
+				...reading,
+				id: '0197a999-0000-7000-8000-00000000000a',
+				quantity: 'follower shim' as const,
+				read: '2.50 mm'
+			};
+			const readings = twin.readings.map((one) => (one === reading ? { ...one, engine } : one));
+			return { ...twin, readings: [...readings, shim] };
+		};
+		expect(followerSwaps(of('cold'), evaluate(of('cold')))).toHaveLength(1);
+		expect(followerSwaps(of('hot'), evaluate(of('hot')))).toEqual([]);
+	});
+	it('to be ordered that still miss a tight tolerance say by how much', () => {
+		const one = {
+			label: '1I',
+			shim: mm(2.5),
+			measured: mm(0.32),
+			wanted: mm(0.2),
+			tolerance: mm(0.01)
+		};
+		// exact 2.62, made in steps of 0.05: 2.60 leaves 0.22
+		const [step] = swapPlan([one], []);
+		expect(step!.from.sort).toBe('order');
+		expect(step!.misses).toBeCloseTo(0.01, 9);
+		expect(swapPlan([{ ...one, tolerance: mm(0.03) }], [])[0]!.misses).toBe(0);
+	});
 	it('on the shelf are read as they are typed, and written so', () => {
-		expect(readStock('2.50 x 4, 2.55; 0.1 in ×2', 'mm')).toEqual([
-			{ thickness: '2.50 mm', count: 4 },
-			{ thickness: '2.55 mm', count: 1 },
-			{ thickness: '0.1 in', count: 2 }
-		]);
-		expect(readStock('2.50 by 4', 'mm')).toBeNull();
-		expect(readStock('0 x 4', 'mm')).toBeNull();
-		expect(readStock('', 'mm')).toEqual([]);
+		expect(readStock('2.50 x 4, 2.55; 0.1 in ×2', 'mm')).toEqual({
+			ok: true,
+			stock: [
+				{ thickness: '2.50 mm', count: 4 },
+				{ thickness: '2.55 mm', count: 1 },
+				{ thickness: '0.1 in', count: 2 }
+			]
+		});
+		expect(readStock('2.50 by 4', 'mm').ok).toBe(false);
+		expect(readStock('0 x 4', 'mm').ok).toBe(false);
+		expect(readStock('', 'mm')).toEqual({ ok: true, stock: [] });
 		expect(writeStock([{ thickness: '2.50 mm', count: 4 }])).toBe('2.50 mm x 4');
-		expect(readStock(writeStock(twin.setup.followerStock), 'in')).toEqual(twin.setup.followerStock);
+		expect(readStock(writeStock(twin.setup.followerStock), 'in')).toEqual({
+			ok: true,
+			stock: twin.setup.followerStock
+		});
+	});
+	it('on the shelf may have decimal commas, thousandths, and a size twice', () => {
+		const stock = (text: string, unit: 'in' | 'mm') => {
+			const read = readStock(text, unit);
+			return read.ok ? read.stock : read.problem;
+		};
+		expect(stock('2,50 x 4', 'mm')).toEqual([{ thickness: '2.50 mm', count: 4 }]);
+		expect(stock('2,50 x 4, 2,55', 'mm')).toEqual([
+			{ thickness: '2.50 mm', count: 4 },
+			{ thickness: '2.55 mm', count: 1 }
+		]);
+		expect(stock('2.50,2.55', 'mm')).toHaveLength(2);
+		expect(stock('98 x 2', 'in')).toEqual([{ thickness: '0.098 in', count: 2 }]);
+		expect(stock('2.50 x 4; 2.50', 'mm')).toEqual([{ thickness: '2.50 mm', count: 5 }]);
+		expect(stock('250 x 4', 'mm')).toMatch(/“250 x 4” reads as 250 mm, which is no follower shim/);
 	});
 });

@@ -1,10 +1,11 @@
 /** Lash on the engine of a job: in which order, how far to turn, what to expect hot, which shims go where. */
 import { partsOf } from '../job/parts-of.ts';
-import type { Job, StationEntry } from '../job/schema.ts';
+import { ratioOf } from '../job/kind.ts';
+import type { Job, KindSetup, StationEntry } from '../job/schema.ts';
 import type { Sheet } from '../job/sheet.ts';
-import type { Kind } from '../station/layout.ts';
-import { lengthOf, type LengthUnit, type Millimetres } from '../units/quantity.ts';
-import { changePerTurn, hotLash, turnsFor, usualGrowth } from './adjuster.ts';
+import { isPlausible, readEntry } from '../units/entry.ts';
+import { lengthOf, mm, type LengthUnit, type Millimetres } from '../units/quantity.ts';
+import { changePerTurn, hotLash, plungerPerTurn, turnsFor, usualGrowth } from './adjuster.ts';
 import {
 	eventsOf,
 	settingStops,
@@ -26,24 +27,33 @@ export function camEvents({ setup }: Job): { events: CamEvents; from: TimingSour
 
 /** The stops of an order on this engine; none until its firing order is known. */
 export function stopsOf(job: Job, order: SettingOrder): SettingStop[] {
-	const { firingOrder } = job.engine.layout;
-	return firingOrder ? settingStops(order, firingOrder, job.stations, camEvents(job).events) : [];
+	const { firingOrder, firingAngles } = job.engine.layout;
+	return firingOrder
+		? settingStops(order, firingOrder, job.stations, camEvents(job).events, firingAngles)
+		: [];
 }
 
-/** Change of lash for a turn of the adjuster of this kind; null while thread or ratio are not known. */
-export function perTurn(job: Job, kind: Kind): Millimetres | null {
-	const { adjuster, kinds } = job.setup;
-	const { lift, rocker } = kinds[kind];
-	const ratio = rocker?.ratio ?? (lift?.sort === 'lobe' ? lift.ratio : undefined);
+/**
+ * Change for a turn of the adjuster: of lash at the valve, or of how deep a
+ * hydraulic lifter's plunger sits; null while thread or ratio are not known.
+ *
+ * @param parts of the kind, or of a station that has a ratio of its own
+ */
+export function perTurn({ setup }: Job, parts: KindSetup): Millimetres | null {
+	const { adjuster, lifters } = setup;
+	const ratio = ratioOf(parts);
 	if (!adjuster) return null;
-	if (ratio === undefined && adjuster.at !== 'at the valve end') return null;
-	return changePerTurn(adjuster.at, lengthOf(adjuster.pitch), ratio ?? 1);
+	if (ratio === null && (adjuster.at !== 'at the valve end' || lifters === 'hydraulic'))
+		return null;
+	const change = lifters === 'hydraulic' ? plungerPerTurn : changePerTurn;
+	return change(adjuster.at, lengthOf(adjuster.pitch), ratio ?? 1);
 }
 
 /** "turn 12° in": how far to turn from a lash just read to the one wanted; null where it is not known. */
 export function turnAdvice(job: Job, entry: StationEntry, read: string): string | null {
-	const { lash } = partsOf(job.setup, entry);
-	const step = perTurn(job, entry.kind);
+	const parts = partsOf(job.setup, entry);
+	const { lash } = parts;
+	const step = perTurn(job, parts);
 	if (!lash || step === null) return null;
 	const degrees = 360 * turnsFor(lengthOf(read), lengthOf(lash.setting), step);
 	if (Math.abs(degrees) < 1) return 'leave the adjuster';
@@ -64,9 +74,11 @@ export function growthOf({ setup }: Job): Growth | null {
 	return usual === null ? null : { growth: usual, from: 'usual for these metals' };
 }
 
-/** Lash to be expected with the engine hot, from its cold setting; null for a hot setting. */
-export function expectedHot(job: Job, kind: Kind): Millimetres | null {
-	const { lash } = job.setup.kinds[kind];
+/**
+ * Lash to be expected with the engine hot, from the cold setting of a kind or of a
+ * station with one of its own; null for a hot setting.
+ */
+export function expectedHot(job: Job, { lash }: KindSetup): Millimetres | null {
 	const growth = growthOf(job);
 	return lash?.engine === 'cold' && growth ? hotLash(lengthOf(lash.setting), growth.growth) : null;
 }
@@ -76,9 +88,11 @@ export function followerSwaps(job: Job, sheet: Sheet): SwapStep[] {
 	const followers = job.stations.flatMap((entry): Follower[] => {
 		const station = sheet.stations.find(({ label }) => label === entry.label);
 		const shim = station?.inForce['follower shim'];
-		const measured = station?.figures.lash?.figure;
+		const read = station?.figures.lash;
 		const { lash } = partsOf(job.setup, entry);
-		if (!shim || measured == null || !lash) return [];
+		// A lash read hot says nothing against a cold setting: its verdict is "not measured".
+		if (!shim || read?.figure == null || read.state === 'not measured' || !lash) return [];
+		const measured = read.figure;
 		return [
 			{
 				label: entry.label,
@@ -96,23 +110,35 @@ export function followerSwaps(job: Job, sheet: Sheet): SwapStep[] {
 	return swapPlan(followers, stock);
 }
 
-/** "2.50 x 4, 2.55": sizes and counts as they are typed; null where one cannot be read. */
-export function readStock(
-	text: string,
-	unit: LengthUnit
-): { thickness: string; count: number }[] | null {
-	const items = text
-		.split(/[,;\n]/)
-		.map((item) => item.trim())
-		.filter(Boolean);
-	const sizes = items.map((item) =>
-		/^(\d+(?:\.\d+)?)\s*(mm|in)?\s*(?:[x×*]\s*(\d{1,4}))?$/.exec(item)
-	);
-	if (sizes.some((size) => !size || Number(size[1]) <= 0)) return null;
-	return sizes.map((size) => ({
-		thickness: `${size![1]} ${size![2] ?? unit}`,
-		count: Number(size![3] ?? 1)
-	}));
+/** Shims thinner or thicker than these are asked about, in millimetres. */
+const SHIM_BAND = { from: mm(0.5), to: mm(8) };
+
+/** What parts one size from the next: a semicolon, a new line, a comma with a space or before a size with a point. */
+const BETWEEN_SIZES = /[;\n]|,\s+|,(?=\d+\.)/;
+
+export type StockRead =
+	| { readonly ok: true; readonly stock: { thickness: string; count: number }[] }
+	| { readonly ok: false; readonly problem: string };
+
+/**
+ * Reads sizes and counts as they are typed: "2.50 x 4, 2.55". A comma between
+ * digits is a decimal mark ("2,50 x 4"), and bare digits in inches are
+ * thousandths, as everywhere. A size listed twice is one with both counts.
+ *
+ * @returns the sizes, or which of them cannot be what was meant
+ */
+export function readStock(text: string, unit: LengthUnit): StockRead {
+	const stock = new Map<string, number>();
+	for (const item of text.split(BETWEEN_SIZES).map((one) => one.trim())) {
+		if (item === '') continue;
+		const [, size = item, count = '1'] = /^(.*?)\s*(?:[x×*]\s*(\d{1,4}))?$/.exec(item) ?? [];
+		const entry = readEntry(size, unit);
+		if (!entry.ok) return { ok: false, problem: `“${item}”: ${entry.problem}` };
+		if (!isPlausible(entry.length, SHIM_BAND))
+			return { ok: false, problem: `“${item}” reads as ${entry.text}, which is no follower shim.` };
+		stock.set(entry.text, (stock.get(entry.text) ?? 0) + Number(count));
+	}
+	return { ok: true, stock: [...stock].map(([thickness, count]) => ({ thickness, count })) };
 }
 
 export const writeStock = (stock: Job['setup']['followerStock']): string =>

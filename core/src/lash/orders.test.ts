@@ -146,3 +146,71 @@ describe('orders that machinists know by heart', () => {
 		}
 	});
 });
+
+describe('cylinders that fire unevenly', () => {
+	const twin = valvesOf('inline', [1, 2]);
+	const closedAt = (fires: ReadonlyMap<number, number>, stops: ReturnType<typeof settingStops>) =>
+		stops.every(({ angle, sets }) =>
+			sets.every((label) => {
+				const { kind, cylinder } = twin.find((valve) => valve.label === label)!;
+				return isClosed(angle, kind, fires.get(cylinder)!, LONG_CAM);
+			})
+		);
+	it.each(SETTING_ORDERS)('are set on their base circle: a 180° twin, %s', (order) => {
+		const angles = [0, 180];
+		const stops = settingStops(order, [1, 2], twin, LONG_CAM, angles);
+		expect(stops.flatMap(({ sets }) => sets).sort()).toEqual(['1E', '1I', '2E', '2I']);
+		expect(
+			closedAt(
+				new Map([
+					[1, 0],
+					[2, 180]
+				]),
+				stops
+			)
+		).toBe(true);
+		// As if it fired evenly, cylinder 2's valves would be set where they are open.
+		if (order === 'two positions') {
+			const even = settingStops(order, [1, 2], twin, LONG_CAM);
+			expect(
+				closedAt(
+					new Map([
+						[1, 0],
+						[2, 180]
+					]),
+					even
+				)
+			).toBe(false);
+		}
+	});
+	it('set nothing off its base circle whatever the angles and the cam', () => {
+		fc.assert(
+			fc.property(
+				fc.constantFrom(...SETTING_ORDERS),
+				fc.array(fc.integer({ min: 0, max: 719 }), { minLength: 5, maxLength: 5 }),
+				fc.record({
+					intakeOpens: fc.integer({ min: -10, max: 120 }),
+					intakeCloses: fc.integer({ min: 20, max: 179 }),
+					exhaustOpens: fc.integer({ min: 20, max: 179 }),
+					exhaustCloses: fc.integer({ min: -10, max: 120 })
+				}),
+				(order, rest, events) => {
+					const firingOrder = [1, 4, 2, 5, 3, 6];
+					const angles = [0, ...rest.toSorted((a, b) => a - b)];
+					const valves = valvesOf('V', firingOrder);
+					const stops = settingStops(order, firingOrder, valves, events, angles);
+					const fires = new Map(firingOrder.map((cylinder, i) => [cylinder, angles[i]!]));
+					expect(stops.flatMap(({ sets }) => sets).sort()).toEqual(
+						valves.map(({ label }) => label).sort()
+					);
+					for (const { angle, sets } of stops)
+						for (const label of sets) {
+							const { kind, cylinder } = valves.find((valve) => valve.label === label)!;
+							expect(isClosed(angle, kind, fires.get(cylinder)!, events)).toBe(true);
+						}
+				}
+			),
+			{ numRuns: 200 }
+		);
+	});
+});

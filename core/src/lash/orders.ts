@@ -132,16 +132,20 @@ const NEARLY = 15;
  * The list of one order for one engine: every valve once, each on its base
  * circle, the crankshaft turned one way only.
  *
- * @param firingOrder cylinders as they fire, at even distances
+ * @param firingOrder cylinders as they fire
+ * @param firingAngles crankshaft degrees at which each of them fires; even distances when left out
  */
 export function settingStops(
 	order: SettingOrder,
 	firingOrder: readonly number[],
 	valves: readonly ValveOfCylinder[],
-	events: CamEvents
+	events: CamEvents,
+	firingAngles?: readonly number[]
 ): SettingStop[] {
 	const step = CYCLE / firingOrder.length;
-	const fires = new Map(firingOrder.map((cylinder, i) => [cylinder, i * step]));
+	const fires = new Map(
+		firingOrder.map((cylinder, i) => [cylinder, firingAngles?.[i] ?? i * step])
+	);
 	const first = fires.get(1) ?? 0;
 	const firesAt = (cylinder: number) => turned(fires.get(cylinder)! - first);
 	const of = (cylinder: number, kind?: Kind) =>
@@ -149,9 +153,12 @@ export function settingStops(
 			.filter((valve) => valve.cylinder === cylinder && (!kind || valve.kind === kind))
 			.map(({ label }) => label);
 	const fromOne = firingOrder.toSorted((a, b) => firesAt(a) - firesAt(b));
+	const onBase = (stops: readonly Omit<SettingStop, 'turn'>[]) =>
+		withTurns(offBaseElsewhere(stops, valves, firesAt, events));
+
 	switch (order) {
 		case 'firing order':
-			return withTurns(
+			return onBase(
 				fromOne.map((cylinder) => ({
 					angle: firesAt(cylinder),
 					place: `cylinder ${cylinder} at firing top dead centre`,
@@ -159,7 +166,7 @@ export function settingStops(
 				}))
 			);
 		case 'opening and closing':
-			return withTurns(
+			return onBase(
 				fromOne
 					.flatMap((cylinder) => [
 						{
@@ -176,8 +183,44 @@ export function settingStops(
 					.toSorted((a, b) => a.angle - b.angle)
 			);
 		case 'two positions':
-			return withTurns(positions(fromOne, firesAt, valves, events));
+			return onBase(positions(fromOne, firesAt, valves, events));
 	}
+}
+
+/**
+ * The stops with every valve on its base circle where it is set: one that is not,
+ * or that no stop sets, gets a stop of its own in the middle of its closed time.
+ */
+function offBaseElsewhere(
+	stops: readonly Omit<SettingStop, 'turn'>[],
+	valves: readonly ValveOfCylinder[],
+	firesAt: (cylinder: number) => number,
+	events: CamEvents
+): Omit<SettingStop, 'turn'>[] {
+	const of = new Map(valves.map((valve) => [valve.label, valve]));
+	const isOnBase = (label: string, angle: number) => {
+		const { kind, cylinder } = of.get(label)!;
+		return isClosed(angle, kind, firesAt(cylinder), events);
+	};
+	const kept = stops.map((stop) => ({
+		...stop,
+		sets: stop.sets.filter((label) => isOnBase(label, stop.angle))
+	}));
+	const set = new Set(kept.flatMap(({ sets }) => sets));
+	const own = valves
+		.filter(({ label }) => !set.has(label))
+		.map(({ label, kind, cylinder }) => {
+			const { from, to } = opening(events, kind);
+			const after = turned((from + to) / 2 + CYCLE / 2);
+			return {
+				angle: turned(firesAt(cylinder) + after),
+				place: `cylinder ${cylinder}, ${Math.round(after)}° after firing top dead centre`,
+				sets: [label]
+			};
+		});
+	return [...kept.filter(({ sets }) => sets.length > 0), ...own].toSorted(
+		(a, b) => a.angle - b.angle
+	);
 }
 
 /** Cylinder 1 at firing top dead centre, one whole turn on, and whatever stop is still wanted after that. */

@@ -26,6 +26,8 @@ export interface SwapStep {
 		| { readonly sort: 'order' };
 	/** Lash it will have. */
 	readonly lash: Millimetres;
+	/** How far that is outside the tolerance: shims come in steps, and none comes closer; 0 within it. */
+	readonly misses: Millimetres;
 }
 
 /** The shim that would set the lash exactly: old + (measured − wanted). Source: handbook §7. */
@@ -85,7 +87,8 @@ export function swapPlan(
 			label: follower.label,
 			shim,
 			from,
-			lash: mm(follower.measured + follower.shim - shim)
+			lash: mm(follower.measured + follower.shim - shim),
+			misses: mm(Math.max(0, toComparisonStep(off(follower, shim) - follower.tolerance, 'length')))
 		};
 	});
 }

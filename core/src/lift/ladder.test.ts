@@ -73,7 +73,7 @@ describe('how much lift a head takes', () => {
 						{ angle: 0, room: '3.10 mm' }
 					],
 					person: job.people[0]!.id,
-					at: '2026-03-20T10:00:00Z'
+					at: '2026-11-20T10:00:00Z'
 				}
 			]
 		};

@@ -61,12 +61,12 @@ export function liftRoom(
 		{
 			change: say`Plus locks of ${ofLength(LOCK_STEP)}, and a shim as thick to keep the height`,
 			costs: say`tip and rocker clearance fall by ${ofLength(LOCK_STEP)}`,
-			with: { seal: LOCK_STEP }
+			with: { seal: LOCK_STEP, rocker: mm(-LOCK_STEP) }
 		},
 		{
 			change: say`Plus locks of ${ofLength(LOCK_STEP)} alone`,
 			costs: say`loads fall; tip and rocker clearance fall by ${ofLength(LOCK_STEP)}`,
-			with: { seal: LOCK_STEP, height: LOCK_STEP }
+			with: { seal: LOCK_STEP, height: LOCK_STEP, rocker: mm(-LOCK_STEP) }
 		},
 		{
 			change: say`Seals shorter by ${ofLength(SEAL_STEP)}; look first whether all are home`,

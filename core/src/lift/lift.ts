@@ -11,7 +11,12 @@ export interface Lift {
 	readonly net: Millimetres;
 	/** Gross, plus what a pumped-up hydraulic lifter may add. */
 	readonly worst: Millimetres;
+	/** Half-width of its 95 % interval, where that is known. */
+	readonly uncertainty?: Millimetres;
 }
+
+/** What a pumped-up hydraulic lifter holds the valve open by; 0 for a solid one. */
+export const pumpUpOf = ({ gross, worst }: Lift): Millimetres => mm(worst - gross);
 
 /** `L_gross = lobe lift × ratio`. */
 export function grossLift(lobe: Millimetres, ratio: number): Millimetres {

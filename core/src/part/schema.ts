@@ -66,6 +66,8 @@ export const SpringCard = z
 		bind: PositiveSize,
 		/** The inner spring's own coil bind height. */
 		innerBind: PositiveSize.optional(),
+		/** The third, innermost spring's own. */
+		thirdBind: PositiveSize.optional(),
 		greatestLift: PositiveSize.optional(),
 		freeHeight: PositiveSize.optional(),
 		outer: Coil.optional(),
@@ -78,8 +80,18 @@ export const SpringCard = z
 		asksNew: z.boolean().optional(),
 		tested: z
 			.strictObject({
-				points: z.array(CardPoint).min(3, 'at least three tested points'),
+				points: z.array(CardPoint).min(2, 'at least two tested points'),
 				bind: PositiveSize.optional(),
+				/** Half-width of the bind's 95 % interval. */
+				bindUncertainty: Size.optional(),
+				/** Coils that were tested apart, each with its own solid height. */
+				coils: z
+					.strictObject({
+						outer: PositiveSize.optional(),
+						inner: PositiveSize.optional(),
+						third: PositiveSize.optional()
+					})
+					.optional(),
 				/** The set that was tested, where one was. */
 				set: Line.optional(),
 				/** The card that fits what was tested better than this one, where this one does not. */
@@ -117,6 +129,10 @@ export const Retainer = z.strictObject({
 	...common,
 	/** How much deeper the inner spring's landing sits than the outer's. */
 	step: Size.default('0 mm'),
+	/** The same of the third spring's landing. */
+	thirdStep: Size.optional(),
+	/** How high its underside stands against the outer landing, where it faces the seal. */
+	underside: Length.optional(),
 	/** Height of the outer landing against the shop's common datum. */
 	landingHeight: Length.default('0 mm'),
 	/** Diameter of the step that each spring's inside sits on, outermost spring first. */
@@ -145,6 +161,7 @@ export const Locator = z.strictObject({
 	...common,
 	thickness: Size,
 	innerRise: Size.default('0 mm'),
+	thirdRise: Size.optional(),
 	centres: z.enum(CENTRES).optional(),
 	outside: PositiveSize.optional(),
 	/** Diameter of the spigot that an inside locator puts into the spring. */

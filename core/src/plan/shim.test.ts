@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inches, mm } from '../units/quantity.ts';
-import { stacks, suggestShims, type ShimQuestion } from './shim.ts';
+import { stacks, suggestShims, usableShims, type ShimQuestion } from './shim.ts';
 
 const question = (change: Partial<ShimQuestion>): ShimQuestion => ({
 	unshimmed: inches(1.867),
@@ -40,6 +40,35 @@ describe('shims for one station', () => {
 		expect(answer).toMatchObject({ sort: 'fit', shims: [inches(0.03)] });
 	});
 
+	it('rounds to the side that keeps the margin’s aim: 1.760, not the nearer 1.745', () => {
+		// bind 1.132 + lift 0.560 + cushion 0.060 = aim 1.752; 1.775 − 0.030 = 1.745 leaves 0.053
+		const cushion = { unshimmed: inches(1.775), aim: inches(1.752), lowest: inches(1.742) };
+		expect(suggestShims(question(cushion))).toMatchObject({ shims: [inches(0.03)] });
+		expect(suggestShims(question({ ...cushion, lowestAim: inches(1.752) }))).toMatchObject({
+			shims: [inches(0.015)]
+		});
+		const none = question({
+			...cushion,
+			lowestAim: inches(1.752),
+			stock: [{ thickness: inches(0.03), count: 9 }]
+		});
+		expect(suggestShims(none)).toEqual({ sort: 'leave', why: 'nothing closer' });
+	});
+
+	it('adds up sizes listed twice, and leaves those that cannot lie there', () => {
+		const size = (inside: number, count: number) => ({
+			thickness: inches(0.03),
+			count,
+			inside: inches(inside),
+			outside: inches(1.4)
+		});
+		const stock = [size(0.65, 2), size(0.65, 3), size(0.5, 9)];
+		const room = { boss: inches(0.6), pocket: inches(1.5) };
+		expect(usableShims(stock, room)).toEqual([{ thickness: inches(0.03), count: 5 }]);
+		expect(usableShims(stock, {})).toEqual([{ thickness: inches(0.03), count: 14 }]);
+		expect(usableShims(stock, { pocket: inches(1.3) })).toEqual([]);
+	});
+
 	it('takes shims out when the present ones break the floor', () => {
 		const answer = suggestShims(
 			question({ unshimmed: inches(1.8), present: [inches(0.06)], lowest: inches(1.75) })
@@ -53,7 +82,7 @@ describe('shims for one station', () => {
 
 	it('uses no more of a size than there are', () => {
 		const stock = [{ thickness: mm(0.75), count: 1 }];
-		expect(stacks(stock, 3)).toEqual([[], [mm(0.75)]]);
+		expect(stacks(stock, 3)).toEqual([[], [stock[0]]]);
 	});
 
 	it('agrees with trying every stack', () => {
@@ -71,7 +100,7 @@ describe('shims for one station', () => {
 						question({ unshimmed, aim, lowest: null, stock, most, deadBand: mm(0.2) })
 					);
 					const offs = stacks(stock, most).map((stack) =>
-						Math.abs(unshimmed - stack.reduce((a, b) => a + b, 0) - aim)
+						Math.abs(unshimmed - stack.reduce((sum, { thickness }) => sum + thickness, 0) - aim)
 					);
 					const best = Math.min(...offs);
 					const now = Math.abs(unshimmed - aim);

@@ -8,6 +8,39 @@ import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
 export interface ShimStock {
 	readonly thickness: Millimetres;
 	readonly count: number;
+	/** Hole and outside, where they are known. */
+	readonly inside?: Millimetres;
+	readonly outside?: Millimetres;
+}
+
+/** What a shim must go over and into; undefined where it is not known. */
+export interface ShimRoom {
+	readonly boss?: Millimetres | undefined;
+	readonly pocket?: Millimetres | undefined;
+}
+
+/** Whether a shim is known not to go over the boss or into the pocket; what is not known says nothing. */
+export const isShimTooTight = (
+	{ inside, outside }: Pick<ShimStock, 'inside' | 'outside'>,
+	{ boss, pocket }: ShimRoom
+): boolean =>
+	(inside !== undefined && boss !== undefined && isAbove(boss, inside)) ||
+	(outside !== undefined && pocket !== undefined && isAbove(outside, pocket));
+
+const isAbove = (length: Millimetres, limit: Millimetres) =>
+	toComparisonStep(length - limit, 'length') > 0;
+
+/** Sizes that would lie right at a station, sizes listed twice added up. */
+export function usableShims(
+	stock: readonly ShimStock[],
+	room: ShimRoom
+): { thickness: Millimetres; count: number }[] {
+	const counts = new Map<Millimetres, number>();
+	for (const shim of stock) {
+		if (isShimTooTight(shim, room)) continue;
+		counts.set(shim.thickness, (counts.get(shim.thickness) ?? 0) + shim.count);
+	}
+	return [...counts].map(([thickness, count]) => ({ thickness, count }));
 }
 
 export interface ShimQuestion {
@@ -19,6 +52,8 @@ export interface ShimQuestion {
 	readonly aim: Millimetres;
 	/** Lowest height at which the coil bind floor holds; null when not known. */
 	readonly lowest: Millimetres | null;
+	/** Lowest height at which the margin is not remarked on either: nothing below it is offered to a station above it. */
+	readonly lowestAim?: Millimetres | null;
 	readonly stock: readonly ShimStock[];
 	/** Most shims under one spring. */
 	readonly most: number;
@@ -47,15 +82,21 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 		lowest === null || toComparisonStep(height - lowest, 'length') >= 0;
 	const offBy = (height: Millimetres) => toComparisonStep(Math.abs(height - aim), 'length');
 
+	const { lowestAim = null } = question;
+	const keepsAim = (height: Millimetres) =>
+		lowestAim === null ||
+		toComparisonStep(height - Math.min(lowestAim, now), 'length') >= 0 ||
+		!holds(now);
 	const offNow = offBy(now);
 	if (holds(now) && offNow <= toComparisonStep(question.deadBand, 'length')) {
 		return { sort: 'leave', why: 'within dead band' };
 	}
 
 	let best: { shims: readonly Millimetres[]; height: Millimetres; off: number } | null = null;
-	for (const shims of stacks(question.stock, question.most)) {
+	for (const stack of stacks(question.stock, question.most)) {
+		const shims = stack.map(({ thickness }) => thickness);
 		const height = mm(unshimmed - sum(shims));
-		if (!holds(height)) continue;
+		if (!holds(height) || !keepsAim(height)) continue;
 		const off = offBy(height);
 		if (!best || off < best.off || (off === best.off && shims.length < best.shims.length)) {
 			best = { shims, height, off };
@@ -67,18 +108,18 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 }
 
 /** Every stack of at most `most` shims that the stock can make, thickest first, the empty one included. */
-export function stacks(stock: readonly ShimStock[], most: number): readonly Millimetres[][] {
+export function stacks<S extends ShimStock>(stock: readonly S[], most: number): readonly S[][] {
 	const sizes = stock
 		.filter((size) => size.count > 0)
 		.toSorted((a, b) => b.thickness - a.thickness);
-	const all: Millimetres[][] = [];
-	const extend = (stack: Millimetres[], from: number) => {
+	const all: S[][] = [];
+	const extend = (stack: S[], from: number) => {
 		all.push(stack);
 		if (stack.length === most) return;
 		for (let i = from; i < sizes.length; i++) {
-			const { thickness, count } = sizes[i]!;
-			if (stack.filter((used) => used === thickness).length < count) {
-				extend([...stack, thickness], i);
+			const size = sizes[i]!;
+			if (stack.filter((used) => used === size).length < size.count) {
+				extend([...stack, size], i);
 			}
 		}
 	};

@@ -128,12 +128,13 @@ const NAMES: Readonly<Record<keyof StationSheet['figures'], string>> = {
 };
 
 function stationPoints(station: StationSheet, point: MakePoint): OpenPoint[] {
-	const { label, figures, built, piston, preload } = station;
+	const { label, figures, loss, built, piston, preload } = station;
 	const judged: (readonly [string, string, Verdict | null])[] = [
 		...Object.entries(figures).map(
 			([column, verdict]) =>
 				[column, NAMES[column as keyof typeof NAMES], verdict as Verdict | null] as const
 		),
+		['loss', 'Load of the spring', loss],
 		['built', 'As-built height', built],
 		['piston', 'Piston to valve', piston],
 		['preload', 'Preload', preload]
@@ -146,7 +147,7 @@ function stationPoints(station: StationSheet, point: MakePoint): OpenPoint[] {
 		const measure = verdict.figure === null ? [] : [shown(column, verdict.figure)];
 		return [
 			point(
-				`${verdict.state} ${label} ${column} ${verdict.figure?.toFixed(3) ?? ''}`,
+				`${verdict.state} ${label} ${column} ${verdict.figure?.toFixed(3) ?? ''}${against(verdict.limit?.at)}`,
 				label,
 				say`${name} ${measure}: ${verdict.remedy}`,
 				'to accept',
@@ -158,16 +159,26 @@ function stationPoints(station: StationSheet, point: MakePoint): OpenPoint[] {
 	const own = new Set(judged.flatMap(([, , verdict]) => (verdict ? [verdict.remedy] : [])));
 	const remarks = station.remarks
 		.filter(({ state, text }) => state === 'stop' && !own.has(text))
-		.map(({ text }) => point(`stop ${label} ${plain(text)}`, label, text, 'to accept'));
+		.map(({ text, limit }) =>
+			point(`stop ${label} ${plain(text)}${against(limit)}`, label, text, 'to accept')
+		);
 	const apart = station.remarks
 		.filter(({ about }) => about === 'on-head load')
-		.map(({ text }) => point(`load ${label} ${plain(text)}`, label, text, 'to accept'));
+		.map(({ text, limit }) =>
+			point(`load ${label} ${plain(text)}${against(limit)}`, label, text, 'to accept')
+		);
 	return [...verdicts, ...remarks, ...apart];
 }
 
+/** The limit that an acceptance was given for: it does not outlive it. */
+const against = (limit: number | undefined) =>
+	limit === undefined ? '' : ` of ${limit.toFixed(3)}`;
+
+const LOADS: ReadonlySet<string> = new Set(['seatLoad', 'openLoad', 'loss']);
+
 /** A figure of a column in a person's units. */
 const shown = (column: string, figure: number): Measure =>
-	column === 'seatLoad' || column === 'openLoad' ? ofLoad(newtons(figure)) : ofLength(mm(figure));
+	LOADS.has(column) ? ofLoad(newtons(figure)) : ofLength(mm(figure));
 
 /** A phrase as a key: figures in SI units to three places. */
 const plain = (text: Phrase) =>

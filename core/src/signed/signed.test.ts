@@ -27,7 +27,7 @@ const signing = {
 	id: '0197a999-0000-7000-8000-000000000001',
 	revision: 1,
 	person,
-	at: '2026-03-20T10:00:00.000Z'
+	at: '2026-11-20T10:00:00.000Z'
 };
 const text = signSheet(twin, signing, METRIC, sha256);
 const pointsOf = (job: Job) => openPoints(job, evaluate(job));
@@ -92,7 +92,7 @@ describe('what is open', () => {
 		accepted,
 		reason: 'seen and agreed',
 		person: person.id,
-		at: '2026-03-20T10:00:00Z'
+		at: '2026-11-20T10:00:00Z'
 	});
 	const note = (id: string, more: Partial<Note>): Note => ({
 		id,
@@ -100,7 +100,7 @@ describe('what is open', () => {
 		private: true,
 		holds: true,
 		person: person.id,
-		at: '2026-03-20T10:00:00Z',
+		at: '2026-11-20T10:00:00Z',
 		...more
 	});
 	it('a clear job may be signed; what was not measured or written down is said', () => {
@@ -181,7 +181,7 @@ describe('what is open', () => {
 		expect(maySign(pointsOf(job))).toBe(false);
 	});
 	it('a failed port and a passage that touches block, until they are tried again', () => {
-		const check = { person: person.id, at: '2026-03-20T10:00:00Z', station: '1Ia' };
+		const check = { person: person.id, at: '2026-11-20T10:00:00Z', station: '1Ia' };
 		const bad: Job['checks'] = [
 			{ ...check, id: 'a', sort: 'vacuum', reached: '300 mbar', least: '500 mbar', seconds: 10 },
 			{
@@ -203,7 +203,7 @@ describe('what is open', () => {
 			{
 				...check,
 				id: 'c',
-				at: '2026-03-20T11:00:00Z',
+				at: '2026-11-20T11:00:00Z',
 				sort: 'vacuum',
 				reached: '600 mbar',
 				least: '500 mbar',
@@ -212,7 +212,7 @@ describe('what is open', () => {
 			{
 				...check,
 				id: 'd',
-				at: '2026-03-20T11:00:00Z',
+				at: '2026-11-20T11:00:00Z',
 				sort: 'passage',
 				passage: 'rocker slot',
 				passes: true
@@ -235,7 +235,7 @@ describe('what is open', () => {
 			note: 'changed since sheet 1'
 		});
 		expect(stage(built(0, 0), 'checks')).toMatchObject({ done: false, note: '' });
-		const stamp = { id: 'a', person: person.id, at: '2026-03-20T10:00:00Z', station: '1Ia' };
+		const stamp = { id: 'a', person: person.id, at: '2026-11-20T10:00:00Z', station: '1Ia' };
 		const passage = { ...stamp, sort: 'passage', passage: 'pushrod', passes: true } as const;
 		expect(stage({ ...twin, checks: [passage] }, 'checks').note).toMatch(/^vacuum 0 of /);
 	});

@@ -4,6 +4,7 @@
  * outside it (handbook §5).
  */
 import {
+	COMPARISON_STEP,
 	joules,
 	mm,
 	newtons,
@@ -21,11 +22,23 @@ export interface Curve {
 	readonly highest: Millimetres;
 	/** Load at a height, or null where the curve is not known. */
 	readonly load: (height: Millimetres) => Newtons | null;
+	/** Heights that were tested, where a card's line goes on beyond them. */
+	readonly tested?: { readonly lowest: Millimetres; readonly highest: Millimetres };
 }
 
 export interface Point {
 	readonly height: Millimetres;
 	readonly load: Newtons;
+}
+
+/**
+ * A height within a curve's ends, which it may miss by no more than lengths are
+ * compared to: a sweep that ends just where the valve stands at full lift is
+ * tested there, whatever floating point makes of it. Null further out.
+ */
+function within(height: Millimetres, lowest: Millimetres, highest: Millimetres): number | null {
+	const inside = Math.min(Math.max(height, lowest), highest);
+	return Math.abs(inside - height) <= COMPARISON_STEP.length / 2 ? inside : null;
 }
 
 /**
@@ -44,8 +57,10 @@ export function cardCurve(at: Point, rate: NewtonsPerMillimetre, bind: Millimetr
 		from: 'card',
 		lowest: bind,
 		highest: free,
-		load: (height) =>
-			height < bind || height > free ? null : newtons(at.load + rate * (at.height - height))
+		load: (height) => {
+			const inside = within(height, bind, free);
+			return inside === null ? null : newtons(at.load + rate * (at.height - inside));
+		}
 	};
 }
 
@@ -84,10 +99,11 @@ export function testedCurve(points: readonly Point[]): Curve {
 		lowest,
 		highest,
 		load: (height) => {
-			if (height < lowest || height > highest) return null;
-			const i = intervalOf(x, height);
+			const inside = within(height, lowest, highest);
+			if (inside === null) return null;
+			const i = intervalOf(x, inside);
 			const width = x[i + 1]! - x[i]!;
-			const t = (height - x[i]!) / width;
+			const t = (inside - x[i]!) / width;
 			return newtons(
 				y[i]! * (1 + 2 * t) * (1 - t) ** 2 +
 					slope[i]! * width * t * (1 - t) ** 2 +
@@ -97,6 +113,25 @@ export function testedCurve(points: readonly Point[]): Curve {
 		}
 	};
 }
+
+/**
+ * A tested curve that goes on along its card's line where it was not tested,
+ * for who asks for that; what lies there is not known by testing (handbook §5).
+ */
+export function beyondTested(tested: Curve, card: Curve): Curve {
+	const { lowest, highest } = tested;
+	return {
+		from: 'tested',
+		lowest: mm(Math.min(lowest, card.lowest)),
+		highest: mm(Math.max(highest, card.highest)),
+		load: (height) => tested.load(height) ?? card.load(height),
+		tested: { lowest, highest }
+	};
+}
+
+/** Whether a load at this height would stand on the card's line although the spring was tested. */
+export const isBeyondTested = ({ tested }: Curve, height: Millimetres): boolean =>
+	tested !== undefined && within(height, tested.lowest, tested.highest) === null;
 
 function intervalOf(x: readonly number[], height: number): number {
 	let low = 0;

@@ -1,7 +1,14 @@
 /** What a spring's card says, as rate, line and curve. */
 import { lengthOf, loadOf, rateOf, type NewtonsPerMillimetre } from '../units/quantity.ts';
 import type { SpringCard } from '../part/schema.ts';
-import { cardCurve, rateBetween, testedCurve, type Curve, type Point } from './curve.ts';
+import {
+	beyondTested,
+	cardCurve,
+	rateBetween,
+	testedCurve,
+	type Curve,
+	type Point
+} from './curve.ts';
 
 const pointOf = (at: { height: string; load: string }): Point => ({
 	height: lengthOf(at.height),
@@ -18,9 +25,15 @@ export function cardLine(card: SpringCard): Curve {
 	return cardCurve(pointOf(card.seat), cardRate(card), lengthOf(card.bind));
 }
 
-/** A spring's curve: through its tested points where there are any, else its card's line. */
-export function curveOf(card: SpringCard): Curve {
-	return card.tested ? curveThrough(card.tested.points) : cardLine(card);
+/**
+ * A spring's curve: through its tested points where there are any, else its card's line.
+ *
+ * @param goesOn whether the card's line is taken beyond what was tested
+ */
+export function curveOf(card: SpringCard, goesOn = false): Curve {
+	if (!card.tested) return cardLine(card);
+	const tested = curveThrough(card.tested.points);
+	return goesOn ? beyondTested(tested, cardLine(card)) : tested;
 }
 
 type Points = NonNullable<SpringCard['tested']>['points'];

@@ -3,10 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { grossLift, hydraulicLift, solidLift } from '../lift/lift.ts';
 import { targetHeight, type Known } from '../target/target.ts';
 import { inches, mm, newtons, newtonsPerMm, poundsForce, rateOf } from '../units/quantity.ts';
-import { pairBind } from './bind.ts';
+import { firstToBind, type Coil } from './bind.ts';
 import {
+	beyondTested,
 	cardCurve,
 	heightForLoad,
+	isBeyondTested,
 	rateBetween,
 	storedEnergy,
 	testedCurve,
@@ -114,21 +116,60 @@ describe('stored energy', () => {
 	});
 });
 
-describe('bind of a pair', () => {
+describe('bind of springs in each other', () => {
+	const coil = (name: Coil, solid: number, lower = 0) => ({
+		coil: name,
+		solid: inches(solid),
+		lower: inches(lower)
+	});
 	it('is the inner’s when the step is deep', () => {
-		const bind = pairBind(inches(1.15), inches(1.06), inches(0.105), mm(0));
+		const bind = firstToBind([coil('outer', 1.15), coil('inner', 1.06, 0.105)]);
 		expect(bind.first).toBe('inner');
 		expect(bind.height).toBeCloseTo(inches(1.165), 9);
 	});
 	it('is the outer’s otherwise, and a single’s own', () => {
-		expect(pairBind(inches(1.15), inches(1.04), inches(0.105), mm(0)).first).toBe('outer');
-		expect(pairBind(inches(1.15), null, inches(0.105), mm(0))).toEqual({
-			height: inches(1.15),
-			first: null
-		});
+		expect(firstToBind([coil('outer', 1.15), coil('inner', 1.04, 0.105)]).first).toBe('outer');
+		expect(firstToBind([coil('outer', 1.15)])).toEqual({ height: inches(1.15), first: null });
 	});
-	it('counts the locator’s inner rise', () => {
-		expect(pairBind(mm(29), mm(26), mm(2), mm(1.5)).height).toBeCloseTo(29.5, 9);
+	it('may be the third coil’s', () => {
+		// 1.15; 1.04 + 0.10 = 1.14; 0.98 + 0.19 = 1.17
+		const bind = firstToBind([
+			coil('outer', 1.15),
+			coil('inner', 1.04, 0.1),
+			coil('third', 0.98, 0.19)
+		]);
+		expect(bind.first).toBe('third');
+		expect(bind.height).toBeCloseTo(inches(1.17), 9);
+	});
+	it('is of a coil', () => {
+		expect(() => firstToBind([])).toThrow(RangeError);
+	});
+});
+
+describe('the ends of a curve', () => {
+	it('are tested just there, whatever floating point makes of it', () => {
+		// 1.870 − 0.030 − (0.351 − 0.023) = 1.512, the lowest point swept
+		const open = mm(1.87 * 25.4 - 0.03 * 25.4 - (0.351 * 25.4 - 0.023 * 25.4));
+		const points = [1.9, 1.8, 1.7, 1.6, 1.512].map((height) => ({
+			height: inches(height),
+			load: newtons((2.2 - height) * 1000)
+		}));
+		const curve = testedCurve(points);
+		expect(open).not.toBe(curve.lowest);
+		expect(curve.load(open)).toBeCloseTo(688, 6);
+		expect(curve.load(mm(curve.lowest - 0.0002))).toBeNull();
+		expect(card.load(mm(card.lowest - 0.00004))).not.toBeNull();
+	});
+	it('go on along the card’s line only for who asks, and tell so', () => {
+		const tested = testedCurve(
+			[46, 44, 42].map((height) => ({ height: mm(height), load: newtons((60 - height) * 40) }))
+		);
+		const line = cardCurve({ height: mm(46), load: newtons(570) }, newtonsPerMm(41), mm(28));
+		const both = beyondTested(tested, line);
+		expect(both.load(mm(44))).toBeCloseTo(640, 9);
+		expect(both.load(mm(40))).toBeCloseTo(570 + 6 * 41, 9);
+		expect([isBeyondTested(both, mm(44)), isBeyondTested(both, mm(40))]).toEqual([false, true]);
+		expect(isBeyondTested(tested, mm(40))).toBe(false);
 	});
 });
 

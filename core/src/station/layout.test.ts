@@ -15,6 +15,25 @@ const along = (change: Partial<Layout>, head = 'A') =>
 		.map((station) => station.label)
 		.join(' ');
 
+describe('firing angles', () => {
+	const twin: Layout = {
+		arrangement: 'inline',
+		cylinders: 2,
+		valvesPerCylinder: 2,
+		numbering: 'bank by bank',
+		pairing: 'mirrored',
+		firingOrder: [1, 2]
+	};
+	it.each([
+		[[0, 180], undefined],
+		[[0], 'one angle for each cylinder of the firing order'],
+		[[90, 180], 'the first fires at 0°'],
+		[[0, 720], 'degrees that grow, below 720']
+	])('%j: %s', (firingAngles, message) => {
+		expect(layoutProblem({ ...twin, firingAngles })?.message).toBe(message);
+	});
+});
+
 describe('layouts of every sort', () => {
 	it('number the cylinders as the maker does', () => {
 		const own = {

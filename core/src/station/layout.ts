@@ -27,6 +27,8 @@ export interface Layout {
 	/** Whether the second head is the first one's casting turned round; its own unless said. */
 	readonly rightHead?: (typeof CASTINGS)[number] | undefined;
 	readonly firingOrder?: readonly number[] | undefined;
+	/** Crankshaft degrees at which each of the firing order fires; even distances unless said. */
+	readonly firingAngles?: readonly number[] | undefined;
 }
 
 /** What is wrong with a layout, and where; null when it makes sense. */
@@ -50,6 +52,17 @@ export function layoutProblem(
 	if (firingOrder && !isEachOnce(firingOrder, cylinders)) {
 		return { path: ['firingOrder'], message: `each of 1 to ${cylinders} once` };
 	}
+	return layout.firingAngles ? anglesProblem(layout.firingAngles, firingOrder) : null;
+}
+
+/** Two cylinders may fire together; none fires before the one in front of it. */
+function anglesProblem(angles: readonly number[], firingOrder: readonly number[] | undefined) {
+	const problem = (message: string) => ({ path: ['firingAngles'], message });
+	if (angles.length !== (firingOrder?.length ?? 0))
+		return problem('one angle for each cylinder of the firing order');
+	if (angles[0] !== 0) return problem('the first fires at 0°');
+	if (angles.some((angle, i) => angle < (angles[i - 1] ?? 0) || angle >= 720))
+		return problem('degrees that grow, below 720');
 	return null;
 }
 

@@ -15,15 +15,21 @@ export interface Middle {
 
 /**
  * The median and the reach `max(least, factor × scaled median absolute
- * deviation)` of a set of values, all in one unit.
+ * deviation)` of a set of values, all in one unit, never wider than `most`: a
+ * band that two odd values have widened would hide both.
  *
  * @returns null for fewer than four values: three cannot say which one is odd
  */
-export function middleOf(values: readonly number[], least: number, factor: number): Middle | null {
+export function middleOf(
+	values: readonly number[],
+	least: number,
+	factor: number,
+	most = Number.POSITIVE_INFINITY
+): Middle | null {
 	if (values.length < 4) return null;
 	const middle = median(values);
 	const spread = MAD_TO_SIGMA * median(values.map((value) => Math.abs(value - middle)));
-	return { median: middle, reach: Math.max(least, factor * spread) };
+	return { median: middle, reach: Math.max(least, Math.min(most, factor * spread)) };
 }
 
 /** The middle value, or the mean of the two middle ones; NaN for an empty list. */

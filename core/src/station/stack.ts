@@ -87,14 +87,14 @@ export interface SealChange {
 	readonly offset: Millimetres;
 	/** Seal height of the build less the seal height measured with. */
 	readonly sealTaller: Millimetres;
-	/** What was taken off the retainer's underside since. */
-	readonly groundOff: Millimetres;
+	/** What the build's retainer has its underside higher by than the one read, ground-off included. */
+	readonly undersideHigher: Millimetres;
 }
 
-/** `D = D_m + (o − o_m) − Δseal height + ground-off`, in millimetres. Shims do not enter. Source: handbook §3. */
+/** `D = D_m + (o − o_m) − Δseal height + Δunderside`, in millimetres. Shims do not enter. Source: handbook §3. */
 export function sealGap(measured: Millimetres, change: SealChange): Millimetres {
 	return mm(
-		measured + (change.offset - change.measuredOffset) - change.sealTaller + change.groundOff
+		measured + (change.offset - change.measuredOffset) - change.sealTaller + change.undersideHigher
 	);
 }
 

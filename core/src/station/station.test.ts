@@ -70,7 +70,7 @@ describe('the stack', () => {
 			measuredOffset: mm(0),
 			offset: inches(0.05),
 			sealTaller: inches(0.02),
-			groundOff: inches(0.01)
+			undersideHigher: inches(0.01)
 		});
 		expect(gap).toBeCloseTo(inches(0.64), 9);
 	});
@@ -97,6 +97,12 @@ describe('standing apart', () => {
 
 	it('says nothing of three: none of them can be the odd one', () => {
 		expect(middleOf([1, 2, 30], 0.25, 3.5)).toBeNull();
+	});
+	it('is never so wide that two odd ones among four hide each other', () => {
+		// deviations 0.5, 0.5, 1, 1: scaled 1.11, × 3.5 = 3.9 without a limit
+		const middle = middleOf([10, 10, 12, 13], 0.25, 3.5, 0.6)!;
+		expect(middle.reach).toBe(0.6);
+		expect(middleOf([10, 10.1, 9.9, 10], 0.25, 3.5, 0.6)!.reach).toBeCloseTo(0.259, 2);
 	});
 });
 

@@ -4,7 +4,7 @@
  */
 import { mm, type Millimetres, type Newtons } from '../units/quantity.ts';
 import { ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
-import { heightForLoad, type Curve } from '../spring/curve.ts';
+import { heightForLoad, isBeyondTested, type Curve } from '../spring/curve.ts';
 import type { Lift } from '../lift/lift.ts';
 
 export const SCHOOLS = [
@@ -38,6 +38,8 @@ export interface Target {
 	readonly because: Phrase;
 	/** True when a load was looked up on a card's straight line for want of a tested curve. */
 	readonly fromCardLine: boolean;
+	/** Known figures that it stands on, besides what the job asks for. */
+	readonly standsOn: readonly ('card height' | 'bind' | 'lift' | 'curve')[];
 }
 
 /**
@@ -46,21 +48,32 @@ export interface Target {
  * @example bind cushion 0.060 in, bind 1.180 in, lift 0.540 in: 1.780 in
  */
 export function targetHeight(aim: Aim, known: Known): Target {
-	const none = (because: Phrase): Target => ({ height: null, because, fromCardLine: false });
+	const none = (because: Phrase): Target => ({
+		height: null,
+		because,
+		fromCardLine: false,
+		standsOn: []
+	});
 	const { bind, lift, curve, cardHeight } = known;
 
 	switch (aim.school) {
 		case 'card height':
 			return cardHeight === null
 				? none(['no spring card: its height is the aim'])
-				: { height: cardHeight, because: ['card height'], fromCardLine: false };
+				: {
+						height: cardHeight,
+						because: ['card height'],
+						fromCardLine: false,
+						standsOn: ['card height']
+					};
 		case 'bind cushion':
 			if (bind === null) return none(['the bind height is not known']);
 			if (lift === null) return none(['the valve lift is not known']);
 			return {
 				height: mm(bind + lift.gross + aim.cushion),
 				because: say`bind ${ofLength(bind)} + lift ${ofLength(lift.gross)} + cushion ${ofLength(aim.cushion)}`,
-				fromCardLine: false
+				fromCardLine: false,
+				standsOn: ['bind', 'lift']
 			};
 		case 'seat load':
 			return forLoad(aim.load, mm(0), curve, say`seat load of ${ofLoad(aim.load)}`);
@@ -75,11 +88,12 @@ export function targetHeight(aim: Aim, known: Known): Target {
 		if (on === null) return none(['no spring curve to look the load up on']);
 		const height = heightForLoad(on, load);
 		if (height === null) return none(say`${what} is not within what the spring is known for`);
-		const fromCardLine = on.from === 'card';
+		const fromCardLine = on.from === 'card' || isBeyondTested(on, height);
 		return {
 			height: mm(height + above),
 			because: fromCardLine ? say`${what}, from the card’s line: not tested` : what,
-			fromCardLine
+			fromCardLine,
+			standsOn: above > 0 ? ['curve', 'lift'] : ['curve']
 		};
 	}
 }

@@ -3,6 +3,7 @@
  * Switching units changes what is written, never what is stored.
  */
 import {
+	COMPARISON_STEP,
 	MM_PER,
 	NEWTONS_PER,
 	type Kilograms,
@@ -30,10 +31,49 @@ const RATE_UNIT: Readonly<Record<LoadUnit, RateUnit>> = {
 	kgf: 'kgf/mm'
 };
 
-/** A length to 0.001 in or 0.01 mm, without its unit. */
-export function showLength(length: Millimetres, units: Units): string {
-	return fixed(length / MM_PER[units.length], LENGTH_DECIMALS[units.length]);
+/**
+ * A length to 0.001 in or 0.01 mm, or to what its gauge resolves where that is
+ * finer, without its unit. A length that is not nothing never reads as nothing:
+ * it gets a digit or two more.
+ *
+ * @param resolution of the gauge it was read with, where one was
+ *
+ * @example showLength(mm(0.00508), INCH_POUND) // '0.0002'
+ */
+export function showLength(length: Millimetres, units: Units, resolution?: Millimetres): string {
+	const value = length / MM_PER[units.length];
+	let decimals = decimalsFor(units, resolution);
+	const most = decimals + 2;
+	const isNothing = Math.abs(length) < COMPARISON_STEP.length / 2;
+	while (!isNothing && decimals < most && Number(fixed(Math.abs(value), decimals)) === 0)
+		decimals++;
+	return fixed(value, decimals);
 }
+
+/**
+ * Two lengths with as many digits as it takes to tell them apart: a margin of
+ * 0.0498 beside its floor of 0.050. Alike to the comparison step, they read alike.
+ */
+export function showLengthBeside(
+	length: Millimetres,
+	other: Millimetres,
+	units: Units,
+	resolution?: Millimetres
+): string {
+	const per = MM_PER[units.length];
+	const decimals = decimalsFor(units, resolution);
+	const plain = showLength(length, units, resolution);
+	const isAlike = Math.abs(length - other) < COMPARISON_STEP.length / 2;
+	if (isAlike || fixed(length / per, decimals) !== fixed(other / per, decimals)) return plain;
+	return fixed(length / per, decimals + 1);
+}
+
+/** Decimals of a length in a person's units: the usual ones, one more where the gauge resolves finer. */
+const decimalsFor = ({ length }: Units, resolution?: Millimetres): number => {
+	const usual = LENGTH_DECIMALS[length];
+	const step = MM_PER[length] / 10 ** usual;
+	return resolution !== undefined && resolution < step * (1 - 1e-9) ? usual + 1 : usual;
+};
 
 /** A load to 1 lbf, 1 N or 0.1 kgf, without its unit. */
 export function showLoad(load: Newtons, units: Units): string {

@@ -1,12 +1,14 @@
 /**
  * Reading what a machinist types. Forgiving on the way in ("1812", "1.812",
- * "1,812", `1.812"`, "46.02mm"), exact about what was understood, and never
- * silently mended: what cannot be read is refused with the reason, and what is
- * outside the plausible band is asked about by the caller.
+ * "1,812", `1.812"`, "20 thou", "1 13/16", "46.02mm"), exact about what was
+ * understood, and never silently mended: what cannot be read, or could mean two
+ * things, is refused with the reason, and what is outside the plausible band is
+ * asked about by the caller.
  */
 import {
 	LOAD_TEXT,
 	lengthOf,
+	loadOf,
 	type LengthUnit,
 	type LoadUnit,
 	type Millimetres
@@ -29,14 +31,24 @@ export type Entry =
 
 const refuse = (problem: string) => ({ ok: false, problem }) as const;
 
-const SUFFIX: Readonly<Record<string, LengthUnit>> = { '"': 'in', in: 'in', mm: 'mm' };
+/** What people write behind a length, and what it is. */
+const LENGTH_SUFFIX: readonly (readonly [RegExp, LengthUnit | 'thou'])[] = [
+	[/(?:thousandths?|thous?|mils?)\.?$/i, 'thou'],
+	[/(?:["″”]|''|’’|inch(?:es)?|in\.?)$/i, 'in'],
+	[/(?:millimet(?:er|re)s?|mm\.?)$/i, 'mm']
+];
+
+/** "1 13/16", "13/16", "1-13/16": an inch in halves, quarters … sixty-fourths. */
+const FRACTION = /^(?:(\d{1,2})[\s-]+)?(\d{1,2})\s*[/⁄]\s*(\d{1,2})$/;
+const DENOMINATORS = [2, 4, 8, 16, 32, 64];
 
 /**
  * Reads one length as typed at the bench.
  *
  * In inches, digits without a decimal point are thousandths ("1812" is
- * 1.812 in, "20" is 0.020 in). A comma is read as a decimal mark where there
- * is just one and no point. A unit typed behind the digits wins over `unit`.
+ * 1.812 in, "20" is 0.020 in), and so are those before "thou" in any units. A
+ * fraction is of an inch. A comma is read as a decimal mark where there is just
+ * one and no point. A unit typed behind the digits wins over `unit`.
  *
  * @param typed what was keyed, in any state of completeness
  * @param unit the unit the person works in
@@ -47,11 +59,12 @@ export function readEntry(typed: string, unit: LengthUnit): Entry {
 	const trimmed = typed.trim();
 	if (trimmed === '') return refuse('Type the figure off the gauge.');
 
-	const suffix = /("|in|mm)$/i.exec(trimmed)?.[1]?.toLowerCase();
-	const body = (suffix ? trimmed.slice(0, -suffix.length) : trimmed).trim();
-	const readIn = suffix ? SUFFIX[suffix]! : unit;
+	const [pattern, suffix] = LENGTH_SUFFIX.find(([of]) => of.test(trimmed)) ?? [null, undefined];
+	const body = (pattern ? trimmed.replace(pattern, '') : trimmed).trim();
 
 	if (/^[-−]/.test(body)) return refuse('A reading cannot be negative.');
+	const fraction = FRACTION.exec(body);
+	if (fraction && suffix !== 'thou' && suffix !== 'mm') return readFraction(trimmed, fraction);
 	if (/[,.].*[,.]/.test(body)) {
 		return refuse(`Two decimal marks in “${trimmed}”: type it once more with one.`);
 	}
@@ -63,17 +76,28 @@ export function readEntry(typed: string, unit: LengthUnit): Entry {
 	if (decimals > 5) return refuse('More decimals than any gauge here reads: at most five.');
 	if (digits.replace('.', '').length > 9) return refuse('Too many digits for one reading.');
 
-	const thousandths = readIn === 'in' && !digits.includes('.');
+	const readIn = suffix === 'thou' ? 'in' : (suffix ?? unit);
+	const thousandths = suffix === 'thou' || (readIn === 'in' && !digits.includes('.'));
 	const kept = thousandths ? fromThousandths(digits) : tidy(digits);
 	const text = `${kept} ${readIn}`;
-	const length = lengthOf(text);
-	return { ok: true, text, length, thousandths };
+	return { ok: true, text, length: lengthOf(text), thousandths };
 }
 
-/** "1812" → "1.812", "20" → "0.020": shifting digits as text keeps them exact. */
+function readFraction(typed: string, [, whole = '0', over, under]: RegExpExecArray): Entry {
+	const [numerator, denominator] = [Number(over), Number(under)];
+	if (!DENOMINATORS.includes(denominator) || numerator >= denominator) {
+		return refuse(`“${typed}” is no fraction of an inch: halves to sixty-fourths.`);
+	}
+	// Halves to sixty-fourths end after six decimals, so the text is exact.
+	const text = `${Number(whole) + numerator / denominator} in`;
+	return { ok: true, text, length: lengthOf(text), thousandths: false };
+}
+
+/** "1812" → "1.812", "20" → "0.020", "1.5" → "0.0015": shifting digits as text keeps them exact. */
 function fromThousandths(digits: string): string {
-	const padded = digits.padStart(4, '0');
-	return tidy(`${padded.slice(0, -3)}.${padded.slice(-3)}`);
+	const [whole = '', fraction = ''] = digits.split('.');
+	const padded = whole.padStart(4, '0');
+	return tidy(`${padded.slice(0, -3)}.${padded.slice(-3)}${fraction}`);
 }
 
 /** One digit before the point at least, none spare, and no bare trailing point. */
@@ -105,28 +129,70 @@ export function readSignedEntry(typed: string, unit: LengthUnit): Entry {
 	return { ...entry, text, length: lengthOf(text) };
 }
 
+/** What people write behind a load, a rate or a mass, and the unit's own sign. */
+const SAID_UNITS: readonly (readonly [RegExp, string])[] = [
+	[/^(?:#|lbs?\.?|lbf|pounds?)$/i, 'lbf'],
+	[/^(?:n|newtons?)$/i, 'N'],
+	[/^(?:kgf|kgs?\.?|kp)$/i, 'kgf'],
+	[/^(?:lbs?|lbf|#)\s*(?:\/|per)\s*in(?:ch)?\.?$/i, 'lbf/in'],
+	[/^n\s*(?:\/|per)\s*mm$/i, 'N/mm'],
+	[/^(?:kgf|kg|kp)\s*(?:\/|per)\s*mm$/i, 'kgf/mm'],
+	[/^(?:g|gr|grams?)$/i, 'g']
+];
+
+/** A comma before just three digits stands for thousands in one country and for a decimal mark in another. */
+const TWO_MEANINGS = /^([1-9]\d{0,2}),(\d{3})(?![\d.,])\s*(.*)$/;
+
 /**
- * The text of a load or rate as typed: bare digits get the unit the person
- * works in, a comma is a decimal mark, a unit typed is kept. What is not a
- * figure is handed back as it is, for the schema to refuse.
+ * The text of a load, rate or mass as typed: bare digits get the unit the person
+ * works in, a comma is a decimal mark, a unit typed is kept ("lbs" as lbf). What
+ * is not a figure, or could be two ("1,234"), is handed back as it is, for the
+ * schema to refuse.
  *
  * @example withUnit('130', 'lbf') // '130 lbf'
  */
 export function withUnit(typed: string, unit: string): string {
-	const text = typed.trim().replace(/^(\d+),(\d+)/, '$1.$2');
-	if (/^\d+\.?$/.test(text) || /^\d*\.\d+$/.test(text)) {
-		return `${tidy(text)} ${unit}`;
-	}
-	return text.replace(/^([\d.]+)\s*([a-z].*)$/i, '$1 $2');
+	const trimmed = typed.trim();
+	if (TWO_MEANINGS.test(trimmed)) return trimmed;
+	const text = trimmed.replace(/^(\d+),(\d+)/, '$1.$2');
+	const [, digits, said] = /^(\d+\.?\d*|\.\d+)\s*(\D.*)?$/.exec(text) ?? [];
+	if (digits === undefined) return text;
+	if (said === undefined) return `${tidy(digits)} ${unit}`;
+	// A kilogram is a force where a force is wanted, and a mass where a mass is.
+	const own = unit === 'g' && /^kg$/i.test(said) ? 'kg' : undefined;
+	const known = own ?? SAID_UNITS.find(([of]) => of.test(said))?.[1];
+	return `${digits} ${known ?? said}`;
 }
 
-/** Reads one load as typed at the bench or sent by a gauge: digits, and a unit where it is not the person's own. */
-export function readLoadEntry(typed: string, unit: LoadUnit): Figure {
+/**
+ * Reads one load as typed at the bench or sent by a gauge: digits, and a unit
+ * where it is not the person's own. "1,234" is taken for the one meaning that
+ * is plausible, and asked about where both or neither are.
+ *
+ * @param band loads that are believed here; without one, two meanings are asked about
+ */
+export function readLoadEntry(typed: string, unit: LoadUnit, band?: Band<number>): Figure {
 	const trimmed = typed.trim();
 	if (trimmed === '') return refuse('Type the figure off the gauge.');
 	if (/^[-−]/.test(trimmed)) return refuse('A reading cannot be negative.');
+	const two = TWO_MEANINGS.exec(trimmed);
+	if (two) return readOneMeaning(two, unit, band);
 	const text = withUnit(trimmed, unit);
 	return LOAD_TEXT.test(text)
 		? { ok: true, text }
 		: refuse(`“${trimmed}” is not a load: digits, and lbf, N or kgf.`);
+}
+
+function readOneMeaning(
+	[typed, whole, rest, said]: RegExpExecArray,
+	unit: LoadUnit,
+	band: Band<number> | undefined
+): Figure {
+	const meanings = [`${whole}${rest}`, `${whole}.${rest}`];
+	const likely = meanings
+		.map((digits) => withUnit(`${digits} ${said}`.trim(), unit))
+		.filter((text) => LOAD_TEXT.test(text) && band && isPlausible(loadOf(text), band));
+	return likely.length === 1
+		? { ok: true, text: likely[0]! }
+		: refuse(`“${typed}”: is it ${meanings.join(' or ')}? Type it so.`);
 }

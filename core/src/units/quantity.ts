@@ -48,15 +48,22 @@ const RATE_PER: Readonly<Record<RateUnit, number>> = {
 export const inches = (value: number) => mm(value * MM_PER.in);
 export const poundsForce = (value: number) => newtons(value * NEWTONS_PER.lbf);
 
+/**
+ * Digits of a quantity. Bounded, so that every text stands for a finite number:
+ * four hundred digits would be infinite, and no limit holds against that.
+ */
+const DIGITS = String.raw`\d{1,9}(\.\d{1,20})?`;
+const textOf = (sign: '' | '[+-]?', units: string) => new RegExp(`^${sign}${DIGITS} (${units})$`);
+
 /** The text of a quantity: signed decimal digits, one space, the unit. */
-export const LENGTH_TEXT = /^[+-]?\d+(\.\d+)? (in|mm)$/;
-export const LOAD_TEXT = /^\d+(\.\d+)? (lbf|N|kgf)$/;
-export const RATE_TEXT = /^\d+(\.\d+)? (lbf\/in|N\/mm|kgf\/mm)$/;
-export const MASS_TEXT = /^\d+(\.\d+)? (g|kg)$/;
-export const VOLUME_TEXT = /^[+-]?\d+(\.\d+)? cc$/;
+export const LENGTH_TEXT = textOf('[+-]?', 'in|mm');
+export const LOAD_TEXT = textOf('', 'lbf|N|kgf');
+export const RATE_TEXT = textOf('', 'lbf/in|N/mm|kgf/mm');
+export const MASS_TEXT = textOf('', 'g|kg');
+export const VOLUME_TEXT = textOf('[+-]?', 'cc');
 /** How far below the air outside; what a gauge shows of a vacuum. */
-export const VACUUM_TEXT = /^\d+(\.\d+)? (inHg|mbar|kPa)$/;
-export const INERTIA_TEXT = /^\d+(\.\d+)? kg·mm²$/;
+export const VACUUM_TEXT = textOf('', 'inHg|mbar|kPa');
+export const INERTIA_TEXT = textOf('', 'kg·mm²');
 
 /**
  * The length that a text such as "1.820 in" stands for, in millimetres.

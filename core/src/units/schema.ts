@@ -13,8 +13,15 @@ import {
 const quantity = (pattern: RegExp, what: string, example: string) =>
 	z.string({ error: `${what}, such as "${example}"` }).regex(pattern, {
 		abort: true,
-		error: (issue) => `${what}, such as "${example}"; this reads "${clip(issue.input)}"`
+		error: (issue) =>
+			said(issue.input) ?? `${what}, such as "${example}"; this reads "${clip(issue.input)}"`
 	});
+
+/** "1,234" has two meanings, and which of them is for the person to say. */
+function said(input: unknown): string | undefined {
+	const [, whole, rest] = /^(\d{1,3}),(\d{3})(?!\d)/.exec(String(input)) ?? [];
+	return whole && `is it ${whole}${rest} or ${whole}.${rest}? Type it so`;
+}
 const clip = (input: unknown) => String(input).slice(0, 40);
 const aboveZero = (text: string) => Number.parseFloat(text) > 0;
 

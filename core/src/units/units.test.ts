@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { INCH_POUND, lengthText, METRIC, showLength, showLoad, showRate } from './display.ts';
+import {
+	INCH_POUND,
+	lengthText,
+	METRIC,
+	showLength,
+	showLengthBeside,
+	showLoad,
+	showRate
+} from './display.ts';
+import { Load, Size } from './schema.ts';
 import { isPlausible, readEntry, readLoadEntry, readSignedEntry, withUnit } from './entry.ts';
 import { ofLength, ofLoad, joined, say, showPhrase } from './phrase.ts';
 import { inches, lengthOf, loadOf, mm, poundsForce, rateOf, toComparisonStep } from './quantity.ts';
@@ -16,6 +25,15 @@ describe('quantities as text', () => {
 
 	it.each(['1.820', '1.820 furlong', '1,820 in', 'in', '1. in', ''])('refuses %j', (text) => {
 		expect(() => lengthOf(text)).toThrow(RangeError);
+	});
+
+	it('refuses digits that no number holds, in the text and in the schema', () => {
+		const endless = `${'9'.repeat(400)} in`;
+		expect(() => lengthOf(endless)).toThrow(RangeError);
+		expect(Size.safeParse(endless).success).toBe(false);
+		expect(Load.safeParse(`${'9'.repeat(400)} lbf`).success).toBe(false);
+		expect(Size.safeParse(`1.${'3'.repeat(20)} in`).success).toBe(true);
+		expect(readEntry('9'.repeat(400), 'in').ok).toBe(false);
 	});
 
 	it('refuses a negative load', () => {
@@ -46,7 +64,16 @@ describe('what a machinist types', () => {
 		['46.02mm', 'in', '46.02 mm'],
 		['1812 in', 'mm', '1.812 in'],
 		['01.812', 'in', '1.812 in'],
-		[' 46. ', 'mm', '46 mm']
+		[' 46. ', 'mm', '46 mm'],
+		['20 thou', 'in', '0.020 in'],
+		['20thou', 'mm', '0.020 in'],
+		['1.5 thou', 'in', '0.0015 in'],
+		['.050"', 'in', '0.050 in'],
+		['.050”', 'mm', '0.050 in'],
+		['1.812 inches', 'mm', '1.812 in'],
+		['1 13/16', 'in', '1.8125 in'],
+		['1-13/16"', 'mm', '1.8125 in'],
+		['1/64', 'in', '0.015625 in']
 	] as const)('reads %j in %s as %s', (typed, unit, text) => {
 		expect(readEntry(typed, unit)).toMatchObject({ ok: true, text });
 	});
@@ -59,7 +86,9 @@ describe('what a machinist types', () => {
 		['1,812.5', /Two decimal marks/],
 		['1.8123456', /decimals/],
 		['1812345678901', /digits/],
-		['.', /not a figure/]
+		['.', /not a figure/],
+		['1 13/15', /no fraction of an inch/],
+		['17/16', /no fraction of an inch/]
 	])('refuses %j', (typed, problem) => {
 		const entry = readEntry(typed, 'in');
 		expect(entry.ok).toBe(false);
@@ -82,6 +111,27 @@ describe('what a machinist types', () => {
 	it('reads a lock offset with its sign', () => {
 		expect(readSignedEntry('-50', 'in')).toMatchObject({ ok: true, text: '-0.050 in' });
 		expect(readSignedEntry('+.050', 'in')).toMatchObject({ ok: true, text: '0.050 in' });
+	});
+
+	it('takes a load as people say it', () => {
+		expect(withUnit('128 lbs', 'N')).toBe('128 lbf');
+		expect(withUnit('128#', 'N')).toBe('128 lbf');
+		expect(withUnit('58 kg', 'N')).toBe('58 kgf');
+		expect(withUnit('340 lb/in', 'N/mm')).toBe('340 lbf/in');
+		expect(withUnit('1.2 kg', 'g')).toBe('1.2 kg');
+	});
+
+	it('asks what 1,234 is where it could be either, and takes the one that is plausible', () => {
+		const band = { from: 50, to: 3000 };
+		expect(readLoadEntry('1,234', 'N', band)).toEqual({ ok: true, text: '1234 N' });
+		expect(readLoadEntry('1,234', 'lbf', band)).toMatchObject({
+			ok: false,
+			problem: '“1,234”: is it 1234 or 1.234? Type it so.'
+		});
+		expect(readLoadEntry('1,234', 'N').ok).toBe(false);
+		expect(readLoadEntry('128,5', 'lbf', band)).toEqual({ ok: true, text: '128.5 lbf' });
+		const refused = Load.safeParse(withUnit('1,234', 'lbf'));
+		expect(refused.error!.issues[0]!.message).toBe('is it 1234 or 1.234? Type it so');
 	});
 
 	it('gives bare loads the unit at hand and leaves the rest to the schema', () => {
@@ -110,7 +160,30 @@ describe('figures as shown', () => {
 
 	it('has a true minus and no negative zero', () => {
 		expect(showLength(inches(-0.012), INCH_POUND)).toBe('−0.012');
-		expect(showLength(inches(-0.0001), INCH_POUND)).toBe('0.000');
+		expect(showLength(inches(-0.000001), INCH_POUND)).toBe('0.000');
+		expect(showLength(mm(0), INCH_POUND)).toBe('0.000');
+	});
+
+	it('never lets a length that is something read as nothing', () => {
+		expect(showLength(inches(0.0002), INCH_POUND)).toBe('0.0002');
+		expect(showLength(inches(-0.0001), INCH_POUND)).toBe('−0.0001');
+		expect(showLength(mm(0.004), METRIC)).toBe('0.004');
+		expect(showPhrase(say`${ofLength(inches(0.0002))} short of the floor`, INCH_POUND)).toBe(
+			'0.0002 short of the floor'
+		);
+	});
+
+	it('shows what the gauge resolves', () => {
+		expect(showLength(inches(1.8125), INCH_POUND, inches(0.0005))).toBe('1.8125');
+		expect(showLength(inches(1.8125), INCH_POUND, inches(0.001))).toBe('1.813');
+		expect(showLength(mm(46.025), METRIC, mm(0.005))).toBe('46.025');
+	});
+
+	it('tells a margin from its floor with a digit more where they would read alike', () => {
+		const floor = inches(0.05);
+		expect(showLengthBeside(inches(0.0498), floor, INCH_POUND)).toBe('0.0498');
+		expect(showLengthBeside(inches(0.049), floor, INCH_POUND)).toBe('0.049');
+		expect(showLengthBeside(floor, floor, INCH_POUND)).toBe('0.050');
 	});
 
 	it('shows loads and rates in every unit', () => {

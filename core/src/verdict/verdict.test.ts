@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { inches, newtons } from '../units/quantity.ts';
-import { expandedUncertainty } from './uncertainty.ts';
 import { judge, notMeasured, worst, type Limit, type Source } from './verdict.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
@@ -69,6 +68,21 @@ describe('a verdict', () => {
 		expect([state(500.004), state(500.01)]).toEqual(['clear', 'watch']);
 	});
 
+	it('is never clear of what is no finite number', () => {
+		for (const figure of [Number.POSITIVE_INFINITY, Number.NaN, Number.NEGATIVE_INFINITY]) {
+			expect(against(figure)).toMatchObject({ state: 'not measured', figure: null });
+			expect(against(0.08, figure).state).toBe('not measured');
+			const limit = { ...floor, at: figure as Millimetres };
+			const verdict = judge(inches(0.08), {
+				sort: 'length',
+				limits: [limit],
+				sources: [],
+				remedy: () => []
+			});
+			expect(verdict.state).toBe('not measured');
+		}
+	});
+
 	it('says what is missing where there is no figure', () => {
 		expect(notMeasured(['no lift'])).toMatchObject({ state: 'not measured', remedy: ['no lift'] });
 	});
@@ -83,20 +97,5 @@ describe('the worst of several states', () => {
 	});
 	it('is not measured for nothing at all', () => {
 		expect(worst([])).toBe('not measured');
-	});
-});
-
-describe('uncertainty', () => {
-	it('is 1.96 × resolution ÷ √12 for one gauge', () => {
-		// 0.001 in = 0.0254 mm; ÷ 3.4641 = 0.0073323; × 1.96 = 0.0143714
-		expect(expandedUncertainty({ resolution: 0.0254 })).toBeCloseTo(0.0143714, 7);
-	});
-	it('adds repeats and correction in quadrature', () => {
-		// repeats 1 and 3: sd √2, of their mean 1; with correction 2: 1.96 × √(1 + 4)
-		expect(expandedUncertainty({ resolution: 0, repeats: [1, 3], correction: 2 })).toBeCloseTo(
-			1.96 * Math.sqrt(5),
-			9
-		);
-		expect(expandedUncertainty({ resolution: 0, repeats: [5] })).toBe(0);
 	});
 });

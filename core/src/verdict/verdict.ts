@@ -38,6 +38,8 @@ export interface Verdict<Q extends number = number> {
 	readonly difference: Q | null;
 	/** 95 % uncertainty of the figure, 0 where it is not known. */
 	readonly uncertainty: Q;
+	/** What the gauge it was read with resolves, where one was. */
+	readonly resolution?: Q;
 	readonly sources: readonly Source[];
 	/** What is the matter and what would change it; empty when clear. */
 	readonly remedy: Phrase;
@@ -63,6 +65,8 @@ export interface Judging<Q extends number> {
 	readonly sources: readonly Source[];
 	/** Half-width of the 95 % interval, same unit as the figure. */
 	readonly uncertainty?: number;
+	/** What the gauge resolves, same unit as the figure. */
+	readonly resolution?: number | undefined;
 	/** What to say when the given limit decided against the figure. */
 	readonly remedy: (limit: Limit<Q>, state: State) => Phrase;
 }
@@ -72,12 +76,19 @@ export interface Judging<Q extends number> {
  *
  * The worst limit passed decides. A figure nearer to a stop limit than its
  * 95 % uncertainty, on either side, is too close to call. A clear figure whose
- * inputs are told or remembered becomes a watch.
+ * inputs are told or remembered becomes a watch. A figure, limit or uncertainty
+ * that is no finite number is "not measured": it can never be clear.
  *
  * @example judge(mm(1.27), { sort: 'length', limits: [floor of 1.27 mm], … }).state // 'clear'
  */
 export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q>): Verdict<Q> {
-	const { limits, sources, uncertainty = 0 } = how;
+	const { limits, sources, uncertainty = 0, resolution } = how;
+	if (![figure, uncertainty, ...limits.map(({ at }) => at)].every(Number.isFinite)) {
+		return {
+			...notMeasured<Q>(['no finite figure: look at what it was worked out from']),
+			sources
+		};
+	}
 	let state: State = 'clear';
 	let decisive: Limit<Q> | null = null;
 	let difference = Number.POSITIVE_INFINITY;
@@ -107,6 +118,7 @@ export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q
 		limit: decisive,
 		difference: decisive === null ? null : (difference as Q),
 		uncertainty: uncertainty as Q,
+		...(resolution !== undefined && { resolution: resolution as Q }),
 		sources,
 		remedy
 	};

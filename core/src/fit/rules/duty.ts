@@ -135,11 +135,28 @@ const newWhereAsked: Rule = {
 		})
 };
 
+const usedSprings: Rule = {
+	id: 'F27',
+	title: 'Used springs',
+	severity: 'watch',
+	why: 'A spring that has run has lost load and life, and how much of each does not show on it.',
+	mends: ['spring'],
+	check: ({ parts, setup }) => {
+		if (!parts.reused?.includes('spring')) return passes('new springs');
+		if (setup.policies?.usedSprings !== 'retested')
+			return trips(['used springs; this job fits none']);
+		return tripsIf(parts.spring?.tested === undefined, [
+			`used springs, ${parts.spring?.tested ? 'retested' : 'to be retested, and not tested yet'}`
+		]);
+	}
+};
+
 export const DUTY_RULES: readonly Rule[] = [
 	lifterLoad,
 	lashForLifters,
 	oneBatch,
 	singleSpring,
 	softSeat,
-	newWhereAsked
+	newWhereAsked,
+	usedSprings
 ];

@@ -30,9 +30,10 @@ const stemsMatch: Rule = {
 				named.map(({ name, stem }) => say`${name} ${ofLength(stem)}`),
 				', '
 			);
+			const match = lengthOf(setup.limits.fit.stemMatch);
 			return tripsIf(
-				toComparisonStep(spread - lengthOf(setup.limits.fit.stemMatch), 'length') > 0,
-				compared
+				toComparisonStep(spread - match, 'length') > 0,
+				say`${compared}; alike within ${ofLength(match)}`
 			);
 		});
 	}
@@ -222,6 +223,37 @@ const oneMaker: Rule = {
 		)
 };
 
+const groundRetainer: Rule = {
+	id: 'F26',
+	title: 'Ground retainer',
+	severity: 'watch',
+	why: 'Grinding thins a part that stands under thousands of newtons: its maker’s approval is needed.',
+	mends: ['retainer'],
+	check: ({ parts }) => {
+		const { retainer } = parts;
+		const ground = lengthOf(retainer?.groundOff ?? '0 mm');
+		if (ground === 0) return passes('not ground');
+		const left = retainer!.height
+			? say`${ofLength(mm(lengthOf(retainer!.height) - ground))} of ${ofLength(lengthOf(retainer!.height))} left`
+			: 'what is left is not known';
+		return trips(say`${ofLength(ground)} off its underside, ${left}: maker’s approval needed`);
+	}
+};
+
+const newLocks: Rule = {
+	id: 'F28',
+	title: 'Used locks',
+	severity: 'watch',
+	why: 'Locks that have run have taken the shape of another groove and taper, and may let go.',
+	mends: ['locks'],
+	check: ({ parts, setup }) => {
+		if (!parts.reused?.includes('locks')) return passes('new locks');
+		return setup.policies?.locks === 'inspected and reused'
+			? passes('used locks, inspected: this job’s choice')
+			: trips(['used locks; this job fits new ones only']);
+	}
+};
+
 const railTip: Rule = {
 	id: 'F17',
 	title: 'Tip for a rail rocker',
@@ -257,5 +289,7 @@ export const GRIP_RULES: readonly Rule[] = [
 	captiveTip,
 	roundForLoad,
 	oneMaker,
-	railTip
+	railTip,
+	groundRetainer,
+	newLocks
 ];

@@ -1,4 +1,4 @@
-/** All rules of fit, F1 to F25, in the order of the handbook. */
+/** All rules of fit in the order of the handbook, F1 to F25; F26 to F28 are its policies on grinding and on parts that have run. */
 import { DUTY_RULES } from './duty.ts';
 import { GRIP_RULES } from './grip.ts';
 import { ROOM_RULES } from './room.ts';

@@ -2,6 +2,7 @@
 import { lengthOf, mm, toComparisonStep, type Millimetres } from '../../units/quantity.ts';
 import { joined, ofLength, say, type Phrase } from '../../units/phrase.ts';
 import type { SpringCard } from '../../part/schema.ts';
+import { isShimTooTight, type ShimRoom, type ShimStock } from '../../plan/shim.ts';
 import { given, passes, trips, tripsIf, type Check, type FitContext, type Rule } from '../rule.ts';
 
 type Coil = NonNullable<SpringCard['outer']>;
@@ -133,7 +134,7 @@ const landingsFit: Rule = {
 					pairs.some(
 						({ inside, landing }) => above(landing, inside) || above(inside - landing, play)
 					),
-					compared
+					say`${compared}; at most ${ofLength(play)} loose`
 				);
 			}
 		)
@@ -183,6 +184,8 @@ const damperToSeal: Rule = {
 		given({ 'build of the spring': context.parts.spring?.build }, (all) => {
 			const build = all['build of the spring'];
 			if (!build.endsWith('damper')) return passes(`${build} spring, no damper`);
+			if (context.setup.policies?.damper === 'removed')
+				return trips(['damper removed on this job: more surge, and a coil less friction'], 'note');
 			return roomToSeal(context, lengthOf(context.setup.limits.fit.damperPlay));
 		})
 };
@@ -216,39 +219,55 @@ const shimsFit: Rule = {
 	check: ({ parts, setup, shims }) => {
 		const most = Math.max(0, ...shims.map((stack) => stack.length));
 		if (most === 0) return passes('no shims');
-		if (most > setup.limits.shimsAtMost) {
-			return trips(
-				[`${most} shims under one spring, at most ${setup.limits.shimsAtMost}`],
-				'watch'
-			);
-		}
+		const room = {
+			boss: parts.pocket?.boss ? lengthOf(parts.pocket.boss) : undefined,
+			pocket: parts.pocket?.diameter ? lengthOf(parts.pocket.diameter) : undefined
+		};
 		const used = [...new Set(shims.flat())].map((text) => ({
 			text,
-			stocked: setup.shimStock.find((size) => lengthOf(size.thickness) === lengthOf(text))
+			stocked: setup.shimStock
+				.filter(({ thickness }) => lengthOf(thickness) === lengthOf(text))
+				.map(({ inside, outside }) => ({
+					...(inside && { inside: lengthOf(inside) }),
+					...(outside && { outside: lengthOf(outside) })
+				}))
 		}));
-		const lacking = used.find(({ stocked }) => !stocked?.inside || !stocked.outside);
+		// A size of which some would lie right is not known to lie wrong.
+		const bad = used.find(
+			({ stocked }) => stocked.length > 0 && stocked.every((shim) => isShimTooTight(shim, room))
+		);
+		if (bad) return trips(placed(bad.stocked[0]!, room));
+		const atMost = setup.limits.shimsAtMost;
+		if (most > atMost) return trips([`${most} shims under one spring, at most ${atMost}`], 'watch');
+		const isWhole = ({ stocked }: (typeof used)[number]) =>
+			stocked.some(({ inside, outside }) => inside !== undefined && outside !== undefined);
+		const lacking = used.find((one) => !isWhole(one));
 		return given(
 			{
-				'diameter of the pocket': parts.pocket?.diameter,
-				'boss of the guide': parts.pocket?.boss,
+				'diameter of the pocket': room.pocket,
+				'boss of the guide': room.boss,
 				...(lacking && { [`inside and outside of the ${lacking.text} shim`]: undefined })
 			},
-			() => {
-				const pocket = lengthOf(parts.pocket!.diameter!);
-				const boss = lengthOf(parts.pocket!.boss!);
-				const bad = used.find(
-					({ stocked }) =>
-						above(boss, lengthOf(stocked!.inside!)) || above(lengthOf(stocked!.outside!), pocket)
-				);
-				const shown = (bad ?? used[0]!).stocked!;
-				return tripsIf(
-					bad !== undefined,
-					say`shim ${ofLength(lengthOf(shown.inside!))} to ${ofLength(lengthOf(shown.outside!))}, boss ${ofLength(boss)}, pocket ${ofLength(pocket)}`
-				);
-			}
+			() =>
+				passes(
+					...placed(
+						used[0]!.stocked.find(({ inside }) => inside !== undefined)!,
+						room
+					)
+				)
 		);
 	}
 };
+
+/** "shim 0.500 to 1.400, boss 0.600, pocket 1.500": whatever of it is known. */
+function placed(
+	{ inside, outside }: Pick<ShimStock, 'inside' | 'outside'>,
+	{ boss, pocket }: ShimRoom
+): Phrase {
+	const shown = (length: Millimetres | undefined) =>
+		length === undefined ? '?' : ofLength(length);
+	return say`shim ${shown(inside)} to ${shown(outside)}, boss ${shown(boss)}, pocket ${shown(pocket)}`;
+}
 
 export const ROOM_RULES: readonly Rule[] = [
 	innerToSeal,

@@ -1,6 +1,9 @@
 /** Every way to build one station with one spring, and what keeps each from holding its floors. */
 import { coilBindMargin, sealClearance } from '../../clearance/clearance.ts';
-import { stacks } from '../../plan/shim.ts';
+import { isShimTooTight, stacks, type ShimStock } from '../../plan/shim.ts';
+import { pumpUpOf } from '../../lift/lift.ts';
+import { combinedUncertainty } from '../../verdict/uncertainty.ts';
+import { shimRoomOf } from '../shim-advice.ts';
 import { installedHeight } from '../../station/stack.ts';
 import {
 	lengthOf,
@@ -30,6 +33,8 @@ export const QUANTUM = 0.005;
 
 export interface Build {
 	readonly shims: readonly Millimetres[];
+	/** Which of the sizes they are. */
+	readonly sizes: readonly ShimStock[];
 	/** Locks in place of those the station has. */
 	readonly locks: Locks | null;
 	readonly height: Millimetres;
@@ -51,16 +56,45 @@ export interface ToBuild {
 	readonly kind: KindSheet;
 	readonly shared: Shared;
 	/** Sizes that may go under it. */
-	readonly sizes: readonly { readonly thickness: Millimetres; readonly count: number }[];
+	readonly sizes: readonly ShimStock[];
 	readonly locks: readonly (Locks | null)[];
 }
 
-/** Builds of a station whose height is measured; none where it has neither height nor aim. */
+/**
+ * The builds of a station that the plan may choose from: as it stands alone where
+ * that holds every floor inside the dead band, else as it stands and whatever
+ * comes closer to the aim; nothing closer by eating into a margin that is kept now.
+ */
 export function buildsOf(station: ToBuild): Build[] {
-	const { entry, parts, standing, kind, shared, sizes } = station;
-	const bare = taken(standing['installed height'], bareHeightOf);
+	const all = everyBuild(station);
+	const { entry, kind, shared } = station;
+	const shims = entry.shims.map(lengthOf).toSorted((a, b) => b - a);
+	const now = all.find(
+		(build) =>
+			build.locks === null &&
+			build.shims.length === shims.length &&
+			build.shims.every((shim, i) => shim === shims[i])
+	);
+	const aim = kind.target.height;
+	if (!now || now.short > 0 || aim === null) return all;
+	const offBy = ({ height }: Build) => toComparisonStep(Math.abs(height - aim), 'length');
+	if (offBy(now) <= toComparisonStep(shared.limits.deadBand, 'length')) return [now];
+	const least = Math.min(kind.lowestAimHeight ?? Number.NEGATIVE_INFINITY, now.height);
+	return all.filter(
+		(build) =>
+			build === now ||
+			(offBy(build) < offBy(now) && toComparisonStep(build.height - least, 'length') >= 0)
+	);
+}
+
+/** Every way to build a station whose height is measured; none where it is not. */
+function everyBuild(station: ToBuild): Build[] {
+	const { entry, parts, standing, kind, shared } = station;
+	const bare = taken(standing['installed height'], bareHeightOf, shared.repeats);
 	if (!bare) return [];
 	const own = lengthOf(entry.lockOffset ?? parts.locks?.offset ?? '0 mm');
+	const room = shimRoomOf(parts);
+	const sizes = station.sizes.filter((size) => !isShimTooTight(size, room));
 	const all = stacks(sizes, shared.limits.shimsAtMost);
 	return station.locks.flatMap((locks) => {
 		const offset = locks ? lengthOf(locks.offset) : own;
@@ -71,7 +105,8 @@ export function buildsOf(station: ToBuild): Build[] {
 			retainerLanding: lengthOf(parts.retainer?.landingHeight ?? '0 mm')
 		});
 		const above = floorsAbove(station, offset);
-		return all.map((shims): Build => {
+		return all.map((sizes): Build => {
+			const shims = sizes.map(({ thickness }) => thickness);
 			const height = mm(shims.reduce((left, shim) => left - shim, unshimmed as number));
 			const worst = [...above, ...floorsBelow(station, height, bare)].reduce(
 				(a, b) => (b.short > a.short ? b : a),
@@ -79,12 +114,13 @@ export function buildsOf(station: ToBuild): Build[] {
 			);
 			return {
 				shims,
+				sizes,
 				locks,
 				height,
 				seatLoad: kind.curve?.load(height) ?? null,
 				bindMargin:
 					kind.lift && kind.bind ? coilBindMargin(height, kind.lift.worst, kind.bind.height) : null,
-				distance: distanceFrom(kind, height, shared.limits.shimFrom),
+				distance: distanceFrom(kind, height, shared.limits.deadBand),
 				parts: shims.length + (locks ? 1 : 0),
 				short: mm(worst.short),
 				floor: worst.name
@@ -123,29 +159,39 @@ const below = (name: string, margin: number, uncertainty: number): Floor => {
 
 /** Floors that only the locks move: seal, tip and rocker. */
 function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millimetres): Floor[] {
-	const { limits, railTip } = shared;
+	const { limits, railTip, repeats } = shared;
+	const pumpUp = kind.lift ? pumpUpOf(kind.lift) : mm(0);
+	const liftUncertainty = kind.lift?.uncertainty ?? 0;
 	const floors: Floor[] = [];
 	const hold = (name: string, figure: Taken | null, floor: number) => {
 		if (figure) floors.push(below(name, figure.value - floor, figure.uncertainty));
 	};
-	const atLift = taken(standing['seal gap at lift'], (r) => plannedGapAtLift(r, offset, parts));
-	const closed = taken(standing['seal gap'], (r) => plannedGap(r, offset, parts));
+	const atLift = taken(
+		standing['seal gap at lift'],
+		(r) => plannedGapAtLift(r, offset, parts, pumpUp),
+		repeats
+	);
+	const closed = taken(standing['seal gap'], (r) => plannedGap(r, offset, parts), repeats);
 	if (atLift) hold('seal floor', atLift, limits.sealFloor);
 	else if (closed && kind.lift)
 		hold(
 			'seal floor',
-			{ ...closed, value: sealClearance(closed.value, kind.lift.worst) },
+			{
+				...closed,
+				value: sealClearance(closed.value, kind.lift.worst),
+				uncertainty: mm(combinedUncertainty(closed.uncertainty, liftUncertainty))
+			},
 			limits.sealFloor
 		);
 	hold(
 		'tip height',
-		taken(standing['tip height'], (r) => plannedTip(r, offset, parts)),
+		taken(standing['tip height'], (r) => plannedTip(r, offset, parts), repeats),
 		parts.rocker?.nose === 'rail' ? railTip : 0
 	);
 	for (const gap of ROCKER_GAPS)
 		hold(
 			'rocker floor',
-			taken(standing[gap], (r) => plannedRocker(r, offset, parts)),
+			taken(standing[gap], (r) => plannedRocker(r, offset, parts), repeats),
 			limits.rockerFloor
 		);
 	return floors;
@@ -157,7 +203,8 @@ function floorsBelow({ parts, kind, shared }: ToBuild, height: Millimetres, bare
 	const floors: Floor[] = [];
 	if (lift && bind) {
 		const margin = coilBindMargin(height, lift.worst, bind.height) - shared.limits.bindFloor;
-		floors.push(below('bind floor', margin, bare.uncertainty));
+		const unsure = combinedUncertainty(bare.uncertainty, bind.uncertainty, lift.uncertainty ?? 0);
+		floors.push(below('bind floor', margin, unsure));
 	}
 	if (curve) {
 		floors.push(below('spring tested to here', curve.highest - height, 0));

@@ -8,7 +8,9 @@ import { costOf, type Problem } from '../../plan/problem.ts';
 import { solvePlan, type Answer, type HowToSolve, type Solved } from '../../plan/solve.ts';
 import { standingReadings } from '../in-force.ts';
 import { kindSheet } from '../kind.ts';
-import { partsOf } from '../parts-of.ts';
+import { partsOf, springAt } from '../parts-of.ts';
+import type { ShimStock } from '../../plan/shim.ts';
+import { forgottenOn } from '../whole-head.ts';
 import type { StationEntry } from '../schema.ts';
 import { sharedBy } from '../shared.ts';
 import type { KindSheet } from '../sheet.ts';
@@ -126,13 +128,22 @@ function written({ stations, springs, write }: Asked, choice: BuildChoice): Plan
 /** The job's plan as a problem of choosing. */
 function problemOf({ job, lockStock, placeSprings, fixed }: PlanQuestion): Asked {
 	const { setup } = job;
-	const shared = sharedBy(setup);
+	const shared = sharedBy(job);
 	const standing = standingReadings(job);
 	const isFixed = new Set(fixed);
+	// Springs of two sets may have the same tags: the card tells which is meant.
 	const kept = new Set(
-		job.stations.flatMap(({ label, spring }) => (isFixed.has(label) && spring ? [spring] : []))
+		job.stations.flatMap((entry) =>
+			isFixed.has(entry.label) ? (springAt(setup, entry) ?? []) : []
+		)
 	);
-	const springs = placeSprings ? (setup.springs ?? []).filter(({ tag }) => !kept.has(tag)) : [];
+	const springs = placeSprings ? (setup.springs ?? []).filter((one) => !kept.has(one)) : [];
+	const asked = forgottenOn(
+		job,
+		standing,
+		(entry) => kindSheet(entry.kind, partsOf(setup, entry), setup, null),
+		shared
+	);
 	const sizes = poolOf(
 		job.stations.filter(({ label }) => !isFixed.has(label)),
 		shared.stock
@@ -167,7 +178,9 @@ function problemOf({ job, lockStock, placeSprings, fixed }: PlanQuestion): Asked
 			spring,
 			station: withSpring(spring)
 		}));
-		const missing = missingFor(candidates[0]!.station);
+		const missing = asked.has(entry.head)
+			? 'say first what stood under the gauge on this head'
+			: missingFor(candidates[0]!.station);
 		if (missing) {
 			leftOut.push([entry.label, missing]);
 			continue;
@@ -208,36 +221,44 @@ const locksToTake = (lockStock: PlanQuestion['lockStock']) =>
 
 function takesOf(
 	build: Build,
-	sizes: readonly { readonly thickness: Millimetres }[],
+	sizes: readonly ShimStock[],
 	lockStock: PlanQuestion['lockStock']
 ): (readonly [number, number])[] {
-	const takes = sizes.flatMap(({ thickness }, part): (readonly [number, number])[] => {
-		const count = build.shims.filter((shim) => shim === thickness).length;
+	const takes = sizes.flatMap((size, part): (readonly [number, number])[] => {
+		const count = build.sizes.filter((one) => one === size).length;
 		return count > 0 ? [[part, count]] : [];
 	});
 	const lock = lockStock.findIndex(({ locks }) => locks === build.locks);
 	return lock < 0 ? takes : [...takes, [sizes.length + lock, 1]];
 }
 
-/** The shelf, and what is under the stations already and comes free. */
-function poolOf(
-	stations: readonly StationEntry[],
-	stock: readonly { readonly thickness: Millimetres; readonly count: number }[]
-) {
-	const counts = new Map<Millimetres, number>();
-	for (const { thickness, count } of stock)
-		counts.set(thickness, (counts.get(thickness) ?? 0) + count);
-	for (const { shims } of stations) {
-		for (const shim of shims) counts.set(lengthOf(shim), (counts.get(lengthOf(shim)) ?? 0) + 1);
+/** The shelf, alike sizes added up, and what is under the stations already and comes free. */
+function poolOf(stations: readonly StationEntry[], stock: readonly ShimStock[]): ShimStock[] {
+	const pool: { -readonly [K in keyof ShimStock]: ShimStock[K] }[] = [];
+	for (const size of stock) {
+		const alike = pool.find(
+			({ thickness, inside, outside }) =>
+				thickness === size.thickness && inside === size.inside && outside === size.outside
+		);
+		if (alike) alike.count += size.count;
+		else pool.push({ ...size });
 	}
-	return [...counts].map(([thickness, count]) => ({ thickness, count }));
+	for (const { shims } of stations) {
+		for (const shim of shims) {
+			const thickness = lengthOf(shim);
+			const alike = pool.find((size) => size.thickness === thickness);
+			if (alike) alike.count++;
+			else pool.push({ thickness, count: 1 });
+		}
+	}
+	return pool;
 }
 
 /** Which limit keeps a station from being built, by how much, and what on the shelf or on order would free it. */
 function whyNot(question: PlanQuestion, entry: StationEntry): Phrase {
 	const { job, lockStock } = question;
 	const parts = partsOf(job.setup, entry);
-	const shared = sharedBy(job.setup);
+	const shared = sharedBy(job);
 	const base: ToBuild = {
 		entry,
 		parts,
@@ -259,7 +280,7 @@ function whyNot(question: PlanQuestion, entry: StationEntry): Phrase {
 	if (onShelf) return say`${limit}; it would be freed by ${onShelf}, on the shelf`;
 	const onOrder = freedBy({
 		...base,
-		sizes: shared.stock.map(({ thickness }) => ({ thickness, count: shared.limits.shimsAtMost })),
+		sizes: shared.stock.map((size) => ({ ...size, count: shared.limits.shimsAtMost })),
 		locks: [null, ...lockStock.map(({ locks }) => locks)]
 	});
 	return onOrder ? say`${limit}; on order it would be freed by ${onOrder}` : limit;

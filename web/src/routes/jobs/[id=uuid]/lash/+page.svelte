@@ -62,12 +62,12 @@
 
 	async function keepShelf(event: SubmitEvent) {
 		event.preventDefault();
-		const followerStock = readStock(shelf, bench.units.length);
-		if (!followerStock) {
-			problem = 'Shims on the shelf: sizes and counts, such as "2.50 x 4, 2.55 x 2".';
+		const read = readStock(shelf, bench.units.length);
+		if (!read.ok) {
+			problem = `Shims on the shelf: ${read.problem} Sizes and counts, such as "2.50 x 4, 2.55 x 2".`;
 			return;
 		}
-		problem = await book.changeSetup({ ...book.job.setup, followerStock });
+		problem = await book.changeSetup({ ...book.job.setup, followerStock: read.stock });
 	}
 
 	const words = {
@@ -89,8 +89,8 @@
 		<h1 class="text-xl font-semibold">{solid ? 'Lash' : 'Preload'} on the engine</h1>
 		{#each KINDS as kind (kind)}
 			{@const { lash, preload } = book.job.setup.kinds[kind]}
-			{@const hot = expectedHot(book.job, kind)}
-			{@const step = perTurn(book.job, kind)}
+			{@const hot = expectedHot(book.job, book.job.setup.kinds[kind])}
+			{@const step = perTurn(book.job, book.job.setup.kinds[kind])}
 			<p class="text-[13px]">
 				<span class="text-soft">{capital(kind)}s</span>
 				{#if solid}
@@ -101,7 +101,7 @@
 						: `, about ${length(hot)} hot`}{step === null ? '' : `, ${length(step)} a turn`}
 				{:else}
 					<b class="figure">{preload ? length(lengthOf(preload)) : 'not given'}</b>
-					from zero lash{step === null ? '' : `, ${length(step)} a turn at the valve`}
+					from zero lash{step === null ? '' : `, ${length(step)} of plunger a turn`}
 				{/if}
 			</p>
 		{/each}
@@ -221,7 +221,15 @@
 												? 'shelf'
 												: 'to be ordered'}
 									</td>
-									<td class="figure text-right">{length(step.lash)}</td>
+									<td class="figure text-right">
+										{#if step.misses > 0}<Mark state="watch" />{/if}
+										{length(step.lash)}
+										{#if step.misses > 0}
+											<span class="block text-[12px] font-semibold text-watch">
+												{length(step.misses)} outside the tolerance
+											</span>
+										{/if}
+									</td>
 								</tr>
 							{/each}
 						</tbody>
