@@ -1,6 +1,7 @@
 /**
  * How well the bind, loads and rate of a sweep are told, on made-up sweeps whose
- * truth is known: noise 0.5 % of load and 0.013 mm of height.
+ * truth is known: noise 0.5 % of load and 0.013 mm of height; and the bind on a
+ * rough tester, by a generator that shares nothing with the first.
  *
  *   npm run bench:bind
  */
@@ -15,6 +16,7 @@ import {
 	type ModelSort
 } from '../src/sweep/synthetic.ts';
 import { loadFloor } from './floor.ts';
+import { roughTable } from './rough.ts';
 import { performance } from 'node:perf_hooks';
 import { sweepFigures } from '../src/sweep/figures.ts';
 import { USUAL_NOISE, withTravel } from '../src/sweep/sweep.ts';
@@ -68,6 +70,8 @@ for (const sort of MODEL_SORTS) {
 		);
 	}
 }
+
+roughTable(RUNS);
 
 /** The twentieth part at the end needs more sweeps to stand still than a middle does. */
 const LOAD_RUNS = 4 * RUNS;

@@ -95,6 +95,6 @@ export * from './sweep/figures.ts';
 export * from './sweep/set.ts';
 export * from './sweep/identity.ts';
 export * from './sweep/onto-card.ts';
-export { sweepPoints } from './sweep/points.ts';
+export { frameOf, sweepPoints } from './sweep/points.ts';
 export type { Sweep } from './sweep/schema.ts';
 export type { Gauge, GaugeCheck } from './gauge/schema.ts';

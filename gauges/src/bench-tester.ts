@@ -16,6 +16,12 @@ const SLACK = 0.01;
 const STREAM = 50;
 /** The lever goes this far past solid, in millimetres. */
 const PAST_SOLID = 1.6;
+/** The lever begins this far above the free height, where the cell shows its own zero. */
+const ABOVE_FREE = 1.5;
+const ZERO = 3;
+/** What dial and cell show to. */
+const DIGIT = { height: 0.005, load: 0.5 };
+const rounded = (value: number, to: number) => Math.round(value / to) * to;
 
 export class BenchTester {
 	readonly line: LineServer;
@@ -31,7 +37,7 @@ export class BenchTester {
 	constructor(port: number, fixture = 0) {
 		this.line = new LineServer(port);
 		this.fixture = fixture;
-		this.#height = this.spring.free - 1;
+		this.#height = this.spring.free + ABOVE_FREE;
 		setInterval(() => this.#tick(), 1000 / STREAM);
 	}
 
@@ -50,12 +56,12 @@ export class BenchTester {
 		if (!found) return false;
 		this.spring = found;
 		this.#pull = null;
-		this.#height = found.free - 1;
+		this.#height = found.free + ABOVE_FREE;
 		return true;
 	}
 
 	pull(): void {
-		this.#height = this.spring.free - 1;
+		this.#height = this.spring.free + ABOVE_FREE;
 		this.#pull = 'down';
 	}
 
@@ -70,7 +76,8 @@ export class BenchTester {
 		const give = (SLACK * load) / 1000;
 		const height = this.#height + this.fixture + give + lag + HEIGHT_NOISE * normal(this.#random);
 		const friction = this.#pull === 'up' ? 0.985 : 1;
-		return `H ${height.toFixed(3)} mm F ${Math.max(0, load * friction).toFixed(1)} N`;
+		const shown = Math.max(0, rounded(load * friction + ZERO, DIGIT.load));
+		return `H ${rounded(height, DIGIT.height).toFixed(3)} mm F ${shown.toFixed(1)} N`;
 	}
 
 	#tick(): void {
@@ -80,7 +87,7 @@ export class BenchTester {
 		const gentle = this.#pull === 'down' && this.#height < solid + 1 ? 0.35 : 1;
 		this.#height += ((this.#pull === 'down' ? -1 : 1) * gentle * this.speed) / STREAM;
 		if (this.#height < solid - PAST_SOLID) this.#pull = 'up';
-		if (this.#pull === 'up' && this.#height > free - 1) this.#pull = null;
+		if (this.#pull === 'up' && this.#height > free + ABOVE_FREE) this.#pull = null;
 		if (this.#pull) this.line.send(this.reading());
 	}
 }

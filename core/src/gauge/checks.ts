@@ -12,7 +12,34 @@ const valueOf = (text: string): number =>
 
 /** The checks of one day count together; the newest day's are in force. */
 export function checksInForce(checks: readonly GaugeCheck[], dimension: Dimension): GaugeCheck[] {
-	const own = checks.filter(({ reference }) => dimensionOf(reference) === dimension);
+	return newestDay(
+		checks.filter(
+			({ reference, read }) =>
+				dimensionOf(reference) === dimension && dimensionOf(read) === dimension
+		)
+	);
+}
+
+/** Whether a check is a pull on a solid block: the load put on, and how far the dial moved. */
+export const isFrameCheck = ({ reference, read }: GaugeCheck): boolean =>
+	dimensionOf(reference) === 'load' && dimensionOf(read) === 'length';
+
+/**
+ * Newtons that a millimetre of a tester's frame holds, from the pulls on a solid
+ * block in force; null where there is none. Source: handbook §5.
+ *
+ * @example 2000 N moved the dial by 0.8 mm: 2500
+ */
+export function frameStiffness(checks: readonly GaugeCheck[]): number | null {
+	const pulls = newestDay(checks.filter(isFrameCheck)).flatMap(({ reference, read }) => {
+		const moved = lengthOf(read);
+		return moved > 0 ? [loadOf(reference) / moved] : [];
+	});
+	if (pulls.length === 0) return null;
+	return pulls.reduce((sum, pull) => sum + pull, 0) / pulls.length;
+}
+
+function newestDay(own: readonly GaugeCheck[]): GaugeCheck[] {
 	const newest = own.reduce((day, { at }) => (at.slice(0, 10) > day ? at.slice(0, 10) : day), '');
 	return own.filter(({ at }) => at.slice(0, 10) === newest);
 }

@@ -1,6 +1,10 @@
 /** A gauge of the shop as a reading carries it: with the correction in force now. */
 import type { Reading } from '../job/schema.ts';
+import { UNKNOWN_REPEAT } from '../job/taken.ts';
+import { siOf } from '../units/quantity.ts';
+import { studentFactor, type Repeatability } from '../verdict/uncertainty.ts';
 import { checksInForce, correctionInForce, type Dimension } from './checks.ts';
+import { correctionFrom } from './correction.ts';
 import type { Gauge, GaugeCheck } from './schema.ts';
 
 const UNIT = { length: 'mm', load: 'N' } as const;
@@ -9,28 +13,76 @@ const UNIT = { length: 'mm', load: 'N' } as const;
 const USUAL_RESOLUTION = { length: '0.01 mm', load: '5 N' } as const;
 
 /**
- * The gauge as it stands in a reading. The correction's own error is the
- * scatter of its checks about the line, known only where there are more checks
- * than the line has unknowns.
+ * The gauge as it stands in a reading: its correction with that correction's own
+ * error, and how far it repeats, as the shop states it or as its repeats on other
+ * jobs have shown.
+ *
+ * @param repeats pooled over its readings so far; what the shop states goes before it
  */
 export function gaugeInHand(
 	gauge: Gauge,
 	checks: readonly GaugeCheck[],
-	dimension: Dimension
+	dimension: Dimension,
+	repeats: Repeatability | null = null
 ): Reading['gauge'] {
-	const { gain, offset, residuals } = correctionInForce(checks, dimension);
+	const { gain, offset } = correctionInForce(checks, dimension);
 	const unit = UNIT[dimension];
-	const free = checksInForce(checks, dimension).length - (gain === 1 ? 1 : 2);
-	const error =
-		free > 0 ? Math.sqrt(residuals.reduce((sum, residual) => sum + residual ** 2, 0) / free) : 0;
+	const resolution =
+		(dimension === 'length' ? gauge.resolution : gauge.loadResolution) ??
+		USUAL_RESOLUTION[dimension];
+	const stated = dimension === 'length' ? gauge.repeatability : gauge.loadRepeatability;
+	const known = stated ? siOf(stated) : repeats?.deviation;
+	const error = correctionError(
+		checksInForce(checks, dimension),
+		gain === 1 ? 1 : 2,
+		Math.hypot(siOf(resolution) / Math.sqrt(12), known ?? UNKNOWN_REPEAT * siOf(resolution))
+	);
 	return {
 		id: gauge.id,
 		name: gauge.name,
-		resolution:
-			(dimension === 'length' ? gauge.resolution : gauge.loadResolution) ??
-			USUAL_RESOLUTION[dimension],
+		resolution,
 		...(gain !== 1 && { gain: Number(gain.toFixed(6)) }),
 		correction: `${offset.toFixed(5)} ${unit}`.replace(/^-0\.0+ /, '0 '),
-		...(error > 0 && { correctionError: `${error.toFixed(5)} ${unit}` })
+		...(error > 0 && { correctionError: `${error.toFixed(5)} ${unit}` }),
+		...(known !== undefined && { repeatability: `${known.toFixed(5)} ${unit}` }),
+		...(!stated && repeats && { repeatabilityFreedom: Math.max(1, Math.round(repeats.freedom)) })
 	};
+}
+
+/**
+ * Checks that leave nothing over say nothing of how well the correction holds:
+ * one more would. 0 before the first check, and once it is known.
+ */
+export function checksStillWanted(checks: readonly GaugeCheck[], dimension: Dimension): number {
+	const count = checksInForce(checks, dimension).length;
+	if (count === 0) return 0;
+	const unknowns = correctionInForce(checks, dimension).gain === 1 ? 1 : 2;
+	return Math.max(0, unknowns + 1 - count);
+}
+
+/**
+ * One standard deviation of a correction where its checks are the least sure of
+ * it: each check is a reading like any other, and what they leave over counts with
+ * Student's factor for how little they are.
+ *
+ * @param unknowns 1 for an offset, 2 for gain and offset
+ * @param reading standard deviation of one reading
+ */
+function correctionError(checks: readonly GaugeCheck[], unknowns: 1 | 2, reading: number): number {
+	const count = checks.length;
+	if (count === 0) return 0;
+	const points = checks.map(({ reference, read }) => ({
+		reference: siOf(reference),
+		read: siOf(read)
+	}));
+	const { residuals } = correctionFrom(points);
+	const free = count - unknowns;
+	const left = free > 0 ? Math.sqrt(residuals.reduce((sum, one) => sum + one ** 2, 0) / free) : 0;
+	const each =
+		free > 0 ? Math.max(reading, (left * studentFactor(free)) / studentFactor(Infinity)) : reading;
+	if (unknowns === 1) return each / Math.sqrt(count);
+	const middle = points.reduce((sum, { read }) => sum + read, 0) / count;
+	const squares = points.reduce((sum, { read }) => sum + (read - middle) ** 2, 0);
+	const furthest = Math.max(...points.map(({ read }) => (read - middle) ** 2));
+	return each * Math.sqrt(1 / count + furthest / squares);
 }

@@ -33,6 +33,9 @@ export const Gauge = z.strictObject({
 	sort: z.enum(GAUGE_SORTS),
 	resolution: Size.optional(),
 	loadResolution: Load.optional(),
+	/** How far a single reading repeats, one standard deviation, where the shop states it. */
+	repeatability: Size.optional(),
+	loadRepeatability: Load.optional(),
 	lengthUnit: z.enum(['in', 'mm']).default('mm'),
 	loadUnit: z.enum(['lbf', 'N', 'kgf']).default('N'),
 	range: Line.optional(),

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { mm } from '../units/quantity.ts';
 import { PeakReader } from '../device/peak.ts';
-import { gaugeInHand } from '../gauge/in-hand.ts';
+import { frameStiffness } from '../gauge/checks.ts';
+import { checksStillWanted, gaugeInHand } from '../gauge/in-hand.ts';
 import type { Gauge, GaugeCheck } from '../gauge/schema.ts';
-import type { Reading } from './schema.ts';
-import { repeatsWanted, taken, trueFigure } from './taken.ts';
+import type { Job, Reading } from './schema.ts';
+import { gaugeRepeatsOf, repeatsWanted, taken, trueFigure } from './taken.ts';
 
 const id = (n: number) => `0197a777-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const reading = (n: number, read: string, more: Partial<Reading> = {}): Reading => ({
@@ -56,6 +57,32 @@ describe('what readings come to', () => {
 			4
 		);
 	});
+	it('a single reading stands on what the job’s repeats have shown of its gauge', () => {
+		const set = (n: number) => ({ set: id(800 + n) });
+		const readings = [
+			reading(1, '40.00 mm', { ...set(1), station: '1I' }),
+			reading(2, '40.02 mm', { ...set(1), station: '1I' }),
+			reading(3, '41.00 mm', { ...set(2), station: '2I' }),
+			reading(4, '41.02 mm', { ...set(2), station: '2I' }),
+			reading(5, '42.00 mm', { station: '3I' })
+		];
+		const job = { readings, voids: [], setup: { limits: {} } } as unknown as Job;
+		const half = (one: Reading[]) => taken(one, height, gaugeRepeatsOf(job))!.uncertainty;
+		// Two pairs 0.02 apart: sd 0.01414 by two degrees of freedom, 4.303
+		const gauge = (1.96 * 0.01) / Math.sqrt(12);
+		expect(half([readings[4]!])).toBeCloseTo(Math.hypot(4.303 * 0.01414, gauge), 4);
+		expect(half([readings[1]!, readings[0]!])).toBeCloseTo(Math.hypot(4.303 * 0.01, gauge), 4);
+		// Nothing known: a resolution for how it repeats, or what the job says instead.
+		const alone = { ...job, readings: [readings[4]!] };
+		const unknown = (parts?: number) =>
+			taken(
+				[readings[4]!],
+				height,
+				gaugeRepeatsOf({ ...alone, setup: { limits: { unknownRepeat: parts } } } as unknown as Job)
+			)!.uncertainty;
+		expect(unknown()).toBeCloseTo(Math.hypot(1.96 * 0.01, gauge), 4);
+		expect(unknown(3)).toBeCloseTo(Math.hypot(1.96 * 0.03, gauge), 4);
+	});
 	it('a third reading is wanted where two differ by more than the gauge explains', () => {
 		const two = (b: string) => [reading(1, '40.00 mm'), reading(2, b)];
 		expect(repeatsWanted([], 2)).toBe(2);
@@ -106,13 +133,45 @@ describe('a gauge in hand', () => {
 	it('carries its offset, and how far its checks scatter about it', () => {
 		const one = gaugeInHand(gauge, [check(1, '45 mm', '45.02 mm')], 'length');
 		expect(one.correction).toBe('-0.02000 mm');
-		expect(one.correctionError).toBeUndefined();
+		// One check is a reading like any other: √(1 ÷ 12 + 1) × 0.0127, until how the gauge repeats is known.
+		expect(Number.parseFloat(one.correctionError!)).toBeCloseTo(0.01322, 5);
+		expect(checksStillWanted([check(1, '45 mm', '45.02 mm')], 'length')).toBe(1);
 		const two = gaugeInHand(
 			gauge,
 			[check(1, '45 mm', '45.02 mm'), check(2, '45 mm', '45.04 mm')],
 			'length'
 		);
 		expect(two.correction).toBe('-0.03000 mm');
-		expect(Number.parseFloat(two.correctionError!)).toBeCloseTo(0.01414, 5);
+		// They leave 0.01414, known by one degree of freedom: × 12.706 ÷ 1.96, of the mean ÷ √2
+		expect(Number.parseFloat(two.correctionError!)).toBeCloseTo(0.0648, 3);
+		expect(checksStillWanted([], 'length')).toBe(0);
+	});
+	it('through two checks at two heights has no error left over, and says that one more would tell', () => {
+		const checks = [check(1, '30 mm', '30.02 mm'), check(2, '60 mm', '60.05 mm')];
+		const line = gaugeInHand(gauge, checks, 'length');
+		expect(line.gain).toBeDefined();
+		expect(Number.parseFloat(line.correctionError!)).toBeCloseTo(0.01322, 5);
+		expect(checksStillWanted(checks, 'length')).toBe(1);
+		expect(checksStillWanted([...checks, check(3, '45 mm', '45.03 mm')], 'length')).toBe(0);
+	});
+	it('carries how it repeats: as the shop states it, else as its repeats have shown', () => {
+		const shown = gaugeInHand(gauge, [], 'length', { deviation: 0.02, freedom: 37 });
+		expect(shown).toMatchObject({ repeatability: '0.02000 mm', repeatabilityFreedom: 37 });
+		const stated = gaugeInHand({ ...gauge, repeatability: '0.001 in' }, [], 'length', {
+			deviation: 0.02,
+			freedom: 37
+		});
+		expect(stated.repeatability).toBe('0.02540 mm');
+		expect(stated.repeatabilityFreedom).toBeUndefined();
+		// t(37) = 2.026: a single reading by a gauge known so
+		const half = taken([reading(1, '40 mm', { gauge: shown })], height)!.uncertainty;
+		expect(half).toBeCloseTo(Math.hypot(2.026 * 0.02, (1.96 * 0.0127) / Math.sqrt(12)), 3);
+	});
+	it('a pull on a solid block tells the frame, and is no check of height or load', () => {
+		const pull = { ...check(1, '2000 N', '0.80 mm'), against: 'solid block' };
+		expect(frameStiffness([pull])).toBe(2500);
+		expect(frameStiffness([check(1, '45 mm', '45.02 mm')])).toBeNull();
+		expect(gaugeInHand(gauge, [pull], 'length').correction).toBe('0.00000 mm');
+		expect(gaugeInHand(gauge, [pull], 'load').correction).toBe('0.00000 N');
 	});
 });

@@ -22,6 +22,8 @@ export interface Curve {
 	readonly highest: Millimetres;
 	/** Load at a height, or null where the curve is not known. */
 	readonly load: (height: Millimetres) => Newtons | null;
+	/** Tested points it goes through; two of them are a line between two heights. */
+	readonly points?: number;
 	/** Heights that were tested, where a card's line goes on beyond them. */
 	readonly tested?: { readonly lowest: Millimetres; readonly highest: Millimetres };
 }
@@ -98,6 +100,7 @@ export function testedCurve(points: readonly Point[]): Curve {
 		from: 'tested',
 		lowest,
 		highest,
+		points: x.length,
 		load: (height) => {
 			const inside = within(height, lowest, highest);
 			if (inside === null) return null;

@@ -1,14 +1,18 @@
 /**
- * Where a swept spring goes solid. A segmented least-squares fit: a smooth
- * working curve of second degree, continued past a hinge into a much steeper
- * stack line, with errors in both axes; the hinge by profile likelihood, with
- * its interval. Where one curve without a hinge explains the sweep as well, no
- * bind is called. A spring of several coils has a second hinge below the first.
- * Source: handbook §5.
+ * Where a swept spring goes solid: the corner between its working curve and the
+ * stack line, where load shoots up as steeply as the tester's own frame gives.
+ *
+ * Points without load are left out. From the bottom up, the stack is the longest
+ * tail that is much steeper than the curve just above it, so that a cone which
+ * stiffens turn by turn is not taken for solid; the corner is where the working
+ * curve, carried on, meets the tail's first line. One misread figure neither makes
+ * a bind nor hides one. Solid is solid for every build: where a cone begins to
+ * stiffen is told beside it. Source: handbook §5.
  */
 import { mm, type Millimetres } from '../units/quantity.ts';
 import type { Point } from '../spring/curve.ts';
-import { leastSquares } from './least-squares.ts';
+import { lineThrough, medianSlope, polynomialThrough, type Line } from './robust.ts';
+import { loadedPoints } from './slack.ts';
 import { USUAL_NOISE, type TesterNoise } from './sweep.ts';
 
 export type BindFound =
@@ -16,338 +20,343 @@ export type BindFound =
 			readonly sort: 'bind';
 			/** The height to judge margins by. */
 			readonly height: Millimetres;
-			/** Between these the hinge lies, at 95 %. */
+			/** Between these the corner lies, at 95 %. */
 			readonly from: Millimetres;
 			readonly to: Millimetres;
-			/** Sampling step about the hinge, which limits how well it can be known. */
+			/** Sampling step about the corner, which limits how well it can be known. */
 			readonly step: Millimetres;
 			/** Points on the stack line; three or more make a good answer. */
 			readonly stackPoints: number;
-			/** A cone or progressive spring has no corner: it stiffens from here on, and is solid at `solid`. */
+			/** A cone or progressive spring stiffens from here on, before it is solid at `solid`. */
 			readonly gradual: { readonly from: Millimetres; readonly solid: Millimetres } | null;
 	  }
-	| { readonly sort: 'none'; readonly why: 'too few points' | 'not reached' };
+	| {
+			readonly sort: 'none';
+			readonly why: 'too few points' | 'not reached' | 'cannot tell';
+			/** Where it cannot be told: points from here down may be past solid. */
+			readonly below?: Millimetres;
+	  };
 
-/** Fewer points than this cannot show a curve and a corner in it. */
-const FEWEST = 7;
-/** A stack line is at least so many times steeper than the working curve; the first coil of a pair adds less. */
-const STEEPER = 3.5;
-const STEEPER_IN_PAIR = 2.2;
-/** The line of both coils against that of the first. */
-const STEEPER_THAN_FIRST = 1.3;
-/** How much likelier the corner must be than a curve without one: twice the log of the odds. */
-const SURE = 18;
-/** How much likelier two corners must be than one, to be taken for two. */
-const SURE_OF_SECOND = 2;
+/** Fewer loaded points than this cannot show a curve and a corner in it. */
+const FEWEST = 6;
+/** Working points without which no corner is told. */
+const FEWEST_WORKING = 4;
+/** A tail so many times steeper than the curve just above it is a stack; less where it is as steep as the frame. */
+const STEEPER = 3.2;
+const STEEPER_AS_FRAME = 1.7;
+/** Parts of the frame's stiffness between which a tail is as steep as the frame. */
+const AS_FRAME = { least: 0.5, most: 2.5 };
+/** A first coil of a pair adds less than a whole stack does. */
+const LEAST_OF_FRAME = 0.2;
+/** Steeper than this, two points are enough. */
+const PLAIN = 4.5;
+/** A tail bends where it goes on so many times steeper; less than this part of what follows is a first coil's own line. */
+const BENT = 1.35;
+const STRADDLED = 0.45;
+const GOES_ON = 0.5;
 /** Sampled more coarsely than this, in millimetres, two corners cannot be told from one, and two are taken. */
 const COARSE = 0.8;
-/** Drop of twice the log likelihood at the ends of a 95 % interval. */
-const INTERVAL = 3.84;
-const PLACES = 48;
-const REWEIGHTED = 3;
-
-interface Fit {
-	readonly degree: number;
-	readonly hinges: readonly number[];
-	readonly coefficients: Float64Array;
-	/** −2 × log likelihood, less a constant. */
-	readonly cost: number;
-}
+/** Part of the step by which a corner on the further line may lie below where the curve carried on meets it. */
+const UNTOLD = 0.4;
+/** Half-width of the interval told, in standard deviations; wider than 1.96 for what the lines take for granted. */
+const UNSURE = 2.4;
+/** Standard deviations by which a point has left the working curve. */
+const LEFT = 5;
 
 /** How a spring is expected to go solid, by its build. */
 export type Solid = 'at a corner' | 'one coil of several first' | 'gradually';
 
+type Why = Extract<BindFound, { sort: 'none' }>['why'];
+const none = (why: Why, below?: number): BindFound => ({
+	sort: 'none',
+	why,
+	...(below !== undefined && { below: mm(below) })
+});
+
 /**
  * Finds the bind of a sweep going down.
  *
- * @param points tallest first, one load a height
+ * @param points tallest first, one load a height, as the dial shows them
  * @param expected how a spring of this build goes solid
  * @param noise scatter of the tester
+ * @param frame newtons that a millimetre of the tester's frame holds, where a pull on a
+ * solid block has measured it; the heights told are then those of the spring, without the frame's give
  */
 export function findBind(
 	points: readonly Point[],
 	expected: Solid = 'at a corner',
-	noise: TesterNoise = USUAL_NOISE
+	noise: TesterNoise = USUAL_NOISE,
+	frame: number | null = null
 ): BindFound {
-	if (points.length < FEWEST) return { sort: 'none', why: 'too few points' };
-	const sweep = scaled(points, noise);
-	const degrees = expected === 'at a corner' ? [2, 3, 4] : [2, 3];
-	const smooth = best(degrees.map((degree) => fitted(sweep, degree, [])));
-	// A cone's rate grows before its corner, which a curve of third degree can follow.
-	const one = bestHinge(sweep, expected === 'gradually' ? 3 : 2);
-	if (!one || !smooth) return { sort: 'none', why: 'not reached' };
-	const isPair = expected === 'one coil of several first';
-	const pair = isPair ? firstOfPair(sweep, one.hinges[0]!) : null;
-	const cost = Math.min(
-		isCorner(sweep, one, isPair ? STEEPER_IN_PAIR : STEEPER)
-			? penalised(one)
-			: Number.POSITIVE_INFINITY,
-		pair?.cost ?? Number.POSITIVE_INFINITY
-	);
-	if (penalised(smooth) - cost < SURE) return { sort: 'none', why: 'not reached' };
+	const loaded = loadedPoints(points);
+	if (loaded.length < FEWEST) return none('too few points');
+	const sweep: Sweep = { points: merged(loaded), noise, frame };
+	const tail = steepTail(sweep);
+	if (tail === null) return none('not reached');
+	if (!('line' in tail) || tail.first < FEWEST_WORKING) {
+		const at = sweep.points[tail.first]!;
+		return none('cannot tell', at.height + (frame === null ? 0 : at.load / frame));
+	}
+	return told(sweep, tail, expected);
+}
 
-	const corner = one.hinges[0]!;
-	const isCoarse = (2 * sweep.span) / (points.length - 1) > COARSE;
-	const isTwo = pair !== null && (isCoarse || penalised(one) - pair.cost > SURE_OF_SECOND);
-	const { height, from, to } = isTwo ? pair : interval(sweep, one);
-	const heights = points.map((point) => point.height as number);
-	const below = Math.max(
-		1,
-		heights.findIndex((one) => one < height)
+interface Sweep {
+	/** Tallest first, those close together made one. */
+	readonly points: readonly Point[];
+	readonly noise: TesterNoise;
+	readonly frame: number | null;
+}
+
+/** Points nearer than this part of the usual step are one: a slope between them would be noise. */
+const CLOSE = 0.35;
+/** Loads further apart than this part are not one. */
+const ALIKE = 0.04;
+
+function merged(points: readonly Point[]): Point[] {
+	const gaps = points.slice(1).map(({ height }, i) => points[i]!.height - height);
+	const usual = gaps.toSorted((a, b) => a - b)[gaps.length >> 1]!;
+	const groups: Point[][] = [];
+	for (const point of points) {
+		const last = groups.at(-1);
+		if (last && last[0]!.height - point.height < CLOSE * usual && isAlike(last[0]!, point))
+			last.push(point);
+		else groups.push([point]);
+	}
+	// On a stack, and where one is misread, neighbours in height are far apart in load.
+	function isAlike(a: Point, b: Point): boolean {
+		return Math.abs(a.load - b.load) < ALIKE * Math.max(a.load, b.load);
+	}
+	const mean = (group: Point[], of: (point: Point) => number) =>
+		group.reduce((sum, point) => sum + of(point), 0) / group.length;
+	return groups.map((group) => ({
+		height: mm(mean(group, ({ height }) => height)),
+		load: mean(group, ({ load }) => load) as Point['load']
+	}));
+}
+
+interface Tail {
+	/** Index of its first point. */
+	readonly first: number;
+	/** dF/dh of its first line, positive downwards, and the working curve above it. */
+	readonly line: Line;
+	readonly working: (height: number) => number;
+	/** Of the working curve where it meets the tail, positive downwards. */
+	readonly slope: number;
+	/** Whether its first two points lie on the lines of two coils, so that its first line is neither's. */
+	readonly isStraddled: boolean;
+	/** Its line further down, where that is steeper still. */
+	readonly rest: Line | null;
+}
+
+const sigmaOf = ({ noise }: Sweep, load: number, slope: number, most: number) =>
+	Math.hypot(noise.load * load, slope * noise.height, 0.0005 * most);
+
+/** The longest tail that is a stack, else where one begins that cannot be told from it; null where there is none. */
+function steepTail(sweep: Sweep): Tail | { readonly first: number } | null {
+	const last = sweep.points.length - 1;
+	let best: Tail | null = null;
+	let open: number | null = null;
+	for (let first = last - 1; first >= 3; first--) {
+		const tail = tailFrom(sweep, first);
+		if (tail === 'cannot tell') open = first;
+		else if (tail) best = tail;
+		else if (best && best.first - first > 3) break;
+	}
+	if (best) return best;
+	if (open !== null) return { first: open };
+	return hasLoneEnd(sweep) ? { first: last } : null;
+}
+
+/** Heights over which the working curve is looked at above a corner, in points and in millimetres. */
+const WINDOW = { points: 8, most: 16, height: 3.5 };
+
+/** The working points just above an index, by which the curve is carried on. */
+function windowAbove({ points }: Sweep, first: number): readonly Point[] {
+	let from = Math.max(0, first - WINDOW.points);
+	while (
+		from > 0 &&
+		first - from < WINDOW.most &&
+		points[from]!.height - points[first - 1]!.height < WINDOW.height
+	)
+		from--;
+	return points.slice(from, first);
+}
+
+function tailFrom(sweep: Sweep, first: number): Tail | 'cannot tell' | null {
+	const { points, frame } = sweep;
+	const most = points.at(-1)!.load;
+	const above = windowAbove(sweep, first);
+	const working = polynomialThrough(above, (load, slope) => sigmaOf(sweep, load, slope, most));
+	if (!working) return null;
+	const edge = points[first - 1]!.height;
+	const slope = Math.max(-working.slope(edge), -medianSlope(above), 1e-6);
+	const tail = points.slice(first);
+	// All of the tail has left the working curve, but for one that may be misread.
+	const offs = tail.map(
+		({ height, load }) => (load - working.value(height)) / sigmaOf(sweep, load, slope, most)
 	);
-	const gradual = expected === 'gradually' ? stiffening(sweep, points, corner) : null;
+	const left = offs.filter((off) => off > LEFT).length;
+	// A corner just above the last point but one shows in that one, be it little.
+	const isJustBegun = tail.length === 2 && offs[0]! > LEFT / 2 && offs[1]! > 2 * LEFT;
+	if (!isJustBegun && (left < 2 || left < tail.length - 1 || offs[0]! <= LEFT)) return null;
+	const start = firstLine(tail, sweep.noise.height);
+	const line = lineThrough(start.points, sweep.noise.height);
+	const begins = steepest(tail, sweep.noise.height);
+	const [top, bottom] = [tail[0]!, tail.at(-1)!];
+	const overall = (bottom.load - top.load) / (top.height - bottom.height);
+	// A stack goes on as steeply as it begins: what flattens out again was a figure misread.
+	if (!line || overall < GOES_ON * line.slope) return null;
+	const ratio = Math.min(line.least, begins) / slope;
+	const isFrame =
+		frame !== null &&
+		line.slope > AS_FRAME.least * frame &&
+		line.slope < AS_FRAME.most * frame &&
+		ratio > STEEPER_AS_FRAME;
+	const isSteep = ratio > STEEPER && (frame === null || line.slope > LEAST_OF_FRAME * frame);
+	// Two points alone, or two beside a misread one, must be as plain as a stack can be.
+	if (left < 3 && !isFrame && ratio < PLAIN) return 'cannot tell';
+	if (!isFrame && !isSteep)
+		return ratio > STEEPER_AS_FRAME && frame === null ? 'cannot tell' : null;
+	const after = tail.slice(Math.max(1, start.count - 1));
+	const rest = after.length > 1 ? lineThrough(after, sweep.noise.height) : null;
+	const isBent = rest !== null && start.count < tail.length && rest.slope > BENT * line.slope;
+	return {
+		first,
+		line,
+		rest: isBent ? rest : null,
+		working: working.value,
+		slope,
+		// Of two points only the slope tells if both lie on the first coil's line or one on each.
+		isStraddled: isBent && start.count === 2 && line.slope > STRADDLED * rest.slope
+	};
+}
+
+/** Standard deviations of a height within which a point lies on a line. */
+const ON_LINE = 4;
+
+/**
+ * The points of a tail that lie on its first line, and how far down it they go:
+ * those after a second corner are left out, and one that is misread.
+ */
+function firstLine(
+	tail: readonly Point[],
+	noise: number
+): { readonly points: readonly Point[]; readonly count: number } {
+	const isLine = (points: readonly Point[]) => {
+		const line = lineThrough(points, noise);
+		return (
+			line !== null &&
+			points.every(({ height, load }) => Math.abs(line.height(load) - height) < ON_LINE * noise)
+		);
+	};
+	for (let count = Math.min(tail.length, 8); count > 2; count--) {
+		const points = tail.slice(0, count);
+		if (isLine(points)) return { points, count };
+		if (count < 4) continue;
+		const without = points.flatMap((left, i) => {
+			const others = points.filter((_, k) => k !== i);
+			const line = isLine(others) ? lineThrough(others, noise) : null;
+			// A first point above the line of the others may be a first coil's: that is no misreading.
+			const isCoil = i === 0 && line !== null && left.height > line.height(left.load);
+			return line && !isCoil ? [others] : [];
+		})[0];
+		if (without) return { points: without, count };
+	}
+	const two = { points: tail.slice(0, 2), count: 2 };
+	if (tail.length < 3) return two;
+	const [begins, goesOn] = [lineThrough(two.points, noise), lineThrough(tail.slice(1), noise)];
+	if (!begins || !goesOn) return two;
+	// No stack is steeper where it begins: the first point is misread.
+	if (begins.slope > BENT * goesOn.slope) return { points: tail.slice(1, 5), count: tail.length };
+	return begins.slope * BENT > goesOn.slope ? { points: tail.slice(0, 3), count: 3 } : two;
+}
+
+/** Least slope with which a tail begins: from its first point to the second, or to the third where that is misread. */
+function steepest(tail: readonly Point[], noise: number): number {
+	const to = (i: number) => (tail[i] ? (lineThrough([tail[0]!, tail[i]], noise)?.least ?? 0) : 0);
+	return Math.max(to(1), to(2));
+}
+
+/** A last point alone above the curve: a stack just reached, or a figure misread. */
+function hasLoneEnd(sweep: Sweep): boolean {
+	const { points } = sweep;
+	const last = points.at(-1)!;
+	const above = windowAbove(sweep, points.length - 1);
+	const working = polynomialThrough(above, (load, slope) => sigmaOf(sweep, load, slope, last.load));
+	if (!working) return false;
+	const sigma = sigmaOf(sweep, last.load, -working.slope(last.height), last.load);
+	return last.load - working.value(last.height) > 2 * LEFT * sigma;
+}
+
+function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
+	const { points, noise, frame } = sweep;
+	const [below, above] = [points[tail.first]!.height, points[tail.first - 1]!.height];
+	// The points on either side may be misread in height: the lines say more than one of them.
+	const [next, highest] = [points[tail.first + 1]!.height, points[tail.first - 2]!.height];
+	const meet = (line: Line) => meeting(tail.working, line, highest, next);
+	const isExpected = expected === 'one coil of several first';
+	const isPair = tail.rest !== null || isExpected;
+	// With another coil to follow, the first may have gone solid anywhere from the last working
+	// point on. A frame that is known, or a build that stiffens, says which line is the stack.
+	const isFirst = tail.isStraddled && (isExpected || (frame === null && expected !== 'gradually'));
+	const corner = meet(tail.isStraddled && !isFirst && tail.rest ? tail.rest : tail.line);
+	const isTwo = points.length - tail.first === 2;
+	const isVague = isFirst || (isExpected && frame === null && above - below > COARSE);
+	const height = isVague ? (corner + above) / 2 : corner;
+	const lowest = Math.min(corner, tail.rest ? meet(tail.rest) : corner);
+	const unsure = UNSURE * Math.hypot(tail.line.error(tail.working(corner)), noise.height / 2);
+	const give = frame === null ? 0 : tail.working(height) / frame;
+	// So far a first coil's line runs before it stands out of the working curve.
+	const load = tail.working(above);
+	const unseen =
+		(LEFT * sigmaOf(sweep, load, tail.slope, points.at(-1)!.load)) / (tail.line.slope - tail.slope);
+	const stiff = stiffening(sweep, tail, height);
 	return {
 		sort: 'bind',
-		height: mm(gradual ? Math.max(height, gradual.from) : height),
-		from: mm(from),
-		to: mm(isPair ? Math.max(to, heights[below - 1]!) : to),
-		step: mm(heights[below - 1]! - heights[below]!),
-		stackPoints: heights.length - below,
-		gradual
+		height: mm(height + give),
+		from: mm(lowest - unsure - (tail.rest ? UNTOLD * (above - below) : 0) + give),
+		to: mm(Math.max(corner + unsure, isPair || isTwo ? above + unseen : 0) + give),
+		step: mm(above - below),
+		stackPoints: points.length - tail.first,
+		gradual: stiff === null ? null : { from: mm(stiff + give), solid: mm(height + give) }
 	};
 }
 
-interface Scaled {
-	readonly heights: Float64Array;
-	readonly loads: Float64Array;
-	readonly middle: number;
-	readonly span: number;
-	readonly noise: TesterNoise;
-	/** Part of the load, and a least scatter where there is hardly any load. */
-	readonly loadVariance: Float64Array;
-}
-
-function scaled(points: readonly Point[], noise: TesterNoise): Scaled {
-	const heights = Float64Array.from(points, ({ height }) => height);
-	const loads = Float64Array.from(points, ({ load }) => load);
-	const least = 0.0005 * Math.max(...loads);
-	return {
-		heights,
-		loads,
-		middle: (heights[0]! + heights.at(-1)!) / 2,
-		span: (heights[0]! - heights.at(-1)!) / 2 || 1,
-		noise,
-		loadVariance: loads.map((load) => (noise.load * load) ** 2 + least ** 2)
-	};
-}
-
-/** The curve of this degree with corners at these heights, weights settled by going round. */
-function fitted(sweep: Scaled, degree: number, hinges: readonly number[]): Fit | null {
-	const { heights, loads, middle, span, noise, loadVariance } = sweep;
-	const count = degree + 1 + hinges.length;
-	if (heights.length <= count) return null;
-	const basis = Array.from(heights, (height) => {
-		const row = new Float64Array(count);
-		const x = (height - middle) / span;
-		for (let power = 0, value = 1; power <= degree; power++, value *= x) row[power] = value;
-		for (let i = 0; i < hinges.length; i++) {
-			row[degree + 1 + i] = Math.max(0, hinges[i]! - height) / span;
-		}
-		return row;
-	});
-	const weights = loadVariance.map((variance) => 1 / variance);
-	let coefficients: Float64Array | null = null;
-	for (let round = 0; round < REWEIGHTED; round++) {
-		coefficients = leastSquares(basis, loads, weights);
-		if (!coefficients) return null;
-		for (let p = 0; p < heights.length; p++) {
-			const slope = slopeAt(sweep, degree, hinges, coefficients, heights[p]!);
-			weights[p] = 1 / (loadVariance[p]! + (slope * noise.height) ** 2);
-		}
+/** Where the working curve, carried on, meets a line of the tail, by halving between two heights. */
+function meeting(working: Tail['working'], line: Line, highest: number, lowest: number): number {
+	let [high, low] = [highest, lowest];
+	for (let i = 0; i < 40; i++) {
+		const middle = (high + low) / 2;
+		if (line.load(middle) < working(middle)) high = middle;
+		else low = middle;
 	}
-	let cost = 0;
-	for (let p = 0; p < heights.length; p++) {
-		let value = 0;
-		for (let i = 0; i < count; i++) value += basis[p]![i]! * coefficients![i]!;
-		cost += (loads[p]! - value) ** 2 * weights[p]! - Math.log(weights[p]!);
-	}
-	return { degree, hinges, coefficients: coefficients!, cost };
+	return (high + low) / 2;
 }
 
-/** dF/dh, negative for a spring. */
-function slopeAt(
-	{ middle, span }: Scaled,
-	degree: number,
-	hinges: readonly number[],
-	coefficients: Float64Array,
-	height: number
-): number {
-	const x = (height - middle) / span;
-	let slope = 0;
-	for (let power = degree; power >= 1; power--) slope = slope * x + power * coefficients[power]!;
-	for (let i = 0; i < hinges.length; i++) {
-		if (height < hinges[i]!) slope -= coefficients[degree + 1 + i]!;
-	}
-	return slope / span;
-}
-
-const best = (fits: readonly (Fit | null)[]): Fit | null =>
-	fits.reduce<Fit | null>((a, b) => (b && (!a || penalised(b) < penalised(a)) ? b : a), null);
-
-/** The cost with what its freedom is worth; a corner is free in place and steepness. */
-const penalised = ({ cost, coefficients, hinges }: Fit) =>
-	cost + 2 * (coefficients.length + hinges.length);
-
-/** The likeliest place of a single corner. */
-function bestHinge(sweep: Scaled, degree: number): Fit | null {
-	const { heights } = sweep;
-	const last = heights.length - 1;
-	const highest = heights[3]!;
-	const lowest = (heights[last]! + heights[last - 1]!) / 2;
-	let reach = (highest - lowest) / PLACES;
-	const attempt = (place: number) =>
-		place > lowest - 1e-9 && place < highest + 1e-9 ? fitted(sweep, degree, [place]) : null;
-	const likelier = (a: Fit | null, b: Fit | null) =>
-		b && b.coefficients.at(-1)! > 0 && (!a || b.cost < a.cost) ? b : a;
-	let found: Fit | null = null;
-	for (let i = 0; i <= PLACES; i++) found = likelier(found, attempt(highest - i * reach));
-	for (let round = 0; found && round < 8; round++) {
-		const place = found.hinges[0]!;
-		for (const by of [-0.5, 0.5]) found = likelier(found, attempt(place + by * reach));
-		reach /= 1.7;
-	}
-	return found;
-}
-
-interface Placed {
-	readonly height: number;
-	readonly from: number;
-	readonly to: number;
-}
-
-/** Steps above and below a single corner within which the first of two is looked for. */
-const PAIR_REACH = { above: 3.5, below: 1 };
-const PAIR_PLACES = 30;
-const SECOND_PLACES = 6;
-/** What its freedom is worth: three of the curve, two slopes, two places. */
-const PAIR_FREEDOM = 2 * 7;
-
-/**
- * The first of two corners. With a point or two between them, anything from the
- * last working point on is nearly as likely: the middle of what is likely is
- * taken, and the interval reaches up to the last working point.
- */
-function firstOfPair(sweep: Scaled, single: number): (Placed & { cost: number }) | null {
-	const { heights } = sweep;
-	const last = heights.length - 1;
-	const step = (heights[0]! - heights[last]!) / last;
-	const highest = Math.min(heights[3]!, single + PAIR_REACH.above * step);
-	const lowest = Math.max(heights[last - 1]!, single - PAIR_REACH.below * step);
-	const places = Array.from(
-		{ length: PAIR_PLACES + 1 },
-		(_, i) => highest - (i * (highest - lowest)) / PAIR_PLACES
-	);
-	const floor = (heights[last]! + heights[last - 1]!) / 2;
-	const profile = places.map((place) => {
-		let least = Number.POSITIVE_INFINITY;
-		for (let i = 1; i <= SECOND_PLACES; i++) {
-			const second = place - (i / SECOND_PLACES) * (place - floor);
-			const fit = second < place - 0.02 ? fitted(sweep, 2, [place, second]) : null;
-			if (fit && isCorner(sweep, fit, STEEPER_IN_PAIR) && fit.cost < least) least = fit.cost;
-		}
-		return least;
-	});
-	const likeliest = Math.min(...profile);
-	if (!Number.isFinite(likeliest)) return null;
-	const likely = places.filter((_, i) => profile[i]! - likeliest < INTERVAL);
-	const [to, from] = [likely[0]!, likely.at(-1)!];
-	return { height: (from + to) / 2, from, to, cost: likeliest + PAIR_FREEDOM };
-}
-
-/** Whether every corner turns into a line much steeper than the curve above it. */
-function isCorner(sweep: Scaled, { degree, hinges, coefficients }: Fit, steeper: number): boolean {
-	return hinges.every((hinge) => {
-		const above = -slopeAt(sweep, degree, hinges, coefficients, hinge + 1e-6);
-		const below = -slopeAt(sweep, degree, hinges, coefficients, hinge - 1e-6);
-		const isFirst = hinge === Math.max(...hinges);
-		return above > 0 && below > (isFirst ? steeper : STEEPER_THAN_FIRST) * above;
-	});
-}
-
-/** A single corner, and the heights about it at which the likelihood has dropped by the interval's amount. */
-function interval(sweep: Scaled, fit: Fit): Placed {
-	const corner = fit.hinges[0]!;
-	const freedom = sweep.heights.length - fit.coefficients.length - 1;
-	const drop = INTERVAL * residualScale(sweep, fit, freedom);
-	const edge = (way: 1 | -1) => {
-		const within = (by: number) => {
-			const moved = fitted(sweep, fit.degree, [corner + way * by]);
-			return moved !== null && moved.cost - fit.cost < drop;
-		};
-		let near = 0;
-		let far = 0.02;
-		while (far < sweep.span && within(far)) {
-			near = far;
-			far *= 2;
-		}
-		for (let i = 0; i < 12; i++) {
-			const middle = (near + far) / 2;
-			if (within(middle)) near = middle;
-			else far = middle;
-		}
-		return corner + way * far;
-	};
-	return { height: corner, from: edge(-1), to: edge(1) };
-}
-
-/** How much more the points scatter about the fit than the tester should, never less than it should. */
-function residualScale(sweep: Scaled, fit: Fit, freedom: number): number {
-	if (freedom <= 0) return 1;
-	const { degree, hinges, coefficients } = fit;
-	let sum = 0;
-	for (let p = 0; p < sweep.heights.length; p++) {
-		const height = sweep.heights[p]!;
-		const slope = slopeAt(sweep, degree, hinges, coefficients, height);
-		sum +=
-			(sweep.loads[p]! - valueAt(sweep, fit, height)) ** 2 /
-			(sweep.loadVariance[p]! + (slope * sweep.noise.height) ** 2);
-	}
-	return Math.max(1, sum / freedom);
-}
-
-/** Load of a fit at a height. */
-function valueAt({ middle, span }: Scaled, { degree, hinges, coefficients }: Fit, height: number) {
-	const x = (height - middle) / span;
-	let value = 0;
-	for (let power = 0; power <= degree; power++) value += coefficients[power]! * x ** power;
-	hinges.forEach((hinge, i) => {
-		value += (coefficients[degree + 1 + i]! * Math.max(0, hinge - height)) / span;
-	});
-	return value;
-}
-
-/** How far above the corner the loads must have left the early curve for the bind to be gradual, in steps. */
+/** How far above the corner the loads must have left the early curve for a spring to stiffen, in steps. */
 const GRADUAL_STEPS = 2.5;
-/** Standard deviations by which a load has left the early curve. */
-const LEFT_CURVE = 4;
+/** Standard deviations, and part of the load, by which a load has left the early line. */
+const STIFF = { sigmas: 4, part: 0.06 };
 
 /**
- * Where a spring without a corner begins to stiffen: the straight working line
- * of its upper half, and the first height from which all loads lie above it.
+ * Where a spring begins to stiffen: the straight working line of its upper half,
+ * and the first height from which all loads down to the corner lie above it.
  */
-function stiffening(
-	sweep: Scaled,
-	points: readonly Point[],
-	corner: number
-): { from: Millimetres; solid: Millimetres } | null {
-	const working = points.filter(({ height }) => height > corner);
+function stiffening(sweep: Sweep, tail: Tail, corner: number): number | null {
+	const working = sweep.points.slice(0, tail.first);
 	if (working.length < 8) return null;
 	const upper = working.slice(0, Math.ceil(working.length / 2));
-	const line = fitted(scaled(upper, sweep.noise), 1, []);
-	if (!line) return null;
-	const own = scaled(upper, sweep.noise);
+	const most = working.at(-1)!.load;
+	const straight = polynomialThrough(upper, (load, slope) => sigmaOf(sweep, load, slope, most), 1);
+	if (!straight) return null;
 	let from: number | null = null;
-	for (let p = working.length - 1; p >= upper.length; p--) {
-		const { height, load } = working[p]!;
-		const x = (height - own.middle) / own.span;
-		const straight = line.coefficients[0]! + line.coefficients[1]! * x;
-		const slope = line.coefficients[1]! / own.span;
-		const sigma = Math.sqrt((sweep.noise.load * load) ** 2 + (slope * sweep.noise.height) ** 2);
+	for (const { height, load } of working.slice(upper.length).toReversed()) {
+		const line = straight.value(height);
+		const sigma = sigmaOf(sweep, load, straight.slope(height), 0);
 		// A load far above the straight line has left it; a percent or two is any spring's own bow.
-		if (load - straight < LEFT_CURVE * sigma + 0.06 * straight) break;
+		if (load - line < STIFF.sigmas * sigma + STIFF.part * line) break;
 		from = height;
 	}
-	if (from === null) return null;
 	const step = (working[0]!.height - working.at(-1)!.height) / (working.length - 1);
-	return from - corner > GRADUAL_STEPS * step ? { from: mm(from), solid: mm(corner) } : null;
+	return from !== null && from - corner > GRADUAL_STEPS * step ? from : null;
 }

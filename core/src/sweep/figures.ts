@@ -11,6 +11,8 @@ import {
 } from '../units/quantity.ts';
 import type { SpringBuild } from '../part/words.ts';
 import { findBind, type BindFound, type Solid } from './bind.ts';
+import { withoutMisread } from './robust.ts';
+import { loadedPoints } from './slack.ts';
 import { smoothed } from './smooth.ts';
 import {
 	hysteresis,
@@ -49,7 +51,8 @@ export interface WindowFigures {
 
 export type SweepFigures = WorkedSweep & WindowFigures;
 
-const FEWEST = 3;
+/** Two heights with their loads are a line between them; fewer are nothing. */
+const FEWEST = 2;
 
 /** How a spring of this build goes solid. */
 export function solidOf(build: SpringBuild | undefined): Solid {
@@ -60,19 +63,28 @@ export function solidOf(build: SpringBuild | undefined): Solid {
 
 /**
  * Works a sweep out. Points going down make the curve; a sweep pressed only
- * upwards is read upwards.
+ * upwards is read upwards. Points without load, past solid or misread are in no curve.
  *
+ * @param points at the spring's own heights, the frame's give taken off where it is known
  * @param build of the spring, by which it is known how it goes solid
+ * @param frame newtons that a millimetre of the tester's frame holds; null where it was not measured
  */
 export function workedSweep(
 	points: readonly SweepPoint[],
 	build?: SpringBuild,
-	noise: TesterNoise = USUAL_NOISE
+	noise: TesterNoise = USUAL_NOISE,
+	frame: number | null = null
 ): WorkedSweep {
 	const down = travelled(points, 'down');
 	const read = down.length >= FEWEST ? down : travelled(points, 'up');
-	const bind = findBind(read, solidOf(build), noise);
-	const working = bind.sort === 'bind' ? read.filter(({ height }) => height >= bind.from) : read;
+	const bind = findBind(onDial(read, frame), solidOf(build), noise, frame);
+	const lowest = bind.sort === 'bind' ? bind.height : (bind.below ?? Number.NEGATIVE_INFINITY);
+	const working = withoutMisread(
+		loadedPoints(read).filter(({ height }) =>
+			bind.sort === 'bind' ? height >= lowest : height > lowest
+		),
+		noise
+	);
 	const curve = working.length >= FEWEST ? testedCurve(smoothed(working, noise)) : null;
 	return {
 		curve,
@@ -83,6 +95,12 @@ export function workedSweep(
 	};
 }
 
+/** The points as the dial shows them: the frame gives under load. */
+const onDial = (points: readonly Point[], frame: number | null): readonly Point[] =>
+	frame === null
+		? points
+		: points.map(({ height, load }) => ({ height: mm(height - load / frame), load }));
+
 /** Loads, working rate `(F_open − F_seat) / L` and non-linearity between two heights of a curve. */
 export function windowFigures(curve: Curve | null, window: Window | null): WindowFigures {
 	if (!curve || !window) return { seat: null, open: null, rate: null, nonLinearity: null };
@@ -92,7 +110,7 @@ export function windowFigures(curve: Curve | null, window: Window | null): Windo
 		seat,
 		open,
 		rate: seat === null || open === null ? null : newtonsPerMm((open - seat) / window.lift),
-		nonLinearity: nonLinearity(curve, window)
+		nonLinearity: curve.points === 2 ? null : nonLinearity(curve, window)
 	};
 }
 
@@ -101,9 +119,10 @@ export function sweepFigures(
 	points: readonly SweepPoint[],
 	window: Window | null,
 	build?: SpringBuild,
-	noise: TesterNoise = USUAL_NOISE
+	noise: TesterNoise = USUAL_NOISE,
+	frame: number | null = null
 ): SweepFigures {
-	const worked = workedSweep(points, build, noise);
+	const worked = workedSweep(points, build, noise, frame);
 	return { ...worked, ...windowFigures(worked.curve, window) };
 }
 

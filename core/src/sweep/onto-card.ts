@@ -2,7 +2,14 @@
 import type { Setup, TaggedSpring } from '../job/schema.ts';
 import type { SpringCard } from '../part/schema.ts';
 import type { Curve } from '../spring/curve.ts';
-import { MM_PER, NEWTONS_PER, unitOf, type LoadUnit, type Millimetres } from '../units/quantity.ts';
+import {
+	mm,
+	MM_PER,
+	NEWTONS_PER,
+	unitOf,
+	type LoadUnit,
+	type Millimetres
+} from '../units/quantity.ts';
 import { lengthText } from '../units/display.ts';
 import { KINDS } from '../station/layout.ts';
 import { median } from '../station/outlier.ts';
@@ -41,7 +48,13 @@ function testedIn(card: SpringCard, curve: Curve, bind: BindFound) {
 			height: `${(height / MM_PER[length]).toFixed(DIGITS[length])} ${length}`,
 			load: `${(load / NEWTONS_PER[force]).toFixed(DIGITS[force])} ${force}`
 		})),
-		...(bind.sort === 'bind' && { bind: lengthText(bind.height, length) })
+		...(bind.sort === 'bind' && {
+			bind: lengthText(bind.height, length),
+			bindUncertainty: lengthText(
+				mm(Math.max(bind.to - bind.height, bind.height - bind.from)),
+				length
+			)
+		})
 	};
 }
 

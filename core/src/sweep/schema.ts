@@ -27,7 +27,14 @@ export const Sweep = z.strictObject({
 	heightUnit: z.enum(['mm', 'in']),
 	loadUnit: z.enum(['N', 'lbf', 'kgf']),
 	/** Correction in force when it was taken, in millimetres and newtons. */
-	correction: z.strictObject({ height: Applied, load: Applied }).optional(),
+	correction: z
+		.strictObject({
+			height: Applied,
+			load: Applied,
+			/** Newtons that a millimetre of the frame holds, from a pull on a solid block. */
+			frame: z.number().min(10, 'at least 10 N/mm').max(1e6, 'at most 1,000,000 N/mm').optional()
+		})
+		.optional(),
 	/** Dial height, load, and which way the press was going, in the order they were taken. */
 	points: z
 		.array(z.tuple([digits, digits, z.enum(['down', 'up'])]))

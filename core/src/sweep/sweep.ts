@@ -27,27 +27,31 @@ export const USUAL_NOISE: TesterNoise = { height: mm(0.013), load: 0.005 };
 /** Points closer than this are one height read several times. */
 const SAME_HEIGHT = 0.003;
 /** More points than this say nothing more about a curve, and only take time. */
-const MOST_POINTS = 100;
+const MOST_POINTS = 200;
 
 /**
- * Points given without a travel, told from the order of their heights: down
- * until the lowest, up after it.
+ * Points given without a travel, told from the order of their heights: down until
+ * the press turns, up after it. It turns where the least is left that goes the
+ * other way, so that one height misread does not turn it.
  */
 export function withTravel(points: readonly Point[]): SweepPoint[] {
-	const lowest = points.reduce(
-		(at, point, i) => (point.height < (points[at]?.height ?? Number.POSITIVE_INFINITY) ? i : at),
-		0
-	);
+	const moves = points.slice(1).map(({ height }, i) => height - points[i]!.height);
+	let against = moves.reduce((sum, move) => sum + Math.max(0, -move), 0);
+	let [turn, least] = [0, against];
+	moves.forEach((move, i) => {
+		against += move;
+		if (against < least) [turn, least] = [i + 1, against];
+	});
 	return points.map(({ height, load }, i) => ({
 		height,
 		load,
-		travel: i <= lowest ? 'down' : 'up'
+		travel: i <= turn ? 'down' : 'up'
 	}));
 }
 
 /**
  * The points of one travel, tallest first, heights read several times made one
- * by their mean, and a dense sweep thinned to a hundred means.
+ * by their mean, and a dense sweep thinned to two hundred means.
  */
 export function travelled(points: readonly SweepPoint[], travel: Travel): Point[] {
 	const sorted = thinned(points, travel).toSorted((a, b) => b.height - a.height);

@@ -187,6 +187,7 @@ describe('the plan of a job', () => {
 describe('springs evened out', () => {
 	const build = (seatLoad: number, shims: Millimetres[] = []): Build => ({
 		shims,
+		sizes: shims.map((thickness) => ({ thickness, count: 1 })),
 		locks: null,
 		height: mm(45),
 		seatLoad: newtons(seatLoad),

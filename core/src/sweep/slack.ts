@@ -1,0 +1,42 @@
+/** The part of a sweep in which the spring carries nothing yet (handbook §5). */
+import type { Point } from '../spring/curve.ts';
+import { medianOf } from './robust.ts';
+
+/** Part of the usual slope below which nothing is being pressed yet. */
+const FLAT = 0.3;
+/** Part of a sweep's middle load below which a first point says nothing. */
+const HARDLY = 0.02;
+
+/**
+ * The points that carry load, tallest first. A sweep may begin above the free
+ * height, where a tester reads nothing or its own zero error: such points belong
+ * to no curve.
+ */
+export function loadedPoints<P extends Point>(points: readonly P[]): readonly P[] {
+	if (points.length < 3) return points;
+	const middle = medianOf(points.map(({ load }) => load));
+	const top = points[0]!.height;
+	const usual = usualSlope(points);
+	const zero = points[0]!.load;
+	let first = 0;
+	// As long as the loads are those of the first point but for scatter, nothing is pressed.
+	for (let i = 1; i < points.length - 2; i++) {
+		const run = top - points[i]!.height;
+		const expected = usual * run;
+		if (run > 0 && points[i]!.load - zero < FLAT * expected) first = i + 1;
+	}
+	while (first < points.length - 3 && points[first]!.load < HARDLY * middle) first++;
+	return points.slice(first);
+}
+
+/** Median slope of the sweep between neighbours, positive. */
+const usualSlope = (points: readonly Point[]): number =>
+	Math.max(
+		0,
+		medianOf(
+			points.slice(1).flatMap(({ height, load }, i) => {
+				const run = points[i]!.height - height;
+				return run > 0 ? [(load - points[i]!.load) / run] : [];
+			})
+		)
+	);
