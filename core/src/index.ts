@@ -30,6 +30,7 @@ export * from './assembly/of-job.ts';
 export * from './assembly/progress.ts';
 export * from './signed/open-points.ts';
 export * from './target/target.ts';
+export * from './geometry/section.ts';
 export * from './plan/shim.ts';
 export * from './job/quantities.ts';
 export * from './job/sheet.ts';
@@ -64,11 +65,15 @@ export type {
 	Inspection,
 	StationParts,
 	StationEntry,
-	VoidEntry
+	VoidEntry,
+	Policies
 } from './job/schema.ts';
+export { NOTE_SUBJECTS, POLICIES } from './job/policies.ts';
 export { newJob, defaultSetup, defaultLimits } from './job/defaults.ts';
 export * from './job/in-place.ts';
-export { schoolsOf } from './job/kind.ts';
+export { ratioOf, schoolsOf } from './job/kind.ts';
+export { forgottenSubject } from './job/whole-head.ts';
+export * from './job/reading-time.ts';
 export * from './job/parts-of.ts';
 export * from './job/what-if.ts';
 export * from './inspection/inspection.ts';

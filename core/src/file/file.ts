@@ -27,6 +27,7 @@ export interface FileSort<T> {
  * @returns what is in it, or every problem found, worst first where one hides the rest
  */
 export function readFile<T>(text: string, sort: FileSort<T>): FileRead<T> {
+	if (isTooDeep(text)) return { ok: false, problems: [{ path: 'the file', message: TOO_DEEP }] };
 	let value: unknown;
 	try {
 		value = JSON.parse(text);
@@ -34,6 +35,26 @@ export function readFile<T>(text: string, sort: FileSort<T>): FileRead<T> {
 		return { ok: false, problems: [notJson(text, error as SyntaxError)] };
 	}
 	return checkFile(value, sort);
+}
+
+/** No file of this program nests deeper; what does was made to break its reader. */
+const DEEPEST = 64;
+export const TOO_DEEP = 'is nested too deeply: no file of this program is';
+
+/** Whether a text of JSON nests deeper than any file does, told without reading it. */
+export function isTooDeep(text: string): boolean {
+	let [depth, isString] = [0, false];
+	for (let i = 0; i < text.length; i++) {
+		const sign = text[i];
+		if (isString) {
+			if (sign === '\\') i++;
+			else if (sign === '"') isString = false;
+		} else if (sign === '"') isString = true;
+		else if (sign === '{' || sign === '[') {
+			if (++depth > DEEPEST) return true;
+		} else if (sign === '}' || sign === ']') depth--;
+	}
+	return false;
 }
 
 /** Checks a value that is already parsed, as {@link readFile} does for a text. */

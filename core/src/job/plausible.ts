@@ -49,7 +49,7 @@ export function plausibleBand(
 		case 'rocker full lift':
 			return { from: mm(0), to: mm(25) };
 		case 'seat load':
-			return { from: 0, to: 3000 };
+			return { from: 40, to: 3000 };
 		case 'tip height':
 			return { from: mm(0), to: mm(25) };
 		case 'lash':

@@ -48,6 +48,7 @@ import {
 import { GROOVES_SEEN, SEAT_MARKS, STEMS_SEEN, TIPS_SEEN } from '../inspection/inspection.ts';
 import { WORKS } from '../work/work.ts';
 import { HISTORY } from './lists.ts';
+import { NOTE_SUBJECTS, POLICIES } from './policies.ts';
 import { isLoad, QUANTITIES } from './quantities.ts';
 
 export const FORMAT = 'zinc-ledger/job';
@@ -268,8 +269,10 @@ export const TaggedSpring = z.strictObject({
 /** An accepted plan; the newest one is in force, those before it are superseded. */
 export const Plan = z.strictObject({
 	id: Id,
-	/** The plan that this one takes back: its stations are as they were before that one. */
+	/** The plan that this one takes back: its stations are as they were before that one, its note the reason. */
 	withdraws: Id.optional(),
+	/** The builds as they stood before it, by which it can be taken back. */
+	before: z.array(StationEntry).max(80).optional(),
 	/** Whether it was proven that no plan is better. */
 	proven: z.boolean(),
 	stations: z
@@ -470,9 +473,6 @@ export const Check = z.discriminatedUnion('sort', [
 	})
 ]);
 
-/** A head laid aside half way carries a hand-over; dropped and damaged parts are noted at their station. */
-export const NOTE_SUBJECTS = ['hand-over', 'dropped part', 'damaged part'] as const;
-
 /** Something written about the job or a station; private ones stay in the shop. */
 export const Note = z.strictObject({
 	id: Id,
@@ -506,22 +506,9 @@ export const Compression = z.strictObject({
 	gasket: Volume,
 	deck: Volume,
 	/** Part of the bore's area that the chamber is open to at the deck. */
-	chamberOpen: z.number('a fraction such as 0.8').min(0.1, 'at least 0.1').max(1.2, 'at most 1.2'),
-	/** Between valve and cylinder axis, degrees. */
-	valveAngle: z.number('degrees').min(0, 'at least 0°').max(60, 'at most 60°').optional(),
-	camAt: z.enum(['block', 'head']).optional()
+	chamberOpen: z.number('a fraction such as 0.8').min(0.1, 'at least 0.1').max(1.2, 'at most 1.2')
 });
 
-/** Where practitioners disagree, with the more careful choice first: it stands where a job says nothing. */
-export const POLICIES = {
-	/** Whether a flat damper stays in its spring. */
-	damper: ['kept', 'removed'],
-	/** Springs that have run go in again never, or after they were tested. */
-	usedSprings: ['never', 'retested'],
-	locks: ['new only', 'inspected and reused'],
-	/** Every valve is measured, or a sample of them. */
-	measuring: ['every valve', 'a sample']
-} as const;
 const Policies = z.strictObject({
 	damper: z.enum(POLICIES.damper).optional(),
 	usedSprings: z.enum(POLICIES.usedSprings).optional(),
@@ -561,6 +548,9 @@ export const Setup = z.strictObject({
 		.max(120, 'at most 120 sizes')
 		.optional(),
 	cam: Cam.optional(),
+	/** Where the cam lies, and the angle between valve and cylinder: what a cut at the deck does goes by them. */
+	camAt: z.enum(['block', 'head']).optional(),
+	valveAngle: z.number('degrees').min(0, 'at least 0°').max(60, 'at most 60°').optional(),
 	toldByCustomer: Line.optional(),
 	lifters: z.enum(['solid', 'hydraulic']),
 	/** Heights are aimed for by each valve's own lift, or all by the larger of intake and exhaust. */

@@ -156,7 +156,7 @@ export const changedSince = (job: Job, signed: Signed): boolean => entryCount(jo
 
 /** The plan is done once one is accepted, or none is wanted; what changed since asks for another look. */
 function planStage(job: Job, canPlan: boolean, toShim: number): Stage {
-	const plan = job.plans.at(-1);
+	const plan = planInForce(job);
 	const old = plan ? outdated(job, plan) : null;
 	return {
 		name: 'plan',
@@ -170,6 +170,12 @@ function planStage(job: Job, canPlan: boolean, toShim: number): Stage {
 					: 'none wanted',
 		blocks: false
 	};
+}
+
+/** The newest accepted plan; null where there is none, or it was taken back. */
+export function planInForce({ plans }: Job): Plan | null {
+	const newest = plans.at(-1);
+	return !newest || newest.withdraws !== undefined ? null : newest;
 }
 
 /** What makes an accepted plan old: heights read after it, or springs it placed that were taken off the job. */

@@ -52,10 +52,28 @@ export function openPoints(job: Job, sheet: Sheet): OpenPoint[] {
 			.map(({ key, rule, title, stations, kind }) =>
 				point(key, stations.join(' ') || `${kind}s`, [`${rule} ${title}`], 'to accept')
 			),
-		...sheet.stations.flatMap((station) => stationPoints(station, point))
+		...stationsToAnswer(job, sheet).flatMap((station) => stationPoints(station, point)),
+		...samplePoint(job, sheet, point)
 	];
 	const rank = { blocks: 0, 'to accept': 1, said: 2 };
 	return points.toSorted((a, b) => rank[a.weight] - rank[b.weight]);
+}
+
+const isMeasured = ({ inForce }: StationSheet) => Object.keys(inForce).length > 0;
+const isSample = (job: Job, sheet: Sheet) =>
+	job.setup.policies?.measuring === 'a sample' && sheet.stations.some(isMeasured);
+
+/** Stations whose figures are asked for: all, or those of the sample where the job measures one. */
+const stationsToAnswer = (job: Job, sheet: Sheet) =>
+	isSample(job, sheet) ? sheet.stations.filter(isMeasured) : sheet.stations;
+
+/** A sample says that it is one: the rest is taken to be alike. */
+function samplePoint(job: Job, sheet: Sheet, point: MakePoint): OpenPoint[] {
+	const measured = sheet.stations.filter(isMeasured).length;
+	const total = sheet.stations.length;
+	return isSample(job, sheet) && measured < total
+		? [point('sample', 'job', [`A sample was measured: ${measured} of ${total} valves`], 'said')]
+		: [];
 }
 
 /** Whether nothing keeps the sheet from being signed. */

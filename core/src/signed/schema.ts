@@ -42,6 +42,10 @@ export const SignedSheet = z.strictObject({
 	job: Job,
 	sheet: FrozenFigures,
 	open: z.array(OpenPoint),
+	/** The stack with the least left before coil bind, as it was drawn; none in sheets of earlier versions. */
+	section: z
+		.strictObject({ station: z.string(), drawing: z.record(z.string(), z.json()) })
+		.optional(),
 	/** SHA-256 of the canonical JSON of everything else. */
 	sha256: Digest
 });

@@ -5,6 +5,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assemblySteps } from '../assembly/steps.ts';
 import { evaluate } from '../job/evaluate.ts';
+import { isTooDeep, TOO_DEEP } from '../file/file.ts';
 import { readJob } from '../job/file.ts';
 import type { Acceptance, Job, Note, Reading } from '../job/schema.ts';
 import { entryCount } from '../job/lists.ts';
@@ -85,7 +86,72 @@ describe('a signed sheet', () => {
 	});
 });
 
+describe('verifying', () => {
+	const again = (change: (sheet: Record<string, unknown>) => void): string => {
+		const { sha256: _, ...body } = JSON.parse(text) as Record<string, unknown>;
+		change(body);
+		return canonicalize({ ...body, sha256: sha256(canonicalize(body)!) })!;
+	};
+	it('does not say “same” where the list of what was open was emptied and hashed again', () => {
+		const six = load('2417-straight-six');
+		const whole = signSheet(six, { ...signing, person: six.people[0]! }, METRIC, sha256);
+		const { sha256: _, ...body } = JSON.parse(whole) as Record<string, unknown>;
+		const emptied = { ...body, open: [] };
+		const forged = canonicalize({ ...emptied, sha256: sha256(canonicalize(emptied)!) })!;
+		expect(verifySheet(whole, sha256)).toMatchObject({ ok: true, same: true });
+		expect(verifySheet(forged, sha256)).toMatchObject({ ok: true, same: false });
+	});
+	it('a sheet that froze no section verifies as it was signed', () => {
+		const before = again((sheet) => delete sheet.section);
+		expect(verifySheet(before, sha256)).toMatchObject({ ok: true, same: true });
+	});
+	it('what nests too deeply is refused with a word, here and in every file', () => {
+		const deep = `${'['.repeat(100_000)}${']'.repeat(100_000)}`;
+		expect(verifySheet(deep, sha256)).toEqual({ ok: false, problem: TOO_DEEP });
+		expect(verifySheet(text.replace('"open":[', `"open":[${'['.repeat(5000)}`), sha256).ok).toBe(
+			false
+		);
+		expect(readJob(deep)).toEqual({
+			ok: false,
+			problems: [{ path: 'the file', message: TOO_DEEP }]
+		});
+		expect(isTooDeep(JSON.stringify({ text: '[['.repeat(200) }))).toBe(false);
+	});
+});
+
 describe('what is open', () => {
+	it('an acceptance does not outlive the floor it was given for', () => {
+		const six = load('2417-straight-six');
+		const lower = {
+			...six,
+			setup: { ...six.setup, limits: { ...six.setup.limits, sealFloor: '0.060 in' } }
+		};
+		const stops = (job: Job) =>
+			openPoints(job, evaluate(job)).filter(({ key }) => key.includes('sealClearance'));
+		const [first] = stops(lower);
+		const accepted = {
+			...lower,
+			acceptances: [
+				...lower.acceptances,
+				{
+					id: signing.id,
+					finding: first!.key,
+					accepted: true,
+					reason: 'his own risk',
+					person: six.people[0]!.id,
+					at: '2026-11-27T08:00:00Z'
+				}
+			]
+		};
+		const at = (job: Job) => stops(job).find(({ place }) => place === first!.place)!;
+		expect(at(accepted).acceptance).not.toBeNull();
+		const raised = {
+			...accepted,
+			setup: { ...accepted.setup, limits: { ...accepted.setup.limits, sealFloor: '0.090 in' } }
+		};
+		expect(at(raised).acceptance).toBeNull();
+	});
+
 	const accept = (finding: string, accepted = true): Acceptance => ({
 		id: finding,
 		finding,

@@ -9,6 +9,10 @@ import { evaluate } from '../job/evaluate.ts';
 import { plainSheet } from '../job/plain-sheet.ts';
 import type { Job } from '../job/schema.ts';
 import { checkJob } from '../job/file.ts';
+import { isTooDeep, TOO_DEEP } from '../file/file.ts';
+import { drawingOf, tightestStation } from '../geometry/section.ts';
+import { partsOf } from '../job/parts-of.ts';
+import type { Sheet } from '../job/sheet.ts';
 import type { Units } from '../units/display.ts';
 import { showPhrase } from '../units/phrase.ts';
 import { openPoints } from './open-points.ts';
@@ -30,23 +34,54 @@ export function signSheet(job: Job, signing: Signing, units: Units, sha256: Sha2
 		signing,
 		job,
 		sheet: plainSheet(sheet, units),
-		open: openPoints(job, sheet).map(({ place, text, acceptance }) => ({
-			place,
-			text: showPhrase(text, units),
-			...(acceptance && {
-				accepted: {
-					by: job.people.find(({ id }) => id === acceptance.person)?.name ?? acceptance.person,
-					reason: acceptance.reason
-				}
-			})
-		}))
+		open: openAsSigned(job, sheet, units),
+		...sectionOf(job, sheet)
 	};
 	return canonical({ ...body, sha256: sha256(canonical(body)) });
+}
+
+/** What is open on a job as a signed sheet keeps it, in words. */
+const openAsSigned = (job: Job, sheet: Sheet, units: Units): SignedSheet['open'] =>
+	openPoints(job, sheet).map(({ place, text, acceptance }) => ({
+		place,
+		text: showPhrase(text, units),
+		...(acceptance && {
+			accepted: {
+				by: job.people.find(({ id }) => id === acceptance.person)?.name ?? acceptance.person,
+				reason: acceptance.reason
+			}
+		})
+	}));
+
+/** The stack worth drawing, frozen as geometry: what a later version would draw differently stays as it was. */
+function sectionOf(job: Job, sheet: Sheet): Pick<SignedSheet, 'section'> {
+	const label = tightestStation(sheet.stations);
+	const station = sheet.stations.find((one) => one.label === label);
+	const entry = job.stations.find((one) => one.label === label);
+	const lift = station?.shared.lift?.gross;
+	if (!station || !entry || lift === undefined) return {};
+	const drawing = drawingOf(station, station.shared, partsOf(job.setup, entry), lift);
+	if (!drawing) return {};
+	return {
+		section: {
+			station: station.label,
+			drawing: JSON.parse(JSON.stringify(drawing)) as NonNullable<SignedSheet['section']>['drawing']
+		}
+	};
 }
 
 export type Verification =
 	| { readonly ok: true; readonly signed: SignedSheet; readonly same: boolean }
 	| { readonly ok: false; readonly problem: string };
+
+/** Whether sheet and open points are what this program works out from the job. */
+function isSame(job: Job, signed: SignedSheet, units: Units): boolean {
+	const sheet = evaluate(job);
+	return (
+		canonical(plainSheet(sheet, units)) === canonical(signed.sheet) &&
+		canonical(openAsSigned(job, sheet, units)) === canonical(signed.open)
+	);
+}
 
 /** The job in it is looked at on its own: one of another release is sound all the same. */
 const AnyJob = SignedSheet.extend({ job: z.unknown() });
@@ -58,6 +93,7 @@ const AnyJob = SignedSheet.extend({ job: z.unknown() });
  * job in it; a later one may not, and the file is sound all the same
  */
 export function verifySheet(text: string, sha256: Sha256): Verification {
+	if (isTooDeep(text)) return { ok: false, problem: TOO_DEEP };
 	let value: Partial<SignedSheet>;
 	try {
 		value = JSON.parse(text) as Partial<SignedSheet>;
@@ -90,7 +126,5 @@ export function verifySheet(text: string, sha256: Sha256): Verification {
 	const signed = value as SignedSheet;
 	const read = checkJob(signed.job);
 	const units = signed.sheet.units.sentences;
-	const same =
-		read.ok && canonical(plainSheet(evaluate(read.value), units)) === canonical(signed.sheet);
-	return { ok: true, signed, same };
+	return { ok: true, signed, same: read.ok && isSame(read.value, signed, units) };
 }

@@ -4,10 +4,23 @@ import type { Millimetres, Newtons } from '../units/quantity.ts';
 import type { Curve } from '../spring/curve.ts';
 import type { State } from '../verdict/verdict.ts';
 
-/** Part of the set's median load from which a spring is watched, and from which it is stopped at. */
-export const ODD = { watch: 0.05, stop: 0.1 } as const;
-/** Part of its load lost from which a spring is watched, and from which it is stopped at. */
-export const SAGGED = { watch: 0.05, stop: 0.1 } as const;
+/** Parts of a load from which a spring of a set is watched, and from which it is stopped at. */
+export interface SetLimits {
+	/** Off the set's median. */
+	readonly oddWatch: number;
+	readonly oddStop: number;
+	/** Lost since an earlier test, or against its card. */
+	readonly sagWatch: number;
+	readonly sagStop: number;
+}
+
+/** What stands where a set says nothing of it. Source: handbook §5. */
+export const USUAL_SET_LIMITS: SetLimits = {
+	oddWatch: 0.05,
+	oddStop: 0.1,
+	sagWatch: 0.05,
+	sagStop: 0.1
+};
 
 export interface Member {
 	readonly tag: string;
@@ -25,11 +38,14 @@ export interface SetFigures {
 	readonly pairs: readonly (readonly [string, string])[];
 }
 
-const stateOf = (part: number, limits: { watch: number; stop: number }): State =>
-	part > limits.stop ? 'stop' : part > limits.watch ? 'watch' : 'clear';
+const stateOf = (part: number, watch: number, stop: number): State =>
+	part > stop ? 'stop' : part > watch ? 'watch' : 'clear';
 
 /** What a set comes to; springs that were not tested are left out of it. */
-export function setFigures(set: readonly Member[]): SetFigures {
+export function setFigures(
+	set: readonly Member[],
+	{ oddWatch, oddStop }: SetLimits = USUAL_SET_LIMITS
+): SetFigures {
 	const tested = set
 		.filter((one): one is Member & { seat: Newtons } => one.seat !== null)
 		.toSorted((a, b) => a.seat - b.seat);
@@ -44,7 +60,7 @@ export function setFigures(set: readonly Member[]): SetFigures {
 		members: new Map(
 			tested.map(({ tag, seat }) => {
 				const off = seat / middle - 1;
-				return [tag, { off, state: stateOf(Math.abs(off), ODD) }];
+				return [tag, { off, state: stateOf(Math.abs(off), oddWatch, oddStop) }];
 			})
 		),
 		// Neighbours in order of load: no other pairing leaves less difference in all.
@@ -62,9 +78,14 @@ export interface Sag {
 }
 
 /** `(F_ref − F_now) / F_ref` at one height; null where either was not tested. */
-export function sagAt(reference: Curve, now: Curve, height: Millimetres): Sag | null {
+export function sagAt(
+	reference: Curve,
+	now: Curve,
+	height: Millimetres,
+	{ sagWatch, sagStop }: SetLimits = USUAL_SET_LIMITS
+): Sag | null {
 	const [then, today] = [reference.load(height), now.load(height)];
 	if (then === null || today === null || then === 0) return null;
 	const part = (then - today) / then;
-	return { part, state: stateOf(part, SAGGED) };
+	return { part, state: stateOf(part, sagWatch, sagStop) };
 }

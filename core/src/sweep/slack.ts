@@ -29,14 +29,17 @@ export function loadedPoints<P extends Point>(points: readonly P[]): readonly P[
 	return points.slice(first);
 }
 
-/** Median slope of the sweep between neighbours, positive. */
-const usualSlope = (points: readonly Point[]): number =>
-	Math.max(
-		0,
-		medianOf(
-			points.slice(1).flatMap(({ height, load }, i) => {
-				const run = points[i]!.height - height;
-				return run > 0 ? [(load - points[i]!.load) / run] : [];
-			})
-		)
-	);
+/** Place of the usual slope among all: below those of a stack, above those of slack. */
+const USUAL = 0.35;
+
+/** Slope of the working sweep between neighbours, positive. */
+function usualSlope(points: readonly Point[]): number {
+	const slopes = points
+		.slice(1)
+		.flatMap(({ height, load }, i) => {
+			const run = points[i]!.height - height;
+			return run > 0 ? [(load - points[i]!.load) / run] : [];
+		})
+		.sort((a, b) => a - b);
+	return Math.max(0, slopes[Math.floor(USUAL * (slopes.length - 1))] ?? 0);
+}

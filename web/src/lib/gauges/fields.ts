@@ -7,6 +7,8 @@ export const GAUGE_FIELDS: readonly FieldSpec[] = [
 	{ path: 'sort', label: 'Sort', sort: 'choice', choices: GAUGE_SORTS },
 	{ path: 'resolution', label: 'Reads lengths to', sort: 'length' },
 	{ path: 'loadResolution', label: 'Reads loads to', sort: 'load' },
+	{ path: 'repeatability', label: 'Repeats lengths within, one sigma', sort: 'length' },
+	{ path: 'loadRepeatability', label: 'Repeats loads within, one sigma', sort: 'load' },
 	{ path: 'lengthUnit', label: 'Lengths in', sort: 'choice', choices: ['in', 'mm'] },
 	{ path: 'loadUnit', label: 'Loads in', sort: 'choice', choices: ['lbf', 'N', 'kgf'] },
 	{ path: 'range', label: 'Range', sort: 'text' },

@@ -12,8 +12,8 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Section from '$lib/section/Section.svelte';
 	import { capital, moment } from '$lib/ui/words';
-	import Mark from '$lib/ui/Mark.svelte';
 	import { getBook } from './book.svelte';
+	import Question from './Question.svelte';
 
 	let { station }: { station: StationSheet } = $props();
 	const book = getBook();
@@ -79,7 +79,7 @@
 	{#if station.remarks.length > 0}
 		<ul class="mt-1 space-y-1 border-t border-rule py-2">
 			{#each station.remarks as remark, i (i)}
-				<li><Mark state={remark.state} word /> {showPhrase(remark.text, bench.units)}</li>
+				<li><Question {remark} /></li>
 			{/each}
 		</ul>
 	{/if}

@@ -155,12 +155,15 @@ export class Book {
 	): Promise<string | null> {
 		if (!person) return 'Pick who works at this bench first, at the top.';
 		const whole = { ...entry, person: person.id } as unknown as Entries[L];
-		const problem = await send('POST', `/api/jobs/${this.job.id}/entries/${list}`, whole);
-		if (problem) return problem;
+		const path = `/api/jobs/${this.job.id}/entries/${list}`;
+		// The server's time counts: by it work on the head makes readings stale.
+		const answer = await sent('POST', path, whole);
+		if ('problem' in answer) return answer.problem;
+		const at = (answer.body as { at?: string }).at ?? entry.at;
 		this.#stored = {
 			...this.#stored,
 			people: this.#withPerson(person),
-			[list]: [...this.#stored[list], whole]
+			[list]: [...this.#stored[list], { ...whole, at }]
 		};
 		return null;
 	}
@@ -175,9 +178,22 @@ export class Book {
 	}
 
 	/** Writes down in which order the cylinders fire. @returns what went wrong, or null */
-	async setFiringOrder(firingOrder: readonly number[]): Promise<string | null> {
+	async setFiringOrder(
+		firingOrder: readonly number[],
+		firingAngles?: readonly number[]
+	): Promise<string | null> {
 		const path = `/api/jobs/${this.job.id}/firing-order`;
-		const problem = await send('PUT', path, { firingOrder });
+		const body = { firingOrder, ...(firingAngles && { firingAngles }) };
+		const problem = await send('PUT', path, body);
+		if (problem === null) await this.refresh();
+		return problem;
+	}
+
+	/** Says something to a question of the sheet. @returns what went wrong, or null */
+	async answer(subject: string, answer: boolean, person: Person | null): Promise<string | null> {
+		if (!person) return 'Pick who works at this bench first, at the top.';
+		const path = `/api/jobs/${this.job.id}/answers`;
+		const problem = await send('POST', path, { subject, answer });
 		if (problem === null) await this.refresh();
 		return problem;
 	}
@@ -186,12 +202,20 @@ export class Book {
 	async acceptPlan(plan: Omit<Plan, 'person'>, person: Person | null): Promise<string | null> {
 		if (!person) return 'Pick who works at this bench first, at the top.';
 		const whole = { ...plan, person: person.id };
-		const problem = await send('POST', `/api/jobs/${this.job.id}/plan`, whole);
-		if (problem) return problem;
+		const answer = await sent('POST', `/api/jobs/${this.job.id}/plan`, whole);
+		if ('problem' in answer) return answer.problem;
+		const at = (answer.body as { at?: string }).at ?? plan.at;
 		const people = this.#withPerson(person);
 		const planned = withPlan(this.#stored, plan.stations);
-		this.#stored = { ...planned, people, plans: [...planned.plans, whole] };
+		this.#stored = { ...planned, people, plans: [...planned.plans, { ...whole, at }] };
 		return null;
+	}
+
+	/** Takes the newest plan back. @returns what went wrong, or null */
+	async withdrawPlan(plan: string, reason: string): Promise<string | null> {
+		const problem = await send('DELETE', `/api/jobs/${this.job.id}/plan`, { plan, reason });
+		if (problem === null) await this.refresh();
+		return problem;
 	}
 
 	#withPerson(person: Person): Person[] {
@@ -217,17 +241,27 @@ export class Book {
 }
 
 async function send(method: string, path: string, body: unknown): Promise<string | null> {
+	const answer = await sent(method, path, body);
+	return 'problem' in answer ? answer.problem : null;
+}
+
+/** Sends something: what the server answered, or what went wrong. */
+async function sent(
+	method: string,
+	path: string,
+	body: unknown
+): Promise<{ readonly body: unknown } | { readonly problem: string }> {
 	try {
 		const response = await fetch(path, {
 			method,
 			headers: { 'content-type': 'application/json' },
 			body: JSON.stringify(body)
 		});
-		if (response.ok) return null;
 		const answer = (await response.json()) as { message?: string };
-		return answer.message ?? 'The server would not take it.';
+		if (response.ok) return { body: answer };
+		return { problem: answer.message ?? 'The server would not take it.' };
 	} catch {
-		return 'The server cannot be reached: nothing was changed. Try again.';
+		return { problem: 'The server cannot be reached: nothing was changed. Try again.' };
 	}
 }
 

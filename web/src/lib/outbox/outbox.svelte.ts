@@ -76,7 +76,7 @@ class Outbox {
 		const isOne = batch.length === 1;
 		const response = await fetch(`/api/jobs/${jobId}/readings`, {
 			method: isOne ? 'POST' : 'PUT',
-			headers: { 'content-type': 'application/json' },
+			headers: { 'content-type': 'application/json', 'x-sent-at': new Date().toISOString() },
 			body: JSON.stringify(isOne ? reading : batch.map((waiting) => waiting.reading))
 		});
 		if (response.status >= 500) throw new Error(`server says ${response.status}`);

@@ -60,6 +60,7 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 		shown(field('rate', 'Rate', 'rate')),
 		shown(field('bind', 'Coil bind height')),
 		field('innerBind', 'Inner’s own bind height'),
+		field('thirdBind', 'Third’s own bind height'),
 		shown(field('greatestLift', 'Greatest lift')),
 		field('freeHeight', 'Free height'),
 		field('outer.outside', 'Outer, outside diameter'),
@@ -75,6 +76,8 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 	retainer: [
 		shown(angle),
 		shown(field('step', 'Step')),
+		field('thirdStep', 'Step of the third spring'),
+		field('underside', 'Underside against the landing', 'signed length'),
 		field('landingHeight', 'Landing against datum', 'signed length'),
 		shown(field('landings', 'Landings, outermost first', 'lengths')),
 		field('height', 'Height'),
@@ -93,6 +96,7 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 	locator: [
 		shown(field('thickness', 'Thickness')),
 		field('innerRise', 'Inner rise'),
+		field('thirdRise', 'Rise of the third spring'),
 		shown(choice('centres', 'Centres by', CENTRES)),
 		field('outside', 'Outside diameter'),
 		shown(field('spigot', 'Spigot')),

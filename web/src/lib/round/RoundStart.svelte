@@ -3,6 +3,7 @@
 	import {
 		gaugeInHand,
 		isLoad,
+		lengthOf,
 		readEntry,
 		readLoadEntry,
 		type EngineState,
@@ -15,6 +16,7 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import { capital } from '$lib/ui/words';
 	import { gaugeResolution, GAUGES_FOR, ROUND_WORDS } from './words';
 
 	interface Answer {
@@ -37,9 +39,20 @@
 	const words = $derived(ROUND_WORDS[quantity]);
 
 	const anyShims = $derived(book.job.stations.some((station) => station.shims.length > 0));
-	let locator = $state(true);
+	/** Never answered for anybody: a locator left out is the classic mistake. */
+	let locator = $state<'yes' | 'no' | null>(null);
 	let shims = $state(false);
 	let sealHome = $state(true);
+	let isGround = $state(true);
+	let lashCap = $state(true);
+	let asked = $state(false);
+	const isGap = $derived(quantity === 'seal gap' || quantity === 'seal gap at lift');
+	const isOverTip = $derived(quantity === 'tip height' || quantity.startsWith('rocker'));
+	const kinds = $derived(Object.values(book.job.setup.kinds));
+	const anyGround = $derived(
+		kinds.some(({ retainer }) => retainer && lengthOf(retainer.groundOff) > 0)
+	);
+	const anyCap = $derived(kinds.some((kind) => kind.lashCap));
 	let engine = $state<EngineState>('cold');
 	let as = $state<'found' | 'set'>('set');
 	let marked = $state(false);
@@ -71,13 +84,26 @@
 
 	function begin(event: SubmitEvent) {
 		event.preventDefault();
-		if (!recessRead.ok || !resolutionRead.ok || gaugeProblem) return;
+		asked = quantity === 'installed height' && locator === null;
+		if (asked || !recessRead.ok || !resolutionRead.ok || gaugeProblem) return;
 		onbegin({
-			parts: { locator, shims, recess: recessRead.text, sealHome },
+			parts: {
+				locator: locator !== 'no',
+				shims,
+				recess: recessRead.text,
+				sealHome,
+				...(anyGround && { isGround }),
+				...(anyCap && { lashCap })
+			},
 			engine,
 			lash: { as, marked: as === 'set' && marked },
 			gauge: inHand
-				? gaugeInHand(inHand.gauge, inHand.checks, isLoad(quantity) ? 'load' : 'length')
+				? gaugeInHand(
+						inHand.gauge,
+						inHand.checks,
+						isLoad(quantity) ? 'load' : 'length',
+						inHand.repeats?.[quantity] ?? null
+					)
 				: { name: gauge.trim(), resolution: resolutionRead.text, correction: '0 mm' },
 			repeats,
 			link: inHand?.gauge.link ? inHand.gauge.id : null
@@ -90,11 +116,23 @@
 	<p class="mt-1 text-soft">Asked once; kept with every reading of this round.</p>
 	<div class="mt-4 border-t-2 border-ink">
 		{#if quantity === 'installed height'}
-			<label class="flex min-h-12 items-center gap-3 border-b border-hair">
-				<input type="checkbox" class="size-5" bind:checked={locator} />
-				Locator under the gauge <span class="figure text-soft">{locators}</span>
-			</label>
-			{#if !locator}
+			<fieldset class="flex min-h-12 flex-wrap items-center gap-x-6 border-b border-hair">
+				<legend class="sr-only">Locator under the gauge</legend>
+				<span>Locator under the gauge <span class="figure text-soft">{locators}</span></span>
+				{#each ['yes', 'no'] as const as answer (answer)}
+					<label class="flex min-h-11 items-center gap-2">
+						<input type="radio" class="size-5" value={answer} bind:group={locator} />
+						{capital(answer)}
+					</label>
+				{/each}
+			</fieldset>
+			{#if asked && locator === null}
+				<p role="alert" class="py-2 font-semibold text-stop">
+					Say first if the locator is under the gauge: without it every height is too tall by its
+					thickness.
+				</p>
+			{/if}
+			{#if locator === 'no'}
 				<p class="py-2 font-semibold text-watch">
 					Read on the bare pocket: the locator’s thickness will be taken off.
 				</p>
@@ -105,7 +143,19 @@
 				<span class="text-soft">{anyShims ? '' : 'none in the build'}</span>
 			</label>
 		{/if}
-		{#if quantity === 'seal gap'}
+		{#if isGap && anyGround}
+			<label class="flex min-h-12 items-center gap-3 border-b border-hair">
+				<input type="checkbox" class="size-5" bind:checked={isGround} />
+				The ground retainer stands there
+			</label>
+		{/if}
+		{#if isOverTip && anyCap}
+			<label class="flex min-h-12 items-center gap-3 border-b border-hair">
+				<input type="checkbox" class="size-5" bind:checked={lashCap} />
+				Lash cap on the tip
+			</label>
+		{/if}
+		{#if isGap}
 			<label class="flex min-h-12 items-center gap-3 border-b border-hair">
 				<input type="checkbox" class="size-5" bind:checked={sealHome} />
 				Every seal pushed fully home

@@ -22,6 +22,9 @@ import type { Bench } from '$lib/bench/bench.svelte';
 import type { Book } from '$lib/job/book.svelte';
 import { outbox } from '$lib/outbox/outbox.svelte';
 
+/** Loads that anybody reads on a head, newtons: what tells 1,234 from 1.234. */
+const LIKELY_LOADS = { from: 40, to: 8000 };
+
 /** One walk round the head, one quantity, one station after another. */
 export class Round {
 	readonly quantity: Quantity;
@@ -67,7 +70,7 @@ export class Round {
 		this.typed.trim() === ''
 			? null
 			: isLoad(this.quantity)
-				? readLoadEntry(this.typed, this.#bench.units.load)
+				? readLoadEntry(this.typed, this.#bench.units.load, LIKELY_LOADS)
 				: readEntry(this.typed, this.#bench.units.length)
 	);
 	draft = $derived.by(() => this.#draft());

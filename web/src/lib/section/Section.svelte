@@ -2,15 +2,16 @@
 	/** The stack cut through: left half with the valve closed, right half at the lift on the slider. */
 	import { Slider } from 'bits-ui';
 	import {
+		drawingOf,
 		mm,
 		showLength,
+		type Half,
 		type KindSetup,
 		type KindSheet,
 		type StationSheet
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { stateClass } from '$lib/ui/state';
-	import { drawingOf, type Half } from './geometry';
 
 	interface Props {
 		station: StationSheet;

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import type { z } from 'zod';
-import { pathText } from '@zinc-ledger/core/file';
+import { isTooDeep, pathText, TOO_DEEP } from '@zinc-ledger/core/file';
 
 /** The JSON body of a request, checked; a wrong one is a 400 that names each field. */
 export async function checkedBody<S extends z.ZodType>(
@@ -8,8 +8,10 @@ export async function checkedBody<S extends z.ZodType>(
 	schema: S
 ): Promise<z.infer<S>> {
 	let value: unknown;
+	const text = await request.text();
+	if (isTooDeep(text)) error(400, `The request ${TOO_DEEP}.`);
 	try {
-		value = await request.json();
+		value = JSON.parse(text);
 	} catch {
 		error(400, 'The request is not JSON.');
 	}

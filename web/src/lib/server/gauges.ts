@@ -1,6 +1,13 @@
 /** The shop's gauges, and what they were checked against. */
 import { sql } from 'kysely';
-import type { Gauge, GaugeCheck, Person } from '@zinc-ledger/core';
+import {
+	pooled,
+	siOf,
+	type Gauge,
+	type GaugeCheck,
+	type Person,
+	type Quantity
+} from '@zinc-ledger/core';
 import type { KnownGauge } from '$lib/gauges/known';
 import type { Database } from './database/connection';
 
@@ -19,6 +26,42 @@ export async function listGauges(db: Database): Promise<KnownGauge[]> {
 		gauge: doc,
 		checks: checks.map((check) => check.doc).filter((check) => check.gauge === doc.id)
 	}));
+}
+
+/** The newest repeats of a gauge that count: enough to know it by, few enough to ask for at once. */
+const NEWEST_REPEATS = 400;
+
+/** The shop's gauges with how each repeats, pooled over its own repeats on all jobs. */
+export async function listGaugesWithRepeats(db: Database): Promise<KnownGauge[]> {
+	const gauges = await listGauges(db);
+	return Promise.all(
+		gauges.map(async (known) => ({ ...known, repeats: await repeatsOf(db, known.gauge.id) }))
+	);
+}
+
+async function repeatsOf(db: Database, gauge: string): Promise<KnownGauge['repeats']> {
+	const rows = await db
+		.selectFrom('reading')
+		.select(['quantity', 'read', 'set_id'])
+		.where(sql<string>`gauge ->> 'id'`, '=', gauge)
+		.where('set_id', 'is not', null)
+		.where(({ not, exists, selectFrom }) =>
+			not(exists(selectFrom('reading_void').select('id').whereRef('reading_id', '=', 'reading.id')))
+		)
+		.orderBy('position', 'desc')
+		.limit(NEWEST_REPEATS)
+		.execute();
+	const sets = new Map<Quantity, Map<string, number[]>>();
+	for (const { quantity, read, set_id } of rows) {
+		const own = sets.get(quantity) ?? new Map<string, number[]>();
+		sets.set(quantity, own.set(set_id!, [...(own.get(set_id!) ?? []), siOf(read)]));
+	}
+	return Object.fromEntries(
+		[...sets].flatMap(([quantity, own]) => {
+			const known = pooled([...own.values()]);
+			return known ? [[quantity, known]] : [];
+		})
+	);
 }
 
 export async function findGauge(db: Database, id: string): Promise<KnownGauge | null> {

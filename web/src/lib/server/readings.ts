@@ -8,6 +8,24 @@ import { insertReading } from './jobs/store';
 /** As many of the newest readings of a station as a bench is told of. */
 const NEWEST = 20;
 
+/** When readings came in, and what their browser's clock showed as it sent them. */
+export interface Clock {
+	readonly arrived: Date;
+	readonly sent: Date | null;
+}
+
+/** The clock of a request: browsers name their own as they send. */
+export function clockOf(request: Request): Clock {
+	const sent = new Date(request.headers.get('x-sent-at') ?? '');
+	return { arrived: new Date(), sent: Number.isNaN(sent.getTime()) ? null : sent };
+}
+
+/** What a reading keeps of its clock; it is never refused for it (handbook §8). */
+const arrival = ({ arrived, sent }: Clock): NonNullable<Reading['clock']> => ({
+	arrived: arrived.toISOString(),
+	...(sent && { ahead: Math.round((sent.getTime() - arrived.getTime()) / 100) / 10 })
+});
+
 /**
  * Stores readings, each once however often it comes, or none where one names a
  * station or a person that is not there. Nothing else of the job is looked at:
@@ -18,8 +36,10 @@ const NEWEST = 20;
 export async function storeReadings(
 	db: Database,
 	jobId: string,
-	readings: readonly Reading[]
+	sent: readonly Reading[],
+	clock: Clock = { arrived: new Date(), sent: null }
 ): Promise<Reading[]> {
+	const readings = sent.map((reading) => ({ ...reading, clock: arrival(clock) }));
 	return db.transaction().execute(async (trx) => {
 		const job = await trx
 			.selectFrom('job')

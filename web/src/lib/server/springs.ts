@@ -1,6 +1,12 @@
 /** Sets of tagged springs, and their sweeps. */
 import { v7 as uuid } from 'uuid';
-import type { Person, SpringCard, Sweep } from '@zinc-ledger/core';
+import {
+	USUAL_SET_LIMITS,
+	type Person,
+	type SetLimits,
+	type SpringCard,
+	type Sweep
+} from '@zinc-ledger/core';
 import type { Database } from './database/connection';
 import type { SpringMeasured } from './database/schema';
 
@@ -15,6 +21,7 @@ export interface SpringSet {
 	/** Nominal height and lift, as length texts. */
 	readonly seat: string;
 	readonly lift: string;
+	readonly limits: SetLimits;
 }
 
 export interface TaggedSpring {
@@ -35,12 +42,17 @@ const setQuery = (db: Database) =>
 			'spring_set.name',
 			'spring_set.seat',
 			'spring_set.lift',
+			'spring_set.limits',
 			'spring_set.job_id as jobId',
 			'job.number as jobNumber',
 			'part.doc as card'
 		]);
 type SetRow = Awaited<ReturnType<ReturnType<typeof setQuery>['executeTakeFirstOrThrow']>>;
-const setOf = (row: SetRow): SpringSet => ({ ...row, card: row.card as SpringCard | null });
+const setOf = (row: SetRow): SpringSet => ({
+	...row,
+	card: row.card as SpringCard | null,
+	limits: { ...USUAL_SET_LIMITS, ...row.limits }
+});
 
 export async function listSets(
 	db: Database
@@ -167,6 +179,16 @@ export async function keepSweep(
 		.onConflict((conflict) => conflict.column('id').doNothing())
 		.execute();
 	return true;
+}
+
+/** From which parts the springs of a set are watched and stopped at. @returns false when there is no such set */
+export async function setLimits(db: Database, id: string, limits: SetLimits): Promise<boolean> {
+	const { numUpdatedRows } = await db
+		.updateTable('spring_set')
+		.set({ limits: json(limits) })
+		.where('id', '=', id)
+		.executeTakeFirst();
+	return numUpdatedRows > 0n;
 }
 
 /** Keeps what was measured of a spring by hand: diameters, free height, a bind placed by eye. */

@@ -2,97 +2,140 @@
 	/** What was done to the head while it is here; what it changes makes earlier readings stale. */
 	import { v7 as uuid } from 'uuid';
 	import {
-		compressionRatio,
-		lengthOf,
-		mm,
+		changesDeck,
+		KINDS,
 		readEntry,
-		volumeOf,
+		readSignedEntry,
+		worksDone,
 		WORKS,
+		type HeadWork,
 		type Work
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
-	import { moment } from '$lib/ui/words';
+	import { capital, moment } from '$lib/ui/words';
+	import CutEffects from './CutEffects.svelte';
+	import { WORK_HINTS } from './work-words';
 
 	const book = getBook();
 	const bench = getBench();
 	let work = $state<Work>('valve job');
 	let head = $state('');
-	let cut = $state('');
+	let kind = $state('');
+	let at = $state('');
+	let amount = $state('');
 	let note = $state('');
 	let problem = $state<string | null>(null);
+	let withdrawing = $state<HeadWork | null>(null);
+	let reason = $state('');
 
-	const cutRead = $derived(cut.trim() === '' ? null : readEntry(cut, bench.units.length));
-	const taken = $derived(
-		mm(book.job.headWork.reduce((sum, entry) => sum + (entry.cut ? lengthOf(entry.cut) : 0), 0))
+	const done = $derived(new Set(worksDone(book.job.headWork).map(({ id }) => id)));
+	const isCut = $derived(work === 'deck cut' || work === 'block cut');
+	const amountRead = $derived(
+		amount.trim() === '' ? null : (isCut ? readEntry : readSignedEntry)(amount, bench.units.length)
 	);
-	const ratios = $derived.by(() => {
-		const given = book.job.setup.compression;
-		if (!given) return null;
-		const volumes = {
-			bore: lengthOf(given.bore),
-			stroke: lengthOf(given.stroke),
-			chamber: volumeOf(given.chamber),
-			gasket: volumeOf(given.gasket),
-			deck: volumeOf(given.deck),
-			chamberOpen: given.chamberOpen
-		};
-		return { before: compressionRatio(volumes), after: compressionRatio(volumes, taken) };
-	});
-	const ratio = (value: number | null) =>
-		value === null ? 'no room left' : `${value.toFixed(2)} : 1`;
+	const labels = $derived(
+		at
+			.toUpperCase()
+			.replaceAll(
+				/([IE])([ABC])\b/g,
+				(_, valve: string, side: string) => valve + side.toLowerCase()
+			)
+			.split(/[\s,;]+/)
+			.filter(Boolean)
+	);
+	const where = ({ head, kind, stations }: HeadWork) =>
+		stations?.join(' ') ??
+		[head && (book.job.heads.find(({ id }) => id === head)?.name ?? head), kind && `${kind}s`]
+			.filter(Boolean)
+			.join(', ');
 
 	async function add(event: SubmitEvent) {
 		event.preventDefault();
-		if (work === 'deck cut' && !cutRead?.ok) {
-			problem = cutRead ? cutRead.problem : 'Type how much was cut.';
+		if (isCut && !amountRead?.ok) {
+			problem = amountRead ? amountRead.problem : 'Enter how much was cut.';
 			return;
 		}
 		problem = await book.append('headWork', bench.person, {
 			id: uuid(),
 			work,
-			...(head && { head }),
-			...(work === 'deck cut' && cutRead?.ok && { cut: cutRead.text }),
+			...(labels.length > 0
+				? { stations: labels }
+				: { ...(head && { head }), ...(kind && { kind: kind as 'intake' | 'exhaust' }) }),
+			...(amountRead?.ok && isCut && { cut: amountRead.text }),
+			...(amountRead?.ok && work === 'other gasket' && { thicker: amountRead.text }),
 			...(note.trim() && { note: note.trim() }),
 			at: new Date().toISOString()
 		});
-		if (problem === null) cut = note = '';
+		if (problem === null) amount = note = at = '';
+	}
+
+	async function withdraw(event: SubmitEvent) {
+		event.preventDefault();
+		if (!withdrawing) return;
+		problem = await book.append('headWork', bench.person, {
+			id: uuid(),
+			work: withdrawing.work,
+			withdraws: withdrawing.id,
+			note: reason.trim(),
+			at: new Date().toISOString()
+		});
+		if (problem === null) {
+			withdrawing = null;
+			reason = '';
+		}
 	}
 </script>
 
 <section class="mt-8 max-w-4xl" aria-label="Work on the head">
-	<h2 class="border-b-2 border-ink pb-1 text-lg font-semibold">Done to the head</h2>
+	<h2 class="border-b-2 border-ink pb-1 text-lg font-semibold">Head work</h2>
 	<ul>
 		{#each book.job.headWork as entry (entry.id)}
-			<li class="flex flex-wrap gap-x-4 border-b border-hair py-1.5">
-				<span class="w-28 font-semibold">{entry.work}</span>
-				{#if entry.cut}<span class="figure">{entry.cut}</span>{/if}
-				{#if entry.head}<span>head {entry.head}</span>{/if}
+			{@const gone = !done.has(entry.id)}
+			<li class="flex flex-wrap items-baseline gap-x-4 border-b border-hair py-1.5">
+				<span class="w-36 font-semibold {gone ? 'text-faint line-through' : ''}">
+					{entry.withdraws ? `${entry.work}, withdrawn` : entry.work}
+				</span>
+				{#if entry.cut ?? entry.thicker}<span class="figure">{entry.cut ?? entry.thicker}</span
+					>{/if}
+				<span>{where(entry)}</span>
 				<span class="text-soft">{entry.note ?? ''}</span>
 				<span class="ml-auto text-[13px] text-soft">
 					{moment(entry.at)}, {book.initials(entry.person)}
 				</span>
+				{#if !gone}
+					<button
+						class="min-h-9 text-[13px] text-soft underline"
+						aria-label="Withdraw {entry.work}"
+						onclick={() => ((withdrawing = entry), (reason = ''))}
+					>
+						Withdraw
+					</button>
+				{/if}
+				{#if withdrawing?.id === entry.id}
+					<form class="my-1 flex w-full gap-2" onsubmit={withdraw}>
+						<input
+							class="field"
+							aria-label="Reason for withdrawing {entry.work}"
+							placeholder="Reason"
+							maxlength={200}
+							bind:value={reason}
+							required
+							{@attach (input) => input.focus()}
+						/>
+						<button class="button">Withdraw</button>
+					</form>
+				{/if}
 			</li>
 		{:else}
 			<li class="border-b border-hair py-1.5 text-soft">Nothing yet.</li>
 		{/each}
 	</ul>
-	{#if taken > 0}
-		<p class="mt-2">
-			Cut so far <b class="figure">{bench.length(taken)}</b>.
-			{#if ratios}
-				Compression <b class="figure">{ratio(ratios.before)}</b> before,
-				<b class="figure">{ratio(ratios.after)}</b> after.
-			{:else}
-				Fill in Compression above to see the ratio before and after.
-			{/if}
-			Piston-to-valve room fell by as much, and pushrods are too long by it: measure both.
-		</p>
-	{/if}
+	<CutEffects />
 	<form class="mt-3 flex flex-wrap items-end gap-3" onsubmit={add}>
-		<Field label="Work" class="w-40">
+		<Field label="Work" class="w-48">
 			{#snippet control(attributes)}
 				<select class="field" bind:value={work} {...attributes}>
 					{#each WORKS as one (one)}<option>{one}</option>{/each}
@@ -100,7 +143,7 @@
 			{/snippet}
 		</Field>
 		{#if book.job.heads.length > 1}
-			<Field label="Head" class="w-40">
+			<Field label="Head" class="w-32">
 				{#snippet control(attributes)}
 					<select class="field" bind:value={head} {...attributes}>
 						<option value="">both</option>
@@ -109,22 +152,37 @@
 				{/snippet}
 			</Field>
 		{/if}
-		{#if work === 'deck cut'}
+		{#if !changesDeck(work)}
+			<Field label="Valves" class="w-32">
+				{#snippet control(attributes)}
+					<select class="field" bind:value={kind} {...attributes}>
+						<option value="">both kinds</option>
+						{#each KINDS as one (one)}<option value={one}>{capital(one)}s</option>{/each}
+					</select>
+				{/snippet}
+			</Field>
 			<TextField
-				label="Cut off"
-				class="w-32"
-				hint={cutRead?.ok ? cutRead.text : undefined}
-				bind:value={cut}
+				label="or single valves"
+				class="w-36"
+				hint={labels.length > 0 ? labels.join(' ') : 'such as 3I 3E'}
+				bind:value={at}
+				figure
+			/>
+		{/if}
+		{#if isCut || work === 'other gasket'}
+			<TextField
+				label={isCut ? 'Material removed' : 'Thicker by, − thinner'}
+				class="w-40"
+				hint={amountRead?.ok ? amountRead.text : undefined}
+				bind:value={amount}
 				figure
 			/>
 		{/if}
 		<TextField label="Note" class="min-w-56 flex-1" bind:value={note} maxlength={200} />
-		<button class="button">Write it down</button>
+		<button class="button">Add</button>
 	</form>
 	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
-	<p class="mt-2 text-[13px] text-soft">
-		A valve job, guides or seats make every earlier reading stale; seals the gaps; a cut the lash.
-	</p>
+	<p class="mt-2 text-[13px] text-soft">{WORK_HINTS[work]}</p>
 	<p class="caution mt-3">
 		Grinding and cutting: eye and lung protection, no grit in an assembled engine. Dust of
 		copper-beryllium seats is toxic: wet or extracted, by those equipped for it.

@@ -1,5 +1,12 @@
 /** The fields of a job's set-up: one list that the page shows and the server reads. */
-import { ADJUSTERS, METALS_OF_ENGINE, SCHOOLS, SOURCES, WALKING_ORDERS } from '@zinc-ledger/core';
+import {
+	ADJUSTERS,
+	METALS_OF_ENGINE,
+	POLICIES,
+	SCHOOLS,
+	SOURCES,
+	WALKING_ORDERS
+} from '@zinc-ledger/core';
 import type { FieldSort, FieldSpec } from '$lib/forms/flat';
 
 /** A field of the set-up; the paths of a kind's fields begin within the kind. */
@@ -36,6 +43,7 @@ export const KIND_GROUPS: readonly Group[] = [
 			field('lift.ratio', 'Rocker ratio', 'number', { when: ['lift.sort', 'lobe'] }),
 			field('lift.valve', 'Valve lift', 'length', { when: ['lift.sort', 'valve'] }),
 			choice('lift.source', 'Figure from', SOURCES),
+			field('lift.uncertainty', 'Lift known within ±'),
 			field('lash.setting', 'Lash', 'length', { when: ['lifters', 'solid'] }),
 			field('lash.tolerance', 'Lash tolerance', 'length', { when: ['lifters', 'solid'] }),
 			{
@@ -94,6 +102,10 @@ export const LIMIT_FIELDS: readonly SetupFieldSpec[] = [
 	field('limits.vacuum.seconds', 'Vacuum held for, seconds', 'number'),
 	field('limits.outlierLeast', 'Station apart, at least'),
 	field('limits.outlierFactor', 'Station apart, × spread', 'number'),
+	field('limits.outlierMost', 'Station apart, at most'),
+	field('limits.sagWatch', 'Load lost against the card, watch, as a part', 'number'),
+	field('limits.sagStop', 'Load lost against the card, stop, as a part', 'number'),
+	field('limits.unknownRepeat', 'Gauge not known repeats by, × its resolution', 'number'),
 	field('limits.fit.stemMatch', 'Stems alike within'),
 	field('limits.fit.sealPlay', 'Inner spring to seal, on diameter'),
 	field('limits.fit.damperPlay', 'the same with a flat damper'),
@@ -115,12 +127,21 @@ export const JOB_FIELDS: readonly SetupFieldSpec[] = [
 	field('use.workDone', 'Work done before it came', 'text'),
 	field('toldByCustomer', 'What the customer says', 'text'),
 	choice('lifters', 'Lifters', ['solid', 'hydraulic']),
+	choice('aimLift', 'Aim by the lift of', ['own', 'larger']),
+	choice('loadsAgainst', 'Loads held against', ['card', 'set median']),
+	field('cardBeyondTested', 'Card’s line where not tested', 'yes or no'),
+	choice('policies.damper', 'Dampers', POLICIES.damper),
+	choice('policies.usedSprings', 'Used springs', POLICIES.usedSprings),
+	choice('policies.locks', 'Locks', POLICIES.locks),
+	choice('policies.measuring', 'Measure', POLICIES.measuring),
 	choice('place', 'Springs are fitted on the', ['bench', 'car']),
+	choice('camAt', 'Cam in the', ['block', 'head']),
+	field('valveAngle', 'Valve to cylinder axis, degrees', 'number'),
 	choice('growth.block', 'Block is of', METALS_OF_ENGINE),
 	field('growth.measured', 'Lash gains from cold to hot, measured'),
 	choice('adjuster.at', 'Lash is set by', ADJUSTERS),
 	field('adjuster.pitch', 'Pitch of its thread'),
-	choice('walkingOrder', 'Measure', WALKING_ORDERS)
+	choice('walkingOrder', 'Measuring order', WALKING_ORDERS)
 ];
 
 /** Empty rows offered behind those of a list. */

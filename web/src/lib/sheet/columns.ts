@@ -1,5 +1,5 @@
 import type { Column, Millimetres, Newtons, StationSheet, Units, Verdict } from '@zinc-ledger/core';
-import { showLength, showLoad } from '@zinc-ledger/core';
+import { showLength, showLengthBeside, showLoad } from '@zinc-ledger/core';
 
 /** What has a column besides the figures of the sheet: how it was built, and what was tried then. */
 type AfterBuilding = 'preload' | 'built' | 'piston';
@@ -41,10 +41,25 @@ export const verdictIn = <S extends Judged>(
 export const columnsFor = (stations: readonly StationSheet[]) =>
 	COLUMN_VIEWS.filter(({ key }) => stations.some((station) => verdictIn(station, key) !== null));
 
-/** A verdict's figure in a person's units; null when it is not known. */
-export function showFigure(verdict: Verdict | null, column: ColumnView, units: Units) {
+/** What a figure is shown by: live or frozen. */
+export interface Shown {
+	readonly figure: number | null;
+	readonly resolution?: number | undefined;
+	readonly limit?: { readonly at: number } | null | undefined;
+	readonly state: Verdict['state'];
+}
+
+/**
+ * A verdict's figure in a person's units, to what its gauge resolves, and with a
+ * digit more where it would read like the limit that it does not meet; null when
+ * it is not known.
+ */
+export function showFigure(verdict: Shown | null, { sort }: ColumnView, units: Units) {
 	if (verdict?.figure == null) return null;
-	return column.sort === 'length'
-		? showLength(verdict.figure as Millimetres, units)
-		: showLoad(verdict.figure as Newtons, units);
+	if (sort === 'load') return showLoad(verdict.figure as Newtons, units);
+	const figure = verdict.figure as Millimetres;
+	const resolution = verdict.resolution as Millimetres | undefined;
+	return verdict.limit && verdict.state !== 'clear'
+		? showLengthBeside(figure, verdict.limit.at as Millimetres, units, resolution)
+		: showLength(figure, units, resolution);
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** The springs of a set under each other, how far each is off the middle, and which go together. */
-	import { rateUnit, setFigures } from '@zinc-ledger/core';
+	import { BIND_WORDS } from './words';
+	import { rateUnit, setFigures, type SetLimits } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
@@ -12,12 +13,16 @@
 		/** Tag of the chosen spring. */
 		chosen: string | undefined;
 		onchoose: (tag: string) => void;
+		limits: SetLimits;
 	}
-	let { rows, chosen, onchoose }: Props = $props();
+	let { rows, chosen, onchoose, limits }: Props = $props();
 	const bench = getBench();
 	const { length, load, rate } = bench;
 	const set = $derived(
-		setFigures(rows.map(({ spring, figures }) => ({ tag: spring.tag, seat: figures.seat })))
+		setFigures(
+			rows.map(({ spring, figures }) => ({ tag: spring.tag, seat: figures.seat })),
+			limits
+		)
 	);
 </script>
 
@@ -69,7 +74,7 @@
 					{#if member && member.state !== 'clear'}<Mark state={member.state} word />{/if}
 					{#if done === null}<span class="text-faint">not tested</span>
 					{:else if done.curve === null}too few points
-					{:else if done.bind.sort === 'none'}bind not reached{/if}
+					{:else if done.bind.sort === 'none'}bind {BIND_WORDS[done.bind.why]}{/if}
 				</td>
 			</tr>
 		{/each}

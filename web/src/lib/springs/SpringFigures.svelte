@@ -7,12 +7,14 @@
 		mm,
 		sagAt,
 		type Millimetres,
+		type SetLimits,
 		type SpringCard
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
 	import { worked, type Row } from './worked';
+	import { BIND_WORDS } from './words';
 
 	interface Props {
 		spring: Row;
@@ -23,8 +25,9 @@
 		seat: Millimetres;
 		/** As it was typed. */
 		lift: string;
+		limits: SetLimits;
 	}
-	let { spring: chosen, card, cards, seat, lift }: Props = $props();
+	let { spring: chosen, card, cards, seat, lift, limits }: Props = $props();
 	const bench = getBench();
 	const { length, load, rate } = bench;
 	const open = $derived(mm(seat - lengthOf(lift)));
@@ -51,7 +54,7 @@
 		const [newest, before] = chosen.spring.sweeps;
 		if (!newest || !before) return null;
 		const [now, then] = [worked(newest, card?.build).curve, worked(before, card?.build).curve];
-		return now && then ? sagAt(then, now, seat) : null;
+		return now && then ? sagAt(then, now, seat, limits) : null;
 	});
 </script>
 
@@ -79,7 +82,7 @@
 			{:else if bind.sort === 'bind'}
 				<span class="figure">{length(bind.height)}</span>
 				within <span class="figure">{length(bind.from)}–{length(bind.to)}</span>
-			{:else}{bind.why}{/if}
+			{:else}{BIND_WORDS[bind.why]}{/if}
 		</dd>
 		{#if bind.sort === 'bind'}
 			<dt class="text-soft">Sampled every</dt>
@@ -87,8 +90,7 @@
 			{#if bind.gradual}
 				<dt class="text-soft">Stiffens from</dt>
 				<dd class="text-right">
-					<span class="figure">{length(bind.gradual.from)}</span> on, solid at
-					<span class="figure">{length(bind.gradual.solid)}</span>
+					<span class="figure">{length(bind.gradual.from)}</span> on, which is no margin
 				</dd>
 			{/if}
 			{#if bind.stackPoints < 3}
@@ -97,6 +99,19 @@
 					better
 				</dt>
 			{/if}
+		{/if}
+		{#if bind.sort === 'none' && bind.why === 'cannot tell'}
+			<dt class="col-span-2">
+				<Mark state="watch" /> Pull further, three readings past solid{chosen.sweep?.correction
+					?.frame
+					? ''
+					: ', or pull once on a solid block: the frame’s stiffness tells a stack from a coil that stiffens'}
+			</dt>
+		{/if}
+		{#if chosen.worked.curve?.points === 2}
+			<dt class="col-span-2 text-soft">
+				Two heights only: loads there and a rate, no bind and no non-linearity.
+			</dt>
 		{/if}
 		<dt class="text-soft">Margin at lift {lift}</dt>
 		<dd class="figure text-right">

@@ -1,10 +1,13 @@
 /** Tagged springs with their sweeps worked out, each sweep once. */
 import {
+	frameOf,
 	lengthOf,
 	mm,
 	sweepPoints,
+	USUAL_NOISE,
 	windowFigures,
 	workedSweep,
+	type BindFound,
 	type Millimetres,
 	type SpringCard,
 	type Sweep,
@@ -19,7 +22,7 @@ export function worked(sweep: Sweep, build: SpringCard['build']): WorkedSweep {
 	const key = `${sweep.id} ${build ?? ''}`;
 	const before = known.get(key);
 	if (before) return before;
-	const now = workedSweep(sweepPoints(sweep), build);
+	const now = workedSweep(sweepPoints(sweep), build, USUAL_NOISE, frameOf(sweep));
 	known.set(key, now);
 	return now;
 }
@@ -35,6 +38,20 @@ export interface TaggedSpring {
 	};
 	readonly sweeps: readonly Sweep[];
 }
+
+/** The bind of a spring: placed by hand on the chart, else the one found. */
+export const bindOf = (found: BindFound, placed: string | undefined): BindFound =>
+	placed === undefined
+		? found
+		: {
+				sort: 'bind',
+				height: lengthOf(placed),
+				from: lengthOf(placed),
+				to: lengthOf(placed),
+				step: mm(0),
+				stackPoints: 0,
+				gradual: null
+			};
 
 export interface Row {
 	readonly spring: TaggedSpring;

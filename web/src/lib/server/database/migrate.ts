@@ -6,6 +6,7 @@ import * as springBench from './migrations/0003-spring-bench';
 import * as rounds from './migrations/0004-rounds';
 import * as assembly from './migrations/0005-assembly';
 import * as signedEntries from './migrations/0006-signed-entries';
+import * as rightFigures from './migrations/0007-right-figures';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -13,7 +14,8 @@ const MIGRATIONS = {
 	'0003-spring-bench': springBench,
 	'0004-rounds': rounds,
 	'0005-assembly': assembly,
-	'0006-signed-entries': signedEntries
+	'0006-signed-entries': signedEntries,
+	'0007-right-figures': rightFigures
 };
 
 /**

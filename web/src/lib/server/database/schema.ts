@@ -14,6 +14,7 @@ import type {
 	StationEntry,
 	Layout,
 	LengthUnit,
+	SetLimits,
 	LoadUnit
 } from '@zinc-ledger/core';
 
@@ -109,6 +110,7 @@ export interface Tables {
 		engine_state: Reading['engine'] | null;
 		set_id: string | null;
 		lash: JSONColumnType<NonNullable<Reading['lash']>> | null;
+		clock: JSONColumnType<NonNullable<Reading['clock']>> | null;
 		person_id: string;
 		at: Date;
 		position: Generated<string>;
@@ -157,6 +159,8 @@ export interface Tables {
 		job_id: string | null;
 		seat: string;
 		lift: string;
+		/** Limits of its own; the usual ones where it has none. */
+		limits: ColumnType<Partial<SetLimits> | null, string | null | undefined, string | null>;
 		created_at: Written;
 		created_by: string;
 	};

@@ -112,7 +112,8 @@ const keepStation = (trx: Database, jobId: string, entry: StationEntry) =>
  * stations' builds become what it says. The same plan twice is harmless; the
  * next one supersedes it.
  */
-export async function acceptPlan(db: Database, jobId: string, plan: Plan): Promise<void> {
+export async function acceptPlan(db: Database, jobId: string, asked: Plan): Promise<void> {
+	const { before: _, withdraws: __, ...plan } = asked;
 	await db.transaction().execute(async (trx) => {
 		const rows = await trx
 			.selectFrom('station')
@@ -129,7 +130,8 @@ export async function acceptPlan(db: Database, jobId: string, plan: Plan): Promi
 			.where('id', '=', plan.id)
 			.executeTakeFirst();
 		if (known) return;
-		await insertEntry(trx, jobId, 'plans', plan);
+		const before = plan.stations.map(({ label }) => rows.find((row) => row.label === label)!.entry);
+		await insertEntry(trx, jobId, 'plans', { ...plan, before });
 		const built = plan.stations.map((planned) => {
 			const { entry } = rows.find((row) => row.label === planned.label)!;
 			return { before: entry, after: plannedEntry(entry, planned) };
@@ -138,6 +140,65 @@ export async function acceptPlan(db: Database, jobId: string, plan: Plan): Promi
 		for (const { after } of built) await keepStation(trx, jobId, after);
 	});
 }
+
+/**
+ * Takes an accepted plan back, with the reason: its stations are built again as
+ * they were before it, and what it took goes back on the shelf. Only the newest
+ * plan, and only while its stations still are as it made them.
+ */
+export async function withdrawPlan(
+	db: Database,
+	jobId: string,
+	planId: string,
+	reason: string,
+	person: Person
+): Promise<void> {
+	await db.transaction().execute(async (trx) => {
+		const rows = await trx
+			.selectFrom('station')
+			.select(['label', 'entry'])
+			.where('job_id', '=', jobId)
+			.orderBy('position')
+			.forUpdate()
+			.execute();
+		const kept = await trx
+			.selectFrom('job_entry')
+			.select('entry')
+			.where('job_id', '=', jobId)
+			.where('list', '=', 'plans')
+			.orderBy('position')
+			.execute();
+		const plan = kept.at(-1)?.entry as Plan | undefined;
+		if (plan?.id !== planId) error(409, 'Only the newest plan can be taken back.');
+		const { before } = plan;
+		if (!before || plan.withdraws) error(409, 'This plan does not say what stood before it.');
+		const built = before.map((entry) => {
+			const now = rows.find(({ label }) => label === entry.label)!.entry;
+			const planned = plan.stations.find(({ label }) => label === entry.label)!;
+			if (!isSameEntry(now, plannedEntry(entry, planned)))
+				error(409, `${entry.label} was built otherwise since: change it there.`);
+			return { before: now, after: entry };
+		});
+		await insertEntry(trx, jobId, 'plans', {
+			id: uuid(),
+			withdraws: planId,
+			proven: false,
+			stations: before.map(({ label, shims, spring }) => ({
+				label,
+				shims,
+				...(spring !== undefined && { spring })
+			})),
+			note: reason,
+			person: person.id,
+			at: new Date().toISOString()
+		});
+		await reserve(trx, jobId, person.id, built);
+		for (const { after } of built) await keepStation(trx, jobId, after);
+	});
+}
+
+/** Whether two builds are the same, whatever the order of their keys. */
+const isSameEntry = (a: StationEntry, b: StationEntry) => changesBetween(a, b).length === 0;
 
 /** Takes what a plan needs off the shelf, and lays back what it takes out: shims of the job, lock sets of the library. */
 async function reserve(
@@ -229,12 +290,34 @@ export function changesBetween(
 	return [{ subject: path, from: before as Decision['from'], to: after as Decision['to'] }];
 }
 
+/** Keeps what somebody said to a question of the sheet. */
+export async function answerQuestion(
+	db: Database,
+	jobId: string,
+	subject: string,
+	answer: boolean,
+	person: Person
+): Promise<Decision> {
+	const job = await db.selectFrom('job').select('id').where('id', '=', jobId).executeTakeFirst();
+	if (!job) error(404, 'There is no such job.');
+	const decision = decide(person, { subject, to: answer });
+	await insertDecision(db, jobId, decision);
+	return decision;
+}
+
+/** "1-2 at 0-180": how an engine fires, in one line. */
+const firingText = (
+	order: readonly number[] | undefined,
+	angles: readonly number[] | undefined
+): string | undefined => order && `${order.join('-')}${angles ? ` at ${angles.join('-')}` : ''}`;
+
 /** Changes in which order an engine's cylinders fire, and keeps on the job who decided so. */
 export async function saveFiringOrder(
 	db: Database,
 	jobId: string,
 	firingOrder: readonly number[],
-	person: Person
+	person: Person,
+	firingAngles?: readonly number[]
 ): Promise<void> {
 	await db.transaction().execute(async (trx) => {
 		const engine = await trx
@@ -245,8 +328,11 @@ export async function saveFiringOrder(
 			.forUpdate('engine')
 			.executeTakeFirst();
 		if (!engine) error(404, 'There is no such job.');
-		if (json(firingOrder) === json(engine.layout.firingOrder)) return;
-		const layout = { ...engine.layout, firingOrder };
+		const before = engine.layout;
+		if (json([firingOrder, firingAngles]) === json([before.firingOrder, before.firingAngles]))
+			return;
+		const { firingAngles: _, ...rest } = before;
+		const layout = { ...rest, firingOrder, ...(firingAngles && { firingAngles }) };
 		const problem = layoutProblem(layout);
 		if (problem) error(400, `Firing order: ${problem.message}.`);
 		await trx
@@ -259,8 +345,8 @@ export async function saveFiringOrder(
 			jobId,
 			decide(person, {
 				subject: 'engine.layout.firingOrder',
-				from: engine.layout.firingOrder?.join('-'),
-				to: firingOrder.join('-')
+				from: firingText(before.firingOrder, before.firingAngles),
+				to: firingText(firingOrder, firingAngles)
 			})
 		);
 	});

@@ -118,6 +118,7 @@ export function readingOf(row: Selectable<Tables['reading']>): Reading {
 		...(row.engine_state && { engine: row.engine_state }),
 		...(row.set_id && { set: row.set_id }),
 		...(row.lash && { lash: row.lash }),
+		...(row.clock && { clock: row.clock }),
 		person: row.person_id,
 		at: row.at.toISOString()
 	};

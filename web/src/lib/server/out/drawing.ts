@@ -1,6 +1,5 @@
 /** Head plan and section of a signed sheet, as SVG for paper. */
-import { evaluate, partsOf, type Job, type Layout, type State } from '@zinc-ledger/core';
-import { drawingOf, type Half } from '$lib/section/geometry';
+import type { Drawing, Half, Job, Layout, State } from '@zinc-ledger/core';
 import type { FrozenStation } from './frozen';
 
 const INK = '#171d1f';
@@ -54,15 +53,8 @@ export function headPlanSvg(job: Job, stations: readonly FrozenStation[], width:
 	return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${shapes.join('')}</svg>`;
 }
 
-/** The stack of one station, closed on the left and at full lift on the right; null where it cannot be drawn. */
-export function sectionSvg(job: Job, label: string, width: number, height: number): string | null {
-	const sheet = evaluate(job);
-	const station = sheet.stations.find((one) => one.label === label);
-	const entry = job.stations.find((one) => one.label === label);
-	const lift = station?.shared.lift?.gross;
-	if (!station || !entry || lift === undefined) return null;
-	const drawing = drawingOf(station, station.shared, partsOf(job.setup, entry), lift);
-	if (!drawing) return null;
+/** The stack of one station as it was frozen, closed on the left and at full lift on the right. */
+export function sectionSvg(drawing: Drawing, width: number, height: number): string {
 	const scale = Math.min(
 		(width - 8) / 2 / (drawing.outside + 3),
 		(height - 12) / (drawing.top + 6)
@@ -112,11 +104,3 @@ export function sectionSvg(job: Job, label: string, width: number, height: numbe
 	);
 	return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}"><rect x="0" y="${y(0)}" width="${width}" height="${4 * scale + 6}" fill="#e1e5e4"/>${under.join('')}${halfOf(drawing.closed, -1)}${halfOf(drawing.open, 1)}</svg>`;
 }
-
-/** Where least is left before coil bind: the station worth drawing. */
-export const tightest = (stations: readonly FrozenStation[]): string | null =>
-	stations.reduce<FrozenStation | null>((least, station) => {
-		const own = station.figures.bindMargin?.figure;
-		if (own == null) return least;
-		return least === null || own < least.figures.bindMargin!.figure! ? station : least;
-	}, null)?.label ?? null;

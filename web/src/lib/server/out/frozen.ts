@@ -14,12 +14,15 @@ import {
 	type Units
 } from '@zinc-ledger/core';
 import type { SignedSheet } from '@zinc-ledger/core/signed';
-import { COLUMN_VIEWS, verdictIn, type ColumnView } from '$lib/sheet/columns';
+import {
+	COLUMN_VIEWS,
+	showFigure,
+	verdictIn,
+	type ColumnView,
+	type Shown
+} from '$lib/sheet/columns';
 
-interface Judged {
-	readonly state: State;
-	readonly figure: number | null;
-}
+type Judged = Shown;
 
 export interface FrozenStation {
 	readonly label: string;
@@ -63,15 +66,14 @@ export interface OutColumn {
 export function outColumns(sheet: FrozenSheet): OutColumn[] {
 	const units = sheet.units.sentences;
 	const length = (figure: number) => showLength(figure as Millimetres, units);
-	const judged = (verdict: Judged | null, show: (figure: number) => string) =>
-		verdict?.figure == null ? null : { text: show(verdict.figure), state: verdict.state };
-	const ofFigure = ({ key, title, sort }: ColumnView): OutColumn => ({
-		title,
-		unit: sort === 'length' ? units.length : units.load,
-		of: (station) =>
-			judged(verdictIn(station, key), (figure) =>
-				sort === 'length' ? length(figure) : showLoad(figure as Newtons, units)
-			)
+	const ofFigure = (column: ColumnView): OutColumn => ({
+		title: column.title,
+		unit: column.sort === 'length' ? units.length : units.load,
+		of: (station) => {
+			const verdict = verdictIn(station, column.key);
+			const text = showFigure(verdict, column, units);
+			return verdict === null || text === null ? null : { text, state: verdict.state };
+		}
 	});
 	const all: OutColumn[] = [
 		...COLUMN_VIEWS.map(ofFigure),

@@ -5,11 +5,11 @@ import jsQR from 'jsqr';
 import Papa from 'papaparse';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
-import { METRIC, type Job } from '@zinc-ledger/core';
+import { METRIC, tightestStation, type Drawing, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { signSheet, type SignedSheet } from '@zinc-ledger/core/signed';
 import { sheetCsv } from './csv';
-import { headPlanSvg, sectionSvg, tightest } from './drawing';
+import { headPlanSvg, sectionSvg } from './drawing';
 import { frozen, outColumns } from './frozen';
 import { labelPdf, sheetPdf } from './pdf';
 
@@ -112,15 +112,24 @@ describe('drawings', () => {
 		expect(svg.match(/#a9211c/g)).toHaveLength(1);
 		expect(headPlanSvg(twin.job, frozen(twin).stations, 500)).not.toContain('#a9211c');
 	});
-	it('the section is of the valve with the least room before bind', () => {
-		const label = tightest(frozen(twin).stations)!;
+	it('the section is of the valve with the least room before bind, as it was frozen', () => {
+		const label = twin.section!.station;
 		const least = Math.min(
 			...frozen(twin).stations.map(({ figures }) => figures.bindMargin!.figure!)
 		);
 		const own = frozen(twin).stations.find((station) => station.label === label)!;
 		expect(own.figures.bindMargin!.figure).toBe(least);
-		expect(sectionSvg(twin.job, label, 130, 130)).toMatch(/^<svg[^>]*>.*<circle.*<\/svg>$/);
-		expect(sectionSvg(twin.job, '9I', 130, 130)).toBeNull();
-		expect(tightest([])).toBeNull();
+		const drawing = twin.section!.drawing as unknown as Drawing;
+		expect(sectionSvg(drawing, 130, 130)).toMatch(/^<svg[^>]*>.*<circle.*<\/svg>$/);
+		expect(tightestStation([])).toBeNull();
+	});
+	it('the paper of a sheet that froze no section has none, and draws nothing anew', async () => {
+		const { section: _, ...before } = twin;
+		const [old, now] = await Promise.all(
+			[before as SignedSheet, twin].map((sheet) => sheetPdf(sheet, 'A4', false))
+		);
+		const text = (pdf: Buffer) => execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf });
+		expect(text(now!).toString()).toContain('closed on the left');
+		expect(text(old!).toString()).not.toContain('closed on the left');
 	});
 });

@@ -7,6 +7,7 @@ import {
 	lengthOf,
 	showLength,
 	walk,
+	type Drawing,
 	type Job,
 	type Kind,
 	type Millimetres,
@@ -14,7 +15,7 @@ import {
 } from '@zinc-ledger/core';
 import type { SignedSheet } from '@zinc-ledger/core/signed';
 import { capital, shortDate } from '$lib/ui/words';
-import { headPlanSvg, sectionSvg, tightest } from './drawing';
+import { headPlanSvg, sectionSvg } from './drawing';
 import { frozen, outColumns, type FrozenSheet } from './frozen';
 
 const { resolve } = createRequire(import.meta.url);
@@ -86,7 +87,7 @@ export function sheetPdf(signed: SignedSheet, size: Size, isCustomers: boolean):
 			{ svg: headPlanSvg(job, sheet.stations, width), margin: [0, 7, 0, 6] },
 			figures(sheet, job),
 			{
-				columns: [...KINDS.map((kind) => partsOfKind(job, sheet, kind)), drawn(job, sheet)],
+				columns: [...KINDS.map((kind) => partsOfKind(job, sheet, kind)), drawn(signed)],
 				columnGap: 14,
 				margin: [0, 8, 0, 0]
 			},
@@ -235,16 +236,15 @@ function partsOfKind(job: Job, sheet: FrozenSheet, kind: Kind): Column {
 	};
 }
 
-function drawn(job: Job, sheet: FrozenSheet): Column {
-	const label = tightest(sheet.stations);
-	const section = label === null ? null : sectionSvg(job, label, 170, 190);
+/** The section as it was signed; a sheet that froze none has none. */
+function drawn({ section }: SignedSheet): Column {
 	return {
 		width: 170,
 		stack: section
 			? [
-					{ svg: section, width: 170 },
+					{ svg: sectionSvg(section.drawing as unknown as Drawing, 170, 190), width: 170 },
 					{
-						text: `${label}: closed on the left, full lift on the right`,
+						text: `${section.station}: closed on the left, full lift on the right`,
 						fontSize: 6.5,
 						color: SOFT
 					}

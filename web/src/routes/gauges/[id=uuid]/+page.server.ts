@@ -33,8 +33,8 @@ export const actions = {
 		const refuse = (checkProblem: string) => fail(400, { checkProblem, typed });
 		if (!person) return refuse('Pick who works at this bench first; what is typed here stays.');
 		await known(params.id);
-		const figure = (text: string) => {
-			if (typed.dimension === 'load') return withUnit(text, units.load);
+		const figure = (text: string, isLoad: boolean) => {
+			if (isLoad) return withUnit(text, units.load);
 			const entry = readSignedEntry(text, units.length);
 			return entry.ok ? entry.text : text;
 		};
@@ -42,8 +42,9 @@ export const actions = {
 			id: uuid(),
 			gauge: params.id,
 			against: typed.against,
-			reference: figure(typed.reference ?? ''),
-			read: figure(typed.read ?? ''),
+			reference: figure(typed.reference ?? '', typed.dimension !== 'length'),
+			// On a solid block the dial's way is read for the load put on.
+			read: figure(typed.read ?? '', typed.dimension === 'load'),
 			person: person.id,
 			at: new Date().toISOString()
 		});

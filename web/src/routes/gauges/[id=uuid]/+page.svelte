@@ -2,10 +2,12 @@
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import {
 		checksInForce,
+		checksStillWanted,
 		compareGauges,
 		correctionInForce,
 		dimensionOf,
 		dueOn,
+		frameStiffness,
 		headFactor,
 		lengthOf,
 		loadOf,
@@ -48,10 +50,14 @@
 			return match ? [[value(check.read), value(match.read)] as const] : [];
 		});
 	}
+	const frame = $derived(frameStiffness(data.checks));
 	const factor = $derived(
 		data.gauge.sort === 'on-head tester'
 			? headFactor(
-					data.checks.map((check) => ({ bench: value(check.reference), head: value(check.read) }))
+					checksInForce(data.checks, 'load').map((check) => ({
+						bench: value(check.reference),
+						head: value(check.read)
+					}))
 				)
 			: null
 	);
@@ -78,11 +84,20 @@
 				{#if dueOn(data.checks, data.gauge.dueMonths)}
 					· check again on <span class="figure">{dueOn(data.checks, data.gauge.dueMonths)}</span>
 				{/if}
+				{#if frame !== null}
+					· a millimetre of its frame holds <b class="figure">{Math.round(frame)}</b> N
+				{/if}
 				{#if factor !== null}
 					· reads true when multiplied by <b class="figure">{factor.toFixed(3)}</b>
 				{/if}
 			</p>
 			{#each reads as dimension (dimension)}
+				{#if checksStillWanted(data.checks, dimension) > 0}
+					<p class="mt-1">
+						<Mark state="watch" /> One more check of {dimension} tells how well the correction holds;
+						until then it counts as no better than a single reading.
+					</p>
+				{/if}
 				{@const checks = checksInForce(data.checks, dimension)}
 				{#if checks.length > 1}
 					<Residuals
@@ -131,6 +146,7 @@
 						Checked
 						<select class="field w-32" name="dimension" aria-label="Length or load">
 							{#each reads as dimension (dimension)}<option>{dimension}</option>{/each}
+							<option value="frame">frame, on a solid block</option>
 						</select>
 					</label>
 				{:else}
@@ -153,7 +169,9 @@
 			{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
 			<p class="mt-2 text-[13px] text-soft">
 				Checks of one day count together: one gives an offset, several a straight line. The same
-				spring or standard named alike on two gauges compares them.
+				spring or standard named alike on two gauges compares them. {#if reads.length > 1}A pull on
+					a solid block, its load and how far the dial moved, tells the frame’s stiffness: solid is
+					what is as steep as that.{/if}
 			</p>
 			{#if comparisons.length > 0}
 				<h2 class="mt-6 border-b border-ink pb-1 font-semibold">Against other gauges</h2>

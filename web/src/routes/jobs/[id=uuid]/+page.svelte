@@ -5,6 +5,7 @@
 	import { KINDS, showPhrase, walk } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
+	import Question from '$lib/job/Question.svelte';
 	import StationDetail from '$lib/job/StationDetail.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
@@ -137,6 +138,11 @@
 <div class="flex-none px-4 pt-3">
 	<HeadPlan job={book.job} stations={book.sheet.stations} {selected} onselect={select} />
 </div>
+{#each book.sheet.remarks.filter(({ asks }) => asks) as remark (remark.asks)}
+	<p role="alert" class="mx-4 mt-2 border-l-4 border-watch py-1 pl-3">
+		<Question {remark} />
+	</p>
+{/each}
 <div class="flex min-h-0 flex-1 flex-col gap-x-4 px-4 pt-2 bench:flex-row">
 	<div class="flex min-h-0 min-w-0 flex-1 flex-col">
 		<div
@@ -161,7 +167,7 @@
 						{finding.title}, {places}: {compared}{finding.acceptance ? ', accepted' : ''}
 					</a>
 				{/each}
-				{#each book.sheet.remarks as remark, i (i)}
+				{#each book.sheet.remarks.filter(({ asks }) => !asks) as remark, i (i)}
 					<span class="ml-3">
 						<Mark state={remark.state} />
 						{showPhrase(remark.text, bench.units)}

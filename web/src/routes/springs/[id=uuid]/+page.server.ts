@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { lengthOf, middleSpring, mm, ontoSetup, type LibraryPart } from '@zinc-ledger/core';
 import { readSweep } from '@zinc-ledger/core/sweep-schema';
 import { newSweep, sweepFromCsv, type Columns } from '$lib/springs/csv';
-import { worked } from '$lib/springs/worked';
+import { bindOf, worked } from '$lib/springs/worked';
 import { ask } from '$lib/server/ask';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
@@ -71,9 +71,10 @@ export const actions = {
 		const set = await ask((db) => findSet(db, params.id));
 		if (!set?.jobId) error(409, 'This set is not for a job.');
 		const springs = await ask((db) => springsOf(db, params.id, 1));
-		const tested = springs.flatMap(({ tag, sweeps: [sweep] }) => {
+		const tested = springs.flatMap(({ tag, sweeps: [sweep], measured }) => {
 			const done = sweep && worked(sweep, set.card?.build);
-			return done?.curve ? [{ tag, curve: done.curve, bind: done.bind }] : [];
+			const bind = done && bindOf(done.bind, measured.bind?.height);
+			return done?.curve && bind ? [{ tag, curve: done.curve, bind }] : [];
 		});
 		const middle = middleSpring(tested, mm(lengthOf(set.seat)));
 		if (!middle)

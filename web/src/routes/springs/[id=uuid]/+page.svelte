@@ -9,7 +9,8 @@
 		mm,
 		readEntry,
 		sweepPoints,
-		type LibraryPart
+		type LibraryPart,
+		type SetLimits
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
@@ -59,6 +60,37 @@
 			? { height, from: done.bind.from, to: done.bind.to }
 			: { height, from: height, to: height };
 	});
+
+	const LIMITS = [
+		['oddWatch', 'Off the median, watch from'],
+		['oddStop', 'stop from'],
+		['sagWatch', 'Load lost, watch from'],
+		['sagStop', 'stop from ']
+	] as const;
+	let limits = $derived(
+		Object.fromEntries(
+			LIMITS.map(([name]) => [name, String(Math.round(data.set.limits[name] * 1000) / 10)])
+		) as Record<keyof SetLimits, string>
+	);
+	let limitProblem = $state<string | null>(null);
+	async function keepLimits(event: SubmitEvent) {
+		event.preventDefault();
+		const body = Object.fromEntries(
+			LIMITS.map(([name]) => [name, Number(limits[name].replace(',', '.')) / 100])
+		);
+		const response = await fetch(`/api/sets/${data.set.id}/limits`, {
+			method: 'PUT',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify(body)
+		}).catch(() => null);
+		if (response?.ok) {
+			limitProblem = null;
+			await invalidateAll();
+		} else {
+			const answer = (await response?.json().catch(() => null)) as { message?: string } | null;
+			limitProblem = answer?.message ?? 'The server cannot be reached: nothing was changed.';
+		}
+	}
 
 	// Sweeps that were still on their way when this page was loaded.
 	onMount(() => void sweepOutbox.open());
@@ -186,7 +218,25 @@
 			{rows}
 			chosen={chosen?.spring.tag}
 			onchoose={(tag) => ((chosenTag = tag), (placing = null))}
+			limits={data.set.limits}
 		/>
+		<form class="mt-3 flex flex-wrap items-end gap-3 text-[13px]" onsubmit={keepLimits}>
+			{#each LIMITS as [name, label] (name)}
+				<label class="text-soft">
+					{label}
+					<span class="flex items-center gap-1">
+						<input
+							class="field figure w-16 text-right"
+							inputmode="decimal"
+							aria-label={label}
+							bind:value={limits[name]}
+						/> %
+					</span>
+				</label>
+			{/each}
+			<button class="button">Save limits</button>
+			{#if limitProblem}<p role="alert" class="font-semibold text-stop">{limitProblem}</p>{/if}
+		</form>
 	</div>
 
 	<aside
@@ -200,6 +250,7 @@
 				{cards}
 				seat={mm(seat)}
 				lift={data.set.lift}
+				limits={data.set.limits}
 			/>
 			<label class="mt-3 flex items-center gap-2">
 				<span class="flex-none text-soft">Beside it</span>

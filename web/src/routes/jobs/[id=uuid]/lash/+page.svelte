@@ -45,7 +45,9 @@
 
 	let order = $state<SettingOrder>('firing order');
 	const stops = $derived(stopsOf(book.job, order));
-	let firing = $state('');
+	let firing = $derived(layout.firingOrder?.join('-') ?? '');
+	let angles = $derived(layout.firingAngles?.join('-') ?? '');
+	let isChanging = $state(false);
 	let shelf = $derived(writeStock(book.job.setup.followerStock));
 	let problem = $state<string | null>(null);
 	const { length } = bench;
@@ -56,8 +58,12 @@
 			.split(/[^\d]+/)
 			.filter(Boolean)
 			.map(Number);
-		problem = await book.setFiringOrder(numbers);
-		if (problem === null) firing = '';
+		const degrees = angles
+			.split(/[^\d.]+/)
+			.filter(Boolean)
+			.map(Number);
+		problem = await book.setFiringOrder(numbers, degrees.length > 0 ? degrees : undefined);
+		if (problem === null) isChanging = false;
 	}
 
 	async function keepShelf(event: SubmitEvent) {
@@ -118,7 +124,7 @@
 	<div class="mt-4 grid gap-x-8 gap-y-6 bench:grid-cols-2">
 		<section aria-label="Setting order">
 			<h2 class="border-b-2 border-ink pb-1 font-semibold">The order to set in</h2>
-			{#if layout.firingOrder}
+			{#if layout.firingOrder && !isChanging}
 				<fieldset class="mt-2 flex flex-wrap gap-x-5">
 					<legend class="sr-only">Order</legend>
 					{#each SETTING_ORDERS as one (one)}
@@ -129,7 +135,10 @@
 					{/each}
 				</fieldset>
 				<p class="text-[13px] text-soft">
-					{words[order]} Fires {layout.firingOrder.join('-')}. {CAM_WORDS[cam.from]}
+					{words[order]} Fires {layout.firingOrder.join('-')}{layout.firingAngles
+						? ` at ${layout.firingAngles.join('°, ')}°`
+						: ''}. {CAM_WORDS[cam.from]}
+					<button class="underline" onclick={() => (isChanging = true)}>Change</button>
 				</p>
 				<table class="mt-2 w-full text-[14px]" aria-label="Stops of the order">
 					<thead>
@@ -165,6 +174,13 @@
 							? `; often ${usual.map((one) => one.join('-')).join(' or ')}`
 							: ''}"
 						bind:value={firing}
+						figure
+					/>
+					<TextField
+						class="mt-3"
+						label="Firing angles, where it fires unevenly"
+						hint="crankshaft degrees of each in turn, the first 0: a twin that fires 180° apart is 0-180"
+						bind:value={angles}
 						figure
 					/>
 					<button class="button button-main mt-3">Keep the firing order</button>

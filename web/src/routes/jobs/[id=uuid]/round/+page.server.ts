@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { QUANTITIES, SETTING_ORDERS, type Quantity, type SettingOrder } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
-import { listGauges } from '$lib/server/gauges';
+import { listGaugesWithRepeats } from '$lib/server/gauges';
 
 const named = (text: string | null) => text?.replaceAll('-', ' ');
 
@@ -14,6 +14,6 @@ export const load = async ({ url }) => {
 	return {
 		quantity: name as Quantity,
 		settingOrder: (order ?? null) as SettingOrder | null,
-		gauges: await ask(listGauges)
+		gauges: await ask(listGaugesWithRepeats)
 	};
 };

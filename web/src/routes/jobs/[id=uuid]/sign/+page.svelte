@@ -1,7 +1,14 @@
 <script lang="ts">
 	/** Sign-off: what is open, what was accepted and why, and the sheets signed so far. */
 	import { v7 as uuid } from 'uuid';
-	import { changedSince, maySign, openPoints, showPhrase, unsettled } from '@zinc-ledger/core';
+	import {
+		changedSince,
+		maySign,
+		NOTE_SUBJECTS,
+		openPoints,
+		showPhrase,
+		unsettled
+	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -29,6 +36,7 @@
 	let place = $state('');
 	let isPrivate = $state(true);
 	let holds = $state(false);
+	let about = $state<'' | (typeof NOTE_SUBJECTS)[number]>('');
 
 	async function accept(key: string) {
 		problem = await book.append('acceptances', bench.person, {
@@ -54,11 +62,13 @@
 			text: note.trim(),
 			private: isPrivate,
 			holds,
+			...(about && { about }),
 			at: new Date().toISOString()
 		});
 		if (problem === null) {
 			note = '';
 			holds = false;
+			about = '';
 		}
 	}
 
@@ -184,6 +194,7 @@
 						<li class="border-b border-hair py-1.5">
 							{#if holding.has(one.id)}<Mark state="stop" word />{/if}
 							{one.station ?? ''}
+							{#if one.about}<b>{capital(one.about)}:</b>{/if}
 							{one.text}
 							<span class="text-soft">
 								· {book.initials(one.person)}{one.private
@@ -205,6 +216,13 @@
 								<option value="">whole job</option>
 								{#each book.job.stations as { label } (label)}<option value={label}>{label}</option
 									>{/each}
+							</select>
+						</label>
+						<label>
+							<span class="sr-only">About</span>
+							<select class="field w-36" bind:value={about} aria-label="About">
+								<option value="">any note</option>
+								{#each NOTE_SUBJECTS as subject (subject)}<option>{subject}</option>{/each}
 							</select>
 						</label>
 						<label class="flex min-h-9 items-center gap-2">

@@ -6,12 +6,15 @@
 		cardLine,
 		correctionInForce,
 		dialTarget,
+		frameOf,
+		frameStiffness,
 		lengthOf,
 		mm,
 		readEntry,
 		storedEnergy,
 		sweepFigures,
 		sweepPoints,
+		USUAL_NOISE,
 		withUnit,
 		type Sweep
 	} from '@zinc-ledger/core';
@@ -23,6 +26,7 @@
 	import { newSweep } from '$lib/springs/csv';
 	import SweepChart from '$lib/springs/SweepChart.svelte';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
+	import { BIND_WORDS } from '$lib/springs/words';
 	import TextField from '$lib/ui/TextField.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
@@ -83,6 +87,7 @@
 			height: correctionInForce(checks, 'length'),
 			load: correctionInForce(checks, 'load')
 		};
+		const frame = frameStiffness(checks);
 		const applied = ({ gain, offset }: { gain: number; offset: number }) => ({ gain, offset });
 		return newSweep(
 			{
@@ -92,7 +97,11 @@
 				fixture: fixtureRead.text,
 				...(retainer.trim() && { retainer: retainer.trim() }),
 				...(checks.length > 0 && {
-					correction: { height: applied(correction.height), load: applied(correction.load) }
+					correction: {
+						height: applied(correction.height),
+						load: applied(correction.load),
+						...(frame !== null && { frame: Math.round(frame) })
+					}
 				}),
 				person: bench.person.name
 			},
@@ -103,7 +112,11 @@
 	const live = $derived(sweep ? sweepPoints(sweep) : []);
 	const now = $derived(live.at(-1));
 	const isOver = $derived(capture.phase === 'done' || capture.phase === 'interrupted');
-	const figures = $derived(isOver ? sweepFigures(live, { seat, lift }, card?.build) : null);
+	const figures = $derived(
+		isOver && sweep
+			? sweepFigures(live, { seat, lift }, card?.build, USUAL_NOISE, frameOf(sweep))
+			: null
+	);
 	const targets = $derived.by(() => {
 		if (!fixtureRead.ok) return [];
 		const at = (name: string, height: number) => ({
@@ -212,7 +225,7 @@
 		</div>
 		{#if figures}
 			<dl class="mt-2 flex flex-wrap gap-x-8 border-t border-rule pt-2">
-				{#each [['Seat', load(figures.seat)], ['Open', load(figures.open)], ['Bind', figures.bind.sort === 'bind' ? length(figures.bind.height) : figures.bind.why], ['Energy', figures.energy === null ? '·' : `${figures.energy.toFixed(1)} J`]] as const as [name, text] (name)}
+				{#each [['Seat', load(figures.seat)], ['Open', load(figures.open)], ['Bind', figures.bind.sort === 'bind' ? length(figures.bind.height) : BIND_WORDS[figures.bind.why]], ['Energy', figures.energy === null ? '·' : `${figures.energy.toFixed(1)} J`]] as const as [name, text] (name)}
 					<div>
 						<dt class="text-[13px] text-soft">{name}</dt>
 						<dd class="figure text-2xl">{text}</dd>

@@ -1,16 +1,29 @@
 import { error, json } from '@sveltejs/kit';
+import { z } from 'zod';
 import { Plan } from '@zinc-ledger/core/schema';
+import { Id, Line } from '@zinc-ledger/core/units-schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
-import { acceptPlan } from '$lib/server/jobs/change';
+import { acceptPlan, withdrawPlan } from '$lib/server/jobs/change';
 import { findPerson } from '$lib/server/people';
+
+const Withdrawal = z.strictObject({ plan: Id, reason: Line.min(1, 'enter a reason') });
+
+/** Takes the newest plan back, with the reason. */
+export async function DELETE({ request, params, locals }) {
+	const { plan, reason } = await checkedBody(request, Withdrawal);
+	const { person } = locals;
+	if (!person) error(401, 'Pick who works at this bench first.');
+	await ask((db) => withdrawPlan(db, params.id, plan, reason, person));
+	return json({ kept: true });
+}
 
 /** Accepts a plan: keeps it, and makes the stations' builds what it says. */
 export async function POST({ request, params }) {
-	const plan = await checkedBody(request, Plan);
+	const plan = { ...(await checkedBody(request, Plan)), at: new Date().toISOString() };
 	return ask(async (db) => {
 		if (!(await findPerson(db, plan.person))) error(400, 'Pick who works at this bench.');
 		await acceptPlan(db, params.id, plan);
-		return json({ kept: true });
+		return json({ kept: true, at: plan.at });
 	});
 }

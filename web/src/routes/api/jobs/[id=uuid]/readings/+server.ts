@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { Reading } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
-import { storeReadings } from '$lib/server/readings';
+import { clockOf, storeReadings } from '$lib/server/readings';
 
 /**
  * Stores a reading and answers with the newest readings of its station, so that
@@ -13,7 +13,8 @@ import { storeReadings } from '$lib/server/readings';
  */
 export async function POST({ request, params }) {
 	const reading = await checkedBody(request, Reading);
-	return json({ readings: await ask((db) => storeReadings(db, params.id, [reading])) });
+	const clock = clockOf(request);
+	return json({ readings: await ask((db) => storeReadings(db, params.id, [reading], clock)) });
 }
 
 const Many = z.array(Reading).min(1, 'at least one reading').max(50, 'at most 50 readings');
@@ -21,5 +22,6 @@ const Many = z.array(Reading).min(1, 'at least one reading').max(50, 'at most 50
 /** Stores many readings at once, all or none, as {@link POST} does one. */
 export async function PUT({ request, params }) {
 	const readings = await checkedBody(request, Many);
-	return json({ readings: await ask((db) => storeReadings(db, params.id, readings)) });
+	const clock = clockOf(request);
+	return json({ readings: await ask((db) => storeReadings(db, params.id, readings, clock)) });
 }

@@ -34,15 +34,29 @@ function refuseSkipped(job: Job, entry: AssemblyStep): void {
 		error(400, 'How many are there? Count them.');
 }
 
+/** Work on the head names heads, stations and works that are there, and takes back with a reason. */
+function refuseUnknownWork(job: Job, entry: HeadWork): void {
+	const { heads, stations, headWork, number } = job;
+	if (entry.head && !heads.some(({ id }) => id === entry.head))
+		error(404, `There is no head ${entry.head} on job ${number}.`);
+	const unknown = entry.stations?.find((one) => !stations.some(({ label }) => label === one));
+	if (unknown) error(404, `There is no station ${unknown} on job ${number}.`);
+	if (entry.withdraws === undefined) return;
+	if (!headWork.some(({ id }) => id === entry.withdraws))
+		error(404, 'There is no such work on this job.');
+	if (!entry.note) error(400, 'Why is it taken back? Enter a reason.');
+}
+
 /** Adds to one of the job's lists that only ever grow. */
 export async function POST({ request, params }) {
 	if (!Object.hasOwn(SCHEMAS, params.list)) error(404, `There is no list ${params.list}.`);
 	const list = params.list as keyof typeof SCHEMAS;
-	const entry = await checkedBody(request, SCHEMAS[list]);
+	// What needs the server has the server's time: a bench's clock may be years off.
+	const entry = { ...(await checkedBody(request, SCHEMAS[list])), at: new Date().toISOString() };
 	return ask(async (db) => {
 		const loaded = await loadJob(db, params.id);
 		if (!loaded) error(404, 'There is no such job.');
-		const { stations, heads, number } = loaded.job;
+		const { stations, number } = loaded.job;
 		if (
 			'station' in entry &&
 			entry.station &&
@@ -51,11 +65,9 @@ export async function POST({ request, params }) {
 			error(404, `There is no station ${entry.station} on job ${number}.`);
 		}
 		if ('step' in entry) refuseSkipped(loaded.job, entry);
-		if ('work' in entry && entry.head && !heads.some(({ id }) => id === entry.head)) {
-			error(404, `There is no head ${entry.head} on job ${number}.`);
-		}
+		if ('work' in entry) refuseUnknownWork(loaded.job, entry);
 		if (!(await findPerson(db, entry.person))) error(400, 'Pick who works at this bench.');
 		await insertEntry(db, params.id, list, entry);
-		return json({ kept: true });
+		return json({ kept: true, at: entry.at });
 	});
 }

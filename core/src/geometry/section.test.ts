@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { evaluate, lengthOf, partsOf, type Job } from '@zinc-ledger/core';
-import { readJob } from '@zinc-ledger/core/file';
-import { drawingOf } from './geometry.ts';
+import { evaluate, lengthOf, partsOf, type Job } from '../index.ts';
+import { readJob } from '../job/file.ts';
+import { drawingOf } from './section.ts';
 
 let job: Job;
 beforeEach(() => {

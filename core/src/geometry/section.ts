@@ -4,7 +4,9 @@
  * diameters come from the parts where they are known and are assumed where
  * they are not, which the drawing says.
  */
-import { lengthOf, type KindSetup, type KindSheet, type StationSheet } from '@zinc-ledger/core';
+import type { KindSetup } from '../job/schema.ts';
+import type { KindSheet, StationSheet } from '../job/sheet.ts';
+import { lengthOf } from '../units/quantity.ts';
 
 export interface Coils {
 	readonly at: number;
@@ -113,6 +115,18 @@ export function drawingOf(
 		assumed: !card?.outer || !parts.valve?.stem
 	};
 }
+
+/** Where least is left before coil bind: the station worth drawing; null where no margin is known. */
+export const tightestStation = (
+	stations: readonly {
+		readonly label: string;
+		readonly figures: { readonly bindMargin: { readonly figure: number | null } | null };
+	}[]
+): string | null =>
+	stations.reduce<{ label: string; left: number } | null>((least, { label, figures }) => {
+		const left = figures.bindMargin?.figure ?? null;
+		return left === null || (least && least.left <= left) ? least : { label, left };
+	}, null)?.label ?? null;
 
 function sizes(given: { outside: string; wire: string } | undefined) {
 	return given ? { outside: lengthOf(given.outside), wire: lengthOf(given.wire) } : null;

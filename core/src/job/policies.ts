@@ -1,0 +1,15 @@
+/** Choices that shops make differently (handbook §11), and what notes may be about (§9). */
+
+/** Where practitioners disagree, with the more careful choice first: it stands where a job says nothing. */
+export const POLICIES = {
+	/** Whether a flat damper stays in its spring. */
+	damper: ['kept', 'removed'],
+	/** Springs that have run go in again never, or after they were tested. */
+	usedSprings: ['never', 'retested'],
+	locks: ['new only', 'inspected and reused'],
+	/** Every valve is measured, or a sample of them. */
+	measuring: ['every valve', 'a sample']
+} as const;
+
+/** A head laid aside half way carries a hand-over; dropped and damaged parts are noted at their station. */
+export const NOTE_SUBJECTS = ['hand-over', 'dropped part', 'damaged part'] as const;

@@ -1,0 +1,42 @@
+<script lang="ts">
+	/** What the sheet asks about readings, with its answers: only a person can know. */
+	import type { Remark } from '@zinc-ledger/core';
+	import { showPhrase } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import { capital } from '$lib/ui/words';
+	import { getBook } from './book.svelte';
+
+	let { remark }: { remark: Remark } = $props();
+	const book = getBook();
+	const bench = getBench();
+	let problem = $state<string | null>(null);
+	const ANSWERS = {
+		order: [
+			['Before', false],
+			['After', true]
+		],
+		'forgotten part': [['No, all was as written', false]]
+	} as const;
+	const answers = $derived(
+		remark.about === 'order' || remark.about === 'forgotten part' ? ANSWERS[remark.about] : []
+	);
+
+	async function say(answer: boolean) {
+		problem = await book.answer(remark.asks!, answer, bench.person);
+	}
+</script>
+
+<Mark state={remark.state} word />
+{showPhrase(remark.text, bench.units)}
+{#if remark.asks}
+	<span class="inline-flex flex-wrap gap-2 align-middle">
+		{#each answers as [word, answer] (word)}
+			<button class="button !min-h-9" onclick={() => say(answer)}>{word}</button>
+		{/each}
+	</span>
+	{#if remark.about === 'forgotten part'}
+		<span class="text-soft">If it was, void the readings and measure again.</span>
+	{/if}
+{/if}
+{#if problem}<span role="alert" class="font-semibold text-stop">{capital(problem)}</span>{/if}

@@ -1,0 +1,22 @@
+import { error, json } from '@sveltejs/kit';
+import { z } from 'zod';
+import { ask } from '$lib/server/ask';
+import { checkedBody } from '$lib/server/body';
+import { answerQuestion } from '$lib/server/jobs/change';
+
+/** What the sheet asks: if a part was forgotten on a head, if a reading came before or after a work. */
+const ASKED =
+	/^(heads\.[A-Za-z0-9]{1,8}\.forgotten\.(locator|shims|locks)|readings\.[0-9a-f-]{36}\.after\.[0-9a-f-]{36})$/;
+const Body = z.strictObject({
+	subject: z.string().regex(ASKED, 'a question that the sheet asks'),
+	answer: z.boolean()
+});
+
+/** Keeps what somebody said to a question of the sheet, as a decision. */
+export async function POST({ request, params, locals }) {
+	const { subject, answer } = await checkedBody(request, Body);
+	const { person } = locals;
+	if (!person) error(401, 'Pick who works at this bench first.');
+	const decision = await ask((db) => answerQuestion(db, params.id, subject, answer, person));
+	return json({ decision });
+}
