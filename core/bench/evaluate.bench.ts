@@ -7,7 +7,7 @@
  */
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
-import { evaluate, stationsOf, type Job } from '../src/index.ts';
+import { evaluate, headsOf, stationsOf, type Job } from '../src/index.ts';
 
 const demo = JSON.parse(readFileSync('demo/jobs/2409-twin-cam.json', 'utf8')) as Job;
 
@@ -26,6 +26,7 @@ function job32(tested: boolean): Job {
 	return {
 		...demo,
 		engine: { ...demo.engine, layout },
+		heads: [...headsOf(layout)],
 		setup,
 		stations,
 		readings: stations.flatMap((station, i) =>

@@ -20,6 +20,9 @@ export interface Fitted {
 export function fitGroups(job: Job, fitted: readonly Fitted[]): FitGroup[] {
 	const groups = new Map<KindSetup, Fitted[]>();
 	for (const one of fitted) groups.set(one.parts, [...(groups.get(one.parts) ?? []), one]);
+	const springs = new Map<string, SpringUse[]>();
+	for (const { entry, parts } of fitted)
+		springs.set(entry.head, [...(springs.get(entry.head) ?? []), ...springUse(parts)]);
 	return [...groups].map(([parts, members]) => {
 		const { kind } = members[0]!;
 		const isWholeKind = job.setup.kinds[kind.kind] === parts;
@@ -38,9 +41,7 @@ export function fitGroups(job: Job, fitted: readonly Fitted[]): FitGroup[] {
 				]),
 				shims: members.map(({ entry }) => entry.shims),
 				tipHeight: tips.length > 0 ? mm(Math.min(...tips)) : null,
-				springsOfHead: fitted.flatMap((other) =>
-					heads.has(other.entry.head) ? springUse(other.parts) : []
-				)
+				springsOfHead: [...heads].flatMap((head) => springs.get(head)!)
 			}
 		};
 	});
@@ -61,7 +62,11 @@ export function findings(
 			const check = rule.check(context);
 			const compared = check.outcome === 'missing' ? [] : check.compared;
 			const where = stations.length > 0 ? stations.join(' ') : context.kind;
-			const key = `${rule.id} ${where}: ${showPhrase(compared, METRIC)}`;
+			// Only what trips can be accepted, and then for the figures compared.
+			const key =
+				check.outcome === 'trips'
+					? `${rule.id} ${where}: ${showPhrase(compared, METRIC)}`
+					: `${rule.id} ${where}`;
 			const entry = newest.get(key);
 			return {
 				rule: rule.id,

@@ -70,6 +70,7 @@ export function given<T extends Record<string, unknown>>(
 	values: T,
 	check: (all: Given<T>) => Check
 ): Check {
-	const missing = Object.keys(values).filter((name) => values[name] == null);
-	return missing.length > 0 ? { outcome: 'missing', missing } : check(values as Given<T>);
+	let missing: string[] | null = null;
+	for (const name in values) if (values[name] == null) (missing ??= []).push(name);
+	return missing ? { outcome: 'missing', missing } : check(values as Given<T>);
 }

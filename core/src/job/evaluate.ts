@@ -8,17 +8,15 @@ import { ofLength, say } from '../units/phrase.ts';
 import { KINDS, type Kind } from '../station/layout.ts';
 import { middleOf, type Middle } from '../station/outlier.ts';
 import { worst, type State } from '../verdict/verdict.ts';
-import { standingReadings, type Standing } from './in-force.ts';
+import { standingReadings } from './in-force.ts';
 import { bareFigures, kindSheet } from './kind.ts';
 import { checksInForceOf, NO_CHECKS } from '../check/check.ts';
 import { commonDrift } from '../lash/drift.ts';
 import { findings, fitGroups, type Fitted } from '../fit/fit.ts';
 import type { Finding } from '../fit/finding.ts';
-import { bareHeightOf } from './planned.ts';
 import { sharedBy, type Shared } from './shared.ts';
-import { forgottenOn, headsApart } from './whole-head.ts';
+import { forgottenOn, headsApart, heightsRead } from './whole-head.ts';
 import { stationSheet } from './station.ts';
-import { taken } from './taken.ts';
 import { partsByStation } from './parts-of.ts';
 import { QUANTITIES, type Quantity } from './quantities.ts';
 import type { Inspection, Job } from './schema.ts';
@@ -33,7 +31,11 @@ import type { Extreme, KindSheet, Remark, Sheet, StationSheet } from './sheet.ts
 export function evaluate(job: Job): Sheet {
 	const standing = standingReadings(job);
 	const shared = sharedBy(job);
-	const bare = bareHeights(job, standing);
+	const heights = heightsRead(job, standing, shared.repeats);
+	const bare = job.stations.flatMap(({ label, kind, head }): BareHeight[] => {
+		const read = heights.get(label);
+		return read ? [{ kind, head, height: read.value }] : [];
+	});
 	const middles = new Map(
 		job.heads.map(({ id }) => [id, byKind((kind) => middleAmong(bare, shared, kind, id))])
 	);
@@ -64,7 +66,13 @@ export function evaluate(job: Job): Sheet {
 			];
 		})
 	);
-	const asked = forgottenOn(job, standing, ({ label }) => kindAt.get(label)!, shared);
+	const asked = forgottenOn(
+		job,
+		heights,
+		({ label }) => kindAt.get(label)!,
+		shared,
+		({ label }) => partsAt.get(label)!
+	);
 	const fitted = job.stations.map((entry): Fitted => {
 		const parts = partsAt.get(entry.label)!;
 		const kind = kindAt.get(entry.label)!;
@@ -77,7 +85,8 @@ export function evaluate(job: Job): Sheet {
 			checks: checks.get(entry.label) ?? NO_CHECKS,
 			kind,
 			shared,
-			isAsked: asked.has(entry.head)
+			isAsked: asked.has(entry.head),
+			height: heights.get(entry.label) ?? null
 		});
 		return { entry, parts, kind, sheet };
 	});
@@ -147,12 +156,6 @@ interface BareHeight {
 	readonly head: string;
 	readonly height: Millimetres;
 }
-
-const bareHeights = (job: Job, standing: ReadonlyMap<string, Standing>): BareHeight[] =>
-	job.stations.flatMap(({ label, kind, head }) => {
-		const read = taken(standing.get(label)!['installed height'], bareHeightOf);
-		return read ? [{ kind, head, height: read.value }] : [];
-	});
 
 /** The middle of a kind's bare heights, of one head or of all. */
 const middleAmong = (

@@ -28,27 +28,46 @@ export function standingReadings(job: Job): ReadonlyMap<string, Standing> {
 	const struck = new Set(job.voids.map((entry) => entry.reading));
 	const byStation = new Map(job.stations.map((station) => [station.label, blank()]));
 	for (const reading of job.readings) {
-		if (!struck.has(reading.id)) byStation.get(reading.station)?.[reading.quantity].push(reading);
+		if (struck.has(reading.id)) continue;
+		const all = byStation.get(reading.station);
+		if (!all) continue;
+		if (all[reading.quantity] === NO_READINGS) all[reading.quantity] = [reading];
+		else all[reading.quantity].push(reading);
 	}
 	const works = worksDone(job.headWork);
 	const answers = works.length === 0 ? new Map<string, boolean>() : orderAnswers(job.decisions);
+	const ofAll = lastWorks(works);
+	const isForAll = works.every(({ head, kind, stations }) => !head && !kind && !stations);
 	return new Map(
-		job.stations.map((station) => [
-			station.label,
-			withoutStale(
-				byStation.get(station.label)!,
-				works.filter((work) => concerns(work, station)),
-				answers
-			)
-		])
+		job.stations.map((station) => {
+			const own = isForAll ? ofAll : lastWorks(works.filter((work) => concerns(work, station)));
+			return [station.label, withoutStale(byStation.get(station.label)!, own, answers)];
+		})
 	);
 }
 
-const blank = () =>
-	Object.fromEntries(QUANTITIES.map((quantity) => [quantity, []])) as unknown as Record<
-		Quantity,
-		Reading[]
-	>;
+/** Works on a station, oldest first, and the last of them that makes each quantity stale. */
+interface LastWorks {
+	readonly works: readonly HeadWork[];
+	readonly of: ReadonlyMap<Quantity, HeadWork>;
+}
+
+const lastWorks = (works: readonly HeadWork[]): LastWorks => ({
+	works,
+	of: new Map(
+		QUANTITIES.flatMap((quantity) => {
+			const last = works.findLast(({ work }) => makesStale(work, quantity));
+			return last ? [[quantity, last] as const] : [];
+		})
+	)
+});
+
+/** Shared by all that has none; never added to. */
+const NO_READINGS: Reading[] = [];
+const NONE_OF_ANY = Object.fromEntries(
+	QUANTITIES.map((quantity) => [quantity, NO_READINGS])
+) as Record<Quantity, Reading[]>;
+const blank = (): Record<Quantity, Reading[]> => ({ ...NONE_OF_ANY });
 
 /** What was done to a head and not taken back, oldest first. */
 export function worksDone(headWork: readonly HeadWork[]): readonly HeadWork[] {
@@ -78,24 +97,26 @@ export const madeStaleBy = (
 
 function withoutStale(
 	all: Record<Quantity, Reading[]>,
-	works: readonly HeadWork[],
+	{ works, of }: LastWorks,
 	answers: ReadonlyMap<string, boolean>
 ): Standing {
 	const stale = new Map<Quantity, Work>();
 	const open: OpenOrder[] = [];
 	for (const quantity of QUANTITIES) {
-		if (all[quantity].length > 1) all[quantity].sort(newestFirst);
-		const own = works.filter(({ work }) => makesStale(work, quantity));
-		if (own.length === 0 || all[quantity].length === 0) continue;
-		const newest = own.at(-1)!;
 		const readings = all[quantity];
+		if (readings.length === 0) continue;
+		if (readings.length > 1) readings.sort(newestFirst);
+		const newest = of.get(quantity);
+		if (!newest) continue;
+		const done = Date.parse(newest.at);
 		all[quantity] = readings.filter((reading) => {
-			const answer = answers.get(orderSubject(reading.id, newest.id));
-			if (answer === undefined && isOrderOpen(reading, newest)) {
+			const answer =
+				answers.size === 0 ? undefined : answers.get(orderSubject(reading.id, newest.id));
+			if (answer === undefined && isOrderOpen(reading, done)) {
 				open.push({ reading, work: newest });
 				return false;
 			}
-			return answer ?? readingTime(reading) > Date.parse(newest.at);
+			return answer ?? readingTime(reading) > done;
 		});
 		if (all[quantity].length === 0 && !open.some(({ reading }) => reading.quantity === quantity))
 			stale.set(quantity, newest.work);

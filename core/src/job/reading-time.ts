@@ -2,7 +2,7 @@
  * When a reading was taken. A bench's clock may be wrong, and a reading may arrive
  * hours after it was typed; neither is a reason to refuse it (handbook §8).
  */
-import type { Decision, HeadWork, Reading } from './schema.ts';
+import type { Decision, Reading } from './schema.ts';
 
 /**
  * The time a reading is taken to be of, in milliseconds: as claimed, less what its
@@ -22,10 +22,11 @@ const TOO_NEAR = 5 * 60_000;
  * Whether it is open if a reading was taken before a work on the head or after
  * it: it arrived after the work, claims to be from before it, and its clock does
  * not settle the matter.
+ *
+ * @param done when the work was done, in milliseconds
  */
-export function isOrderOpen(reading: Reading, work: HeadWork): boolean {
+export function isOrderOpen(reading: Reading, done: number): boolean {
 	const { clock } = reading;
-	const done = Date.parse(work.at);
 	if (!clock || Date.parse(clock.arrived) <= done) return false;
 	const taken = readingTime(reading);
 	if (taken > done) return false;

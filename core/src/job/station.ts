@@ -29,14 +29,7 @@ import {
 } from '../verdict/verdict.ts';
 import type { Standing } from './in-force.ts';
 import { movingMass } from '../mass/mass.ts';
-import {
-	bareHeightOf,
-	lengthRead,
-	plannedGap,
-	plannedGapAtLift,
-	plannedRocker,
-	plannedTip
-} from './planned.ts';
+import { lengthRead, plannedGap, plannedGapAtLift, plannedRocker, plannedTip } from './planned.ts';
 import { QUANTITIES, ROCKER_GAPS } from './quantities.ts';
 import type { Inspection, Job, KindSetup, StationEntry } from './schema.ts';
 import type { Shared } from './shared.ts';
@@ -65,6 +58,8 @@ export interface StationQuestion {
 	/** What stations with these parts have in common. */
 	readonly kind: KindSheet;
 	readonly shared: Shared;
+	/** Its bare height, as read. */
+	readonly height: Taken | null;
 	/** Whether it is open if a part was forgotten on this whole head: nothing is advised until somebody says. */
 	readonly isAsked: boolean;
 }
@@ -79,7 +74,8 @@ export function stationSheet({
 	checks,
 	kind,
 	shared,
-	isAsked
+	isAsked,
+	height: heightTaken
 }: StationQuestion): StationSheet {
 	const { limits, repeats } = shared;
 	const build = {
@@ -90,7 +86,6 @@ export function stationSheet({
 	const shims = station.shims.map(lengthOf).toSorted((a, b) => b - a);
 	const offset = build.lockOffset;
 	const pumpUp = kind.lift ? pumpUpOf(kind.lift) : mm(0);
-	const heightTaken = taken(standing['installed height'], bareHeightOf, repeats);
 	const gapTaken = taken(
 		standing['seal gap'],
 		(reading) => plannedGap(reading, offset, parts),
@@ -569,13 +564,14 @@ function loadRemedy(which: 'Seat' | 'Open', load: Newtons, wanted: Newtons): Phr
 	return say`${which} load ${apart} ${load < wanted ? 'under' : 'over'} the ${ofLoad(wanted)} wanted`;
 }
 
-const inForceOf = (standing: Standing): StationSheet['inForce'] =>
-	Object.fromEntries(
-		QUANTITIES.flatMap((quantity) => {
-			const [newest] = standing[quantity];
-			return newest ? [[quantity, newest]] : [];
-		})
-	);
+function inForceOf(standing: Standing): StationSheet['inForce'] {
+	const inForce: StationSheet['inForce'] = {};
+	for (const quantity of QUANTITIES) {
+		const [newest] = standing[quantity];
+		if (newest) inForce[quantity] = newest;
+	}
+	return inForce;
+}
 
 function remarksOf(verdicts: readonly Verdict[]): Remark[] {
 	return verdicts

@@ -11,7 +11,7 @@ import type { Shared } from './shared.ts';
 import type { Decision, Job, KindSetup, Reading, StationEntry } from './schema.ts';
 import type { KindSheet, Remark } from './sheet.ts';
 import { installedHeight } from '../station/stack.ts';
-import { taken } from './taken.ts';
+import { taken, type GaugeRepeats, type Taken } from './taken.ts';
 
 /** What a decision is about that says no part was forgotten on a head. */
 export const forgottenSubject = (head: string, part: Forgettable) =>
@@ -20,28 +20,43 @@ export const forgottenSubject = (head: string, part: Forgettable) =>
 const isAnswered = (decisions: readonly Decision[], subject: string) =>
 	decisions.findLast((decision) => decision.subject === subject)?.to === false;
 
+/** The bare height of every station that was read, by label. */
+export const heightsRead = (
+	job: Job,
+	standing: ReadonlyMap<string, Standing>,
+	repeats: GaugeRepeats
+): ReadonlyMap<string, Taken> =>
+	new Map(
+		job.stations.flatMap(({ label }) => {
+			const read = taken(standing.get(label)!['installed height'], bareHeightOf, repeats);
+			return read ? [[label, read] as const] : [];
+		})
+	);
+
 /**
  * Heads on which every valve is off by the thickness of one part, until somebody
  * says that it was in place: head id → what to ask.
  */
 export function forgottenOn(
 	job: Job,
-	standing: ReadonlyMap<string, Standing>,
+	heights: ReadonlyMap<string, Taken>,
 	kindOf: (entry: StationEntry) => KindSheet,
-	{ limits }: Shared
+	{ limits }: Shared,
+	partsAt: (entry: StationEntry) => KindSetup = (entry) => partsOf(job.setup, entry)
 ): ReadonlyMap<string, Remark> {
 	const asked = new Map<string, Remark>();
 	for (const head of job.heads) {
 		const stations = job.stations.filter((entry) => entry.head === head.id);
-		const heights = stations.flatMap((entry) => {
-			const parts = partsOf(job.setup, entry);
+		const offs = stations.flatMap((entry) => {
+			const read = heights.get(entry.label);
+			if (!read) return [];
+			const parts = partsAt(entry);
 			const aim = kindOf(entry).target.height ?? cardHeightOf(parts);
-			const read = taken(standing.get(entry.label)!['installed height'], bareHeightOf);
-			if (!read || aim === null) return [];
+			if (aim === null) return [];
 			const height = builtHeight(read.value, entry, parts);
 			return [{ off: mm(height - aim), wouldBe: offIfWrong(read.newest, entry, parts) }];
 		});
-		const found = forgottenPart(heights, limits.outlierLeast);
+		const found = forgottenPart(offs, limits.outlierLeast);
 		if (!found) continue;
 		const subject = forgottenSubject(head.id, found.part);
 		if (isAnswered(job.decisions, subject)) continue;
@@ -56,7 +71,7 @@ export function forgottenOn(
 			state: 'watch',
 			about: 'forgotten part',
 			asks: subject,
-			text: say`All ${heights.length} valves of the ${head.name} read ${by} too ${found.by > 0 ? 'tall' : 'short'}, just ${word}: was it ${found.by > 0 ? 'left out' : 'in place after all'} when they were measured?`
+			text: say`All ${offs.length} valves of the ${head.name} read ${by} too ${found.by > 0 ? 'tall' : 'short'}, just ${word}: was it ${found.by > 0 ? 'left out' : 'in place after all'} when they were measured?`
 		});
 	}
 	return asked;

@@ -23,13 +23,19 @@ export function say(
 	texts: TemplateStringsArray,
 	...holes: readonly (string | number | Measure | Phrase)[]
 ): Phrase {
-	const parts = texts.flatMap((text, i): Phrase => {
+	const parts: (string | Measure)[] = [];
+	const add = (part: string | Measure) => {
+		if (part !== '') parts.push(part);
+	};
+	texts.forEach((text, i) => {
+		add(text);
 		const hole = holes[i];
-		if (hole === undefined) return [text];
-		if (typeof hole === 'number') return [text, String(hole)];
-		return Array.isArray(hole) ? [text, ...(hole as Phrase)] : [text, hole as string | Measure];
+		if (hole === undefined) return;
+		if (typeof hole === 'number') add(String(hole));
+		else if (Array.isArray(hole)) (hole as Phrase).forEach(add);
+		else add(hole as string | Measure);
 	});
-	return parts.filter((part) => part !== '');
+	return parts;
 }
 
 /** Phrases with a separator between them. */

@@ -73,17 +73,17 @@ export const INERTIA_TEXT = textOf('', 'kg·mm²');
  * @example lengthOf('1.820 in') // 46.228
  */
 export function lengthOf(text: string): Millimetres {
-	return mm(parse(text, LENGTH_TEXT, MM_PER));
+	return mm(remembered(lengths, text, () => parse(text, LENGTH_TEXT, MM_PER)));
 }
 
 /** The load that a text such as "130 lbf" stands for, in newtons. Throws as {@link lengthOf} does. */
 export function loadOf(text: string): Newtons {
-	return newtons(parse(text, LOAD_TEXT, NEWTONS_PER));
+	return newtons(remembered(loads, text, () => parse(text, LOAD_TEXT, NEWTONS_PER)));
 }
 
 /** A length in millimetres, or a load in newtons, by its unit. Throws as {@link lengthOf} does. */
 export function siOf(text: string): number {
-	return LENGTH_TEXT.test(text) ? lengthOf(text) : loadOf(text);
+	return lengths.has(text) || LENGTH_TEXT.test(text) ? lengthOf(text) : loadOf(text);
 }
 
 /** The spring rate that a text such as "355 lbf/in" stands for, in newtons a millimetre. Throws as {@link lengthOf} does. */
@@ -113,6 +113,20 @@ export function vacuumOf(text: string): Kilopascals {
 /** The moment of inertia that a text such as "31.0 kg·mm²" stands for. Throws as {@link lengthOf} does. */
 export function inertiaOf(text: string): KilogramSquareMillimetres {
 	return parse(text, INERTIA_TEXT, { 'kg·mm²': 1 }) as KilogramSquareMillimetres;
+}
+
+/** Texts read before: a sheet reads the same few hundred over and over. */
+const lengths = new Map<string, number>();
+const loads = new Map<string, number>();
+const MOST_REMEMBERED = 5000;
+
+function remembered(known: Map<string, number>, text: string, read: () => number): number {
+	const before = known.get(text);
+	if (before !== undefined) return before;
+	const value = read();
+	if (known.size >= MOST_REMEMBERED) known.clear();
+	known.set(text, value);
+	return value;
 }
 
 function parse(text: string, pattern: RegExp, per: Readonly<Record<string, number>>): number {

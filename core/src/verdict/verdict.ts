@@ -83,7 +83,7 @@ export interface Judging<Q extends number> {
  */
 export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q>): Verdict<Q> {
 	const { limits, sources, uncertainty = 0, resolution } = how;
-	if (![figure, uncertainty, ...limits.map(({ at }) => at)].every(Number.isFinite)) {
+	if (!isAllFinite(figure, uncertainty, limits)) {
 		return {
 			...notMeasured<Q>(['no finite figure: look at what it was worked out from']),
 			sources
@@ -122,6 +122,12 @@ export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q
 		sources,
 		remedy
 	};
+}
+
+function isAllFinite(figure: number, uncertainty: number, limits: readonly Limit[]): boolean {
+	if (!Number.isFinite(figure) || !Number.isFinite(uncertainty)) return false;
+	for (const { at } of limits) if (!Number.isFinite(at)) return false;
+	return true;
 }
 
 /** How far inside its limit a figure is, after rounding to the comparison step. */

@@ -10,7 +10,7 @@ import { standingReadings } from '../in-force.ts';
 import { kindSheet } from '../kind.ts';
 import { partsOf, springAt } from '../parts-of.ts';
 import type { ShimStock } from '../../plan/shim.ts';
-import { forgottenOn } from '../whole-head.ts';
+import { forgottenOn, heightsRead } from '../whole-head.ts';
 import type { StationEntry } from '../schema.ts';
 import { sharedBy } from '../shared.ts';
 import type { KindSheet } from '../sheet.ts';
@@ -140,7 +140,7 @@ function problemOf({ job, lockStock, placeSprings, fixed }: PlanQuestion): Asked
 	const springs = placeSprings ? (setup.springs ?? []).filter((one) => !kept.has(one)) : [];
 	const asked = forgottenOn(
 		job,
-		standing,
+		heightsRead(job, standing, shared.repeats),
 		(entry) => kindSheet(entry.kind, partsOf(setup, entry), setup, null),
 		shared
 	);

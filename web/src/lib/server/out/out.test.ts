@@ -49,7 +49,7 @@ describe('the columns of a signed sheet', () => {
 					least: '500 mbar',
 					seconds: 10,
 					person: job.people[0]!.id,
-					at: '2026-03-20T09:00:00Z'
+					at: '2026-11-20T09:00:00Z'
 				}
 			]
 		}));
@@ -84,7 +84,7 @@ describe('paper', () => {
 					private: false,
 					holds: false,
 					person: job.people[0]!.id,
-					at: '2026-03-20T09:00:00Z'
+					at: '2026-11-20T09:00:00Z'
 				}
 			],
 			stations: job.stations.map((station) => ({ ...station, shims: ['0.40 mm', '0.75 mm'] }))
