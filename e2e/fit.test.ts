@@ -127,7 +127,7 @@ describe('the head itself', () => {
 		const { browser } = at;
 		await browser.go(`${path}/setup`);
 		await browser.fill('Note', 'seats touched up');
-		await browser.click('Write it down');
+		await browser.click('Add', 'button');
 		await browser.sees('seats touched up');
 		await browser.go(path);
 		expect(await row('1I')).toMatch(/^1I · · ·/);
@@ -137,7 +137,7 @@ describe('the head itself', () => {
 		const { browser } = at;
 		await browser.go(`${path}/setup`);
 		expect(await browser.text('section[aria-label="Work on the head"]')).toMatch(
-			/Cut so far 0\.012\. Compression \d+\.\d\d : 1 before, \d+\.\d\d : 1 after\./
+			/The deck is 0\.012 nearer\. Compression \d+\.\d\d : 1 before, \d+\.\d\d : 1 after\./
 		);
 	});
 	it('valves are looked at one after another, by keys', async () => {

@@ -70,7 +70,7 @@ describe('by gauge alone', () => {
 		await at.browser.go(`${job}/round?of=installed-height`);
 		await at.browser.fill('Readings of each', '1, once round');
 		await at.browser.fill('Gauge of the shop', 'Height gauge 1');
-		await at.browser.click('Begin the round', 'button');
+		await at.browser.beginRound();
 		await at.browser.find('[data-link="connected"]');
 		await at.browser.sees('16 of 16 left');
 		for (let i = 0; i < 16; i++) {
@@ -99,7 +99,7 @@ describe('by gauge alone', () => {
 		const job = new URL(await at.browser.driver.getCurrentUrl()).pathname;
 		await at.browser.go(`${job}/round?of=seat-load`);
 		await at.browser.fill('Gauge of the shop', 'On-head tester');
-		await at.browser.click('Begin the round', 'button');
+		await at.browser.beginRound();
 		await at.browser.find('[data-link="connected"]');
 		await at.gauges.act('head/pull');
 		await at.browser.sees('15 of 16 left');
@@ -152,7 +152,7 @@ describe('two benches on one head', () => {
 		for (const bench of [at.browser, other!]) {
 			await bench.go(`${job}/round?of=installed-height`);
 			await bench.fill('Readings of each', '1, once round');
-			await bench.click('Begin the round', 'button');
+			await bench.beginRound();
 			await bench.click('Go round once more', 'button');
 		}
 		const before = (await readings('2426', 'installed height')).length;
@@ -187,7 +187,7 @@ describe('the server goes away', () => {
 		await at.browser.sees('What is in place?');
 		await at.browser.sees('1 waiting to be sent');
 		await at.browser.fill('Readings of each', '1, once round');
-		await at.browser.click('Begin the round', 'button');
+		await at.browser.beginRound();
 		await at.browser.sees('10 of 12 left');
 		await at.app.start();
 		await until(async () => (await readings('2417', 'lash')).length === 2);

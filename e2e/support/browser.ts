@@ -140,6 +140,13 @@ export class Browser {
 		await element.click();
 	}
 
+	/** Begins a round of heights, or of anything else; heights ask if the locator is in place. */
+	async beginRound(locator: 'yes' | 'no' = 'yes'): Promise<void> {
+		const answers = await this.driver.findElements(By.css(`input[type=radio][value=${locator}]`));
+		if (answers[0]) await answers[0].click();
+		await this.click('Begin the round', 'button');
+	}
+
 	/** Fills the field with this label or name anew. */
 	async fill(label: string, text: string): Promise<void> {
 		const element = await this.field(label);

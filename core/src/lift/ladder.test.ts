@@ -3,12 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { evaluate } from '../job/evaluate.ts';
 import { readJob } from '../job/file.ts';
 import type { Job } from '../job/schema.ts';
-import { lengthOf } from '../units/quantity.ts';
+import { lengthOf, mm } from '../units/quantity.ts';
 import { INCH_POUND, showLoad } from '../units/display.ts';
 import type { LibraryPart, SpringCard } from '../part/schema.ts';
 import { readParts } from '../part/file.ts';
 import { showPhrase } from '../units/phrase.ts';
 import { liftRoom } from './ladder.ts';
+import { liftAtRockerFloor } from './limits.ts';
 
 const load = (name: string) => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
@@ -89,6 +90,24 @@ describe('how much lift a head takes', () => {
 		const none = liftRoom(bare, evaluate(bare), 'intake');
 		expect(none.unknown).toContain('retainer to seal');
 		expect(none.limits.every(({ limit }) => limit === 'spring card')).toBe(true);
+	});
+});
+
+describe('rocker to retainer as a limit of lift', () => {
+	const lift = { gross: mm(14), net: mm(14), worst: mm(14.5) };
+	it('lies where the last two readings would meet the floor', () => {
+		// 3.0 at 7 mm, 2.0 at 14 mm: 0.1429 a millimetre; 1.24 more is 8.68 mm, and the pump-up on top
+		expect(liftAtRockerFloor([null, mm(3), mm(2)], lift, mm(0.76))).toBeCloseTo(14 + 8.68 + 0.5, 2);
+		expect(liftAtRockerFloor([mm(3), null, mm(2)], lift, mm(0.76))).toBeCloseTo(
+			14 + 17.36 + 0.5,
+			2
+		);
+	});
+	it('is none where the rocker does not come nearer, and no lift at all where it is too near throughout', () => {
+		expect(liftAtRockerFloor([mm(2), mm(2.2), mm(2.4)], lift, mm(0.76))).toBeNull();
+		expect(liftAtRockerFloor([mm(0.5), null, mm(0.6)], lift, mm(0.76))).toBe(0);
+		expect(liftAtRockerFloor([null, null, mm(1)], lift, mm(0.76))).toBeNull();
+		expect(liftAtRockerFloor([null, null, null], lift, mm(0.76))).toBeNull();
 	});
 });
 

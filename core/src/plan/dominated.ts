@@ -1,7 +1,18 @@
 import { type Choice, type Problem } from './problem.ts';
 
 /** Parts of which the stations together could never take more than there are need not be counted. */
-export function scarceParts({ stations, stock, choices }: Problem): ReadonlySet<number> {
+export function scarceParts(problem: Problem): ReadonlySet<number> {
+	const before = known.get(problem);
+	if (before) return before;
+	const scarce = scarceOf(problem);
+	known.set(problem, scarce);
+	return scarce;
+}
+
+/** Asked for again with every model of one problem. */
+const known = new WeakMap<Problem, ReadonlySet<number>>();
+
+function scarceOf({ stations, stock, choices }: Problem): ReadonlySet<number> {
 	const most = stock.map(() => new Float64Array(stations));
 	for (const { station, takes } of choices) {
 		for (const [part, count] of takes) {

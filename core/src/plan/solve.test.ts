@@ -4,6 +4,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { assignment } from './assignment.ts';
 import { bruteForce } from './test/brute-force.ts';
 import { leastTaken, scarceParts, withoutDominated } from './dominated.ts';
+import { isPlainlyEnough, isShort } from './feasible.ts';
 import { greedy } from './greedy.ts';
 import { highsSolver } from './highs.ts';
 import type { LinearSolver } from './linear.ts';
@@ -185,6 +186,29 @@ describe('the best plan', () => {
 			short: [{ part: 0, wanted: 2, there: 1 }]
 		});
 	});
+	it('calls the stock short only where every plan tried is, and enough only where one is found', () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: 1, max: 4000 }),
+				fc.integer({ min: 1, max: 6 }),
+				(seed, tenths) => {
+					const problem = madeUpProblem({
+						stations: 3,
+						springs: 0,
+						plenty: tenths / 10,
+						shims: 2,
+						seed
+					});
+					const scarce = [...scarceParts(problem)];
+					const columns = leastTaken(problem, problem.choices);
+					const isPossible = bruteForce(problem) !== null;
+					if (isShort(problem, columns, scarce)) expect(isPossible).toBe(false);
+					if (isPlainlyEnough(problem, columns)) expect(isPossible).toBe(true);
+				}
+			),
+			{ numRuns: 200 }
+		);
+	});
 	it('tells what it has when it is stopped', async () => {
 		const stopped: LinearSolver = ({ costs, whole }) => ({
 			sort: whole ? 'stopped' : 'optimal',
@@ -200,7 +224,8 @@ describe('the best plan', () => {
 		];
 		const told: boolean[] = [];
 		const answer = await solvePlan(
-			{ stations: 2, springs: 0, stock: [1], choices },
+			// With a spring to place it is the solver that settles whole numbers.
+			{ stations: 2, springs: 1, stock: [1], choices },
 			{ solver: () => Promise.resolve(stopped), onProgress: ({ proven }) => told.push(proven) }
 		);
 		if (answer.sort !== 'plan') throw new Error(answer.sort);

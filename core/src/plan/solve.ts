@@ -6,7 +6,9 @@
  * whose reduced cost could still beat what has been found, settled in whole
  * numbers. Source: the staged method tried for this trade; see docs/plan.md.
  */
-import { leastTaken, withoutDominated } from './dominated.ts';
+import { leastTaken, scarceParts, withoutDominated } from './dominated.ts';
+import { cheapestNear } from './enumerate.ts';
+import { isPlainlyEnough, isShort } from './feasible.ts';
 import { greedy } from './greedy.ts';
 import { modelOf, type LinearAnswer, type LinearSolver } from './linear.ts';
 import {
@@ -85,12 +87,21 @@ function scarce<C extends Choice>(
 		.filter((distance) => distance >= bound.worst)
 		.sort((a, b) => a - b);
 	// Whether the relaxation has an answer at all asks only what is taken: fewer columns, no costs.
-	const isFeasible = (worst: number) =>
-		solve(
-			modelOf(problem, leastTaken(problem, within(worst)), () => 0, false),
-			left()
-		).sort !== 'infeasible';
-	const first = leastFrom(distances, isFeasible);
+	const scarcest = [...scarceParts(problem)];
+	const isFeasible = (worst: number) => {
+		const columns = leastTaken(problem, within(worst));
+		if (isShort(problem, columns, scarcest)) return false;
+		if (isPlainlyEnough(problem, columns)) return true;
+		return (
+			solve(
+				modelOf(problem, columns, () => 0, false),
+				left()
+			).sort !== 'infeasible'
+		);
+	};
+	// Where nothing was found in a hurry, the stock may not suffice at all.
+	const isHopeless = rough === null && isShort(problem, leastTaken(problem, choices), scarcest);
+	const first = isHopeless ? null : leastFrom(distances, isFeasible);
 	if (first === null) return { sort: 'short', short: shortWithPlenty(problem, choices) };
 
 	for (const worst of distances.slice(distances.indexOf(first))) {
@@ -118,6 +129,8 @@ function scarce<C extends Choice>(
 /** How much above the relaxation's cost the first columns asked for may lie, in parts of it. */
 const FIRST_REACH = 0.002;
 const REACH_GROWS = 6;
+/** Ways to build some of the stations that are kept side by side before it is left to the solver. */
+const MOST_WAYS = 4000;
 
 interface Settled<C> {
 	readonly sort: 'optimal' | 'infeasible' | 'stopped';
@@ -142,21 +155,55 @@ function settle<C extends Choice>(
 	const usable = known && valueOf(known).worst <= worst ? known : null;
 	let best = usable;
 	let reach = Math.max(8, objective * FIRST_REACH);
+	let settled = -1;
+	const furthest = furthestOf(problem, columns, reduced);
 	for (;;) {
 		if (best) reach = Math.min(reach, valueOf(best).cost - objective);
-		const few = columns.filter((_, i) => reduced[i]! <= reach + 1e-4);
-		const answer = solve(modelOf(problem, few, costOf, true), left());
-		if (answer.sort === 'optimal') {
-			const chosen = few.filter((_, i) => answer.columns[i]! > 0.5);
-			if (!best || isBetter(valueOf(chosen), valueOf(best))) best = chosen;
+		const near =
+			problem.springs === 0
+				? cheapestNear(problem, columns, reduced, reach, MOST_WAYS)
+				: { found: null, isAll: false };
+		if (near.isAll) {
+			const { found } = near;
+			if (found && (!best || isBetter(valueOf(found), valueOf(best)))) best = found;
+			const isProven = best && valueOf(best).cost - objective <= reach + 1e-4;
+			if (isProven || reach > furthest)
+				return best
+					? { sort: 'optimal', found: inOrder(best) }
+					: { sort: 'infeasible', found: null };
+			reach *= REACH_GROWS;
+			continue;
 		}
-		if (answer.sort === 'stopped') return { sort: 'stopped', found: best };
+		const few = columns.filter((_, i) => reduced[i]! <= reach + 1e-4);
+		// The same columns have the same answer: further reach took none in.
+		if (few.length > settled) {
+			settled = few.length;
+			const answer = solve(modelOf(problem, few, costOf, true), left());
+			if (answer.sort === 'optimal') {
+				const chosen = few.filter((_, i) => answer.columns[i]! > 0.5);
+				if (!best || isBetter(valueOf(chosen), valueOf(best))) best = chosen;
+			}
+			if (answer.sort === 'stopped') return { sort: 'stopped', found: best };
+		}
 		const isAll = few.length === columns.length;
 		if (best && (isAll || valueOf(best).cost - objective <= reach + 1e-4))
 			return { sort: 'optimal', found: inOrder(best) };
 		if (isAll) return { sort: 'infeasible', found: null };
 		reach *= REACH_GROWS;
 	}
+}
+
+/** What the dearest column of every station would add up to: beyond it there is no plan left. */
+function furthestOf(
+	problem: Problem,
+	columns: readonly Choice[],
+	reduced: ArrayLike<number>
+): number {
+	const worst = new Float64Array(problem.stations);
+	columns.forEach(({ station }, i) => {
+		worst[station] = Math.max(worst[station]!, reduced[i]!);
+	});
+	return worst.reduce((sum, one) => sum + one, 0);
 }
 
 const inOrder = <C extends Choice>(chosen: readonly C[]) =>

@@ -7,7 +7,15 @@ import { seenOn } from '../inspection/inspection.ts';
 import { movingMass, massChange } from '../mass/mass.ts';
 import { showMass } from '../units/display.ts';
 import { cubicCentimetres, mm } from '../units/quantity.ts';
-import { chamberAfter, compressionRatio, sweptVolume, type CylinderVolumes } from './work.ts';
+import {
+	chamberAfter,
+	compressionRatio,
+	cutEffect,
+	deckNearer,
+	makesStale,
+	sweptVolume,
+	type CylinderVolumes
+} from './work.ts';
 
 const volumes: CylinderVolumes = {
 	bore: mm(100),
@@ -29,6 +37,53 @@ describe('compression', () => {
 	});
 	it('is not told where nothing would be left above the piston', () => {
 		expect(compressionRatio(volumes, mm(20))).toBeNull();
+	});
+});
+
+describe('a cut at the deck', () => {
+	it('comes nearer by head and block, less what the gasket gained', () => {
+		expect(deckNearer({ head: mm(0.3), block: mm(0.2), thicker: mm(0.1) })).toBeCloseTo(0.4, 12);
+	});
+	const engine = { valveAngle: 20, camAt: 'block', lifters: 'solid', ratio: 1.5 } as const;
+	it('takes c ÷ cos 20° off piston to valve, and closes solid lash by c × ratio', () => {
+		const effect = cutEffect(mm(1), engine);
+		expect(effect.pistonToValve).toBeCloseTo(1.064178, 5);
+		expect(effect.lash).toBeCloseTo(1.5, 12);
+		expect([effect.preload, effect.retards]).toEqual([null, false]);
+	});
+	it('gives a hydraulic plunger c of preload, and with overhead cams retards the timing instead', () => {
+		expect(cutEffect(mm(0.5), { ...engine, lifters: 'hydraulic' })).toMatchObject({
+			preload: 0.5,
+			lash: null
+		});
+		expect(cutEffect(mm(0.5), { ...engine, camAt: 'head' })).toMatchObject({
+			preload: null,
+			lash: null,
+			retards: true
+		});
+	});
+});
+
+describe('what makes what stale', () => {
+	it.each([
+		['other piston', 'piston to valve', true],
+		['other piston', 'lash', false],
+		['cam timing', 'compression', false],
+		['block cut', 'pushrod', true],
+		['seals', 'seal gap at lift', true],
+		['seals', 'installed height', false],
+		['pocket cut', 'fit', true],
+		['pocket cut', 'lash', false],
+		['tip ground', 'tip wipe', true],
+		['tip ground', 'seal gap', false],
+		['parts changed', 'vacuum', true],
+		['valve train changed', 'rocker slot', true],
+		['valve train changed', 'installed height', false],
+		['valve job', 'tip wipe', true],
+		['valve job', 'follower shim', false],
+		['guides', 'stem inspection', true]
+	] as const)('%s and %s: %s', (work, what, isStale) => {
+		expect(makesStale(work, what)).toBe(isStale);
 	});
 });
 

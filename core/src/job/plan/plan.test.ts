@@ -65,6 +65,92 @@ describe('the plan of a job', () => {
 		expect(placed.spread.exhaust!).toBeLessThan(toCard.spread.exhaust! / 2);
 		expect(placed.shims).toBeLessThan(toCard.shims);
 	});
+	it('leaves a station inside the dead band as it is, though a shim less would save a part', async () => {
+		const kinds = structuredClone(job.setup.kinds);
+		for (const kind of ['intake', 'exhaust'] as const) kinds[kind].aim = { school: 'card height' };
+		const limits = { ...job.setup.limits, shimFrom: '0.010 in' };
+		const toCard = { ...withoutBuilds(job), setup: { ...job.setup, kinds, limits } };
+		const { stations } = evaluate(toCard);
+		// Shims that bring each within the dead band, 0.005 thick where that is nearer than none.
+		const thin = {
+			...toCard,
+			setup: { ...toCard.setup, shimStock: [{ thickness: '0.002 in', count: 40 }] }
+		};
+		const offOf = (of: Job) =>
+			evaluate(of).stations.map(({ figures, shared }) =>
+				Math.abs(figures.height.figure! - shared.target.height!)
+			);
+		const shimmed = {
+			...thin,
+			stations: thin.stations.map((entry, i) => {
+				const { figures, shared } = stations[i]!;
+				const off = figures.height.figure! - shared.target.height!;
+				return off > 0.06 && off < 0.3 ? { ...entry, shims: ['0.002 in'] } : entry;
+			})
+		};
+		const before = offOf(shimmed);
+		const answer = await found(shimmed);
+		const after = offOf(withPlan(shimmed, answer.stations));
+		before.forEach((off, i) => expect(after[i]!).toBeLessThanOrEqual(off + 1e-9));
+		const inside = before.filter((off) => off <= 0.254);
+		expect(inside.length).toBeGreaterThan(0);
+		answer.stations.forEach((station, i) => {
+			if (before[i]! <= 0.254)
+				expect(station.shims).toEqual(
+					shimmed.stations.find(({ label }) => label === station.label)!.shims
+				);
+		});
+	});
+	it('takes no shim that would not go over the boss or into the pocket', async () => {
+		const kinds = structuredClone(job.setup.kinds);
+		kinds.intake.pocket = { boss: '0.600 in', diameter: '1.500 in' };
+		kinds.exhaust.pocket = { boss: '0.450 in', diameter: '1.500 in' };
+		const shimStock = job.setup.shimStock.map((size) => ({
+			...size,
+			count: 40,
+			inside: '0.500 in',
+			outside: '1.400 in'
+		}));
+		const bare = withoutBuilds(job);
+		const tight = { ...bare, setup: { ...bare.setup, kinds, shimStock } };
+		const answer = await plan(tight);
+		const of = (kind: string) =>
+			answer.sort === 'plan'
+				? answer.stations.filter(({ label }) => label.endsWith(kind)).flatMap(({ shims }) => shims)
+				: [];
+		expect(answer.sort).toBe('plan');
+		expect(of('I')).toEqual([]);
+		expect(of('E').length).toBeGreaterThan(0);
+	});
+	it('a station fixed with spring T1 of one set keeps no T1 of another set out', async () => {
+		const { intake, exhaust } = job.setup.kinds;
+		const springs = job.setup.springs!;
+		const ofKind = (kind: 'intake' | 'exhaust') => {
+			const card = { intake, exhaust }[kind].spring!.id;
+			return springs.filter((spring) => spring.card === card);
+		};
+		// Each kind's set tagged alike: T1 and so on.
+		const isOneCard = intake.spring!.id === exhaust.spring!.id;
+		const other = isOneCard ? '0197a669-0000-7000-8000-0000000000aa' : exhaust.spring!.id;
+		const half = Math.ceil(springs.length / 2);
+		const sets = isOneCard
+			? [springs.slice(0, half), springs.slice(half).map((spring) => ({ ...spring, card: other }))]
+			: [ofKind('intake'), ofKind('exhaust')];
+		const retagged = sets.flatMap((set) =>
+			set.map((spring, i) => ({ ...spring, tag: `T${i + 1}` }))
+		);
+		const kinds = { intake, exhaust: { ...exhaust, spring: { ...exhaust.spring!, id: other } } };
+		const stations = job.stations.map(({ spring: _, ...entry }) =>
+			entry.label === '1I' ? { ...entry, spring: 'T1' } : entry
+		);
+		const two = { ...job, stations, setup: { ...job.setup, kinds, springs: retagged } };
+		const answer = await found(two, { placeSprings: true, fixed: ['1I'] });
+		const exhausts = answer.stations.filter(({ label }) => label.endsWith('E'));
+		expect(exhausts).toHaveLength(6);
+		expect(exhausts.every(({ spring }) => spring !== undefined)).toBe(true);
+		const intakes = answer.stations.filter(({ label }) => label.endsWith('I'));
+		expect(intakes.map(({ spring }) => spring)).not.toContain('T1');
+	});
 	it('puts every spring in one place at most', async () => {
 		const tags = (await found(job, { placeSprings: true })).stations.map(({ spring }) => spring);
 		expect(new Set(tags).size).toBe(12);

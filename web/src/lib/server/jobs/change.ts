@@ -113,7 +113,8 @@ const keepStation = (trx: Database, jobId: string, entry: StationEntry) =>
  * next one supersedes it.
  */
 export async function acceptPlan(db: Database, jobId: string, asked: Plan): Promise<void> {
-	const { before: _, withdraws: __, ...plan } = asked;
+	const { id, proven, stations, note, person, at } = asked;
+	const plan: Plan = { id, proven, stations, ...(note !== undefined && { note }), person, at };
 	await db.transaction().execute(async (trx) => {
 		const rows = await trx
 			.selectFrom('station')

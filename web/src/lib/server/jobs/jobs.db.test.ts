@@ -6,11 +6,20 @@ import { evaluate, type Job } from '@zinc-ledger/core';
 import { checkJob, readJob } from '@zinc-ledger/core/file';
 import { connect } from '../database/connection';
 import { migrate } from '../database/migrate';
-import { acceptPlan, changesBetween, saveFiringOrder, saveSetup, setStation } from './change';
+import {
+	acceptPlan,
+	answerQuestion,
+	changesBetween,
+	saveFiringOrder,
+	saveSetup,
+	setStation,
+	withdrawPlan
+} from './change';
 import { findJobIds, nextJobNumber } from './find';
 import { findReadings, loadJob } from './load';
 import { importJob, insertReading, insertVoid } from './store';
 import { findPart, listParts, savePart } from '../parts';
+import { listGaugesWithRepeats, saveGauge } from '../gauges';
 import { storeReadings } from '../readings';
 import { testDatabase, type TestDatabase } from '../test-database';
 
@@ -154,7 +163,8 @@ describe('plans and repeats', () => {
 		await acceptPlan(test.db, six.id, plan(1));
 		await acceptPlan(test.db, six.id, plan(1));
 		const { job } = await stored(six.id);
-		expect(job.plans).toEqual([plan(1)]);
+		const before = six.stations.filter(({ label }) => label === plan(1).stations[0]!.label);
+		expect(job.plans).toEqual([{ ...plan(1), before }]);
 		expect(await station()).toMatchObject({ shims: ['0.030 in', '0.015 in'], spring: 'T1' });
 	});
 	it('the next supersedes it, both kept', async () => {
@@ -206,7 +216,7 @@ describe('plans and repeats', () => {
 		await storeReadings(test.db, six.id, many.slice(0, 5));
 		expect(await count()).toBe(before + 45);
 		expect(told).toHaveLength(40);
-		expect(told.at(-1)).toEqual(many[43]);
+		expect(told.at(-1)).toMatchObject(many[43]!);
 	});
 	it('repeats keep their set and the correction in force, and every change is told of', async () => {
 		const client = new pg.Client({ connectionString: test.url });
@@ -237,6 +247,131 @@ describe('plans and repeats', () => {
 		} finally {
 			await client.end();
 		}
+	});
+
+	it('a reading keeps when it came and what its browser’s clock was ahead by, and is refused for neither', async () => {
+		const reading = {
+			...six.readings[0]!,
+			id: '0197a222-0000-7000-8000-000000000221',
+			at: '2036-11-20T08:00:00.000Z'
+		};
+		const arrived = new Date('2026-11-27T08:00:00.000Z');
+		const sent = new Date('2036-11-27T08:00:00.000Z');
+		await storeReadings(test.db, six.id, [reading], { arrived, sent });
+		await storeReadings(
+			test.db,
+			six.id,
+			[{ ...reading, id: '0197a222-0000-7000-8000-000000000222' }],
+			{
+				arrived,
+				sent: null
+			}
+		);
+		const { job } = await stored(six.id);
+		const clockOf = (id: string) => job.readings.find((one) => one.id === id)!.clock;
+		expect(clockOf(reading.id)).toEqual({
+			arrived: arrived.toISOString(),
+			ahead: 3653 * 86400
+		});
+		expect(clockOf('0197a222-0000-7000-8000-000000000222')).toEqual({
+			arrived: arrived.toISOString()
+		});
+		expect(checkJob(job).ok).toBe(true);
+	});
+
+	it('an accepted plan is taken back with a reason: builds and shelf are as before, once', async () => {
+		const { job: before } = await stored(twinCam.id);
+		const [first, second] = before.stations;
+		const plan = {
+			id: '0197a222-0000-7000-8000-000000000231',
+			proven: true,
+			stations: [
+				{ label: first!.label, shims: ['0.75 mm'] },
+				{ label: second!.label, shims: [] }
+			],
+			person: person.id,
+			at: '2026-11-27T08:00:00.000Z'
+		};
+		await acceptPlan(test.db, twinCam.id, plan);
+		const { job: planned } = await stored(twinCam.id);
+		expect(planned.stations[0]!.shims).toEqual(['0.75 mm']);
+		expect(planned.plans.at(-1)!.before!.map(({ label }) => label)).toEqual([
+			first!.label,
+			second!.label
+		]);
+		await expect(
+			withdrawPlan(test.db, twinCam.id, '0197a222-0000-7000-8000-00000000dead', 'no', person)
+		).rejects.toMatchObject({ status: 409 });
+		await withdrawPlan(test.db, twinCam.id, plan.id, 'wrong springs', person);
+		const { job: back } = await stored(twinCam.id);
+		expect(back.stations).toEqual(before.stations);
+		const counts = (of: Job) =>
+			Object.fromEntries(of.setup.shimStock.map(({ thickness, count }) => [thickness, count]));
+		expect(counts(back)).toEqual(counts(before));
+		expect(back.plans.at(-1)).toMatchObject({ withdraws: plan.id, note: 'wrong springs' });
+		expect(checkJob(back).ok).toBe(true);
+		await expect(withdrawPlan(test.db, twinCam.id, plan.id, 'again', person)).rejects.toMatchObject(
+			{ status: 409 }
+		);
+	});
+
+	it('what somebody said to a question of the sheet is a decision', async () => {
+		await answerQuestion(test.db, six.id, 'heads.A.forgotten.locator', false, person);
+		const { job } = await stored(six.id);
+		expect(job.decisions.at(-1)).toMatchObject({
+			subject: 'heads.A.forgotten.locator',
+			to: false,
+			person: person.id
+		});
+		await expect(
+			answerQuestion(
+				test.db,
+				'0197a777-0000-7000-8000-00000000dead',
+				'heads.A.forgotten.locator',
+				true,
+				person
+			)
+		).rejects.toMatchObject({ status: 404 });
+	});
+
+	it('a gauge’s repeats on all jobs tell how it repeats', async () => {
+		const gauge = {
+			id: '0197a222-0000-7000-8000-000000000240',
+			name: 'G',
+			resolution: '0.01 mm',
+			correction: '0 mm'
+		};
+		await saveGauge(test.db, {
+			id: gauge.id,
+			name: 'G',
+			sort: 'height gauge',
+			lengthUnit: 'mm',
+			loadUnit: 'N',
+			dueMonths: 12
+		});
+		const pair = (job: Job, n: number, reads: readonly string[]) =>
+			reads.map((read, i) => ({
+				...job.readings[0]!,
+				id: `0197a222-0000-7000-8000-0000000003${n}${i}`,
+				read,
+				gauge,
+				set: `0197a222-0000-7000-8000-0000000004${n}0`
+			}));
+		await storeReadings(test.db, six.id, pair(six, 1, ['46.00 mm', '46.02 mm']));
+		await storeReadings(test.db, twinCam.id, pair(twinCam, 2, ['40.00 mm', '40.04 mm']));
+		const known = (await listGaugesWithRepeats(test.db)).find((one) => one.gauge.id === gauge.id)!;
+		// √((0.02² + 0.04²) ÷ 2 ÷ 2): each pair's half difference squared, twice, over two degrees
+		expect(known.repeats!['installed height']!.freedom).toBe(2);
+		expect(known.repeats!['installed height']!.deviation).toBeCloseTo(Math.sqrt(0.0005), 9);
+		await insertVoid(test.db, six.id, {
+			id: '0197a222-0000-7000-8000-000000000350',
+			reading: '0197a222-0000-7000-8000-000000000311',
+			reason: 'slipped',
+			person: person.id,
+			at: '2026-11-27T08:00:00.000Z'
+		});
+		const left = (await listGaugesWithRepeats(test.db)).find((one) => one.gauge.id === gauge.id)!;
+		expect(left.repeats!['installed height']!.freedom).toBe(1);
 	});
 
 	it('other springs on the job take off the tags that named the first, with who and when', async () => {

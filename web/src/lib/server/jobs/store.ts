@@ -175,7 +175,7 @@ export const insertReading = (db: Database, jobId: string, reading: Reading) =>
 			engine_state: reading.engine ?? null,
 			set_id: reading.set ?? null,
 			lash: jsonOrNull(reading.lash),
-			clock: jsonOrNull(reading.clock),
+			...(reading.clock && { clock: json(reading.clock) }),
 			person_id: reading.person,
 			at: new Date(reading.at)
 		})
