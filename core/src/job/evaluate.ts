@@ -15,7 +15,7 @@ import { commonDrift } from '../lash/drift.ts';
 import { findings, fitGroups, type Fitted } from '../fit/fit.ts';
 import type { Finding } from '../fit/finding.ts';
 import { sharedBy, type Shared } from './shared.ts';
-import { forgottenOn, headsApart, heightsRead } from './whole-head.ts';
+import { forgottenOn, headsApart, heightsRead, pocketsCut } from './whole-head.ts';
 import { stationSheet } from './station.ts';
 import { partsByStation } from './parts-of.ts';
 import { QUANTITIES, type Quantity } from './quantities.ts';
@@ -96,6 +96,7 @@ export function evaluate(job: Job): Sheet {
 	const remarks = [
 		...asked.values(),
 		...headsApart(job, middles, shared),
+		...pocketsCut(job),
 		...jobRemarks(kinds),
 		...stockRemarks(job, stations),
 		...commonDrift(

@@ -13,7 +13,7 @@ import { orderSubject } from './reading-time.ts';
 import type { HeadWork, Job, Reading } from './schema.ts';
 import type { StationSheet } from './sheet.ts';
 import { withLift } from './what-if.ts';
-import { forgottenSubject } from './whole-head.ts';
+import { forgottenSubject, pocketSubject } from './whole-head.ts';
 
 const load = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
@@ -517,6 +517,16 @@ describe('a whole head', () => {
 			'watch',
 			'clear'
 		]);
+	});
+	it('with its pockets cut asks for pocket and boss again', () => {
+		const work = '0197a669-0000-7000-8000-00000000cc01';
+		const asked = () => evaluate(job).remarks.filter(({ about }) => about === 'pocket');
+		expect(asked()).toEqual([]);
+		const by = { person: person(), at: '2026-03-04T12:00:00Z' };
+		job.headWork.push({ ...by, id: work, work: 'pocket cut' });
+		expect(asked()).toMatchObject([{ state: 'not measured', asks: pocketSubject(work) }]);
+		job.decisions.push({ ...by, id: work, subject: pocketSubject(work), to: true });
+		expect(asked()).toEqual([]);
 	});
 	it('of a V uniformly taller than the other is said', () => {
 		job = structuredClone(load('2421-marine-v8'));

@@ -19,7 +19,8 @@ export interface Remark {
 	readonly state: State;
 	readonly text: Phrase;
 	/** What it is about, where something is done about it in particular. */
-	readonly about?: 'on-head load' | 'lash drift' | 'forgotten part' | 'order' | undefined;
+	readonly about?:
+		'on-head load' | 'lash drift' | 'forgotten part' | 'order' | 'pocket' | undefined;
 	/** The limit that decided, in SI units: an acceptance does not outlive it. */
 	readonly limit?: number | undefined;
 	/** What can be said to it, kept as a decision with these words for its subject. */

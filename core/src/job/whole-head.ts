@@ -4,7 +4,8 @@ import { forgottenPart, type Forgettable } from '../station/forgotten.ts';
 import type { Middle } from '../station/outlier.ts';
 import { ofLength, say } from '../units/phrase.ts';
 import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
-import type { Standing } from './in-force.ts';
+import { makesStale } from '../work/work.ts';
+import { worksDone, type Standing } from './in-force.ts';
 import { partsOf } from './parts-of.ts';
 import { bareHeightOf } from './planned.ts';
 import type { Shared } from './shared.ts';
@@ -17,8 +18,11 @@ import { taken, type GaugeRepeats, type Taken } from './taken.ts';
 export const forgottenSubject = (head: string, part: Forgettable) =>
 	`heads.${head}.forgotten.${part}`;
 
-const isAnswered = (decisions: readonly Decision[], subject: string) =>
-	decisions.findLast((decision) => decision.subject === subject)?.to === false;
+/** What a decision is about that says that pockets were measured again after a work. */
+export const pocketSubject = (work: string) => `setup.pocket.after.${work}`;
+
+const isAnswered = (decisions: readonly Decision[], subject: string, answer = false) =>
+	decisions.findLast((decision) => decision.subject === subject)?.to === answer;
 
 /** The bare height of every station that was read, by label. */
 export const heightsRead = (
@@ -98,6 +102,19 @@ function offIfWrong({ inPlace }: Reading, entry: StationEntry, parts: KindSetup)
 		-lengthOf(inPlace.lockOffset) || lengthOf(entry.lockOffset ?? parts.locks?.offset ?? '0 mm');
 	const orNull = (length: number) => (length === 0 ? null : mm(length));
 	return { locator: orNull(locator), shims: orNull(shims), locks: orNull(locks) };
+}
+
+/** Pockets cut since they were measured, until somebody says that they were entered again: fit goes by them. */
+export function pocketsCut({ headWork, decisions }: Job): Remark[] {
+	return worksDone(headWork)
+		.filter(({ work }) => makesStale(work, 'fit'))
+		.filter(({ id }) => !isAnswered(decisions, pocketSubject(id), true))
+		.map(({ id, work }) => ({
+			state: 'not measured',
+			about: 'pocket',
+			asks: pocketSubject(id),
+			text: [`After the ${work}, fit goes by the pocket and boss of before: measure and enter both`]
+		}));
 }
 
 /** One head of an engine that is taller than the other, intakes and exhausts alike. */

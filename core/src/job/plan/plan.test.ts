@@ -140,7 +140,7 @@ describe('the plan of a job', () => {
 			set.map((spring, i) => ({ ...spring, tag: `T${i + 1}` }))
 		);
 		const kinds = { intake, exhaust: { ...exhaust, spring: { ...exhaust.spring!, id: other } } };
-		const stations = job.stations.map(({ spring: _, ...entry }) =>
+		const stations = withoutBuilds(job).stations.map((entry) =>
 			entry.label === '1I' ? { ...entry, spring: 'T1' } : entry
 		);
 		const two = { ...job, stations, setup: { ...job.setup, kinds, springs: retagged } };

@@ -16,10 +16,13 @@
 			['Before', false],
 			['After', true]
 		],
-		'forgotten part': [['No, all was as written', false]]
+		'forgotten part': [['No, all was as written', false]],
+		pocket: [['Both are entered', true]]
 	} as const;
 	const answers = $derived(
-		remark.about === 'order' || remark.about === 'forgotten part' ? ANSWERS[remark.about] : []
+		remark.about !== undefined && remark.about in ANSWERS
+			? ANSWERS[remark.about as keyof typeof ANSWERS]
+			: []
 	);
 
 	async function say(answer: boolean) {

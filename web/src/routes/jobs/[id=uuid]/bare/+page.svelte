@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Bare heights along the head: what stands apart from its own kind, and what may be the cause. */
-	import { KINDS, mm, showPhrase, walk, type Kind } from '@zinc-ledger/core';
+	import { KINDS, mm, showPhrase, walk, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
@@ -15,12 +15,14 @@
 	const { length } = bench;
 
 	const along = $derived(walk(book.job.stations, 'along the head'));
+	const rows = $derived(book.job.heads.flatMap((head) => KINDS.map((kind) => ({ head, kind }))));
 	const charts = $derived(
-		KINDS.map((kind) => {
-			const { bareMedian, bareReach } = book.sheet.kinds[kind];
+		// Heads of one engine may stand apart: each valve is held against its own head's.
+		rows.map(({ head, kind }) => {
 			const stations = along
-				.filter((entry) => entry.kind === kind)
+				.filter((entry) => entry.kind === kind && entry.head === head.id)
 				.map((entry) => book.station(entry.label)!);
+			const { bareMedian, bareReach } = stations[0]!.shared;
 			const read: number[] = stations.flatMap((station) => station.bareHeight.figure ?? []);
 			const middle =
 				bareMedian ?? (read.length > 0 ? read.reduce((a, b) => a + b) / read.length : 0);
@@ -28,19 +30,25 @@
 				bareReach ?? 0.25,
 				...read.map((figure) => Math.abs(figure - middle))
 			);
-			return { kind, stations, read: read.length, middle, reach: bareReach, span: furthest * 1.25 };
+			const name = book.job.heads.length > 1 ? `${head.name}, ${kind}s` : `${kind}s`;
+			return {
+				name: capital(name),
+				stations,
+				read: read.length,
+				middle,
+				reach: bareReach,
+				span: furthest * 1.25
+			};
 		})
 	);
 	const x = (at: number, count: number) =>
 		MARGIN.left + ((at + 0.5) * (WIDTH - MARGIN.left - MARGIN.right)) / count;
 	const y = (height: number, middle: number, span: number) =>
 		MARGIN.top + ((middle + span - height) / (2 * span)) * (HEIGHT - MARGIN.top - MARGIN.bottom);
-	const apart = (kind: Kind) =>
-		charts
-			.find((chart) => chart.kind === kind)!
-			.stations.filter(
-				({ bareHeight }) => bareHeight.state === 'watch' || bareHeight.state === 'stop'
-			);
+	const apart = (stations: readonly StationSheet[]) =>
+		stations.filter(
+			({ bareHeight }) => bareHeight.state === 'watch' || bareHeight.state === 'stop'
+		);
 </script>
 
 <svelte:head><title>Bare heights · {book.job.number} · Zinc Ledger</title></svelte:head>
@@ -54,10 +62,10 @@
 		Pocket floor to the retainer’s landing with standard locks and nothing underneath: the station’s
 		own number, which only work on head, seat or valve changes.
 	</p>
-	{#each charts as { kind, stations, read, middle, reach, span } (kind)}
-		<section class="mt-4 border-t-2 border-ink pt-2" aria-label="{capital(kind)} bare heights">
+	{#each charts as { name, stations, read, middle, reach, span } (name)}
+		<section class="mt-4 border-t-2 border-ink pt-2" aria-label="{name}: bare heights">
 			<h2 class="flex items-baseline gap-4 text-[15px] font-semibold">
-				{capital(kind)}s
+				{name}
 				<span class="text-[13px] font-normal text-soft">
 					{#if read === 0}none measured yet
 					{:else if reach === null}{read} measured: fewer than four, none can stand apart yet
@@ -71,7 +79,7 @@
 					viewBox="0 0 {WIDTH} {HEIGHT}"
 					class="figure mt-1 w-full"
 					role="img"
-					aria-label="{kind} bare heights along the head"
+					aria-label="{name}: bare heights along the head"
 				>
 					{#if reach !== null}
 						<rect
@@ -136,7 +144,7 @@
 					{/each}
 				</svg>
 				<ul class="text-[13px]">
-					{#each apart(kind) as station (station.label)}
+					{#each apart(stations) as station (station.label)}
 						<li class="border-t border-hair py-1 {stateClass(station.bareHeight.state)}">
 							<Mark state={station.bareHeight.state} word />
 							<a

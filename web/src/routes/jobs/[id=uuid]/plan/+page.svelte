@@ -12,6 +12,7 @@
 		mm,
 		partsOf,
 		pickList,
+		planInForce,
 		showPhrase,
 		withPlan,
 		type LibraryPart,
@@ -43,6 +44,8 @@
 	let selected = $state<string | null>(null);
 	let problem = $state<string | null>(null);
 	let accepted = $state(false);
+	let withdrawing = $state(false);
+	let reason = $state('');
 
 	const springs = $derived(book.job.setup.springs ?? []);
 	/** Lock sets that suit the stem and the retainer of this job, on the shelf or to be ordered. */
@@ -66,7 +69,7 @@
 	const label = $derived(selected ?? found?.stations[0]?.label ?? book.job.stations[0]!.label);
 	const before = $derived(book.station(label)!);
 	const after = $derived(then?.stations.find((station) => station.label === label));
-	const inForce = $derived(book.job.plans.at(-1));
+	const inForce = $derived(planInForce(book.job));
 
 	interface Spread {
 		name: string;
@@ -118,6 +121,17 @@
 		if (!accepted) return;
 		planner.forget();
 		// The shelf holds less of what the plan took.
+		await invalidateAll();
+	}
+
+	async function withdraw(event: SubmitEvent) {
+		event.preventDefault();
+		if (!inForce) return;
+		problem = await book.withdrawPlan(inForce.id, reason.trim());
+		if (problem !== null) return;
+		withdrawing = accepted = false;
+		reason = '';
+		// What it took is on the shelf again.
 		await invalidateAll();
 	}
 
@@ -209,7 +223,24 @@
 							? `; it supersedes ${book.job.plans.length - 1} before it`
 							: ''}.
 						<a class="underline" href="/jobs/{book.job.id}/plan/picks">Pick list</a>
+						<button class="ml-3 min-h-8 text-soft underline" onclick={() => (withdrawing = true)}>
+							Withdraw the plan
+						</button>
 					</p>
+					{#if withdrawing}
+						<form class="my-1 flex max-w-xl gap-2" onsubmit={withdraw}>
+							<input
+								class="field"
+								aria-label="Reason for withdrawing the plan"
+								placeholder="Reason; shims, locks and springs go back to what they were"
+								maxlength={200}
+								bind:value={reason}
+								required
+								{@attach (input) => input.focus()}
+							/>
+							<button class="button">Withdraw</button>
+						</form>
+					{/if}
 				{/if}
 			{:else}
 				<p class="text-soft">

@@ -4,9 +4,9 @@ import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { answerQuestion } from '$lib/server/jobs/change';
 
-/** What the sheet asks: if a part was forgotten on a head, if a reading came before or after a work. */
+/** What the sheet asks: if a part was forgotten, if a reading came before or after a work, if pockets were measured again. */
 const ASKED =
-	/^(heads\.[A-Za-z0-9]{1,8}\.forgotten\.(locator|shims|locks)|readings\.[0-9a-f-]{36}\.after\.[0-9a-f-]{36})$/;
+	/^(heads\.[A-Za-z0-9]{1,8}\.forgotten\.(locator|shims|locks)|readings\.[0-9a-f-]{36}\.after\.[0-9a-f-]{36}|setup\.pocket\.after\.[0-9a-f-]{36})$/;
 const Body = z.strictObject({
 	subject: z.string().regex(ASKED, 'a question that the sheet asks'),
 	answer: z.boolean()

@@ -1,11 +1,11 @@
 <script lang="ts">
 	/** What to take off the shelf for the plan in force, by part and by station; printed. */
-	import { pickList, withoutBuilds, type PlannedStation } from '@zinc-ledger/core';
+	import { pickList, planInForce, withoutBuilds, type PlannedStation } from '@zinc-ledger/core';
 	import { getBook } from '$lib/job/book.svelte';
 	import { moment } from '$lib/ui/words';
 
 	const book = getBook();
-	const plan = $derived(book.job.plans.at(-1));
+	const plan = $derived(planInForce(book.job));
 	const stations = $derived((plan?.stations ?? []) as PlannedStation[]);
 	const picks = $derived(pickList(withoutBuilds(book.job), stations));
 	const short = $derived(picks.filter((pick) => pick.short > 0));
