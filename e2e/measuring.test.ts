@@ -31,6 +31,8 @@ describe('by keypad alone', () => {
 		await at.browser.sees('What is in place?');
 		await at.browser.find('form button:focus');
 		await at.browser.press(Key.ENTER);
+		await at.browser.sees('Say first if the locator is under the gauge');
+		await at.browser.press('1', Key.ENTER);
 		await at.browser.sees('Each station 2 times');
 		for (const [first, second, third] of [
 			['1819', '1819'],
@@ -70,7 +72,7 @@ describe('by gauge alone', () => {
 		await at.browser.go(`${job}/round?of=installed-height`);
 		await at.browser.fill('Readings of each', '1, once round');
 		await at.browser.fill('Gauge of the shop', 'Height gauge 1');
-		await at.browser.beginRound();
+		await at.browser.begin();
 		await at.browser.find('[data-link="connected"]');
 		await at.browser.sees('16 of 16 left');
 		for (let i = 0; i < 16; i++) {
@@ -99,7 +101,7 @@ describe('by gauge alone', () => {
 		const job = new URL(await at.browser.driver.getCurrentUrl()).pathname;
 		await at.browser.go(`${job}/round?of=seat-load`);
 		await at.browser.fill('Gauge of the shop', 'On-head tester');
-		await at.browser.beginRound();
+		await at.browser.begin();
 		await at.browser.find('[data-link="connected"]');
 		await at.gauges.act('head/pull');
 		await at.browser.sees('15 of 16 left');
@@ -152,7 +154,7 @@ describe('two benches on one head', () => {
 		for (const bench of [at.browser, other!]) {
 			await bench.go(`${job}/round?of=installed-height`);
 			await bench.fill('Readings of each', '1, once round');
-			await bench.beginRound();
+			await bench.begin();
 			await bench.click('Go round once more', 'button');
 		}
 		const before = (await readings('2426', 'installed height')).length;
@@ -187,7 +189,7 @@ describe('the server goes away', () => {
 		await at.browser.sees('What is in place?');
 		await at.browser.sees('1 waiting to be sent');
 		await at.browser.fill('Readings of each', '1, once round');
-		await at.browser.beginRound();
+		await at.browser.begin();
 		await at.browser.sees('10 of 12 left');
 		await at.app.start();
 		await until(async () => (await readings('2417', 'lash')).length === 2);

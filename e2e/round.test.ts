@@ -76,7 +76,7 @@ describe('a head from take-in to heights', () => {
 		await browser.ready();
 		await browser.press('h');
 		await browser.fill('Readings of each', '1, once round');
-		await browser.beginRound();
+		await browser.begin();
 		await browser.sees('12 of 12 left');
 		for (const [i, [typed, read]] of HEIGHTS.entries()) {
 			await browser.press(typed);

@@ -66,7 +66,7 @@ async function goRound(path: string, of: Quantity, read: (label: string) => stri
 	const query = order && `&order=${order}`;
 	await browser.go(`${path}/round?of=${of.replaceAll(' ', '-')}${query}`);
 	await browser.fill('Readings of each', '1, once round');
-	await browser.beginRound();
+	await browser.begin();
 	const walked: string[] = [];
 	for (;;) {
 		const field = await browser.find('main input[aria-describedby="understood"]');
@@ -272,7 +272,7 @@ describe('a solid-lifter pushrod six', () => {
 		expect(await (await browser.named('Sign as Runa Tarn', 'button')).isEnabled()).toBe(false);
 		await browser.go(`${path}/round?of=built-height`);
 		await browser.fill('Readings of each', '1, once round');
-		await browser.beginRound();
+		await browser.begin();
 		await browser.sees('are in.');
 		await browser.click('2E', 'button');
 		const field = await browser.find('main input[aria-describedby="understood"]');
@@ -306,7 +306,7 @@ describe('a solid-lifter pushrod six', () => {
 		expect(await browser.faults()).toEqual([]);
 		await browser.go(`${path}/round?of=lash&order=firing-order`);
 		await browser.fill('Readings of each', '1, once round');
-		await browser.beginRound();
+		await browser.begin();
 		await browser.press('20');
 		await browser.sees('turn the adjuster 21° in');
 		const walked = await goRound(path, 'lash', () => '0.014', 'firing-order');
@@ -485,7 +485,7 @@ async function goRoundAgain(path: string, changed: ReadonlyMap<string, string>) 
 	const { browser } = at;
 	await browser.go(`${path}/round?of=lash`);
 	await browser.fill('Readings of each', '1, once round');
-	await browser.beginRound();
+	await browser.begin();
 	await browser.sees('are in.');
 	for (const label of changed.keys()) {
 		await browser.click(label, 'button');

@@ -140,8 +140,8 @@ export class Browser {
 		await element.click();
 	}
 
-	/** Begins a round of heights, or of anything else; heights ask if the locator is in place. */
-	async beginRound(locator: 'yes' | 'no' = 'yes'): Promise<void> {
+	/** Begins the round that the page offers; heights ask if the locator is in place. */
+	async begin(locator: 'yes' | 'no' = 'yes'): Promise<void> {
 		const answers = await this.driver.findElements(By.css(`input[type=radio][value=${locator}]`));
 		if (answers[0]) await answers[0].click();
 		await this.click('Begin the round', 'button');
@@ -242,7 +242,7 @@ export class Browser {
 	async beginRound(job: string, of = 'installed-height'): Promise<void> {
 		await this.go(`${job}/round?of=${of}`);
 		await this.fill('Readings of each', '1, once round');
-		await this.click('Begin the round', 'button');
+		await this.begin();
 		await this.find('aside[aria-label="This round"]');
 		await this.find('main input[aria-describedby="understood"]:focus');
 	}

@@ -38,6 +38,8 @@ export function isTyping(event: KeyboardEvent): boolean {
 		event.ctrlKey ||
 		event.metaKey ||
 		event.altKey ||
-		!!target?.closest('input:not([type=checkbox]), textarea, select, [contenteditable]')
+		!!target?.closest(
+			'input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable]'
+		)
 	);
 }

@@ -14,7 +14,9 @@
 	import type { KnownGauge } from '$lib/gauges/known';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
+	import { isTyping } from '$lib/keys/keys.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import Key from '$lib/ui/Key.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital } from '$lib/ui/words';
 	import { gaugeResolution, GAUGES_FOR, ROUND_WORDS } from './words';
@@ -82,6 +84,15 @@
 		].join(' / ')
 	);
 
+	/** The keypad alone answers, where no field takes what is typed. */
+	function press(event: KeyboardEvent) {
+		if (quantity !== 'installed height' || isTyping(event)) return;
+		if (event.key === '1') locator = 'yes';
+		else if (event.key === '0') locator = 'no';
+		else return;
+		event.preventDefault();
+	}
+
 	function begin(event: SubmitEvent) {
 		event.preventDefault();
 		asked = quantity === 'installed height' && locator === null;
@@ -111,6 +122,8 @@
 	}
 </script>
 
+<svelte:window onkeydown={press} />
+
 <form class="max-w-2xl" onsubmit={begin}>
 	<h2 class="text-xl font-semibold">What is in place?</h2>
 	<p class="mt-1 text-soft">Asked once; kept with every reading of this round.</p>
@@ -119,10 +132,11 @@
 			<fieldset class="flex min-h-12 flex-wrap items-center gap-x-6 border-b border-hair">
 				<legend class="sr-only">Locator under the gauge</legend>
 				<span>Locator under the gauge <span class="figure text-soft">{locators}</span></span>
-				{#each ['yes', 'no'] as const as answer (answer)}
+				{#each [['yes', '1'], ['no', '0']] as const as [answer, key] (answer)}
 					<label class="flex min-h-11 items-center gap-2">
 						<input type="radio" class="size-5" value={answer} bind:group={locator} />
 						{capital(answer)}
+						<Key>{key}</Key>
 					</label>
 				{/each}
 			</fieldset>
