@@ -144,8 +144,9 @@ interface Tail {
 	readonly slope: number;
 	/** Whether its first two points lie on the lines of two coils, so that its first line is neither's. */
 	readonly isStraddled: boolean;
-	/** Its line further down, where that is steeper still. */
+	/** Its line further down, where that is steeper still, and the height that it holds from. */
 	readonly rest: Line | null;
+	readonly restFrom: number;
 }
 
 const sigmaOf = ({ noise }: Sweep, load: number, slope: number, most: number) =>
@@ -224,6 +225,7 @@ function tailFrom(sweep: Sweep, first: number): Tail | 'cannot tell' | null {
 		first,
 		line,
 		rest: isBent ? rest : null,
+		restFrom: (after[1] ?? bottom).height,
 		working: working.value,
 		slope,
 		// Of two points only the slope tells if both lie on the first coil's line or one on each.
@@ -293,7 +295,7 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const [below, above] = [points[tail.first]!.height, points[tail.first - 1]!.height];
 	// The points on either side may be misread in height: the lines say more than one of them.
 	const [next, highest] = [points[tail.first + 1]!.height, points[tail.first - 2]!.height];
-	const meet = (line: Line) => meeting(tail.working, line, highest, next);
+	const meet = (line: Line, least: number = next) => meeting(tail.working, line, highest, least);
 	const isExpected = expected === 'one coil of several first';
 	const isPair = tail.rest !== null || isExpected;
 	// With another coil to follow, the first may have gone solid anywhere from the last working
@@ -303,7 +305,13 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const isTwo = points.length - tail.first === 2;
 	const isVague = isFirst || (isExpected && frame === null && above - below > COARSE);
 	const height = isVague ? (corner + above) / 2 : corner;
-	const lowest = Math.min(corner, tail.rest ? meet(tail.rest) : corner);
+	// Points far apart on a frame that nobody measured tell less than their lines do.
+	const isUntold = tail.rest !== null || (frame === null && above - below > COARSE);
+	const lowest = Math.min(
+		corner,
+		tail.rest ? meet(tail.rest, tail.restFrom) : corner,
+		underFall(points, tail.first) ?? corner
+	);
 	const unsure = UNSURE * Math.hypot(tail.line.error(tail.working(corner)), noise.height / 2);
 	const give = frame === null ? 0 : tail.working(height) / frame;
 	// So far a first coil's line runs before it stands out of the working curve.
@@ -314,12 +322,22 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	return {
 		sort: 'bind',
 		height: mm(height + give),
-		from: mm(lowest - unsure - (tail.rest ? UNTOLD * (above - below) : 0) + give),
+		from: mm(lowest - unsure - (isUntold ? UNTOLD * (above - below) : 0) + give),
 		to: mm(Math.max(corner + unsure, isPair || isTwo ? above + unseen : 0) + give),
 		step: mm(above - below),
 		stackPoints: points.length - tail.first,
 		gradual: stiff === null ? null : { from: mm(stiff + give), solid: mm(height + give) }
 	};
+}
+
+/** Points of a tail among which a load that falls makes its beginning doubtful. */
+const BEGINNING = 3;
+
+/** Height of the point below a load that falls where a tail begins: one of the two was misread; null where none falls. */
+function underFall(points: readonly Point[], first: number): number | null {
+	for (let i = first + 1; i < Math.min(first + BEGINNING, points.length - 1); i++)
+		if (points[i]!.load < points[i - 1]!.load) return points[i + 1]!.height;
+	return null;
 }
 
 /** Where the working curve, carried on, meets a line of the tail, by halving between two heights. */
