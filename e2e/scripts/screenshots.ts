@@ -75,7 +75,7 @@ try {
 	const six = await browser.openJob('2417');
 	await keep('sheet');
 	await browser.go(`${six}/round?of=installed-height`);
-	await browser.press(Key.ENTER);
+	await browser.begin();
 	await browser.find('main input[inputmode="decimal"]');
 	await browser.press('1822');
 	await keep('round');

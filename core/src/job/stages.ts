@@ -172,10 +172,10 @@ function planStage(job: Job, canPlan: boolean, toShim: number): Stage {
 	};
 }
 
-/** The newest accepted plan; null where there is none, or it was taken back. */
-export function planInForce({ plans }: Job): Plan | null {
-	const newest = plans.at(-1);
-	return !newest || newest.withdraws !== undefined ? null : newest;
+/** The newest accepted plan that was not taken back; null where there is none. */
+export function planInForce({ plans }: Pick<Job, 'plans'>): Plan | null {
+	const withdrawn = new Set(plans.flatMap(({ withdraws }) => withdraws ?? []));
+	return plans.findLast(({ id, withdraws }) => !withdraws && !withdrawn.has(id)) ?? null;
 }
 
 /** What makes an accepted plan old: heights read after it, or springs it placed that were taken off the job. */

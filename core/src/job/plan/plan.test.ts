@@ -6,6 +6,7 @@ import { INCH_POUND } from '../../units/display.ts';
 import { highsSolver } from '../../plan/highs.ts';
 import type { LinearSolver } from '../../plan/linear.ts';
 import { evaluate } from '../evaluate.ts';
+import { planInForce } from '../stages.ts';
 import { readJob } from '../file.ts';
 import type { Job } from '../schema.ts';
 import { mm, newtons, type Millimetres } from '../../units/quantity.ts';
@@ -42,6 +43,21 @@ const withStock = (count: number): Job => ({
 		...job.setup,
 		shimStock: job.setup.shimStock.map((size) => ({ ...size, count }))
 	}
+});
+
+describe('the plan in force', () => {
+	const accepted = { proven: true, stations: [], person: '', at: '2026-03-04T12:00:00Z' };
+	const [one, two] = [
+		{ ...accepted, id: 'one' },
+		{ ...accepted, id: 'two' }
+	];
+	const taken = (withdraws: string) => ({ ...accepted, id: `no ${withdraws}`, withdraws });
+	it('is the newest that was not taken back', () => {
+		expect(planInForce({ plans: [] })).toBeNull();
+		expect(planInForce({ plans: [one, two] })).toBe(two);
+		expect(planInForce({ plans: [one, two, taken('two')] })).toBe(one);
+		expect(planInForce({ plans: [one, two, taken('two'), taken('one')] })).toBeNull();
+	});
 });
 
 describe('the plan of a job', () => {

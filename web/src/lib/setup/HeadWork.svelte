@@ -134,7 +134,7 @@
 		{/each}
 	</ul>
 	<CutEffects />
-	<form class="mt-3 flex flex-wrap items-end gap-3" onsubmit={add}>
+	<form class="mt-3 flex flex-wrap items-start gap-3" onsubmit={add}>
 		<Field label="Work" class="w-48">
 			{#snippet control(attributes)}
 				<select class="field" bind:value={work} {...attributes}>
@@ -179,7 +179,7 @@
 			/>
 		{/if}
 		<TextField label="Note" class="min-w-56 flex-1" bind:value={note} maxlength={200} />
-		<button class="button">Add</button>
+		<button class="button mt-6">Add</button>
 	</form>
 	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
 	<p class="mt-2 text-[13px] text-soft">{WORK_HINTS[work]}</p>

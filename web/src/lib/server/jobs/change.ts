@@ -5,6 +5,7 @@ import {
 	layoutProblem,
 	losesItsSpring,
 	plannedEntry,
+	planInForce,
 	shelfAfter,
 	type Decision,
 	type Job,
@@ -169,10 +170,10 @@ export async function withdrawPlan(
 			.where('list', '=', 'plans')
 			.orderBy('position')
 			.execute();
-		const plan = kept.at(-1)?.entry as Plan | undefined;
+		const plan = planInForce({ plans: kept.map(({ entry }) => entry as Plan) });
 		if (plan?.id !== planId) error(409, 'Only the newest plan can be taken back.');
 		const { before } = plan;
-		if (!before || plan.withdraws) error(409, 'This plan does not say what stood before it.');
+		if (!before) error(409, 'This plan does not say what stood before it.');
 		const built = before.map((entry) => {
 			const now = rows.find(({ label }) => label === entry.label)!.entry;
 			const planned = plan.stations.find(({ label }) => label === entry.label)!;

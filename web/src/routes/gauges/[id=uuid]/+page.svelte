@@ -50,6 +50,21 @@
 			return match ? [[value(check.read), value(match.read)] as const] : [];
 		});
 	}
+	/** What is being checked: the last that the gauge reads, until another is picked. */
+	let checked = $derived<string>(reads.at(-1)!);
+	const fields = $derived(
+		checked === 'frame'
+			? [
+					['against', 'Solid block'],
+					['reference', 'Load on it'],
+					['read', 'Dial moved']
+				]
+			: [
+					['against', 'Height standard, weight or spring'],
+					['reference', 'It is'],
+					['read', 'Gauge reads']
+				]
+	);
 	const frame = $derived(frameStiffness(data.checks));
 	const factor = $derived(
 		data.gauge.sort === 'on-head tester'
@@ -144,15 +159,21 @@
 				{#if reads.length > 1}
 					<label class="col-span-4 flex items-center gap-2 text-[13px] text-soft">
 						Checked
-						<select class="field w-32" name="dimension" aria-label="Length or load">
-							{#each reads as dimension (dimension)}<option>{dimension}</option>{/each}
+						<select
+							class="field w-56"
+							name="dimension"
+							aria-label="Length or load"
+							bind:value={checked}
+						>
+							{#each reads as dimension (dimension)}<option value={dimension}>{dimension}</option
+								>{/each}
 							<option value="frame">frame, on a solid block</option>
 						</select>
 					</label>
 				{:else}
 					<input type="hidden" name="dimension" value={reads[0]} />
 				{/if}
-				{#each [['against', 'Height standard, weight or spring'], ['reference', 'It is'], ['read', 'Gauge reads']] as [name, label] (name)}
+				{#each fields as [name, label] (name)}
 					<label class="text-[13px] text-soft">
 						{label}
 						<input
@@ -180,8 +201,9 @@
 						{#if compared.disagree}<Mark state="watch" word />{/if}
 						{gauge.name} reads
 						<b class="figure">{Math.abs(compared.difference * 100).toFixed(1)} %</b>
-						{compared.difference >= 0 ? 'more' : 'less'} on {pairs.length} of the same
-						{compared.disagree ? ': one of the two lies' : ', within what they scatter'}
+						{compared.difference >= 0 ? 'more' : 'less'} on {pairs.length} of the same{compared.disagree
+							? ': one of the two lies'
+							: ', within what they scatter'}
 					</p>
 				{/each}
 			{/if}
