@@ -12,6 +12,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Section from '$lib/section/Section.svelte';
 	import { capital, moment } from '$lib/ui/words';
+	import ReasonForm from '$lib/ui/ReasonForm.svelte';
 	import { getBook } from './book.svelte';
 	import Question from './Question.svelte';
 
@@ -34,7 +35,6 @@
 		book.initials(id) || (bench.person?.id === id ? bench.person.initials : '');
 
 	let striking = $state.raw<Reading | null>(null);
-	let reason = $state('');
 	let problem = $state<string | null>(null);
 
 	async function fit() {
@@ -50,18 +50,14 @@
 		);
 	}
 
-	async function strike(event: SubmitEvent) {
-		event.preventDefault();
+	async function strike(reason: string) {
 		if (!striking) return;
 		if (!bench.person) {
 			problem = 'Pick who works at this bench first, at the top.';
 			return;
 		}
-		problem = await book.strike(striking, reason.trim(), bench.person);
-		if (problem === null) {
-			striking = null;
-			reason = '';
-		}
+		problem = await book.strike(striking, reason, bench.person);
+		if (problem === null) striking = null;
 	}
 </script>
 
@@ -162,7 +158,7 @@
 							<button
 								class="ml-auto min-h-8 px-1 text-soft underline"
 								aria-label="Strike {reading.read}"
-								onclick={() => ((striking = reading), (reason = ''))}
+								onclick={() => (striking = reading)}
 							>
 								Strike
 							</button>
@@ -172,17 +168,11 @@
 						{moment(reading.at)}{gone ? ` · struck by ${who(gone.person)}: ${gone.reason}` : ''}
 					</p>
 					{#if striking?.id === reading.id}
-						<form class="my-1 flex gap-2" onsubmit={strike}>
-							<input
-								class="field"
-								aria-label="Reason for striking {reading.read}"
-								placeholder="Reason"
-								bind:value={reason}
-								required
-								{@attach (input) => input.focus()}
-							/>
-							<button class="button">Strike</button>
-						</form>
+						<ReasonForm
+							label="Reason for striking {reading.read}"
+							word="Strike"
+							onreason={strike}
+						/>
 					{/if}
 				</li>
 			{/each}

@@ -14,6 +14,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import ReasonForm from '$lib/ui/ReasonForm.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital, moment } from '$lib/ui/words';
 	import CutEffects from './CutEffects.svelte';
@@ -29,7 +30,6 @@
 	let note = $state('');
 	let problem = $state<string | null>(null);
 	let withdrawing = $state<HeadWork | null>(null);
-	let reason = $state('');
 
 	const done = $derived(new Set(worksDone(book.job.headWork).map(({ id }) => id)));
 	const isCut = $derived(work === 'deck cut' || work === 'block cut');
@@ -72,20 +72,16 @@
 		if (problem === null) amount = note = at = '';
 	}
 
-	async function withdraw(event: SubmitEvent) {
-		event.preventDefault();
+	async function withdraw(reason: string) {
 		if (!withdrawing) return;
 		problem = await book.append('headWork', bench.person, {
 			id: uuid(),
 			work: withdrawing.work,
 			withdraws: withdrawing.id,
-			note: reason.trim(),
+			note: reason,
 			at: new Date().toISOString()
 		});
-		if (problem === null) {
-			withdrawing = null;
-			reason = '';
-		}
+		if (problem === null) withdrawing = null;
 	}
 </script>
 
@@ -109,24 +105,13 @@
 					<button
 						class="min-h-9 text-[13px] text-soft underline"
 						aria-label="Withdraw {entry.work}"
-						onclick={() => ((withdrawing = entry), (reason = ''))}
+						onclick={() => (withdrawing = entry)}
 					>
 						Withdraw
 					</button>
 				{/if}
 				{#if withdrawing?.id === entry.id}
-					<form class="my-1 flex w-full gap-2" onsubmit={withdraw}>
-						<input
-							class="field"
-							aria-label="Reason for withdrawing {entry.work}"
-							placeholder="Reason"
-							maxlength={200}
-							bind:value={reason}
-							required
-							{@attach (input) => input.focus()}
-						/>
-						<button class="button">Withdraw</button>
-					</form>
+					<ReasonForm label="Reason for withdrawing {entry.work}" onreason={withdraw} />
 				{/if}
 			</li>
 		{:else}

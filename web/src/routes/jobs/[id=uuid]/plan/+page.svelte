@@ -26,6 +26,7 @@
 	import Section from '$lib/section/Section.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import ReasonForm from '$lib/ui/ReasonForm.svelte';
 	import { moment } from '$lib/ui/words';
 
 	let { data } = $props();
@@ -45,7 +46,6 @@
 	let problem = $state<string | null>(null);
 	let accepted = $state(false);
 	let withdrawing = $state(false);
-	let reason = $state('');
 
 	const springs = $derived(book.job.setup.springs ?? []);
 	/** Lock sets that suit the stem and the retainer of this job, on the shelf or to be ordered. */
@@ -124,13 +124,11 @@
 		await invalidateAll();
 	}
 
-	async function withdraw(event: SubmitEvent) {
-		event.preventDefault();
+	async function withdraw(reason: string) {
 		if (!inForce) return;
-		problem = await book.withdrawPlan(inForce.id, reason.trim());
+		problem = await book.withdrawPlan(inForce.id, reason);
 		if (problem !== null) return;
 		withdrawing = accepted = false;
-		reason = '';
 		// What it took is on the shelf again.
 		await invalidateAll();
 	}
@@ -228,18 +226,11 @@
 						</button>
 					</p>
 					{#if withdrawing}
-						<form class="my-1 flex max-w-xl gap-2" onsubmit={withdraw}>
-							<input
-								class="field"
-								aria-label="Reason for withdrawing the plan"
-								placeholder="Reason; shims, locks and springs go back to what they were"
-								maxlength={200}
-								bind:value={reason}
-								required
-								{@attach (input) => input.focus()}
-							/>
-							<button class="button">Withdraw</button>
-						</form>
+						<ReasonForm
+							label="Reason for withdrawing the plan"
+							placeholder="Reason; shims, locks and springs go back to what they were"
+							onreason={withdraw}
+						/>
 					{/if}
 				{/if}
 			{:else}
