@@ -11,8 +11,8 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Section from '$lib/section/Section.svelte';
-	import { capital, moment } from '$lib/ui/words';
 	import ReasonForm from '$lib/ui/ReasonForm.svelte';
+	import { capital, moment } from '$lib/ui/words';
 	import { getBook } from './book.svelte';
 	import Question from './Question.svelte';
 
