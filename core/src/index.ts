@@ -36,6 +36,7 @@ export * from './job/quantities.ts';
 export * from './job/sheet.ts';
 export * from './job/in-force.ts';
 export * from './job/evaluate.ts';
+export { cutEffects } from './job/cut-effects.ts';
 export * from './job/stages.ts';
 export * from './job/plain-sheet.ts';
 export * from './job/plausible.ts';
