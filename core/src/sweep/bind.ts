@@ -11,7 +11,14 @@
  */
 import { mm, type Millimetres } from '../units/quantity.ts';
 import type { Point } from '../spring/curve.ts';
-import { lineThrough, medianSlope, polynomialThrough, type Line } from './robust.ts';
+import {
+	lineThrough,
+	medianSlope,
+	polynomialThrough,
+	withoutMisread,
+	type Line
+} from './robust.ts';
+import { smoothed } from './smooth.ts';
 import { loadedPoints } from './slack.ts';
 import { USUAL_NOISE, type TesterNoise } from './sweep.ts';
 
@@ -200,9 +207,9 @@ function tailFrom(sweep: Sweep, first: number): Tail | 'cannot tell' | null {
 	// A corner just above the last point but one shows in that one, be it little.
 	const isJustBegun = tail.length === 2 && offs[0]! > LEFT / 2 && offs[1]! > 2 * LEFT;
 	if (!isJustBegun && (left < 2 || left < tail.length - 1 || offs[0]! <= LEFT)) return null;
-	const start = firstLine(tail, sweep.noise.height);
-	const line = lineThrough(start.points, sweep.noise.height);
-	const begins = steepest(tail, sweep.noise.height);
+	const start = firstLine(tail, sweep.noise);
+	const line = lineThrough(start.points, sweep.noise);
+	const begins = steepest(tail, sweep.noise);
 	const [top, bottom] = [tail[0]!, tail.at(-1)!];
 	const overall = (bottom.load - top.load) / (top.height - bottom.height);
 	// A stack goes on as steeply as it begins: what flattens out again was a figure misread.
@@ -219,7 +226,7 @@ function tailFrom(sweep: Sweep, first: number): Tail | 'cannot tell' | null {
 	if (!isFrame && !isSteep)
 		return ratio > STEEPER_AS_FRAME && frame === null ? 'cannot tell' : null;
 	const after = tail.slice(Math.max(1, start.count - 1));
-	const rest = after.length > 1 ? lineThrough(after, sweep.noise.height) : null;
+	const rest = after.length > 1 ? lineThrough(after, sweep.noise) : null;
 	const isBent = rest !== null && start.count < tail.length && rest.slope > BENT * line.slope;
 	return {
 		first,
@@ -242,13 +249,15 @@ const ON_LINE = 4;
  */
 function firstLine(
 	tail: readonly Point[],
-	noise: number
+	noise: TesterNoise
 ): { readonly points: readonly Point[]; readonly count: number } {
 	const isLine = (points: readonly Point[]) => {
 		const line = lineThrough(points, noise);
 		return (
 			line !== null &&
-			points.every(({ height, load }) => Math.abs(line.height(load) - height) < ON_LINE * noise)
+			points.every(
+				({ height, load }) => Math.abs(line.height(load) - height) < ON_LINE * noise.height
+			)
 		);
 	};
 	for (let count = Math.min(tail.length, 8); count > 2; count--) {
@@ -274,7 +283,7 @@ function firstLine(
 }
 
 /** Least slope with which a tail begins: from its first point to the second, or to the third where that is misread. */
-function steepest(tail: readonly Point[], noise: number): number {
+function steepest(tail: readonly Point[], noise: TesterNoise): number {
 	const to = (i: number) => (tail[i] ? (lineThrough([tail[0]!, tail[i]], noise)?.least ?? 0) : 0);
 	return Math.max(to(1), to(2));
 }
@@ -295,13 +304,16 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const [below, above] = [points[tail.first]!.height, points[tail.first - 1]!.height];
 	// The points on either side may be misread in height: the lines say more than one of them.
 	const [next, highest] = [points[tail.first + 1]!.height, points[tail.first - 2]!.height];
-	const meet = (line: Line, least: number = next) => meeting(tail.working, line, highest, least);
+	// Coarsely read, a smooth curve would run over where a cone stiffens.
+	const working = above - below > COARSE ? tail.working : carriedOn(sweep, tail);
+	const meet = (line: Line, least: number = next) => meeting(working, line, highest, least);
 	const isExpected = expected === 'one coil of several first';
 	const isPair = tail.rest !== null || isExpected;
 	// With another coil to follow, the first may have gone solid anywhere from the last working
 	// point on. A frame that is known, or a build that stiffens, says which line is the stack.
 	const isFirst = tail.isStraddled && (isExpected || (frame === null && expected !== 'gradually'));
-	const corner = meet(tail.isStraddled && !isFirst && tail.rest ? tail.rest : tail.line);
+	const lines = meet(tail.isStraddled && !isFirst && tail.rest ? tail.rest : tail.line);
+	const corner = tail.isStraddled ? lines : likeliest(sweep, tail, working, lines);
 	const isTwo = points.length - tail.first === 2;
 	const isVague = isFirst || (isExpected && frame === null && above - below > COARSE);
 	const height = isVague ? (corner + above) / 2 : corner;
@@ -309,6 +321,7 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const isUntold = tail.rest !== null || (frame === null && above - below > COARSE);
 	const lowest = Math.min(
 		corner,
+		lines,
 		tail.rest ? meet(tail.rest, tail.restFrom) : corner,
 		underFall(points, tail.first) ?? corner
 	);
@@ -323,11 +336,72 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 		sort: 'bind',
 		height: mm(height + give),
 		from: mm(lowest - unsure - (isUntold ? UNTOLD * (above - below) : 0) + give),
-		to: mm(Math.max(corner + unsure, isPair || isTwo ? above + unseen : 0) + give),
+		to: mm(Math.max(Math.max(corner, lines) + unsure, isPair || isTwo ? above + unseen : 0) + give),
 		step: mm(above - below),
 		stackPoints: points.length - tail.first,
 		gradual: stiff === null ? null : { from: mm(stiff + give), solid: mm(height + give) }
 	};
+}
+
+/** The working curve with the tester's scatter taken off the whole of it, not only the part just above the corner. */
+function carriedOn(sweep: Sweep, tail: Tail): Tail['working'] {
+	const { points, noise } = sweep;
+	const working = smoothed(withoutMisread(points.slice(0, tail.first), noise), noise);
+	const last = windowAbove({ ...sweep, points: working }, working.length);
+	const most = points.at(-1)!.load;
+	const curve = polynomialThrough(last, (load, slope) => sigmaOf(sweep, load, slope, most));
+	return curve ? curve.value : tail.working;
+}
+
+/** Working points above a corner that say with its tail where it lies. */
+const BESIDE = 3;
+/** How far about where the lines meet a likelier corner is looked for, and how finely, in deviations of a height. */
+const LIKELY = { reach: 7, step: 0.25 };
+
+/**
+ * The likeliest corner: where the working curve turns into the first line, by all points
+ * about it, so that one just above or below need not be given to either beforehand.
+ *
+ * @param meeting where curve and line meet; the answer when nothing near it is likelier
+ */
+function likeliest(sweep: Sweep, tail: Tail, working: Tail['working'], meeting: number): number {
+	const { points, noise } = sweep;
+	const above = points.slice(0, tail.first);
+	const near = [
+		...withoutMisread(above, noise).slice(-BESIDE),
+		...firstLine(points.slice(tail.first), noise).points
+	].map(({ height, load }) => ({ height, load, over: load - working(height) }));
+	const corners = Array.from(
+		{ length: (2 * LIKELY.reach) / LIKELY.step + 1 },
+		(_, i) => meeting + (i * LIKELY.step - LIKELY.reach) * noise.height
+	);
+	return corners.reduce(
+		(best, corner) => {
+			const cost = misfit(sweep, tail, near, corner);
+			return cost < best.cost ? { corner, cost } : best;
+		},
+		{ corner: meeting, cost: misfit(sweep, tail, near, meeting) }
+	).corner;
+}
+
+/** −2 × log likelihood of points above a curve by `over`, with a line of any slope from a corner down. */
+function misfit(
+	{ noise }: Sweep,
+	tail: Tail,
+	near: readonly { readonly height: number; readonly load: number; readonly over: number }[],
+	corner: number
+): number {
+	const parts = near.map(({ height, load, over }) => {
+		const below = Math.max(0, corner - height);
+		const slope = below > 0 ? tail.line.slope : tail.slope;
+		return { below, over, weight: 1 / ((noise.load * load) ** 2 + (slope * noise.height) ** 2) };
+	});
+	const sum = (of: (part: (typeof parts)[number]) => number) =>
+		parts.reduce((all, part) => all + part.weight * of(part), 0);
+	const squares = sum(({ below }) => below * below);
+	const steep = squares > 0 ? sum(({ below, over }) => below * over) / squares : 0;
+	const spread = parts.reduce((all, { weight }) => all - Math.log(weight), 0);
+	return sum(({ below, over }) => (over - steep * below) ** 2) + spread;
 }
 
 /** Points of a tail among which a load that falls makes its beginning doubtful. */

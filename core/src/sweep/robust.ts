@@ -1,6 +1,7 @@
 /** Curves and lines through points of which one may be misread. */
 import type { Point } from '../spring/curve.ts';
 import { leastSquares } from './least-squares.ts';
+import type { TesterNoise } from './sweep.ts';
 
 export interface Curve {
 	readonly value: (height: number) => number;
@@ -112,29 +113,40 @@ export interface Line {
  * The line through points of a stack, which rise so steeply that it is their
  * heights that scatter; null where they do not rise.
  *
- * @param noise standard deviation of a height, at least
+ * @param noise standard deviation of a height, in millimetres, and of a load, as a part of it
  */
-export function lineThrough(points: readonly Point[], noise: number): Line | null {
-	const count = points.length;
-	if (count < 2) return null;
-	const mean = (of: (point: Point) => number) =>
-		points.reduce((sum, point) => sum + of(point), 0) / count;
-	const [height, load] = [mean((one) => one.height), mean((one) => one.load)];
-	const squares = count * mean((one) => (one.load - load) ** 2);
-	const give = -(count * mean((one) => (one.load - load) * (one.height - height))) / squares;
+export function lineThrough(points: readonly Point[], noise: TesterNoise): Line | null {
+	if (points.length < 2) return null;
+	const plain = fitted(points, () => 1);
+	if (!(plain.give > 0)) return null;
+	// The more load, the less a height is known by it.
+	const weight = (load: number) =>
+		noise.height ** 2 / (noise.height ** 2 + (noise.load * load * plain.give) ** 2);
+	const { sum, squares, height, load, give } = fitted(points, weight);
 	if (!(give > 0)) return null;
-	const off = Math.sqrt(
-		points.reduce((sum, one) => sum + (one.height - height + give * (one.load - load)) ** 2, 0) /
-			Math.max(1, count - 2)
+	const misfit = points.reduce(
+		(all, one) => all + weight(one.load) * (one.height - height + give * (one.load - load)) ** 2,
+		0
 	);
-	const sigma = Math.max(noise, off);
+	const sigma = Math.max(noise.height, Math.sqrt(misfit / Math.max(1, points.length - 2)));
 	return {
 		slope: 1 / give,
 		least: 1 / (give + (2 * sigma) / Math.sqrt(squares)),
 		load: (at) => load + (height - at) / give,
 		height: (at) => height - give * (at - load),
-		error: (at) => sigma * Math.sqrt(1 / count + (at - load) ** 2 / squares)
+		error: (at) => sigma * Math.sqrt(1 / sum + (at - load) ** 2 / squares)
 	};
+}
+
+/** Weighted means of height and load, and the height given up for each newton. */
+function fitted(points: readonly Point[], weight: (load: number) => number) {
+	const all = (of: (point: Point) => number) =>
+		points.reduce((sum, point) => sum + weight(point.load) * of(point), 0);
+	const sum = all(() => 1);
+	const [height, load] = [all((one) => one.height) / sum, all((one) => one.load) / sum];
+	const squares = all((one) => (one.load - load) ** 2);
+	const give = -all((one) => (one.load - load) * (one.height - height)) / squares;
+	return { sum, squares, height, load, give };
 }
 
 const dot = (a: Float64Array, b: Float64Array) => a.reduce((sum, one, i) => sum + one * b[i]!, 0);
