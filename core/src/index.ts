@@ -43,6 +43,7 @@ export * from './job/plausible.ts';
 export * from './job/taken.ts';
 export * from './job/plan/question.ts';
 export * from './job/plan/apply.ts';
+export * from './job/plan/shelf.ts';
 export { bareHeightOf, inPlaceOf } from './job/planned.ts';
 export { shimPhrase } from './job/shim-advice.ts';
 export * from './job/lists.ts';

@@ -61,14 +61,43 @@ export function isTooDeep(text: string): boolean {
 export function checkFile<T>(value: unknown, sort: FileSort<T>): FileRead<T> {
 	const strange = strangeFile(value, sort);
 	if (strange) return { ok: false, problems: [strange] };
+	const long = longList(value);
+	if (long) return { ok: false, problems: [long] };
 	const result = sort.schema.safeParse(value);
 	if (result.success) return { ok: true, value: result.data };
 	return { ok: false, problems: problemsOf(result.error) };
 }
 
+/** No list of a file has more in it. */
+const LONGEST_LIST = 50_000;
+
+/** The first list that is longer than any file needs, told without checking what is in it. */
+function longList(value: unknown, path: readonly PropertyKey[] = []): Problem | null {
+	if (typeof value !== 'object' || value === null) return null;
+	if (Array.isArray(value) && value.length > LONGEST_LIST)
+		return { path: pathText(path), message: `at most ${LONGEST_LIST.toLocaleString('en')}` };
+	for (const [key, inner] of Object.entries(value)) {
+		const found = longList(inner, [...path, Array.isArray(value) ? Number(key) : key]);
+		if (found) return found;
+	}
+	return null;
+}
+
 /** The problems that a schema found, each with its path as text. */
 export const problemsOf = (error: z.ZodError): Problem[] =>
-	error.issues.map((issue) => ({ path: pathText(issue.path), message: issue.message }));
+	firstOf(error.issues, (issue) => ({ path: pathText(issue.path), message: issue.message }));
+
+/** So many problems of a file are told; who mends these sees the rest. */
+const MOST_PROBLEMS = 100;
+
+/** The first problems of many, and how many more there are. */
+export function firstOf<T>(all: readonly T[], told: (one: T) => Problem): Problem[] {
+	const first = all.slice(0, MOST_PROBLEMS).map(told);
+	const more = all.length - first.length;
+	return more > 0
+		? [...first, { path: 'the file', message: `and ${more.toLocaleString('en')} more` }]
+		: first;
+}
 
 /** A value as the text of a file: two spaces, a newline at the end. */
 export const writeFile = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;

@@ -1,7 +1,7 @@
 /** A gauge of the shop, and its checks against a reference. */
 import { z } from 'zod';
 import { Id, Length, Line, Load, Moment, Name, Size } from '../units/schema.ts';
-import { LINE_PATTERN } from '../device/line.ts';
+import { LINE_PATTERN, linePattern } from '../device/line.ts';
 import { GAUGE_SORTS } from './words.ts';
 
 /** Where a gauge that sends its readings is reached, and how its lines are read. */
@@ -15,15 +15,20 @@ export const DeviceLink = z.strictObject({
 		.string()
 		.max(200, 'at most 200 characters')
 		.default(LINE_PATTERN)
-		.refine(isPattern, 'a pattern with (?<height>…), (?<load>…) or both')
+		.superRefine((text, context) => {
+			const message = patternProblem(text);
+			if (message) context.addIssue({ code: 'custom', message });
+		})
 });
 
-function isPattern(text: string): boolean {
+/** What is wrong with a pattern of a gauge's lines; null where nothing is. */
+function patternProblem(text: string): string | null {
 	try {
-		new RegExp(text);
-		return /\(\?<(height|load)>/.test(text);
-	} catch {
-		return false;
+		const { height, load } = linePattern(text).namedGroups();
+		return height || load ? null : 'a pattern with (?<height>…), (?<load>…) or both';
+	} catch (error) {
+		const what = (error as Error).message.replace(/^error parsing regexp: /, '');
+		return `no pattern that can be used (${what}); look-around and back-references are not understood`;
 	}
 }
 

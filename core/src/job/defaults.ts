@@ -91,7 +91,7 @@ export function defaultSetup(unit: LengthUnit, duty: string): Setup {
 		lifters: 'solid',
 		kinds: { intake: { ...kind }, exhaust: { ...kind } },
 		limits: defaultLimits(unit),
-		shimStock: SHIMS[unit].map((thickness) => ({ thickness, count: 24 })),
+		shimStock: SHIMS[unit].map((thickness) => ({ thickness })),
 		walkingOrder: 'by cylinder'
 	};
 }

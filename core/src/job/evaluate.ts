@@ -214,7 +214,10 @@ function stockRemarks(job: Job, stations: readonly StationSheet[]): Remark[] {
 	}
 	const stock = new Map<Millimetres, number>();
 	for (const { thickness, count } of job.setup.shimStock)
-		stock.set(lengthOf(thickness), (stock.get(lengthOf(thickness)) ?? 0) + count);
+		stock.set(
+			lengthOf(thickness),
+			(stock.get(lengthOf(thickness)) ?? 0) + (count ?? Number.POSITIVE_INFINITY)
+		);
 	return [...stock].flatMap(([length, count]) => {
 		const want = needed.get(length) ?? 0;
 		return want <= count

@@ -5,7 +5,7 @@
 import { checkFile, readFile, writeFile, type FileRead } from '../file/file.ts';
 import { FORMAT, Job, VERSION } from './schema.ts';
 
-export { isTooDeep, pathText, TOO_DEEP, type Problem } from '../file/file.ts';
+export { firstOf, isTooDeep, pathText, problemsOf, TOO_DEEP, type Problem } from '../file/file.ts';
 
 const JOB_FILE = { format: FORMAT, version: VERSION, what: 'job', schema: Job };
 

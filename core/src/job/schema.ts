@@ -567,7 +567,8 @@ export const Setup = z.strictObject({
 		.array(
 			z.strictObject({
 				thickness: PositiveSize,
-				count: z.int().min(0).max(10_000),
+				/** Left out where nobody counted them. */
+				count: z.int().min(0).max(10_000).optional(),
 				inside: PositiveSize.optional(),
 				outside: PositiveSize.optional()
 			})

@@ -1,6 +1,6 @@
 /** What all stations of a job are judged by. */
 import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
-import type { ShimStock } from '../plan/shim.ts';
+import { UNCOUNTED, type ShimStock } from '../plan/shim.ts';
 import type { Job, Limits } from './schema.ts';
 import { gaugeRepeatsOf, type GaugeRepeats } from './taken.ts';
 
@@ -19,7 +19,7 @@ export function sharedBy(job: Job): Shared {
 		limits: limitFigures(setup.limits),
 		stock: setup.shimStock.map((size) => ({
 			thickness: lengthOf(size.thickness),
-			count: size.count,
+			count: size.count ?? UNCOUNTED,
 			...(size.inside && { inside: lengthOf(size.inside) }),
 			...(size.outside && { outside: lengthOf(size.outside) })
 		})),

@@ -11,14 +11,19 @@ export const PARTS_VERSION = 1;
 
 const stock = z.int('a whole number').min(0, 'cannot be negative').max(100_000).nullable();
 
-/** One part of a sort as the library keeps it. */
-export const libraryPartOf = <S extends PartSort>(sort: S) =>
+const schemaOf = <S extends PartSort>(sort: S) =>
 	z.strictObject({
 		sort: z.literal(sort),
 		part: SCHEMA_OF[sort].and(z.looseObject({ id: Id })),
 		stock: stock.default(null),
 		retired: z.boolean().default(false)
 	});
+
+const SCHEMAS = new Map(PART_SORTS.map((sort) => [sort, schemaOf(sort)]));
+
+/** One part of a sort as the library keeps it. */
+export const libraryPartOf = <S extends PartSort>(sort: S) =>
+	SCHEMAS.get(sort) as unknown as ReturnType<typeof schemaOf<S>>;
 
 const AnyPart = z.discriminatedUnion(
 	'sort',

@@ -5,6 +5,9 @@
  */
 import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
 
+/** What stands for a number of shims that nobody counted: never short. */
+export const UNCOUNTED = 1000;
+
 export interface ShimStock {
 	readonly thickness: Millimetres;
 	readonly count: number;

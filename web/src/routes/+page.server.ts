@@ -2,6 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { jobLine } from '$lib/job/line';
 import { readJob } from '@zinc-ledger/core/file';
 import { ask } from '$lib/server/ask';
+import { formWithFile } from '$lib/server/body';
 import { findJobIds } from '$lib/server/jobs/find';
 import { loadJobs } from '$lib/server/jobs/load';
 import { importJob } from '$lib/server/jobs/store';
@@ -21,11 +22,9 @@ export const load = async ({ url }) => {
 
 export const actions = {
 	import: async ({ request }) => {
-		const file = (await request.formData()).get('file');
-		if (!(file instanceof File) || file.size === 0) {
-			return fail(400, { problems: [{ path: 'file', message: 'choose a job file first' }] });
-		}
-		const read = readJob(await file.text());
+		const { file } = await formWithFile(request);
+		if (!file) return fail(400, { problems: [{ path: 'file', message: 'choose a job file first' }] });
+		const read = readJob(file.text);
 		if (!read.ok) return fail(400, { file: file.name, problems: read.problems });
 		const { problems } = await ask((db) => importJob(db, read.value));
 		if (problems.length > 0) return fail(409, { file: file.name, problems });

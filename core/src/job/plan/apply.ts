@@ -55,7 +55,7 @@ export function shelfAfter(
 	count(after, -1);
 	const left = shelf.map((item) => {
 		const size = change.get(String(lengthOf(item.thickness)));
-		if (!size) return item;
+		if (!size || item.count === undefined) return item;
 		const now = Math.max(0, item.count + size.by);
 		size.by += item.count - now;
 		return { ...item, count: now };
@@ -102,10 +102,11 @@ export function pickList(
 	lockShelf: ReadonlyMap<string, number> = new Map()
 ): PartPick[] {
 	const before = new Map(job.stations.map((entry) => [entry.label, entry]));
-	const shelf = new Map<number, number>();
+	const shelf = new Map<number, number | null>();
 	for (const { thickness, count } of job.setup.shimStock) {
 		const size = lengthOf(thickness);
-		shelf.set(size, (shelf.get(size) ?? 0) + count);
+		const known = shelf.get(size) ?? 0;
+		shelf.set(size, count === undefined || shelf.get(size) === null ? null : known + count);
 	}
 	const picks = new Map<
 		string,
@@ -127,7 +128,8 @@ export function pickList(
 		const entry = before.get(label);
 		for (const shim of shims) {
 			const size = lengthOf(shim);
-			add('shim', `Shim ${shim}`, label, shelf.get(size) ?? 0).fitted = fitted.get(size) ?? 0;
+			add('shim', `Shim ${shim}`, label, shelf.has(size) ? shelf.get(size)! : 0).fitted =
+				fitted.get(size) ?? 0;
 		}
 		if (locks && entry && partsOf(job.setup, entry).locks?.name !== locks.name)
 			add('locks', locks.name, label, lockShelf.get(locks.name) ?? null);

@@ -16,6 +16,7 @@ import { sharedBy } from '../shared.ts';
 import type { KindSheet } from '../sheet.ts';
 import { buildsOf, missingFor, QUANTUM, type Build, type ToBuild } from './builds.ts';
 import { evenly, type BuildChoice } from './evenly.ts';
+import { withShelf } from './shelf.ts';
 import type { PlanAnswer, PlannedStation, PlanQuestion } from './question.ts';
 
 interface Asked {
@@ -126,7 +127,8 @@ function written({ stations, springs, write }: Asked, choice: BuildChoice): Plan
 }
 
 /** The job's plan as a problem of choosing. */
-function problemOf({ job, lockStock, placeSprings, fixed }: PlanQuestion): Asked {
+function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQuestion): Asked {
+	const job = withShelf(asking, shims ?? []);
 	const { setup } = job;
 	const shared = sharedBy(job);
 	const standing = standingReadings(job);
@@ -256,7 +258,8 @@ function poolOf(stations: readonly StationEntry[], stock: readonly ShimStock[]):
 
 /** Which limit keeps a station from being built, by how much, and what on the shelf or on order would free it. */
 function whyNot(question: PlanQuestion, entry: StationEntry): Phrase {
-	const { job, lockStock } = question;
+	const { lockStock } = question;
+	const job = withShelf(question.job, question.shims ?? []);
 	const parts = partsOf(job.setup, entry);
 	const shared = sharedBy(job);
 	const base: ToBuild = {

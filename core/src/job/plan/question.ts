@@ -1,6 +1,7 @@
 /** What a plan is asked for, and what it answers, in terms of a job. */
 import type { Phrase } from '../../units/phrase.ts';
 import type { Job, StationParts } from '../schema.ts';
+import type { ShelvedShim } from './shelf.ts';
 
 export type Locks = NonNullable<StationParts['locks']>;
 
@@ -13,6 +14,8 @@ export interface LockStock {
 
 export interface PlanQuestion {
 	readonly job: Job;
+	/** Shims of the shop's library; without them the job's own count is what there is. */
+	readonly shims?: readonly ShelvedShim[];
 	/** Lock sets on the shelf that could go in place of those a station has. */
 	readonly lockStock: readonly LockStock[];
 	/** Whether the tested, tagged springs may go to any station of their card. */

@@ -2,9 +2,10 @@
 import Papa from 'papaparse';
 import type { LibraryPart, PartSort, Units } from '@zinc-ledger/core';
 import { PART_SORTS } from '@zinc-ledger/core';
-import { pathText, type Problem } from '@zinc-ledger/core/file';
+import { firstOf, pathText, type Problem } from '@zinc-ledger/core/file';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { flatten, unflatten, type Values } from '$lib/forms/flat';
+import { cellIn, cellOut } from '$lib/csv/cells';
 import { fieldsOf } from './fields';
 
 const ABOUT = ['id', 'sort', 'stock', 'retired'] as const;
@@ -23,7 +24,7 @@ export function partsToCsv(sort: PartSort, parts: readonly LibraryPart[]): strin
 						sort,
 						stock ?? '',
 						retired ? 'yes' : 'no',
-						...fields.map(({ path }) => values[path])
+						...fields.map(({ path }) => cellOut(values[path]!))
 					];
 				})
 			},
@@ -34,6 +35,9 @@ export function partsToCsv(sort: PartSort, parts: readonly LibraryPart[]): strin
 
 export type CsvRead =
 	{ ok: true; parts: readonly LibraryPart[] } | { ok: false; problems: readonly Problem[] };
+
+/** A file of more parts than this is cut up first. */
+const MOST_ROWS = 5000;
 
 /**
  * Reads a CSV file of parts, whole or not at all; every problem has its line.
@@ -48,8 +52,14 @@ export function partsFromCsv(
 ): CsvRead {
 	const { data, errors, meta } = Papa.parse<Values>(text.replace(/^\uFEFF/, ''), {
 		header: true,
-		skipEmptyLines: 'greedy'
+		skipEmptyLines: 'greedy',
+		preview: MOST_ROWS + 1,
+		transform: cellIn
 	});
+	if (data.length > MOST_ROWS) {
+		const message = `has more than ${MOST_ROWS.toLocaleString('en')} parts: cut it up`;
+		return { ok: false, problems: [{ path: 'the file', message }] };
+	}
 	const problems: Problem[] = errors
 		.filter(({ code }) => code !== 'UndetectableDelimiter')
 		.map(({ row, type, message }) => ({
@@ -99,7 +109,7 @@ export function partsFromCsv(
 			}
 		}
 	});
-	if (problems.length > 0) return { ok: false, problems };
+	if (problems.length > 0) return { ok: false, problems: firstOf(problems, (one) => one) };
 	if (parts.length === 0)
 		return { ok: false, problems: [{ path: 'the file', message: 'has no parts in it' }] };
 	return { ok: true, parts };

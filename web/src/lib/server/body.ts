@@ -1,6 +1,15 @@
-import { error } from '@sveltejs/kit';
+/**
+ * What comes in from outside: bodies, forms, ids. What is not understood is a 4xx that
+ * names its place, before anything is asked of the database.
+ */
+import { error, isHttpError } from '@sveltejs/kit';
 import type { z } from 'zod';
 import { isTooDeep, pathText, TOO_DEEP } from '@zinc-ledger/core/file';
+
+const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** Whether a text is the id of anything. */
+export const isId = (text: unknown): text is string => typeof text === 'string' && ID.test(text);
 
 /** The JSON body of a request, checked; a wrong one is a 400 that names each field. */
 export async function checkedBody<S extends z.ZodType>(
@@ -8,17 +17,103 @@ export async function checkedBody<S extends z.ZodType>(
 	schema: S
 ): Promise<z.infer<S>> {
 	let value: unknown;
-	const text = await request.text();
+	const text = await whole(() => request.text());
 	if (isTooDeep(text)) error(400, `The request ${TOO_DEEP}.`);
 	try {
 		value = JSON.parse(text);
 	} catch {
 		error(400, 'The request is not JSON.');
 	}
+	const unfit = unfitText(value);
+	if (unfit) error(400, `${pathText(unfit)}: ${UNFIT}`);
 	const result = schema.safeParse(value);
 	if (result.success) return result.data;
 	error(
 		400,
-		result.error.issues.map((issue) => `${pathText(issue.path)}: ${issue.message}`).join('; ')
+		result.error.issues
+			.slice(0, MOST_TOLD)
+			.map((issue) => `${pathText(issue.path)}: ${issue.message}`)
+			.join('; ')
 	);
 }
+const MOST_TOLD = 20;
+
+/** The texts of a form by name, as they were typed. */
+export async function formTexts(request: Request): Promise<Record<string, string>> {
+	return texts(await readForm(request));
+}
+
+/** Form texts without blanks at their ends. */
+export const trimmed = (values: Record<string, string>): Record<string, string> =>
+	Object.fromEntries(Object.entries(values).map(([key, value]) => [key, value.trim()]));
+
+/** The texts of a form, and the text of the file in it; null where there is none. */
+export async function formWithFile(request: Request): Promise<{
+	readonly values: Record<string, string>;
+	readonly file: { readonly name: string; readonly text: string } | null;
+}> {
+	const form = await readForm(request);
+	const file = form.get('file');
+	const read =
+		file instanceof File && file.size > 0
+			? { name: file.name.slice(0, LONGEST_NAME), text: await file.text() }
+			: null;
+	return { values: texts(form), file: read };
+}
+const LONGEST_NAME = 80;
+/** A page's longest form has some hundred fields. */
+const MOST_FIELDS = 1000;
+
+/** A form, checked as far as any form can be. */
+export async function readForm(request: Request): Promise<FormData> {
+	const form = await whole(() => request.formData());
+	const entries = [...form];
+	if (entries.length > MOST_FIELDS) error(400, `The form has more than ${MOST_FIELDS} fields.`);
+	for (const [name, value] of entries) {
+		if (!isFit(name)) error(400, `The form: ${UNFIT}`);
+		if (typeof value === 'string' && !isFit(value)) error(400, `${name}: ${UNFIT}`);
+	}
+	return form;
+}
+
+const texts = (form: FormData): Record<string, string> =>
+	Object.fromEntries(
+		[...form].flatMap(([name, value]) => (typeof value === 'string' ? [[name, value]] : []))
+	);
+
+/** Reads a body; one that is broken, or longer than is taken, is the sender's fault. */
+async function whole<T>(read: () => Promise<T>): Promise<T> {
+	try {
+		return await read();
+	} catch (failure) {
+		const { status } = failure as { status?: number };
+		if (isHttpError(failure) || status === 413) error(413, 'The request is too large.');
+		error(400, 'The request is broken off or is not what it says it is.');
+	}
+}
+
+const UNFIT = 'has a sign in it that no text has';
+
+/** Texts that a database can keep: no NUL, no half of a pair. */
+const isFit = (text: string) => !text.includes('\0') && text.isWellFormed();
+
+/** Where the first text is that cannot be kept; null where all can. */
+function unfitText(value: unknown, path: readonly PropertyKey[] = []): PropertyKey[] | null {
+	if (typeof value === 'string') return isFit(value) ? null : [...path];
+	if (typeof value !== 'object' || value === null) return null;
+	for (const [key, inner] of Object.entries(value)) {
+		const at = [...path, Array.isArray(value) ? Number(key) : key];
+		const found = isFit(key) ? unfitText(inner, at) : [...path];
+		if (found) return found;
+	}
+	return null;
+}
+
+/** The revision that a form was made from; one that no document has where it names none. */
+export function revisionIn(values: Readonly<Record<string, string>>): number {
+	const revision = values.revision ?? '';
+	return /^\d{1,9}$/.test(revision) ? Number(revision) : 0;
+}
+
+export const CHANGED_MEANWHILE =
+	'Somebody else changed this meanwhile; what is typed here stays. Look at theirs in another window, then load this page anew.';

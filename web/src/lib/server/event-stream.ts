@@ -1,6 +1,6 @@
 /** Says so at least this often, so that a dead line is noticed at both ends. */
 const HEARTBEAT = 10_000;
-/** Events that a browser may leave unread before more are kept from it. */
+/** Events that a browser may leave unread; one that leaves more is hung up on, so that it asks anew. */
 const MOST_UNREAD = 200;
 
 /**
@@ -13,7 +13,9 @@ export function eventStream(
 ): Response {
 	let leave: (() => void) | null = null;
 	let heartbeat: ReturnType<typeof setInterval> | undefined;
+	let isOver = false;
 	const stop = () => {
+		isOver = true;
 		clearInterval(heartbeat);
 		leave?.();
 		leave = null;
@@ -22,11 +24,16 @@ export function eventStream(
 		{
 			start(controller) {
 				const say = (text: string) => {
-					if ((controller.desiredSize ?? 0) >= -MOST_UNREAD) controller.enqueue(text);
+					if (isOver) return;
+					if ((controller.desiredSize ?? 0) >= -MOST_UNREAD) return controller.enqueue(text);
+					stop();
+					controller.error(new Error('a listener that does not keep up'));
 				};
 				say(': here\n\n');
 				heartbeat = setInterval(() => say(': still here\n\n'), HEARTBEAT);
-				leave = listen((news) => say(`data: ${JSON.stringify(news)}\n\n`));
+				const left = listen((news) => say(`data: ${JSON.stringify(news)}\n\n`));
+				if (isOver) left?.();
+				else leave = left;
 			},
 			cancel: stop
 		},

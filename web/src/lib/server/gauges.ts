@@ -64,8 +64,15 @@ async function repeatsOf(db: Database, gauge: string): Promise<KnownGauge['repea
 	);
 }
 
-export async function findGauge(db: Database, id: string): Promise<KnownGauge | null> {
-	const row = await db.selectFrom('gauge').select('doc').where('id', '=', id).executeTakeFirst();
+export async function findGauge(
+	db: Database,
+	id: string
+): Promise<(KnownGauge & { readonly revision: number }) | null> {
+	const row = await db
+		.selectFrom('gauge')
+		.select(['doc', 'revision'])
+		.where('id', '=', id)
+		.executeTakeFirst();
 	if (!row) return null;
 	const checks = await db
 		.selectFrom('gauge_check')
@@ -73,17 +80,36 @@ export async function findGauge(db: Database, id: string): Promise<KnownGauge | 
 		.where('gauge_id', '=', id)
 		.orderBy('at')
 		.execute();
-	return { gauge: row.doc, checks: checks.map(({ doc }) => doc) };
+	return { gauge: row.doc, revision: row.revision, checks: checks.map(({ doc }) => doc) };
 }
 
-export const saveGauge = (db: Database, gauge: Gauge, by?: Person) =>
-	db
-		.insertInto('gauge')
-		.values({ id: gauge.id, doc: json(gauge), changed_by: by?.id ?? null })
-		.onConflict((conflict) =>
-			conflict.column('id').doUpdateSet({ doc: json(gauge), changed_by: by?.id ?? null })
-		)
-		.execute();
+/**
+ * Keeps a gauge as it is now: a new one, or in place of what it was at the revision named.
+ *
+ * @returns false where somebody else was first
+ */
+export async function saveGauge(
+	db: Database,
+	gauge: Gauge,
+	revision: number | null = null,
+	by?: Person
+): Promise<boolean> {
+	const changed = { doc: json(gauge), changed_by: by?.id ?? null };
+	if (revision === null) {
+		await db
+			.insertInto('gauge')
+			.values({ id: gauge.id, ...changed })
+			.execute();
+		return true;
+	}
+	const { numUpdatedRows } = await db
+		.updateTable('gauge')
+		.set({ ...changed, revision: revision + 1 })
+		.where('id', '=', gauge.id)
+		.where('revision', '=', revision)
+		.executeTakeFirst();
+	return numUpdatedRows > 0n;
+}
 
 /** Writes a check down; the same id twice is harmless. */
 export const insertCheck = (db: Database, check: GaugeCheck) =>

@@ -5,6 +5,7 @@ import { Gauge } from '@zinc-ledger/core/gauge-schema';
 import { unflatten, type Values } from '$lib/forms/flat';
 import { GAUGE_FIELDS } from '$lib/gauges/fields';
 import { ask } from './ask';
+import { CHANGED_MEANWHILE, formTexts, revisionIn } from './body';
 import { saveGauge } from './gauges';
 
 interface Keeping {
@@ -16,9 +17,7 @@ interface Keeping {
 }
 
 export async function keepGauge({ request, person, units, id, before }: Keeping) {
-	const values = Object.fromEntries(
-		[...(await request.formData())].map(([key, value]) => [key, String(value)])
-	) as Values;
+	const values: Values = await formTexts(request);
 	const refuse = (status: number, message: string, problems: Record<string, string> = {}) =>
 		fail(status, { message, problems, values });
 	if (!person) return refuse(401, 'Pick who works at this bench first; what is typed here stays.');
@@ -30,6 +29,8 @@ export async function keepGauge({ request, person, units, id, before }: Keeping)
 			Object.fromEntries(checked.error.issues.map(({ path, message }) => [path.join('.'), message]))
 		);
 	}
-	await ask((db) => saveGauge(db, checked.data, person));
+	const revision = before && revisionIn(values);
+	if (!(await ask((db) => saveGauge(db, checked.data, revision, person))))
+		return refuse(409, CHANGED_MEANWHILE);
 	redirect(303, `/gauges/${id}`);
 }

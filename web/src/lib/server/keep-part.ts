@@ -4,6 +4,7 @@ import type { LibraryPart, PartSort, Person, Units } from '@zinc-ledger/core';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { unflatten, type Values } from '$lib/forms/flat';
 import { ask } from './ask';
+import { CHANGED_MEANWHILE, formTexts, revisionIn } from './body';
 import { savePart } from './parts';
 import { fieldsOf } from '$lib/parts/fields';
 
@@ -18,9 +19,7 @@ interface Keeping {
 }
 
 export async function keepPart({ request, person, units, sort, id, before }: Keeping) {
-	const values = Object.fromEntries(
-		[...(await request.formData())].map(([key, value]) => [key, String(value)])
-	) as Values;
+	const values: Values = await formTexts(request);
 	if (!person) {
 		return fail(401, {
 			message: 'Pick who works at this bench first; what is typed here stays.',
@@ -28,10 +27,10 @@ export async function keepPart({ request, person, units, sort, id, before }: Kee
 			values
 		});
 	}
-	const part = { ...unflatten(values, fieldsOf(sort), before?.part, units), id };
+	const typed = { ...unflatten(values, fieldsOf(sort), before?.part, units), id };
 	const checked = libraryPartOf(sort).safeParse({
 		sort,
-		part,
+		part: typed,
 		stock: before?.part.id === id ? before.stock : null,
 		retired: before?.part.id === id ? before.retired : false
 	});
@@ -41,6 +40,9 @@ export async function keepPart({ request, person, units, sort, id, before }: Kee
 		);
 		return fail(400, { message: 'Not kept yet: look at the marked fields.', problems, values });
 	}
-	await ask((db) => savePart(db, checked.data as LibraryPart, person));
+	const revision = before?.part.id === id ? revisionIn(values) : null;
+	const part = checked.data as LibraryPart;
+	if (!(await ask((db) => savePart(db, part, revision, person))))
+		return fail(409, { message: CHANGED_MEANWHILE, problems: {}, values });
 	redirect(303, `/parts?sort=${encodeURIComponent(sort)}`);
 }

@@ -1,11 +1,14 @@
-/** The shop's library of parts, and what is on the shelf. */
+/** The shop's library of parts. What lies on the shelf of each is `stock.ts`. */
 import { sql } from 'kysely';
-import { v7 as uuid } from 'uuid';
-import type { LibraryPart, PartSort, Person } from '@zinc-ledger/core';
+import type { LibraryPart, PartSort, Person, ShelvedShim } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
+import { inTransaction } from './database/transaction';
+import { setCount } from './stock';
 
 const json = (value: unknown) => JSON.stringify(value);
-const MOST_LISTED = 500;
+
+/** Parts on one page of the library. */
+export const PAGE = 100;
 
 interface Row {
 	sort: PartSort;
@@ -16,13 +19,33 @@ interface Row {
 const partOf = (row: Row) =>
 	({ sort: row.sort, part: row.doc, stock: row.stock, retired: row.retired }) as LibraryPart;
 
-/** Parts of a sort, or of all, that have every word of the text in any of their fields. */
-export async function listParts(
+interface Wanted {
+	readonly sort?: PartSort | undefined;
+	/** Every word of it is in some field of the part. */
+	readonly find?: string;
+}
+
+/** Parts of a sort, or of all, that have every word of a text: all of them. */
+export async function listParts(db: Database, wanted: Wanted = {}): Promise<LibraryPart[]> {
+	return (await partsQuery(db, wanted).execute()).map(partOf);
+}
+
+/** One page of them, and whether there are more. */
+export async function pageOfParts(
 	db: Database,
-	{ sort, find = '' }: { sort?: PartSort; find?: string } = {}
-): Promise<LibraryPart[]> {
-	const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean);
-	const rows = await db
+	wanted: Wanted,
+	page: number
+): Promise<{ parts: LibraryPart[]; more: boolean }> {
+	const rows = await partsQuery(db, wanted)
+		.limit(PAGE + 1)
+		.offset(page * PAGE)
+		.execute();
+	return { parts: rows.slice(0, PAGE).map(partOf), more: rows.length > PAGE };
+}
+
+function partsQuery(db: Database, { sort, find = '' }: Wanted) {
+	const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
+	return db
 		.selectFrom('part')
 		.select(['sort', 'doc', 'stock', 'retired'])
 		.$if(sort !== undefined, (query) => query.where('sort', '=', sort!))
@@ -34,48 +57,99 @@ export async function listParts(
 		.orderBy('retired')
 		.orderBy('sort')
 		.orderBy(sql`doc ->> 'name'`)
-		.limit(MOST_LISTED)
+		.orderBy('id');
+}
+const MOST_WORDS = 8;
+
+/** The shims that the library counts. */
+export async function countedShims(db: Database): Promise<ShelvedShim[]> {
+	const rows = await db
+		.selectFrom('part')
+		.select(['doc', 'stock'])
+		.where('sort', '=', 'shim')
+		.where('stock', 'is not', null)
+		.where('retired', '=', false)
+		.orderBy(sql`doc ->> 'name'`)
 		.execute();
-	return rows.map(partOf);
+	return rows.map(({ doc, stock }) => ({ part: doc as ShelvedShim['part'], stock }));
 }
 
-export async function findPart(db: Database, id: string): Promise<LibraryPart | null> {
+/** A part with its revision, which a change must name. */
+export type KnownPart = LibraryPart & { readonly revision: number };
+
+export async function findPart(db: Database, id: string): Promise<KnownPart | null> {
 	const row = await db.selectFrom('part').selectAll().where('id', '=', id).executeTakeFirst();
-	return row ? partOf(row) : null;
+	return row ? { ...partOf(row), revision: row.revision } : null;
 }
 
-/** Keeps a part as it is now; new, or in place of what it was. */
-export const savePart = (db: Database, { sort, part, stock, retired }: LibraryPart, by?: Person) =>
-	db
-		.insertInto('part')
-		.values({ id: part.id, sort, doc: json(part), stock, retired, changed_by: by?.id ?? null })
-		.onConflict((conflict) =>
-			conflict.column('id').doUpdateSet({
-				doc: json(part),
-				retired,
-				changed_at: new Date(),
-				changed_by: by?.id ?? null
-			})
-		)
-		.execute();
+/**
+ * Keeps a part as it is now: a new one, or in place of what it was at the revision named.
+ *
+ * @returns false where somebody else was first
+ */
+export async function savePart(
+	db: Database,
+	part: LibraryPart,
+	revision: number | null,
+	by: Person
+): Promise<boolean> {
+	if (revision === null) {
+		await keepParts(db, [part], by);
+		return true;
+	}
+	const { numUpdatedRows } = await db
+		.updateTable('part')
+		.set({
+			doc: json(part.part),
+			retired: part.retired,
+			revision: revision + 1,
+			changed_at: new Date(),
+			changed_by: by.id
+		})
+		.where('id', '=', part.part.id)
+		.where('revision', '=', revision)
+		.executeTakeFirst();
+	return numUpdatedRows > 0n;
+}
 
-/** Parts that a job brings join the library; ones it has already are left as they are. */
-export async function keepParts(db: Database, parts: readonly LibraryPart[]): Promise<void> {
-	if (parts.length === 0) return;
-	await db
-		.insertInto('part')
-		.values(
-			parts.map(({ sort, part, stock, retired }) => ({
-				id: part.id,
-				sort,
-				doc: json(part),
-				stock,
-				retired,
-				changed_by: null
-			}))
-		)
-		.onConflict((conflict) => conflict.column('id').doNothing())
-		.execute();
+/** Rows that go in together. */
+const AT_ONCE = 500;
+
+function* chunks<T>(all: readonly T[]): Generator<readonly T[]> {
+	for (let i = 0; i < all.length; i += AT_ONCE) yield all.slice(i, i + AT_ONCE);
+}
+
+const rowOf = ({ sort, part, retired }: LibraryPart, by?: Person) => ({
+	id: part.id,
+	sort,
+	doc: json(part),
+	stock: null,
+	retired,
+	changed_by: by?.id ?? null
+});
+
+/** Parts that are new here join the library, with their count; ones it has already are left as they are. */
+export async function keepParts(
+	db: Database,
+	parts: readonly LibraryPart[],
+	by?: Person
+): Promise<void> {
+	const byId = [...new Map(parts.map((one) => [one.part.id, one])).values()].toSorted((a, b) =>
+		a.part.id < b.part.id ? -1 : 1
+	);
+	for (const some of chunks(byId)) {
+		const fresh = await db
+			.insertInto('part')
+			.values(some.map((part) => rowOf(part, by)))
+			.onConflict((conflict) => conflict.column('id').doNothing())
+			.returning('id')
+			.execute();
+		const isFresh = new Set(fresh.map(({ id }) => id));
+		for (const { part, stock } of some) {
+			if (stock !== null && isFresh.has(part.id))
+				await setCount(db, part.id, stock, { reason: 'counted at first', person: by?.id ?? null });
+		}
+	}
 }
 
 /** Takes in a whole file of parts in one transaction; each replaces the one with its id. */
@@ -84,14 +158,40 @@ export async function importParts(
 	parts: readonly LibraryPart[],
 	by: Person
 ): Promise<void> {
-	await db.transaction().execute(async (trx) => {
-		for (const part of parts) {
-			await savePart(trx, part, by);
-			await trx
-				.updateTable('part')
-				.set({ stock: part.stock })
-				.where('id', '=', part.part.id)
+	const sorted = parts.toSorted((a, b) => (a.part.id < b.part.id ? -1 : 1));
+	await inTransaction(db, async (trx) => {
+		const before = new Map<string, number | null>();
+		for (const some of chunks(sorted)) {
+			const rows = await trx
+				.selectFrom('part')
+				.select(['id', 'stock'])
+				.where(
+					'id',
+					'in',
+					some.map(({ part }) => part.id)
+				)
+				.orderBy('id')
+				.forUpdate()
 				.execute();
+			for (const { id, stock } of rows) before.set(id, stock);
+			await trx
+				.insertInto('part')
+				.values(some.map((part) => rowOf(part, by)))
+				.onConflict((conflict) =>
+					conflict.column('id').doUpdateSet({
+						sort: sql`excluded.sort`,
+						doc: sql`excluded.doc`,
+						retired: sql`excluded.retired`,
+						revision: sql`part.revision + 1`,
+						changed_at: new Date(),
+						changed_by: by.id
+					})
+				)
+				.execute();
+		}
+		for (const { part, stock } of sorted) {
+			if ((before.get(part.id) ?? null) !== stock)
+				await setCount(trx, part.id, stock, { reason: 'counted in a file', person: by.id });
 		}
 	});
 }
@@ -99,44 +199,11 @@ export async function importParts(
 export const retirePart = (db: Database, id: string, retired: boolean, by: Person) =>
 	db
 		.updateTable('part')
-		.set({ retired, changed_at: new Date(), changed_by: by.id })
+		.set({
+			retired,
+			revision: sql<number>`revision + 1`,
+			changed_at: new Date(),
+			changed_by: by.id
+		})
 		.where('id', '=', id)
 		.execute();
-
-/**
- * Puts parts on the shelf or takes them off, and keeps who and why.
- *
- * @returns what is there now, or null when fewer are there than were to be taken
- */
-export async function moveStock(
-	db: Database,
-	id: string,
-	change: number,
-	reason: string,
-	person: Person
-): Promise<number | null> {
-	return db.transaction().execute((trx) => shift(trx, id, change, reason, person.id));
-}
-
-/** {@link moveStock} within a transaction that is under way. */
-export async function shift(
-	db: Database,
-	id: string,
-	change: number,
-	reason: string,
-	person: string
-): Promise<number | null> {
-	const moved = await db
-		.updateTable('part')
-		.set({ stock: sql<number>`coalesce(stock, 0) + ${change}` })
-		.where('id', '=', id)
-		.where(sql<boolean>`coalesce(stock, 0) + ${change} >= 0`)
-		.returning('stock')
-		.executeTakeFirst();
-	if (!moved) return null;
-	await db
-		.insertInto('stock_move')
-		.values({ id: uuid(), part_id: id, change, reason, person_id: person, at: new Date() })
-		.execute();
-	return moved.stock;
-}

@@ -36,11 +36,14 @@ export async function addPerson(
 		.executeTakeFirst();
 	if (taken) return null;
 	const person = { id: uuid(), name, initials };
-	await db
+	// Two who are taken in at once: the index lets the first of them have the initials.
+	const fresh = await db
 		.insertInto('person')
-		.values({ ...person, length_unit: null, load_unit: null })
-		.execute();
-	return person;
+		.values({ ...person, taken_in_here: true, length_unit: null, load_unit: null })
+		.onConflict((conflict) => conflict.doNothing())
+		.returning('id')
+		.executeTakeFirst();
+	return fresh ? person : null;
 }
 
 export const setUnits = (db: Database, id: string, units: Units) =>

@@ -3,10 +3,18 @@ import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import type { Person } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
+import { inTransaction } from './database/transaction';
 
 /** What one photo may weigh as it is sent. */
 export const MOST_BYTES = 12 * 1024 * 1024;
+/** More than any phone's picture has; each takes some bytes of memory while it is decoded. */
 const MOST_PIXELS = 60_000_000;
+/** Of a picture that can only be decoded whole, which takes many times the memory. */
+const MOST_WHOLE = 26_000_000;
+
+// One picture at a time, and nothing kept of the last.
+sharp.concurrency(1);
+sharp.cache(false);
 const MOST_PER_STATION = 12;
 const TAKEN = ['jpeg', 'png', 'webp'];
 const SIDE = 1600;
@@ -34,25 +42,36 @@ export interface MadeSmall {
  *
  * @returns what was made of it, or what is wrong with it
  */
-export async function makeSmall(sent: Buffer): Promise<MadeSmall | { problem: string }> {
+export function makeSmall(sent: Buffer): Promise<MadeSmall | { problem: string }> {
+	const made = turn.then(() => decoded(sent));
+	turn = made.catch(() => undefined);
+	return made;
+}
+/** Settles once the photo before is done. */
+let turn: Promise<unknown> = Promise.resolve();
+
+async function decoded(sent: Buffer): Promise<MadeSmall | { problem: string }> {
 	if (sent.length > MOST_BYTES)
 		return { problem: 'This photo is over 12 MB: make it smaller first.' };
 	try {
 		const image = sharp(sent, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
-		const { format, width, height, pages } = await image.metadata();
+		const { format, width, height, pages, isProgressive } = await image.metadata();
 		if (!TAKEN.includes(format) || (pages ?? 1) > 1) {
 			return { problem: 'This is no photo: JPEG, PNG and WebP are taken, one picture each.' };
 		}
 		if (width * height > MOST_PIXELS) {
 			return { problem: 'This picture unpacks to more than 60 megapixels: it is not taken.' };
 		}
-		const inside = (side: number) =>
-			sharp(sent, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+		if (isProgressive && width * height > MOST_WHOLE) {
+			return { problem: 'This progressive picture is over 26 megapixels: make it smaller first.' };
+		}
+		const inside = (of: Buffer, side: number) =>
+			sharp(of, { limitInputPixels: MOST_PIXELS, failOn: 'error', sequentialRead: true })
 				.rotate()
 				.resize(side, side, { fit: 'inside', withoutEnlargement: true })
 				.webp({ quality: 82 });
-		const { data, info } = await inside(SIDE).toBuffer({ resolveWithObject: true });
-		const thumbnail = await inside(THUMBNAIL_SIDE).toBuffer();
+		const { data, info } = await inside(sent, SIDE).toBuffer({ resolveWithObject: true });
+		const thumbnail = await inside(data, THUMBNAIL_SIDE).toBuffer();
 		return { width: info.width, height: info.height, content: data, thumbnail };
 	} catch (error) {
 		const tooLarge = /pixel limit/i.test((error as Error).message);
@@ -72,22 +91,32 @@ export async function keepPhoto(
 	made: MadeSmall,
 	by: Person
 ): Promise<Photo | { problem: string }> {
-	const there = await db
-		.selectFrom('photo')
-		.select((select) => select.fn.countAll<string>().as('count'))
-		.where('job_id', '=', jobId)
-		.where('station', '=', station)
-		.executeTakeFirstOrThrow();
-	if (Number(there.count) >= MOST_PER_STATION) {
-		return { problem: `${station} has ${MOST_PER_STATION} photos already.` };
-	}
-	const row = await db
-		.insertInto('photo')
-		.values({ id: uuid(), job_id: jobId, station, ...made, person_id: by.id })
-		.returning(['id', 'at'])
-		.executeTakeFirstOrThrow();
-	const { width, height } = made;
-	return { id: row.id, station, width, height, person: by.id, at: row.at.toISOString() };
+	return inTransaction(db, async (trx) => {
+		// Those who bring photos of one station at once are counted one after the other.
+		await trx
+			.selectFrom('station')
+			.select('label')
+			.where('job_id', '=', jobId)
+			.where('label', '=', station)
+			.forUpdate()
+			.execute();
+		const there = await trx
+			.selectFrom('photo')
+			.select((select) => select.fn.countAll<string>().as('count'))
+			.where('job_id', '=', jobId)
+			.where('station', '=', station)
+			.executeTakeFirstOrThrow();
+		if (Number(there.count) >= MOST_PER_STATION) {
+			return { problem: `${station} has ${MOST_PER_STATION} photos already.` };
+		}
+		const row = await trx
+			.insertInto('photo')
+			.values({ id: uuid(), job_id: jobId, station, ...made, person_id: by.id })
+			.returning(['id', 'at'])
+			.executeTakeFirstOrThrow();
+		const { width, height } = made;
+		return { id: row.id, station, width, height, person: by.id, at: row.at.toISOString() };
+	});
 }
 
 /** The photos of a job, without their content. */

@@ -3,7 +3,8 @@ import { error } from '@sveltejs/kit';
 import type { Reading } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
 import { readingOf } from './jobs/load';
-import { insertReading } from './jobs/store';
+import { inTransaction } from './database/transaction';
+import { insertReadings } from './jobs/store';
 
 /** As many of the newest readings of a station as a bench is told of. */
 const NEWEST = 20;
@@ -40,7 +41,7 @@ export async function storeReadings(
 	clock: Clock = { arrived: new Date(), sent: null }
 ): Promise<Reading[]> {
 	const readings = sent.map((reading) => ({ ...reading, clock: arrival(clock) }));
-	return db.transaction().execute(async (trx) => {
+	return inTransaction(db, async (trx) => {
 		const job = await trx
 			.selectFrom('job')
 			.select('number')
@@ -60,7 +61,7 @@ export async function storeReadings(
 		const known = await trx.selectFrom('person').select('id').where('id', 'in', people).execute();
 		if (known.length < people.length)
 			error(400, 'Nobody here has this name any more: pick who works at this bench.');
-		for (const reading of readings) await insertReading(trx, jobId, reading);
+		await insertReadings(trx, jobId, readings);
 		const newest: Reading[] = [];
 		for (const label of labels) {
 			const rows = await trx

@@ -5,7 +5,7 @@ import { changedSince, entryCount, METRIC, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { verifySheet } from '@zinc-ledger/core/signed';
 import { loadJob } from './jobs/load';
-import { importJob, insertEntry, insertReading } from './jobs/store';
+import { importJob, insertEntries, insertReadings } from './jobs/store';
 import { listSigned, newestSigned, readSigned, sha256, signedText, signJob } from './signed';
 import { migrate } from './database/migrate';
 import { testDatabase, type TestDatabase } from './test-database';
@@ -62,11 +62,13 @@ describe('signing', () => {
 				(await newestSigned(test.db, [twin.id])).get(twin.id)!
 			);
 		expect(await isChanged()).toBe(false);
-		await insertReading(test.db, twin.id, {
-			...twin.readings[0]!,
-			id: '0197a777-0000-7000-8000-000000000009',
-			at: '2026-01-01T08:00:00.000Z'
-		});
+		await insertReadings(test.db, twin.id, [
+			{
+				...twin.readings[0]!,
+				id: '0197a777-0000-7000-8000-000000000009',
+				at: '2026-01-01T08:00:00.000Z'
+			}
+		]);
 		expect(await isChanged()).toBe(true);
 	});
 	it('counts the entries of sheets that were signed before they were counted', async () => {
@@ -104,9 +106,9 @@ describe('what comes with a build', () => {
 			...stamp
 		};
 		const note = { id: id(3), text: 'Filed tip', private: true, holds: false, ...stamp };
-		await insertEntry(test.db, six.id, 'assembly', step);
-		await insertEntry(test.db, six.id, 'checks', check);
-		await insertEntry(test.db, six.id, 'notes', note);
+		await insertEntries(test.db, six.id, 'assembly', [step]);
+		await insertEntries(test.db, six.id, 'checks', [check]);
+		await insertEntries(test.db, six.id, 'notes', [note]);
 		const lash = {
 			...six.readings[0]!,
 			id: id(4),
@@ -115,7 +117,7 @@ describe('what comes with a build', () => {
 			lash: { as: 'set' as const, marked: true },
 			...stamp
 		};
-		await insertReading(test.db, six.id, lash);
+		await insertReadings(test.db, six.id, [lash]);
 		const { job } = (await loadJob(test.db, six.id))!;
 		expect(job.readings.find((reading) => reading.id === lash.id)).toEqual(lash);
 		expect([job.assembly, job.checks, job.notes]).toEqual([[step], [check], [note]]);

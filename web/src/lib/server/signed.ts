@@ -14,6 +14,7 @@ import {
 import { signSheet, type SignedSheet } from '@zinc-ledger/core/signed';
 import type { SignedEntry } from '$lib/job/signed';
 import type { Database } from './database/connection';
+import { inTransaction } from './database/transaction';
 import { loadJob } from './jobs/load';
 
 export const sha256 = (text: string) => createHash('sha256').update(text, 'utf8').digest('hex');
@@ -71,7 +72,7 @@ export async function signJob(
 	person: Person,
 	units: Units
 ): Promise<SignedEntry> {
-	return db.transaction().execute(async (trx) => {
+	return inTransaction(db, async (trx) => {
 		// Two who sign at once wait for each other here.
 		await trx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().execute();
 		const loaded = await loadJob(trx, jobId);

@@ -8,7 +8,7 @@ import { loadDemo } from './demo';
 import { findGauge, insertCheck, listGauges, saveGauge } from './gauges';
 import { setStation } from './jobs/change';
 import { loadJob } from './jobs/load';
-import { importJob, insertEntry } from './jobs/store';
+import { importJob, insertEntries } from './jobs/store';
 import { keepPhoto, listPhotos, makeSmall, photoContent } from './photos';
 import { addPerson } from './people';
 import { addSet, findSet, keepSweep, listSets, setMeasured, springsOf } from './springs';
@@ -84,7 +84,7 @@ describe('gauges', () => {
 		resolution: '0.001 in'
 	});
 	it('are kept with their checks, in the order they were made', async () => {
-		await saveGauge(test.db, gauge, person);
+		await saveGauge(test.db, gauge, null, person);
 		const check = (id: number, at: string) => ({
 			id: `0197a444-0000-7000-8000-00000000001${id}`,
 			gauge: gauge.id,
@@ -101,7 +101,7 @@ describe('gauges', () => {
 		expect((await listGauges(test.db)).map((known) => known.gauge.name)).toEqual([
 			'Height gauge 9'
 		]);
-		await saveGauge(test.db, { ...gauge, name: 'Renamed' }, person);
+		await saveGauge(test.db, { ...gauge, name: 'Renamed' }, 1, person);
 		expect((await findGauge(test.db, gauge.id))!.gauge.name).toBe('Renamed');
 		expect(await findGauge(test.db, person.id)).toBeNull();
 	});
@@ -130,8 +130,8 @@ describe('what is added to a job', () => {
 			at
 		} as const;
 		const work = { id: crypto.randomUUID(), work: 'guides', person: person.id, at } as const;
-		for (let i = 0; i < 2; i++) await insertEntry(test.db, job.id, 'inspections', seen);
-		await insertEntry(test.db, job.id, 'headWork', work);
+		for (let i = 0; i < 2; i++) await insertEntries(test.db, job.id, 'inspections', [seen]);
+		await insertEntries(test.db, job.id, 'headWork', [work]);
 		const { inspections, headWork, acceptances, people } = await stored();
 		expect([inspections, headWork, acceptances]).toEqual([[seen], [work], []]);
 		expect(people.map(({ id }) => id)).toContain(person.id);

@@ -90,12 +90,17 @@ const SHIM_FIELDS = ['thickness', 'count', 'inside', 'outside'] as const;
 
 /** The numbered rows of a list in the form: "overrides.0.lift" → [{ lift: … }]. */
 function rowsOf(values: Values, list: string, wanted: string): Values[] {
-	const rows: Values[] = [];
+	const rows = new Map<number, Values>();
 	for (const [path, text] of Object.entries(values)) {
-		const [, row, part] = new RegExp(`^${list}\\.(\\d+)\\.(\\w+)$`).exec(path) ?? [];
-		if (row !== undefined) (rows[Number(row)] ??= {})[part!] = text.trim();
+		const [, number, part] = new RegExp(`^${list}\\.(\\d{1,3})\\.(\\w+)$`).exec(path) ?? [];
+		if (number === undefined) continue;
+		const row = rows.get(Number(number)) ?? {};
+		rows.set(Number(number), { ...row, [part!]: text.trim() });
 	}
-	return rows.filter((row) => row?.[wanted]);
+	return [...rows]
+		.toSorted(([a], [b]) => a - b)
+		.map(([, row]) => row)
+		.filter((row) => row[wanted]);
 }
 
 /** Lift and lash of single cylinders; ratio, tolerance and source are as their kind has them. */
@@ -123,7 +128,7 @@ function overridesFrom(values: Values, setup: Record<string, unknown>, units: Un
 function shimStockFrom(values: Values, units: Units): unknown[] {
 	return rowsOf(values, 'shimStock', 'thickness').map((row) =>
 		Object.fromEntries(
-			SHIM_FIELDS.map((part) => [part, row[part] || (part === 'count' ? '0' : '')] as const)
+			SHIM_FIELDS.map((part) => [part, row[part] ?? ''] as const)
 				.filter(([, text]) => text !== '')
 				.map(([part, text]) => [
 					part,

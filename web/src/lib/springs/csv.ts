@@ -46,13 +46,19 @@ const isWhole = (columns: Partial<Columns>): columns is Columns =>
 	!!columns.heightUnit &&
 	!!columns.loadUnit;
 
+/** A sweep has no more points than the longest kept pull. */
+const MOST_ROWS = 50_001;
+
 /**
  * Reads a sweep from CSV.
  *
  * @param told columns and units as somebody said them; what is not told is recognised
  */
 export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCsv {
-	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+		skipEmptyLines: 'greedy',
+		preview: MOST_ROWS
+	});
 	const [first = [], ...rest] = data;
 	if (rest.length === 0) {
 		return { sort: 'wrong', problems: [{ path: 'the file', message: 'has no lines of figures' }] };

@@ -1,6 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { ask } from '$lib/server/ask';
+import { formTexts, isId } from '$lib/server/body';
 import { addPerson, findPerson, listPeople } from '$lib/server/people';
 
 const YEAR = 365 * 24 * 3600;
@@ -23,16 +24,14 @@ function back(url: URL): string {
 
 export const actions = {
 	pick: async ({ request, cookies, url }) => {
-		const id = String((await request.formData()).get('person') ?? '');
-		const known = await ask((db) =>
-			z.uuid().safeParse(id).success ? findPerson(db, id) : Promise.resolve(null)
-		);
-		if (!known) return fail(400, { pick: 'Pick one of the people listed.' });
+		const { person: id } = await formTexts(request);
+		const known = isId(id) ? await ask((db) => findPerson(db, id)) : null;
+		if (!known || !id) return fail(400, { pick: 'Pick one of the people listed.' });
 		cookies.set('zinc-person', id, { path: '/', maxAge: YEAR, secure: false });
 		redirect(303, back(url));
 	},
 	add: async ({ request, cookies, url }) => {
-		const form = Object.fromEntries(await request.formData());
+		const form = await formTexts(request);
 		const checked = Newcomer.safeParse(form);
 		if (!checked.success) {
 			const { fieldErrors } = z.flattenError(checked.error);

@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { readEntry, type LibraryPart } from '@zinc-ledger/core';
 import { PositiveSize } from '@zinc-ledger/core/units-schema';
 import { ask } from '$lib/server/ask';
-import { findJobIds } from '$lib/server/jobs/find';
-import { loadJob } from '$lib/server/jobs/load';
+import { formTexts, isId, trimmed } from '$lib/server/body';
+import { jobNumbered } from '$lib/server/jobs/find';
 import { findPart, listParts } from '$lib/server/parts';
 import { addSet, listSets } from '$lib/server/springs';
 
@@ -30,13 +30,11 @@ const NewSet = z.object({
 export const actions = {
 	default: async ({ request, locals }) => {
 		const { person, units } = locals;
-		const typed = Object.fromEntries(
-			[...(await request.formData())].map(([key, value]) => [key, String(value).trim()])
-		) as Record<string, string>;
+		const typed = trimmed(await formTexts(request));
 		const refuse = (status: number, problems: Record<string, string>) =>
 			fail(status, { problems, typed });
 		if (!person) return refuse(401, { name: 'Pick who works at this bench first, at the top.' });
-		const card = typed.card ? await ask((db) => findPart(db, typed.card!)) : null;
+		const card = isId(typed.card) ? await ask((db) => findPart(db, typed.card!)) : null;
 		const spring = card?.sort === 'spring' ? (card as LibraryPart<'spring'>).part : null;
 		const length = (text: string | undefined, fallback: string) => {
 			const entry = readEntry(text || fallback, units.length);
@@ -56,7 +54,7 @@ export const actions = {
 			);
 		}
 		const { name, count, seat, lift } = checked.data;
-		const jobId = typed.job ? await jobNumbered(typed.job) : null;
+		const jobId = typed.job ? await ask((db) => jobNumbered(db, typed.job!)) : null;
 		if (typed.job && !jobId) return refuse(400, { job: `There is no job ${typed.job}.` });
 		const id = await ask((db) =>
 			addSet(db, { name, cardId: spring?.id ?? null, jobId, seat, lift }, count, person)
@@ -75,11 +73,3 @@ function liftOf({ seat, open, greatestLift }: LibraryPart<'spring'>['part']): st
 	return greatestLift ?? (unit === 'in' ? '0.500 in' : '10.00 mm');
 }
 
-async function jobNumbered(number: string): Promise<string | null> {
-	return ask(async (db) => {
-		for (const id of await findJobIds(db, number, 20)) {
-			if ((await loadJob(db, id))?.job.number === number) return id;
-		}
-		return null;
-	});
-}

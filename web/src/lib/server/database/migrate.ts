@@ -7,6 +7,7 @@ import * as rounds from './migrations/0004-rounds';
 import * as assembly from './migrations/0005-assembly';
 import * as signedEntries from './migrations/0006-signed-entries';
 import * as rightFigures from './migrations/0007-right-figures';
+import * as nothingLost from './migrations/0008-nothing-lost';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -15,7 +16,8 @@ const MIGRATIONS = {
 	'0004-rounds': rounds,
 	'0005-assembly': assembly,
 	'0006-signed-entries': signedEntries,
-	'0007-right-figures': rightFigures
+	'0007-right-figures': rightFigures,
+	'0008-nothing-lost': nothingLost
 };
 
 /**

@@ -37,6 +37,8 @@ export interface Tables {
 		id: string;
 		name: string;
 		initials: string;
+		/** Taken in at this bench, and not with a job of another shop's. */
+		taken_in_here: Generated<boolean>;
 		length_unit: LengthUnit | null;
 		load_unit: LoadUnit | null;
 		created_at: Written;
@@ -55,6 +57,7 @@ export interface Tables {
 		doc: JSONColumnType<LibraryPart['part']>;
 		stock: number | null;
 		retired: Generated<boolean>;
+		revision: Generated<number>;
 		search: ColumnType<string, never, never>;
 		created_at: Written;
 		changed_at: ColumnType<Date, Date | undefined, Date>;
@@ -65,7 +68,9 @@ export interface Tables {
 		part_id: string;
 		change: number;
 		reason: string;
-		person_id: string;
+		/** The job that took it or gave it back; null for what was counted in or out. */
+		job_id: string | null;
+		person_id: string | null;
 		at: Date;
 	};
 	photo: {
@@ -144,7 +149,15 @@ export interface Tables {
 		person_id: string;
 		position: Generated<string>;
 	};
-	gauge: { id: string; doc: JSONColumnType<Gauge>; created_at: Written; changed_by: string | null };
+	gauge: {
+		id: string;
+		doc: JSONColumnType<Gauge>;
+		revision: Generated<number>;
+		created_at: Written;
+		changed_by: string | null;
+	};
+	/** Words that jobs are found by; kept by a trigger. */
+	job_word: { word: string };
 	gauge_check: {
 		id: string;
 		gauge_id: string;

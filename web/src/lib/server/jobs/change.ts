@@ -2,22 +2,26 @@
 import { error } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import {
+	isOfSize,
 	layoutProblem,
+	lengthOf,
 	losesItsSpring,
 	plannedEntry,
 	planInForce,
-	shelfAfter,
 	type Decision,
 	type Job,
 	type Person,
 	type Plan,
 	type Setup,
+	type ShelvedShim,
 	type StationEntry,
 	type StationParts
 } from '@zinc-ledger/core';
 import type { Database } from '../database/connection';
-import { keepParts, shift } from '../parts';
-import { insertDecision, insertEntry, partsIn, searchText } from './store';
+import { inTransaction } from '../database/transaction';
+import { countedShims, keepParts } from '../parts';
+import { moveParts, Short, type Move } from '../stock';
+import { insertDecisions, insertEntries, partsIn, searchText } from './store';
 
 const json = (value: unknown) => JSON.stringify(value);
 
@@ -34,7 +38,7 @@ export async function saveSetup(
 	setup: Setup,
 	person: Person
 ): Promise<number | null> {
-	return db.transaction().execute(async (trx) => {
+	return inTransaction(db, async (trx) => {
 		const row = await trx
 			.selectFrom('job')
 			.innerJoin('customer', 'customer.id', 'job.customer_id')
@@ -66,11 +70,9 @@ export async function saveSetup(
 			.execute();
 		await keepParts(trx, partsIn(setup));
 		for (const change of changesBetween(row.setup, setup)) {
-			await insertDecision(
-				trx,
-				jobId,
+			await insertDecisions(trx, jobId, [
 				decide(person, { ...change, subject: `setup.${change.subject}` })
-			);
+			]);
 		}
 		await giveUpSprings(trx, jobId, row.setup, setup, person);
 		return revision + 1;
@@ -96,7 +98,7 @@ async function giveUpSprings(
 		if (!losesItsSpring(before, after, entry)) continue;
 		await keepStation(trx, jobId, { ...entry, spring: undefined });
 		const subject = `stations.${entry.label}.spring`;
-		await insertDecision(trx, jobId, decide(person, { subject, from: entry.spring }));
+		await insertDecisions(trx, jobId, [decide(person, { subject, from: entry.spring })]);
 	}
 }
 
@@ -116,29 +118,25 @@ const keepStation = (trx: Database, jobId: string, entry: StationEntry) =>
 export async function acceptPlan(db: Database, jobId: string, asked: Plan): Promise<void> {
 	const { id, proven, stations, note, person, at } = asked;
 	const plan: Plan = { id, proven, stations, ...(note !== undefined && { note }), person, at };
-	await db.transaction().execute(async (trx) => {
-		const rows = await trx
-			.selectFrom('station')
-			.select(['label', 'entry'])
-			.where('job_id', '=', jobId)
-			.forUpdate()
-			.execute();
-		if (rows.length === 0) error(404, 'There is no such job.');
-		const unknown = plan.stations.find(({ label }) => !rows.some((row) => row.label === label));
-		if (unknown) error(404, `There is no station ${unknown.label} on this job.`);
+	await inTransaction(db, async (trx) => {
+		await lockJob(trx, jobId);
 		const known = await trx
 			.selectFrom('job_entry')
 			.select('id')
 			.where('id', '=', plan.id)
 			.executeTakeFirst();
+		const rows = await lockStations(trx, jobId);
+		const unknown = plan.stations.find(({ label }) => !rows.has(label));
+		if (unknown) error(404, `There is no station ${unknown.label} on this job.`);
+		const before = plan.stations.map(({ label }) => rows.get(label)!);
+		// The same plan once more changes nothing; another under its id is refused there.
+		await insertEntries(trx, jobId, 'plans', [{ ...plan, before }]);
 		if (known) return;
-		const before = plan.stations.map(({ label }) => rows.find((row) => row.label === label)!.entry);
-		await insertEntry(trx, jobId, 'plans', { ...plan, before });
 		const built = plan.stations.map((planned) => {
-			const { entry } = rows.find((row) => row.label === planned.label)!;
+			const entry = rows.get(planned.label)!;
 			return { before: entry, after: plannedEntry(entry, planned) };
 		});
-		await reserve(trx, jobId, plan.person, built);
+		await reserve(trx, jobId, { reason: 'plan accepted', person: plan.person }, built);
 		for (const { after } of built) await keepStation(trx, jobId, after);
 	});
 }
@@ -155,14 +153,9 @@ export async function withdrawPlan(
 	reason: string,
 	person: Person
 ): Promise<void> {
-	await db.transaction().execute(async (trx) => {
-		const rows = await trx
-			.selectFrom('station')
-			.select(['label', 'entry'])
-			.where('job_id', '=', jobId)
-			.orderBy('position')
-			.forUpdate()
-			.execute();
+	await inTransaction(db, async (trx) => {
+		await lockJob(trx, jobId);
+		const rows = await lockStations(trx, jobId);
 		const kept = await trx
 			.selectFrom('job_entry')
 			.select('entry')
@@ -175,26 +168,28 @@ export async function withdrawPlan(
 		const { before } = plan;
 		if (!before) error(409, 'This plan does not say what stood before it.');
 		const built = before.map((entry) => {
-			const now = rows.find(({ label }) => label === entry.label)!.entry;
+			const now = rows.get(entry.label)!;
 			const planned = plan.stations.find(({ label }) => label === entry.label)!;
 			if (!isSameEntry(now, plannedEntry(entry, planned)))
 				error(409, `${entry.label} was built otherwise since: change it there.`);
 			return { before: now, after: entry };
 		});
-		await insertEntry(trx, jobId, 'plans', {
-			id: uuid(),
-			withdraws: planId,
-			proven: false,
-			stations: before.map(({ label, shims, spring }) => ({
-				label,
-				shims,
-				...(spring !== undefined && { spring })
-			})),
-			note: reason,
-			person: person.id,
-			at: new Date().toISOString()
-		});
-		await reserve(trx, jobId, person.id, built);
+		await insertEntries(trx, jobId, 'plans', [
+			{
+				id: uuid(),
+				withdraws: planId,
+				proven: false,
+				stations: before.map(({ label, shims, spring }) => ({
+					label,
+					shims,
+					...(spring !== undefined && { spring })
+				})),
+				note: reason,
+				person: person.id,
+				at: new Date().toISOString()
+			}
+		]);
+		await reserve(trx, jobId, { reason: 'plan taken back', person: person.id }, built);
 		for (const { after } of built) await keepStation(trx, jobId, after);
 	});
 }
@@ -202,43 +197,125 @@ export async function withdrawPlan(
 /** Whether two builds are the same, whatever the order of their keys. */
 const isSameEntry = (a: StationEntry, b: StationEntry) => changesBetween(a, b).length === 0;
 
-/** Takes what a plan needs off the shelf, and lays back what it takes out: shims of the job, lock sets of the library. */
-async function reserve(
-	db: Database,
-	jobId: string,
-	person: string,
-	built: readonly { readonly before: StationEntry; readonly after: StationEntry }[]
-): Promise<void> {
-	const { number, setup } = await db
+/** The job's row for this transaction alone; whatever else of it is locked comes after it. */
+async function lockJob(trx: Database, jobId: string) {
+	const row = await trx
 		.selectFrom('job')
-		.select(['number', 'setup'])
+		.select(['number', 'setup', 'revision'])
 		.where('id', '=', jobId)
 		.forUpdate()
-		.executeTakeFirstOrThrow();
-	const [before, after] = [built.map((one) => one.before), built.map((one) => one.after)];
-	const shimStock = shelfAfter(setup.shimStock, before, after);
-	await db
-		.updateTable('job')
-		.set({ setup: json({ ...setup, shimStock }) })
-		.where('id', '=', jobId)
+		.executeTakeFirst();
+	if (!row) error(404, 'There is no such job.');
+	return row;
+}
+
+async function lockStations(
+	trx: Database,
+	jobId: string
+): Promise<ReadonlyMap<string, StationEntry>> {
+	const rows = await trx
+		.selectFrom('station')
+		.select(['label', 'entry'])
+		.where('job_id', '=', jobId)
+		.orderBy('position')
+		.forUpdate()
 		.execute();
-	const locks = new Map<string, { name: string; change: number }>();
-	const count = (entries: readonly StationEntry[], by: number) => {
-		for (const { parts } of entries) {
-			const { id, name } = parts?.locks ?? {};
-			if (!id || !name) continue;
-			locks.set(id, { name, change: (locks.get(id)?.change ?? 0) + by });
+	return new Map(rows.map(({ label, entry }) => [label, entry]));
+}
+
+interface Rebuilt {
+	readonly before: StationEntry;
+	readonly after: StationEntry;
+}
+
+/**
+ * Takes what a build needs off the shelf, and lays back what it takes out: shims and lock
+ * sets of the library, and shims that only the job counts.
+ *
+ * @throws {@link Short} where the shelf holds less
+ */
+async function reserve(
+	trx: Database,
+	jobId: string,
+	why: { readonly reason: string; readonly person: string },
+	built: readonly Rebuilt[]
+): Promise<void> {
+	const { setup, revision } = await lockJob(trx, jobId);
+	const { moves, shimStock } = shelfMoves(setup.shimStock, await countedShims(trx), built);
+	if (json(shimStock) !== json(setup.shimStock)) {
+		await trx
+			.updateTable('job')
+			.set({ setup: json({ ...setup, shimStock }), revision: revision + 1 })
+			.where('id', '=', jobId)
+			.execute();
+	}
+	await moveParts(trx, [...moves, ...lockMoves(built)], { ...why, job: jobId });
+}
+
+/** What becomes of the shelf of shims: moves of the library's, and what the job itself counts. */
+function shelfMoves(
+	sizes: Setup['shimStock'],
+	library: readonly ShelvedShim[],
+	built: readonly Rebuilt[]
+): { moves: Move[]; shimStock: Setup['shimStock'] } {
+	const moves: Move[] = [];
+	let shimStock = sizes;
+	for (const [shim, change] of shimsChanged(built)) {
+		const size = sizes.find(({ thickness }) => lengthOf(thickness) === lengthOf(shim));
+		const alike = library.filter((one) => isOfSize(one, size ?? { thickness: shim }));
+		if (alike.length > 0) moves.push(...spread(alike, change));
+		else shimStock = countedOnJob(shimStock, shim, change);
+	}
+	return { moves, shimStock };
+}
+
+/** How many of each thickness come off the shelf, less than 0, or onto it. */
+function shimsChanged(built: readonly Rebuilt[]): ReadonlyMap<string, number> {
+	const change = new Map<number, { text: string; by: number }>();
+	const count = (shims: readonly string[], by: number) => {
+		for (const text of shims) {
+			const known = change.get(lengthOf(text)) ?? { text, by: 0 };
+			change.set(lengthOf(text), { ...known, by: known.by + by });
 		}
 	};
-	count(before, 1);
-	count(after, -1);
-	for (const [id, { name, change }] of locks) {
-		if (change === 0) continue;
-		const left = await shift(db, id, change, `job ${number}: plan accepted`, person);
-		if (left === null && change < 0)
-			error(409, `The shelf no longer holds ${-change} of ${name}: work the plan out again.`);
+	for (const { before, after } of built) {
+		count(before.shims, 1);
+		count(after.shims, -1);
 	}
+	return new Map(
+		[...change.values()].filter(({ by }) => by !== 0).map(({ text, by }) => [text, by])
+	);
 }
+
+/** Takes from the fullest first; what one does not hold is asked of the next, and of the last what none holds. */
+function spread(alike: readonly ShelvedShim[], change: number): Move[] {
+	const fullest = alike.toSorted((a, b) => b.stock! - a.stock!);
+	if (change > 0) return [{ part: fullest[0]!.part.id, change }];
+	let wanted = -change;
+	return fullest.flatMap(({ part, stock }, i) => {
+		const take = i === fullest.length - 1 ? wanted : Math.min(wanted, stock!);
+		wanted -= take;
+		return take > 0 ? [{ part: part.id, change: -take }] : [];
+	});
+}
+
+/** The job's own count of a size, where it keeps one; what nobody counts stays so. */
+function countedOnJob(sizes: Setup['shimStock'], shim: string, change: number): Setup['shimStock'] {
+	const at = sizes.findIndex(
+		({ thickness, count }) => count !== undefined && lengthOf(thickness) === lengthOf(shim)
+	);
+	if (at < 0) return sizes;
+	const { count = 0 } = sizes[at]!;
+	if (count + change < 0) throw new Short(`shim ${shim}`, -change, count);
+	return sizes.with(at, { ...sizes[at]!, count: count + change });
+}
+
+/** Lock sets of their own that stations are given, or give back. */
+const lockMoves = (built: readonly Rebuilt[]): Move[] =>
+	built.flatMap(({ before, after }) => [
+		...(before.parts?.locks?.id ? [{ part: before.parts.locks.id, change: 1 }] : []),
+		...(after.parts?.locks?.id ? [{ part: after.parts.locks.id, change: -1 }] : [])
+	]);
 
 /** Sets the shims or the own parts of a station's build, and keeps who decided so. */
 export async function setStation<K extends 'shims' | 'parts'>(
@@ -249,7 +326,8 @@ export async function setStation<K extends 'shims' | 'parts'>(
 	value: K extends 'shims' ? string[] : StationParts | undefined,
 	person: Person
 ): Promise<Decision> {
-	return db.transaction().execute(async (trx) => {
+	return inTransaction(db, async (trx) => {
+		await lockJob(trx, jobId);
 		const row = await trx
 			.selectFrom('station')
 			.select('entry')
@@ -258,13 +336,16 @@ export async function setStation<K extends 'shims' | 'parts'>(
 			.forUpdate()
 			.executeTakeFirst();
 		if (!row) error(404, `There is no station ${label} on this job.`);
+		const after = { ...row.entry, [what]: value };
+		const reason = `${label}: ${what === 'shims' ? 'shims fitted' : 'parts changed'}`;
+		await reserve(trx, jobId, { reason, person: person.id }, [{ before: row.entry, after }]);
 		const decision = decide(person, {
 			subject: `stations.${label}.${what}`,
 			from: row.entry[what] as Decision['from'],
 			to: value as Decision['to']
 		});
-		await keepStation(trx, jobId, { ...row.entry, [what]: value });
-		await insertDecision(trx, jobId, decision);
+		await keepStation(trx, jobId, after);
+		await insertDecisions(trx, jobId, [decision]);
 		return decision;
 	});
 }
@@ -303,7 +384,7 @@ export async function answerQuestion(
 	const job = await db.selectFrom('job').select('id').where('id', '=', jobId).executeTakeFirst();
 	if (!job) error(404, 'There is no such job.');
 	const decision = decide(person, { subject, to: answer });
-	await insertDecision(db, jobId, decision);
+	await insertDecisions(db, jobId, [decision]);
 	return decision;
 }
 
@@ -321,7 +402,8 @@ export async function saveFiringOrder(
 	person: Person,
 	firingAngles?: readonly number[]
 ): Promise<void> {
-	await db.transaction().execute(async (trx) => {
+	await inTransaction(db, async (trx) => {
+		await lockJob(trx, jobId);
 		const engine = await trx
 			.selectFrom('engine')
 			.innerJoin('job', 'job.engine_id', 'engine.id')
@@ -342,14 +424,12 @@ export async function saveFiringOrder(
 			.set({ layout: json(layout) })
 			.where('id', '=', engine.id)
 			.execute();
-		await insertDecision(
-			trx,
-			jobId,
+		await insertDecisions(trx, jobId, [
 			decide(person, {
 				subject: 'engine.layout.firingOrder',
 				from: firingText(before.firingOrder, before.firingAngles),
 				to: firingText(firingOrder, firingAngles)
 			})
-		);
+		]);
 	});
 }

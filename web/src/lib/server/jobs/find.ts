@@ -7,36 +7,65 @@ const MOST_WORDS = 8;
 
 /**
  * The jobs that have the text in their number, customer, engine or use, newest
- * first; where none has, those that nearly have each of its words, most alike first.
+ * first; where none has, those that have each of its words or one much like it.
  */
 export async function findJobIds(db: Database, text: string, limit: number): Promise<string[]> {
 	const wanted = text.trim();
-	const like = `%${wanted.replace(/[\\%_]/g, '\\$&')}%`;
 	const exact = await db
 		.selectFrom('job')
 		.select('id')
-		.$if(wanted !== '', (query) => query.where('search', 'ilike', like))
+		.$if(wanted !== '', (query) => query.where('search', 'ilike', has(wanted)))
 		.orderBy('taken_in', 'desc')
 		.orderBy('id', 'desc')
 		.limit(limit)
 		.execute();
 	if (exact.length > 0 || wanted === '') return exact.map((row) => row.id);
-	const words = wanted.split(/\s+/).slice(0, MOST_WORDS);
-	const near = await db
+	const near = await likelyWords(db, wanted.split(/\s+/).slice(0, MOST_WORDS));
+	const rows = await db
 		.selectFrom('job')
 		.select('id')
-		.where((where) => where.and(words.map((word) => sql<boolean>`${word} <% search`)))
-		.orderBy(
-			sql.join(
-				words.map((word) => sql`word_similarity(${word}, search)`),
-				sql` + `
-			),
-			'desc'
+		.where((where) =>
+			where.and(
+				near.map((words) => where.or(words.map((word) => where('search', 'ilike', has(word)))))
+			)
 		)
 		.orderBy('taken_in', 'desc')
+		.orderBy('id', 'desc')
 		.limit(limit)
 		.execute();
-	return near.map((row) => row.id);
+	return rows.map((row) => row.id);
+}
+
+/** A pattern for what has the text in it, its signs taken as they are. */
+const has = (text: string) => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
+
+/** Words tried for each that was typed. */
+const MOST_LIKELY = 4;
+
+/** For each word itself and the known ones that it may stand for, most alike first. */
+const likelyWords = (db: Database, typed: readonly string[]): Promise<string[][]> =>
+	Promise.all(
+		typed.map(async (word) => {
+			const rows = await db
+				.selectFrom('job_word')
+				.select('word')
+				.where(sql<boolean>`word % ${word.toLowerCase()}`)
+				.orderBy(sql`similarity(word, ${word.toLowerCase()})`, 'desc')
+				.orderBy('word')
+				.limit(MOST_LIKELY)
+				.execute();
+			return [word, ...rows.map((row) => row.word)];
+		})
+	);
+
+/** The job of this very number; null where there is none. */
+export async function jobNumbered(db: Database, number: string): Promise<string | null> {
+	const row = await db
+		.selectFrom('job')
+		.select('id')
+		.where('number', '=', number)
+		.executeTakeFirst();
+	return row?.id ?? null;
 }
 
 /** One more than the highest job number that is a plain number. */

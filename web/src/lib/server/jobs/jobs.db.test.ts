@@ -17,8 +17,8 @@ import {
 } from './change';
 import { findJobIds, nextJobNumber } from './find';
 import { findReadings, loadJob } from './load';
-import { importJob, insertReading, insertVoid } from './store';
-import { findPart, listParts, savePart } from '../parts';
+import { importJob, insertReadings, insertVoids } from './store';
+import { findPart, keepParts, listParts } from '../parts';
 import { listGaugesWithRepeats, saveGauge } from '../gauges';
 import { storeReadings } from '../readings';
 import { testDatabase, type TestDatabase } from '../test-database';
@@ -52,7 +52,7 @@ describe('a job in the database', () => {
 		const stolen = { ...six, id: '0197a222-0000-7000-8000-000000000001', number: '9999' };
 		const { problems } = await importJob(test.db, stolen);
 		expect(problems).toEqual([
-			{ path: 'readings[0].id', message: 'this reading already belongs to another job' }
+			{ path: 'readings[0].id', message: 'this entry already belongs to another job' }
 		]);
 		expect(await loadJob(test.db, stolen.id)).toBeUndefined();
 	});
@@ -84,7 +84,7 @@ describe('readings', () => {
 	const reading = { ...six.readings[0]!, id: '0197a222-0000-7000-8000-000000000010' };
 
 	it('are stored once, however often they come', async () => {
-		await Promise.all([1, 2, 3].map(() => insertReading(test.db, six.id, reading)));
+		await Promise.all([1, 2, 3].map(() => insertReadings(test.db, six.id, [reading])));
 		const ids = (await stored(six.id)).job.readings.map(({ id }) => id);
 		expect(ids.filter((id) => id === reading.id)).toHaveLength(1);
 	});
@@ -97,8 +97,8 @@ describe('readings', () => {
 			person: person.id,
 			at: '2026-11-20T10:00:00.000Z'
 		};
-		await insertVoid(test.db, six.id, entry);
-		await insertVoid(test.db, six.id, entry);
+		await insertVoids(test.db, six.id, [entry]);
+		await insertVoids(test.db, six.id, [entry]);
 		const { job } = await stored(six.id);
 		expect(job.voids.filter(({ id }) => id === entry.id)).toEqual([entry]);
 		expect(job.readings.some(({ id }) => id === reading.id)).toBe(true);
@@ -183,15 +183,15 @@ describe('plans and repeats', () => {
 			offset: '1 mm'
 		};
 		const part = { ...six.setup.kinds.intake.locks!, ...locks };
-		await savePart(test.db, { sort: 'locks', part, stock: 1, retired: false });
+		await keepParts(test.db, [{ sort: 'locks', part, stock: 1, retired: false }]);
 		const shelf = async () => (await findPart(test.db, locks.id))!.stock;
 		const withLocks = (n: number, labels: string[]) => ({
 			...plan(n),
 			stations: labels.map((label) => ({ label, shims: [], locks: part }))
 		});
-		await expect(acceptPlan(test.db, six.id, withLocks(4, ['1I', '1E']))).rejects.toMatchObject({
-			status: 409
-		});
+		await expect(acceptPlan(test.db, six.id, withLocks(4, ['1I', '1E']))).rejects.toThrow(
+			'The shelf is short: 2 of Plus locks wanted, 1 there'
+		);
 		expect([await shelf(), (await stored(six.id)).job.plans.length]).toEqual([1, 2]);
 		await acceptPlan(test.db, six.id, withLocks(5, ['1I']));
 		await acceptPlan(test.db, six.id, withLocks(6, ['1I']));
@@ -237,7 +237,7 @@ describe('plans and repeats', () => {
 			}
 		};
 		try {
-			await insertReading(test.db, six.id, reading);
+			await insertReadings(test.db, six.id, [reading]);
 			expect(await findReadings(test.db, [reading.id])).toEqual([reading]);
 			await client.query('select 1');
 			expect(told.map((text) => JSON.parse(text) as unknown)).toContainEqual({
@@ -363,13 +363,15 @@ describe('plans and repeats', () => {
 		// √((0.02² + 0.04²) ÷ 2 ÷ 2): each pair's half difference squared, twice, over two degrees
 		expect(known.repeats!['installed height']!.freedom).toBe(2);
 		expect(known.repeats!['installed height']!.deviation).toBeCloseTo(Math.sqrt(0.0005), 9);
-		await insertVoid(test.db, six.id, {
-			id: '0197a222-0000-7000-8000-000000000350',
-			reading: '0197a222-0000-7000-8000-000000000311',
-			reason: 'slipped',
-			person: person.id,
-			at: '2026-11-27T08:00:00.000Z'
-		});
+		await insertVoids(test.db, six.id, [
+			{
+				id: '0197a222-0000-7000-8000-000000000350',
+				reading: '0197a222-0000-7000-8000-000000000311',
+				reason: 'slipped',
+				person: person.id,
+				at: '2026-11-27T08:00:00.000Z'
+			}
+		]);
 		const left = (await listGaugesWithRepeats(test.db)).find((one) => one.gauge.id === gauge.id)!;
 		expect(left.repeats!['installed height']!.freedom).toBe(1);
 	});

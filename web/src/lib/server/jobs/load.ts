@@ -135,7 +135,7 @@ export async function findReadings(db: Database, ids: readonly string[]): Promis
 	return rows.map(readingOf);
 }
 
-function voidOf(row: Selectable<Tables['reading_void']>): VoidEntry {
+export function voidOf(row: Selectable<Tables['reading_void']>): VoidEntry {
 	return {
 		id: row.id,
 		reading: row.reading_id,
@@ -145,7 +145,7 @@ function voidOf(row: Selectable<Tables['reading_void']>): VoidEntry {
 	};
 }
 
-function decisionOf(row: Selectable<Tables['decision']>): Decision {
+export function decisionOf(row: Selectable<Tables['decision']>): Decision {
 	return {
 		id: row.id,
 		subject: row.subject,

@@ -14,49 +14,74 @@ import {
 } from '@zinc-ledger/core';
 import type { Problem } from '@zinc-ledger/core/file';
 import type { Database } from '../database/connection';
+import { inTransaction } from '../database/transaction';
 import { keepParts } from '../parts';
+import { decisionOf, readingOf, voidOf } from './load';
+import { AlreadyKept, once } from './once';
 
 const json = (value: unknown) => JSON.stringify(value);
 const jsonOrNull = (value: unknown) => (value === undefined ? null : json(value));
 
+/** What keeps a file out of the book. */
+class Refused extends Error {
+	constructor(readonly problem: Problem) {
+		super(problem.message);
+	}
+}
+
 /**
  * Stores a whole job in one transaction, or nothing: a job that is already in
- * the book, or whose number another job has, is a problem and changes nothing.
+ * the book, or whose number or entries another job has, is a problem and changes nothing.
  */
 export async function importJob(db: Database, job: Job): Promise<{ problems: Problem[] }> {
-	return db.transaction().execute(async (trx) => {
-		const taken = await trx
-			.selectFrom('job')
-			.select(['id', 'number'])
-			.where((where) => where.or([where('id', '=', job.id), where('number', '=', job.number)]))
-			.executeTakeFirst();
-		if (taken) {
-			return {
-				problems: [
-					taken.id === job.id
-						? {
-								path: 'id',
-								message: `job ${taken.number} is already in the book; nothing was changed`
-							}
-						: { path: 'number', message: `another job already has the number ${job.number}` }
-				]
-			};
-		}
-		const ids = job.readings.map((reading) => reading.id);
-		const known =
-			ids.length > 0 &&
-			(await trx.selectFrom('reading').select('id').where('id', 'in', ids).executeTakeFirst());
-		if (known) {
-			const at = ids.indexOf(known.id);
-			return {
-				problems: [
-					{ path: `readings[${at}].id`, message: 'this reading already belongs to another job' }
-				]
-			};
-		}
-		await insertJob(trx, job);
+	try {
+		await inTransaction(db, (trx) => insertJob(trx, job));
 		return { problems: [] };
-	});
+	} catch (failure) {
+		if (failure instanceof Refused) return { problems: [failure.problem] };
+		if (failure instanceof AlreadyKept) return { problems: [belongsToAnother(job, failure.id)] };
+		throw failure;
+	}
+}
+
+/** Where in a job the entry is that another job has already. */
+function belongsToAnother(job: Job, id: string): Problem {
+	const lists = ['readings', 'voids', 'decisions', ...ENTRY_LISTS] as const;
+	for (const list of lists) {
+		const at = job[list].findIndex((entry) => entry.id === id);
+		if (at >= 0)
+			return { path: `${list}[${at}].id`, message: 'this entry already belongs to another job' };
+	}
+	return { path: 'id', message: 'something in it already belongs to another job' };
+}
+
+/** Puts the job itself into the book. @throws {@link Refused} where it, or its number, is there */
+async function insertRow(trx: Database, job: Job): Promise<void> {
+	const fresh = await trx
+		.insertInto('job')
+		.values({
+			id: job.id,
+			number: job.number,
+			customer_id: job.customer.id,
+			engine_id: job.engine.id,
+			taken_in: new Date(job.takenIn),
+			setup: json(job.setup),
+			search: searchText(job, job.setup)
+		})
+		.onConflict((conflict) => conflict.doNothing())
+		.returning('id')
+		.executeTakeFirst();
+	if (fresh) return;
+	const same = await trx
+		.selectFrom('job')
+		.select('number')
+		.where('id', '=', job.id)
+		.executeTakeFirst();
+	throw new Refused(
+		same
+			? { path: 'id', message: `job ${same.number} is already in the book; nothing was changed` }
+			: { path: 'number', message: `another job already has the number ${job.number}` }
+	);
 }
 
 async function insertJob(trx: Database, job: Job): Promise<void> {
@@ -77,18 +102,7 @@ async function insertJob(trx: Database, job: Job): Promise<void> {
 		})
 		.onConflict((conflict) => conflict.column('id').doNothing())
 		.execute();
-	await trx
-		.insertInto('job')
-		.values({
-			id: job.id,
-			number: job.number,
-			customer_id: customer.id,
-			engine_id: engine.id,
-			taken_in: new Date(job.takenIn),
-			setup: json(job.setup),
-			search: searchText(job, job.setup)
-		})
-		.execute();
+	await insertRow(trx, job);
 	await keepParts(trx, partsIn(job.setup));
 	await trx
 		.insertInto('head')
@@ -106,12 +120,10 @@ async function insertJob(trx: Database, job: Job): Promise<void> {
 			}))
 		)
 		.execute();
-	for (const reading of job.readings) await insertReading(trx, job.id, reading);
-	for (const entry of job.voids) await insertVoid(trx, job.id, entry);
-	for (const decision of job.decisions) await insertDecision(trx, job.id, decision);
-	for (const list of ENTRY_LISTS) {
-		for (const entry of job[list]) await insertEntry(trx, job.id, list, entry);
-	}
+	await insertReadings(trx, job.id, job.readings);
+	await insertVoids(trx, job.id, job.voids);
+	await insertDecisions(trx, job.id, job.decisions);
+	for (const list of ENTRY_LISTS) await insertEntries(trx, job.id, list, job[list]);
 }
 
 /** What a job is found by. */
@@ -133,13 +145,50 @@ export const searchText = (
 
 type Entry = Job[EntryList][number];
 
-/** Adds to one of the lists that are kept whole; the same id twice is harmless. */
-export const insertEntry = (db: Database, jobId: string, list: EntryList, entry: Entry) =>
-	db
-		.insertInto('job_entry')
-		.values({ id: entry.id, job_id: jobId, list, entry: json(entry), person_id: entry.person })
-		.onConflict((conflict) => conflict.column('id').doNothing())
-		.execute();
+/** What the server adds to an entry of a list: its time, and what stood before a plan. */
+const BY_SERVER = ['at', 'before'];
+
+/**
+ * Adds to one of the lists that are kept whole; the same entry twice is harmless.
+ *
+ * @throws {@link AlreadyKept} where something else is kept under an id
+ */
+export function insertEntries(
+	db: Database,
+	jobId: string,
+	list: EntryList,
+	entries: readonly Entry[]
+): Promise<void> {
+	return once(jobId, entries, BY_SERVER, {
+		insert: (fresh) =>
+			db
+				.insertInto('job_entry')
+				.values(
+					fresh.map((entry) => ({
+						id: entry.id,
+						job_id: jobId,
+						list,
+						entry: json(entry),
+						person_id: entry.person
+					}))
+				)
+				.onConflict((conflict) => conflict.column('id').doNothing())
+				.returning('id')
+				.execute(),
+		find: async (ids) => {
+			const rows = await db
+				.selectFrom('job_entry')
+				.select(['job_id', 'entry', 'list'])
+				.where('id', 'in', ids)
+				.execute();
+			// One of another list is another entry, whatever is in it.
+			return rows.map(({ job_id, entry, list: kept }) => ({
+				jobId: kept === list ? job_id : '',
+				entry: entry as Entry
+			}));
+		}
+	});
+}
 
 const keepPerson = (trx: Database, person: Person) =>
 	trx
@@ -160,55 +209,105 @@ export function partsIn(setup: Setup): LibraryPart[] {
 	);
 }
 
-/** Adds a reading; the same id twice is harmless. */
-export const insertReading = (db: Database, jobId: string, reading: Reading) =>
-	db
-		.insertInto('reading')
-		.values({
-			id: reading.id,
-			job_id: jobId,
-			station: reading.station,
-			quantity: reading.quantity,
-			read: reading.read,
-			gauge: json(reading.gauge),
-			in_place: json(reading.inPlace),
-			engine_state: reading.engine ?? null,
-			set_id: reading.set ?? null,
-			lash: jsonOrNull(reading.lash),
-			...(reading.clock && { clock: json(reading.clock) }),
-			person_id: reading.person,
-			at: new Date(reading.at)
-		})
-		.onConflict((conflict) => conflict.column('id').doNothing())
-		.execute();
+/**
+ * Adds readings; the same one twice is harmless.
+ *
+ * @throws {@link AlreadyKept} where something else is kept under an id
+ */
+export function insertReadings(
+	db: Database,
+	jobId: string,
+	readings: readonly Reading[]
+): Promise<void> {
+	return once(jobId, readings, ['clock'], {
+		insert: (fresh) =>
+			db
+				.insertInto('reading')
+				.values(
+					fresh.map((reading) => ({
+						id: reading.id,
+						job_id: jobId,
+						station: reading.station,
+						quantity: reading.quantity,
+						read: reading.read,
+						gauge: json(reading.gauge),
+						in_place: json(reading.inPlace),
+						engine_state: reading.engine ?? null,
+						set_id: reading.set ?? null,
+						lash: jsonOrNull(reading.lash),
+						...(reading.clock && { clock: json(reading.clock) }),
+						person_id: reading.person,
+						at: new Date(reading.at)
+					}))
+				)
+				.onConflict((conflict) => conflict.column('id').doNothing())
+				.returning('id')
+				.execute(),
+		find: async (ids) => {
+			const rows = await db.selectFrom('reading').selectAll().where('id', 'in', ids).execute();
+			return rows.map((row) => ({ jobId: row.job_id, entry: readingOf(row) }));
+		}
+	});
+}
 
-/** Strikes a reading through, with a reason; the same id twice is harmless. */
-export const insertVoid = (db: Database, jobId: string, entry: VoidEntry) =>
-	db
-		.insertInto('reading_void')
-		.values({
-			id: entry.id,
-			job_id: jobId,
-			reading_id: entry.reading,
-			reason: entry.reason,
-			person_id: entry.person,
-			at: new Date(entry.at)
-		})
-		.onConflict((conflict) => conflict.column('id').doNothing())
-		.execute();
+/** Strikes readings through, each with its reason, as {@link insertReadings} adds them. */
+export function insertVoids(
+	db: Database,
+	jobId: string,
+	voids: readonly VoidEntry[]
+): Promise<void> {
+	return once(jobId, voids, [], {
+		insert: (fresh) =>
+			db
+				.insertInto('reading_void')
+				.values(
+					fresh.map((entry) => ({
+						id: entry.id,
+						job_id: jobId,
+						reading_id: entry.reading,
+						reason: entry.reason,
+						person_id: entry.person,
+						at: new Date(entry.at)
+					}))
+				)
+				.onConflict((conflict) => conflict.column('id').doNothing())
+				.returning('id')
+				.execute(),
+		find: async (ids) => {
+			const rows = await db.selectFrom('reading_void').selectAll().where('id', 'in', ids).execute();
+			return rows.map((row) => ({ jobId: row.job_id, entry: voidOf(row) }));
+		}
+	});
+}
 
-/** Adds what somebody decided. */
-export const insertDecision = (db: Database, jobId: string, decision: Decision) =>
-	db
-		.insertInto('decision')
-		.values({
-			id: decision.id,
-			job_id: jobId,
-			subject: decision.subject,
-			from: jsonOrNull(decision.from),
-			to: jsonOrNull(decision.to),
-			reason: decision.reason ?? null,
-			person_id: decision.person,
-			at: new Date(decision.at)
-		})
-		.execute();
+/** Adds what somebody decided, as {@link insertReadings} adds readings. */
+export function insertDecisions(
+	db: Database,
+	jobId: string,
+	decisions: readonly Decision[]
+): Promise<void> {
+	return once(jobId, decisions, [], {
+		insert: (fresh) =>
+			db
+				.insertInto('decision')
+				.values(
+					fresh.map((decision) => ({
+						id: decision.id,
+						job_id: jobId,
+						subject: decision.subject,
+						from: jsonOrNull(decision.from),
+						to: jsonOrNull(decision.to),
+						reason: decision.reason ?? null,
+						person_id: decision.person,
+						at: new Date(decision.at)
+					}))
+				)
+				.onConflict((conflict) => conflict.column('id').doNothing())
+				.returning('id')
+				.execute(),
+		find: async (ids) => {
+			const rows = await db.selectFrom('decision').selectAll().where('id', 'in', ids).execute();
+			return rows.map((row) => ({ jobId: row.job_id, entry: decisionOf(row) }));
+		}
+	});
+}

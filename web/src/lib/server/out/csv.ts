@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import type { SignedSheet } from '@zinc-ledger/core/signed';
+import { cellOut } from '$lib/csv/cells';
 import { frozen, outColumns } from './frozen';
 
 /** A signed sheet as CSV: a line a valve, its figures, states and remarks. */
@@ -7,10 +8,10 @@ export function sheetCsv(signed: SignedSheet): string {
 	const sheet = frozen(signed);
 	const columns = outColumns(sheet);
 	const rows = sheet.stations.map((station) => [
-		station.label,
-		...columns.map(({ of }) => of(station)?.text ?? ''),
+		cellOut(station.label),
+		...columns.map(({ of }) => cellOut(of(station)?.text ?? '')),
 		station.state,
-		station.remarks.map(({ text }) => text).join('; ')
+		cellOut(station.remarks.map(({ text }) => text).join('; '))
 	]);
 	const heads = columns.map(({ title, unit }) => (unit ? `${title}, ${unit}` : title));
 	return `${Papa.unparse([['Valve', ...heads, 'State', 'Remarks'], ...rows])}\r\n`;

@@ -5,6 +5,7 @@ import { GaugeCheck } from '@zinc-ledger/core/gauge-schema';
 import { flatten } from '$lib/forms/flat';
 import { GAUGE_FIELDS } from '$lib/gauges/fields';
 import { ask } from '$lib/server/ask';
+import { formTexts, trimmed } from '$lib/server/body';
 import { findGauge, insertCheck, listGauges } from '$lib/server/gauges';
 import { keepGauge } from '$lib/server/keep-gauge';
 
@@ -15,9 +16,9 @@ async function known(id: string) {
 }
 
 export const load = async ({ params }) => {
-	const { gauge, checks } = await known(params.id);
+	const { gauge, checks, revision } = await known(params.id);
 	const others = (await ask(listGauges)).filter((other) => other.gauge.id !== gauge.id);
-	return { gauge, checks, others, values: flatten(gauge, GAUGE_FIELDS) };
+	return { gauge, checks, others, values: { ...flatten(gauge, GAUGE_FIELDS), revision: String(revision) } };
 };
 
 export const actions = {
@@ -27,9 +28,7 @@ export const actions = {
 	},
 	check: async ({ request, params, locals }) => {
 		const { person, units } = locals;
-		const typed = Object.fromEntries(
-			[...(await request.formData())].map(([key, value]) => [key, String(value).trim()])
-		);
+		const typed = trimmed(await formTexts(request));
 		const refuse = (checkProblem: string) => fail(400, { checkProblem, typed });
 		if (!person) return refuse('Pick who works at this bench first; what is typed here stays.');
 		await known(params.id);

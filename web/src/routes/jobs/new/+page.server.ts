@@ -4,6 +4,7 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { v7 as uuid } from 'uuid';
 import { defaultSetup, newJob, type Job } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
+import { readForm } from '$lib/server/body';
 import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
 import { nextJobNumber } from '$lib/server/jobs/find';
 import { importJob } from '$lib/server/jobs/store';
@@ -24,7 +25,7 @@ export const load = async () => {
 
 export const actions = {
 	default: async ({ request, locals }) => {
-		const form = await superValidate(request, zod4(TakeIn));
+		const form = await superValidate(await readForm(request), zod4(TakeIn));
 		if (!form.valid) return { form };
 		const { data } = form;
 		const setup = defaultSetup(locals.units.length, data.duty);

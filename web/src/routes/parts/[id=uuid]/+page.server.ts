@@ -12,8 +12,9 @@ async function known(id: string) {
 }
 
 export const load = async ({ params }) => {
-	const { sort, part } = await known(params.id);
-	return { sort, name: part.name, values: flatten(part, fieldsOf(sort)) };
+	const { sort, part, revision } = await known(params.id);
+	const values = { ...flatten(part, fieldsOf(sort)), revision: String(revision) };
+	return { sort, name: part.name, values };
 };
 
 export const actions = {

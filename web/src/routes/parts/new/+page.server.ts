@@ -3,6 +3,7 @@ import { PART_SORTS, type PartSort } from '@zinc-ledger/core';
 import { flatten } from '$lib/forms/flat';
 import { fieldsOf } from '$lib/parts/fields';
 import { ask } from '$lib/server/ask';
+import { isId } from '$lib/server/body';
 import { keepPart } from '$lib/server/keep-part';
 import { findPart } from '$lib/server/parts';
 
@@ -13,7 +14,7 @@ function sortIn(url: URL): PartSort {
 
 async function copied(url: URL) {
 	const id = url.searchParams.get('copy') ?? '';
-	if (!/^[0-9a-f-]{36}$/i.test(id)) return null;
+	if (!isId(id)) return null;
 	const part = await ask((db) => findPart(db, id));
 	return part?.sort === sortIn(url) ? part : null;
 }

@@ -1,10 +1,12 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { lengthOf, middleSpring, mm, ontoSetup, type LibraryPart } from '@zinc-ledger/core';
-import { readSweep } from '@zinc-ledger/core/sweep-schema';
+import { problemsOf } from '@zinc-ledger/core/file';
+import { readSweep, Sweep } from '@zinc-ledger/core/sweep-schema';
 import { newSweep, sweepFromCsv, type Columns } from '$lib/springs/csv';
 import { bindOf, worked } from '$lib/springs/worked';
 import { ask } from '$lib/server/ask';
+import { formWithFile } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
 import { listParts } from '$lib/server/parts';
@@ -21,19 +23,16 @@ export const actions = {
 	/** Takes a sweep in from a file: the open JSON, or CSV whose columns are recognised or asked for. */
 	import: async ({ request, params, locals }) => {
 		const { person } = locals;
-		const form = Object.fromEntries(await request.formData());
-		const tag = String(form.tag ?? '');
+		const { values: form, file } = await formWithFile(request);
+		const { tag = '' } = form;
 		if (!person)
 			return fail(401, {
 				problems: [{ path: 'name', message: 'Pick who works at this bench first.' }]
 			});
 		const set = await ask((db) => findSet(db, params.id));
 		if (!set) error(404, 'There is no such set.');
-		const { file } = form;
-		const text =
-			file instanceof File && file.size > 0 ? await file.text() : String(form.text ?? '');
-		const name =
-			file instanceof File && file.size > 0 ? file.name : String(form.name ?? 'the file');
+		const text = file?.text ?? form.text ?? '';
+		const name = file?.name ?? form.name ?? 'the file';
 		const refuse = (problems: readonly { path: string; message: string }[]) =>
 			fail(400, { file: name, problems: [...problems] });
 		if (text.trim() === '') return refuse([{ path: 'file', message: 'choose a sweep file first' }]);
@@ -43,18 +42,24 @@ export const actions = {
 			if (!read.ok) return refuse(read.problems);
 			sweep = { ...read.value, set: set.name, tag };
 		} else {
+			const said = Told.safeParse(strip(form));
+			if (!said.success) return refuse([{ path: 'columns', message: 'which column is what?' }]);
 			const told = Object.fromEntries(
-				Object.entries(Told.parse(strip(form))).filter(([, value]) => value !== undefined)
+				Object.entries(said.data).filter(([, value]) => value !== undefined)
 			);
 			const read = sweepFromCsv(text, told as Partial<Columns>);
 			if (read.sort === 'wrong') return refuse(read.problems);
 			if (read.sort === 'ask')
 				return { ask: { name, text, tag, names: read.names, guess: read.guess } };
-			sweep = newSweep(
-				{ set: set.name, tag, tester: name.slice(0, 80), fixture: '0 mm', person: person.name },
-				read.columns,
-				read.points
+			const checked = Sweep.safeParse(
+				newSweep(
+					{ set: set.name, tag, tester: name.slice(0, 80), fixture: '0 mm', person: person.name },
+					read.columns,
+					read.points
+				)
 			);
+			if (!checked.success) return refuse(problemsOf(checked.error));
+			sweep = checked.data;
 		}
 		const kept = await ask((db) => keepSweep(db, params.id, sweep, person));
 		if (!kept) return refuse([{ path: 'tag', message: `there is no spring ${tag} in this set` }]);

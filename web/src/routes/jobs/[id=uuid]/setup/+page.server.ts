@@ -2,6 +2,7 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import type { Cam } from '@zinc-ledger/core';
 import { Setup } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
+import { formTexts, isId, revisionIn } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
 import { findPart, listParts } from '$lib/server/parts';
@@ -18,9 +19,7 @@ export const load = async () => {
 
 export const actions = {
 	default: async ({ request, params, locals }) => {
-		const values = Object.fromEntries(
-			[...(await request.formData())].map(([key, value]) => [key, String(value)])
-		) as Values;
+		const values: Values = await formTexts(request);
 		const { person } = locals;
 		const refuse = (status: number, message: string, problems: Record<string, string> = {}) =>
 			fail(status, { message, problems, values });
@@ -40,7 +39,7 @@ export const actions = {
 			return refuse(400, 'Nothing was saved yet: look at the marked fields.', problems);
 		}
 		const revision = await ask((db) =>
-			saveSetup(db, params.id, Number(values.revision), checked.data, person)
+			saveSetup(db, params.id, revisionIn(values), checked.data, person)
 		);
 		if (revision === null) {
 			return refuse(
@@ -56,6 +55,6 @@ export const actions = {
 async function camNamed(id: string, own: Cam | undefined): Promise<Cam | undefined> {
 	if (id === '') return undefined;
 	if (id === OWN_CAM) return own;
-	const found = await ask((db) => findPart(db, id));
+	const found = isId(id) ? await ask((db) => findPart(db, id)) : null;
 	return found?.sort === 'cam' ? found.part : undefined;
 }

@@ -3,7 +3,7 @@ import { VoidEntry } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
-import { insertVoid } from '$lib/server/jobs/store';
+import { insertVoids } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
 
 /** Strikes a reading through, with its reason. */
@@ -16,7 +16,7 @@ export async function POST({ request, params }) {
 			error(404, 'This reading is not on this job.');
 		}
 		if (!(await findPerson(db, entry.person))) error(400, 'Pick who works at this bench.');
-		await insertVoid(db, params.id, entry);
+		await insertVoids(db, params.id, [entry]);
 		return json({ struck: true });
 	});
 }

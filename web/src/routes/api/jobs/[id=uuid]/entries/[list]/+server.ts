@@ -11,7 +11,7 @@ import { assemblyOf, evaluate, lackingFor, stepKey, type Job } from '@zinc-ledge
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
-import { insertEntry } from '$lib/server/jobs/store';
+import { insertEntries } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
 
 const SCHEMAS = {
@@ -67,7 +67,7 @@ export async function POST({ request, params }) {
 		if ('step' in entry) refuseSkipped(loaded.job, entry);
 		if ('work' in entry) refuseUnknownWork(loaded.job, entry);
 		if (!(await findPerson(db, entry.person))) error(400, 'Pick who works at this bench.');
-		await insertEntry(db, params.id, list, entry);
+		await insertEntries(db, params.id, list, [entry]);
 		return json({ kept: true, at: entry.at });
 	});
 }
