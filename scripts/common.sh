@@ -65,7 +65,7 @@ process_is() {
 }
 
 app_pid() { cat "$DATA/app-$1.pid" 2>/dev/null || true; }
-serving() { process_is "$(app_pid "$1")" web/server.js && healthy "$1"; }
+serving() { process_is "$(app_pid "$1")" web/ && healthy "$1"; }
 healthy() {
 	node -e '
 		fetch(process.argv[1], { signal: AbortSignal.timeout(2000) })
@@ -125,14 +125,15 @@ start_server() {
 	echo "$port" > "$DATA/app-$mode.port"
 	PORT=$port ZINC_MODE=$mode ZINC_DEMO=$ROOT/demo \
 		ZINC_GAUGES=$(cat "$DATA/gauges.port" 2>/dev/null || echo 4610) BODY_SIZE_LIMIT=16M \
-		setsid node web/server.js >>"$DATA/app-$mode.log" 2>&1 9>&- </dev/null &
+		ZINC_DATA=$DATA ZINC_LOG=$DATA/app-$mode.log \
+		setsid node web/keeper.js >"$DATA/app-$mode.out" 2>&1 9>&- </dev/null &
 	echo $! > "$DATA/app-$mode.pid"
 	for i in $(seq 100); do
 		healthy "$mode" && return
-		process_is "$(app_pid "$mode")" web/server.js || break
+		process_is "$(app_pid "$mode")" web/keeper.js || break
 		sleep 0.2
 	done
-	tail -n 5 "$DATA/app-$mode.log" >&2
+	tail -n 5 "$DATA/app-$mode.out" "$DATA/app-$mode.log" >&2
 	node -e 'fetch(process.argv[1]).then((a) => a.text()).then((t) => console.error(t)).catch(() => {})' \
 		"$(address "$mode")/healthz"
 	stop_server "$mode"
@@ -142,12 +143,14 @@ start_server() {
 stop_server() {
 	local pid i
 	pid=$(app_pid "$1")
-	if process_is "$pid" web/server.js; then
+	if process_is "$pid" web/; then
 		kill "$pid"
-		for i in $(seq 80); do
-			process_is "$pid" web/server.js || break
+		for i in $(seq 90); do
+			process_is "$pid" web/ || break
 			sleep 0.1
 		done
+		# One that hangs is ended all the same, with the server that it keeps.
+		if process_is "$pid" web/; then kill -9 -- "-$pid" 2>/dev/null || kill -9 "$pid"; fi
 	fi
 	rm -f "$DATA/app-$1.pid"
 }

@@ -1,6 +1,7 @@
 import { json, type ActionResult, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { INCH_POUND, type Units } from '@zinc-ledger/core';
 import { AWAY } from '$lib/server/ask';
+import { isId } from '$lib/server/body';
 import { closeDatabase, database } from '$lib/server/database';
 import { isDatabaseAway } from '$lib/server/database/connection';
 import { hangUp } from '$lib/server/devices/hub';
@@ -19,6 +20,9 @@ process.on('sveltekit:shutdown', () => {
  * picked by name and kept in a cookie; passwords will be checked here.
  */
 export const handle: Handle = async ({ event, resolve }) => {
+	if (isForeign(event.request, event.url)) return json(FOREIGN, { status: 403 });
+	if (namesNoAction(event.url))
+		return json({ message: 'There is no such action.' }, { status: 404 });
 	const known = await knownPerson(event.cookies.get('zinc-person'));
 	// A page can be shown to nobody in particular; nothing can be written in nobody's name.
 	if (known === 'away' && event.request.method !== 'GET') return away(event.request);
@@ -29,14 +33,24 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('<html', `<html data-scheme="${scheme}"`)
 	});
-	response.headers.set('x-content-type-options', 'nosniff');
-	response.headers.set('x-frame-options', 'DENY');
-	response.headers.set('referrer-policy', 'same-origin');
 	return response;
 };
 
+const FOREIGN: App.Error = { message: 'Asked from a page of another address: not done.' };
+
+/** Whether a page of another address would change something here. */
+function isForeign(request: Request, { origin }: URL): boolean {
+	if (request.method === 'GET' || request.method === 'HEAD') return false;
+	const asking = request.headers.get('origin');
+	return asking !== null && asking !== origin;
+}
+
+/** Whether an action is named as what every object has, which the framework takes for one of the page's. */
+const namesNoAction = ({ searchParams }: URL) =>
+	[...searchParams.keys()].some((key) => key.startsWith('/') && key.slice(1) in Object.prototype);
+
 async function knownPerson(id: string | undefined) {
-	if (!id || !/^[0-9a-f-]{36}$/i.test(id)) return null;
+	if (!isId(id)) return null;
 	try {
 		return await findPerson(await database(), id);
 	} catch (error) {
@@ -59,6 +73,8 @@ function unitsFrom(cookie: string | undefined): Units {
 
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
 	if (status === 404) return { message: 'There is no such page.' };
+	// What the framework itself did not understand: a method, an action, a body that is none of its own.
+	if (status < 500) return { message };
 	log.error({ err: error, path: event.url.pathname, status }, message);
 	return {
 		message: 'Something went wrong here, and it is written down in the log.',

@@ -23,7 +23,8 @@ export const load = async ({ url }) => {
 export const actions = {
 	import: async ({ request }) => {
 		const { file } = await formWithFile(request);
-		if (!file) return fail(400, { problems: [{ path: 'file', message: 'choose a job file first' }] });
+		if (!file)
+			return fail(400, { problems: [{ path: 'file', message: 'choose a job file first' }] });
 		const read = readJob(file.text);
 		if (!read.ok) return fail(400, { file: file.name, problems: read.problems });
 		const { problems } = await ask((db) => importJob(db, read.value));

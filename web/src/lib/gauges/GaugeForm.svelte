@@ -16,6 +16,7 @@
 </script>
 
 <form method="POST" {action} use:sendForm={{ reset: false }}>
+	<input type="hidden" name="revision" value={values.revision ?? ''} />
 	{#each GAUGE_FIELDS as field (field.path)}
 		<div class="grid grid-cols-[11rem_1fr] items-center gap-x-3 border-b border-hair py-1">
 			<span class="text-[13px] text-soft">{field.label}</span>

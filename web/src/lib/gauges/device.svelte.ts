@@ -42,7 +42,7 @@ export class Device {
 				this.#onReadings(news.readings);
 			}
 		};
-		this.#leave = listenWhileShown(`/api/gauges/${gaugeId}/stream`, {
+		this.#leave = listenWhileShown(`gauge:${gaugeId}`, {
 			message,
 			lost: () => (this.state = 'server away')
 		});

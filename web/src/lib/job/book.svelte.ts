@@ -4,6 +4,7 @@ import {
 	evaluate,
 	stagesOf,
 	withPlan,
+	withShelf,
 	type Acceptance,
 	type AssemblyStep,
 	type Check,
@@ -15,6 +16,7 @@ import {
 	type Plan,
 	type Reading,
 	type Setup,
+	type ShelvedShim,
 	type StationParts,
 	type StationSheet,
 	type Units
@@ -40,13 +42,23 @@ export class Book {
 	/** Of the set-up, which a change must name. */
 	#revision = 0;
 	job = $derived.by(() => this.#withWaiting());
-	sheet = $derived(evaluate(this.job));
+	/** Shims that the shop counts, which stand in place of what the job says of them. */
+	shims = $state.raw<readonly ShelvedShim[]>([]);
+	/** The job with the shop's shelf laid on. */
+	shelved = $derived(withShelf(this.job, this.shims));
+	sheet = $derived(evaluate(this.shelved));
 	/** Sheets signed so far, newest first. */
 	signed = $state.raw<readonly SignedEntry[]>([]);
 	stages = $derived(stagesOf(this.job, this.sheet, this.signed[0] ?? null));
 
-	constructor(job: Job, revision: number, signed: readonly SignedEntry[] = []) {
+	constructor(
+		job: Job,
+		revision: number,
+		signed: readonly SignedEntry[] = [],
+		shims: readonly ShelvedShim[] = []
+	) {
 		this.signed = signed;
+		this.shims = shims;
 		this.#stored = job;
 		this.#revision = revision;
 	}
@@ -56,8 +68,14 @@ export class Book {
 	 * way stay: they are only ever added to. The same job again is no change, and
 	 * takes nothing away that a page has worked out from it.
 	 */
-	load(job: Job, revision: number, signed: readonly SignedEntry[] = this.signed): void {
+	load(
+		job: Job,
+		revision: number,
+		signed: readonly SignedEntry[] = this.signed,
+		shims: readonly ShelvedShim[] = this.shims
+	): void {
 		this.signed = signed;
+		if (JSON.stringify(shims) !== JSON.stringify(this.shims)) this.shims = shims;
 		this.#revision = revision;
 		const before = this.#stored;
 		if (JSON.stringify(job) === JSON.stringify(before)) return;
@@ -71,12 +89,13 @@ export class Book {
 		try {
 			const response = await fetch(`/api/jobs/${id}`);
 			if (!response.ok) return;
-			const { job, revision, signed } = (await response.json()) as {
+			const { job, revision, signed, shims } = (await response.json()) as {
 				job: Job;
 				revision: number;
 				signed: SignedEntry[];
+				shims: ShelvedShim[];
 			};
-			if (this.#stored.id === id) this.load(job, revision, signed);
+			if (this.#stored.id === id) this.load(job, revision, signed, shims);
 		} catch {
 			// The line to the server says when it is back, and asks again then.
 		}
@@ -134,6 +153,8 @@ export class Book {
 			return change.parts ? { ...plain, parts: change.parts } : plain;
 		});
 		this.#stored = { ...this.#stored, stations };
+		// The shelf holds less, and the set-up may have a new revision.
+		void this.refresh();
 		return null;
 	}
 
@@ -208,6 +229,7 @@ export class Book {
 		const people = this.#withPerson(person);
 		const planned = withPlan(this.#stored, plan.stations);
 		this.#stored = { ...planned, people, plans: [...planned.plans, { ...whole, at }] };
+		void this.refresh();
 		return null;
 	}
 

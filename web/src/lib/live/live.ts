@@ -18,7 +18,7 @@ export function listenToJob(jobId: string, hears: Hears): () => void {
 		clearTimeout(settle);
 		settle = setTimeout(hears.changed, SETTLED);
 	};
-	const leave = listenWhileShown(`/api/jobs/${jobId}/live`, {
+	const leave = listenWhileShown(`job:${jobId}`, {
 		// What went by since the page was loaded, or while the line was down, is asked for.
 		opened: changed,
 		message: (text) => {

@@ -79,7 +79,7 @@ class Outbox {
 			headers: { 'content-type': 'application/json', 'x-sent-at': new Date().toISOString() },
 			body: JSON.stringify(isOne ? reading : batch.map((waiting) => waiting.reading))
 		});
-		if (response.status >= 500) throw new Error(`server says ${response.status}`);
+		if (isForLater(response.status)) throw new Error(`server says ${response.status}`);
 		const answer = (await response.json()) as { readings?: Reading[]; message?: string };
 		if (response.ok) {
 			const sent = batch.map((waiting) => waiting.reading);
@@ -103,5 +103,12 @@ class Outbox {
 		this.waiting = this.waiting.filter((waiting) => !ids.has(waiting.reading.id));
 	}
 }
+
+/** Answers that say nothing of the reading itself: nobody is picked, too many at once, no room. */
+const LATER = new Set([401, 402, 403, 407, 408, 413, 421, 423, 425, 429]);
+
+/** Whether the server may yet take what it would not now. Only what can never be kept is for a person to decide. */
+const isForLater = (status: number) =>
+	status >= 500 || (status >= 300 && status < 400) || LATER.has(status);
 
 export const outbox = new Outbox();

@@ -63,6 +63,18 @@ describe('the outbox', () => {
 		expect(requests).toBe(1);
 		expect([outbox.reachable, outbox.waiting.length]).toEqual([true, 0]);
 	});
+	it.each([401, 403, 408, 429, 500, 502, 503, 507])(
+		'keeps it waiting where the answer is %i, which says nothing of the reading',
+		async (status) => {
+			answer = () => Promise.resolve(Response.json({ message: 'not now' }, { status }));
+			await outbox.add(job.id, reading(1));
+			await settle();
+			expect(outbox.waiting).toEqual([{ jobId: job.id, reading: reading(1) }]);
+			answer = ok;
+			await vi.advanceTimersByTimeAsync(10_000);
+			expect(outbox.waiting).toEqual([]);
+		}
+	);
 	it('shows one that was refused, does not send it again, and goes on with the rest', async () => {
 		answer = () =>
 			Promise.resolve(Response.json({ message: 'There is no station 9I' }, { status: 404 }));

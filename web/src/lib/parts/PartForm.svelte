@@ -20,6 +20,7 @@
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-8 pb-10">
 	<form method="POST" use:sendForm={{ reset: false }}>
+		<input type="hidden" name="revision" value={values.revision ?? ''} />
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
 			<h1 class="text-xl font-semibold">{title}</h1>
 			{#if form?.message}<p role="alert" class="font-semibold text-stop">{form.message}</p>{/if}

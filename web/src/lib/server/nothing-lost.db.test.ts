@@ -96,10 +96,18 @@ describe('an entry that comes again', () => {
 		).rejects.toThrow(AlreadyKept);
 	});
 	it('a copied file with an id and a number of its own is refused whole, with the place', async () => {
-		for (const [list, entries] of [
+		const decision = {
+			id: uuid(),
+			subject: 'note',
+			to: 'kept',
+			person: person.id,
+			at: '2026-11-01T08:00:00.000Z'
+		};
+		const copies: [string, Partial<Job>][] = [
 			['readings', { readings: six.readings }],
-			['decisions', { decisions: [{ ...decision, id: uuid() }] }]
-		] as const) {
+			['decisions', { decisions: [decision] }]
+		];
+		for (const [list, entries] of copies) {
 			const copy = another(`copy of ${list}`, entries);
 			if (list === 'decisions') {
 				expect((await importJob(test.db, another('first', entries))).problems).toEqual([]);
@@ -110,12 +118,6 @@ describe('an entry that comes again', () => {
 			expect(await loadJob(test.db, copy.id)).toBeUndefined();
 		}
 	});
-	const decision = {
-		subject: 'note',
-		to: 'kept',
-		person: person.id,
-		at: '2026-11-01T08:00:00.000Z'
-	};
 });
 
 describe('at once', () => {

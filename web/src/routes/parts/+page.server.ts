@@ -25,7 +25,8 @@ export const actions = {
 		if (!locals.person) return fail(401, { problems: [{ path: 'name', message: NOBODY }] });
 		const { person, units } = locals;
 		const { file } = await formWithFile(request);
-		if (!file) return fail(400, { problems: [{ path: 'file', message: 'choose a parts file first' }] });
+		if (!file)
+			return fail(400, { problems: [{ path: 'file', message: 'choose a parts file first' }] });
 		const { name, text } = file;
 		const known = new Map((await ask((db) => listParts(db))).map((part) => [part.part.id, part]));
 		const isJson = text.trimStart().startsWith('{');

@@ -28,6 +28,8 @@
 	}
 	const figure = (text: string) =>
 		text.replace(/^([+-]?[\d.]+) (in|mm|lbf|N|kgf)(\/\w+)?$/, '$1 $2$3');
+	const pageAt = (page: number) =>
+		`/parts?sort=${encodeURIComponent(data.sort)}&find=${encodeURIComponent(data.find)}&page=${page}`;
 </script>
 
 <svelte:head><title>Parts · Zinc Ledger</title></svelte:head>
@@ -200,4 +202,13 @@
 			{/each}
 		</tbody>
 	</table>
+	{#if data.page > 0 || data.more}
+		<nav aria-label="Pages of the library" class="mt-3 flex items-center gap-3">
+			{#if data.page > 0}
+				<a class="button" href={pageAt(data.page - 1)}>Page before</a>
+			{/if}
+			<span class="text-soft">Page {data.page + 1}</span>
+			{#if data.more}<a class="button" href={pageAt(data.page + 1)}>Next page</a>{/if}
+		</nav>
+	{/if}
 </main>

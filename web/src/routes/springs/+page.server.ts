@@ -72,4 +72,3 @@ function liftOf({ seat, open, greatestLift }: LibraryPart<'spring'>['part']): st
 	}
 	return greatestLift ?? (unit === 'in' ? '0.500 in' : '10.00 mm');
 }
-

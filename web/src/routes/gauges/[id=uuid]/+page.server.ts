@@ -18,7 +18,12 @@ async function known(id: string) {
 export const load = async ({ params }) => {
 	const { gauge, checks, revision } = await known(params.id);
 	const others = (await ask(listGauges)).filter((other) => other.gauge.id !== gauge.id);
-	return { gauge, checks, others, values: { ...flatten(gauge, GAUGE_FIELDS), revision: String(revision) } };
+	return {
+		gauge,
+		checks,
+		others,
+		values: { ...flatten(gauge, GAUGE_FIELDS), revision: String(revision) }
+	};
 };
 
 export const actions = {

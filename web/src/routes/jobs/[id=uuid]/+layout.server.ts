@@ -1,13 +1,15 @@
 import { error } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
+import { countedShims } from '$lib/server/parts';
 import { listSigned } from '$lib/server/signed';
 
 export const load = async ({ params, depends }) => {
 	depends(`job:${params.id}`);
-	const { loaded, signed } = await ask(async (db) => ({
+	const { loaded, signed, shims } = await ask(async (db) => ({
 		loaded: await loadJob(db, params.id),
-		signed: await listSigned(db, params.id)
+		signed: await listSigned(db, params.id),
+		shims: await countedShims(db)
 	}));
 	if (!loaded) error(404, 'There is no such job.');
 	const { job, revision } = loaded;
@@ -15,6 +17,7 @@ export const load = async ({ params, depends }) => {
 		job,
 		revision,
 		signed,
+		shims,
 		title: { number: job.number, name: job.engine.name, detail: job.customer.name }
 	};
 };

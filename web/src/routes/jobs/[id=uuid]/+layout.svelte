@@ -7,7 +7,7 @@
 
 	let { data, children } = $props();
 
-	const book = untrack(() => new Book(data.job, data.revision, data.signed));
+	const book = untrack(() => new Book(data.job, data.revision, data.signed, data.shims));
 	setBook(book);
 
 	// Each answer of the server is taken over once: on a step to another page it comes by again, by then old.
@@ -15,7 +15,7 @@
 	$effect.pre(() => {
 		if (data.job === taken) return;
 		taken = data.job;
-		book.load(data.job, data.revision, data.signed);
+		book.load(data.job, data.revision, data.signed, data.shims);
 	});
 
 	onMount(() => {

@@ -1,13 +1,14 @@
 import { error, json } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
+import { countedShims } from '$lib/server/parts';
 import { listSigned } from '$lib/server/signed';
 
 /** A job whole, with the revision of its set-up and what was signed of it. */
 export async function GET({ params }) {
-	const [loaded, signed] = await ask((db) =>
-		Promise.all([loadJob(db, params.id), listSigned(db, params.id)])
+	const [loaded, signed, shims] = await ask((db) =>
+		Promise.all([loadJob(db, params.id), listSigned(db, params.id), countedShims(db)])
 	);
 	if (!loaded) error(404, 'There is no such job.');
-	return json({ ...loaded, signed }, { headers: { 'cache-control': 'no-store' } });
+	return json({ ...loaded, signed, shims }, { headers: { 'cache-control': 'no-store' } });
 }

@@ -62,9 +62,9 @@
 	const planned = $derived(new Map(found?.stations.map((station) => [station.label, station])));
 	const next = $derived(new Map(found?.next.map((station) => [station.label, station])));
 	const leftOut = $derived(new Map(found?.leftOut));
-	const job = $derived(found ? withPlan(book.job, found.stations) : null);
+	const job = $derived(found ? withPlan(book.shelved, found.stations) : null);
 	const then = $derived(job ? evaluate(job) : null);
-	const picks = $derived(found ? pickList(book.job, found.stations) : []);
+	const picks = $derived(found ? pickList(book.shelved, found.stations) : []);
 	const placed = $derived(picks.filter(({ sort }) => sort === 'spring').length);
 	const label = $derived(selected ?? found?.stations[0]?.label ?? book.job.stations[0]!.label);
 	const before = $derived(book.station(label)!);
@@ -78,7 +78,7 @@
 	const spreads = $derived<Spread[]>([
 		{ name: 'as it stands', of: evenness(book.job) },
 		...planner.simpler.flatMap(([name, other]) =>
-			other.sort === 'plan' ? [{ name, of: evenness(withPlan(book.job, other.stations)) }] : []
+			other.sort === 'plan' ? [{ name, of: evenness(withPlan(book.shelved, other.stations)) }] : []
 		),
 		...(job ? [{ name: 'this plan', of: evenness(job) }] : [])
 	]);
@@ -91,6 +91,7 @@
 		problem = null;
 		void planner.ask({
 			job: book.job,
+			shims: book.shims,
 			placeSprings: placeSprings && springs.length > 0,
 			fixed: [...fixed],
 			lockStock: lockSets.map(({ part, stock }) => ({

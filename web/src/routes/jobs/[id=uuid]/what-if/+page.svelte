@@ -97,7 +97,13 @@
 	async function planBoth() {
 		const asked = setup;
 		const placeSprings = (asked.springs ?? []).length > 0;
-		const question = (job: Job) => ({ job, placeSprings, fixed: [], lockStock: [] });
+		const question = (job: Job) => ({
+			job,
+			shims: book.shims,
+			placeSprings,
+			fixed: [],
+			lockStock: []
+		});
 		working = true;
 		const now = await planner.plainly(question(book.job));
 		const other = await planner.plainly(question({ ...book.job, setup: asked }));

@@ -7,7 +7,7 @@
 	const book = getBook();
 	const plan = $derived(planInForce(book.job));
 	const stations = $derived((plan?.stations ?? []) as PlannedStation[]);
-	const picks = $derived(pickList(withoutBuilds(book.job), stations));
+	const picks = $derived(pickList(withoutBuilds(book.shelved), stations));
 	const short = $derived(picks.filter((pick) => pick.short > 0));
 </script>
 
