@@ -1,5 +1,5 @@
 /** The built application, served for one test file over a database of its own. */
-import { spawn } from 'node:child_process';
+import { spawn, type ChildProcess } from 'node:child_process';
 import { randomInt } from 'node:crypto';
 import { createServer } from 'node:net';
 import pg from 'pg';
@@ -58,6 +58,31 @@ export async function startApp(mode: 'demo' | 'own', gauges?: Gauges): Promise<A
 			}),
 		start: async () => void (server = await serve())
 	};
+}
+
+/** Serves over a database that is there already, by a script of one's own choice. */
+export async function serverOf(how: {
+	readonly database: string;
+	readonly script?: string;
+	readonly env?: Readonly<Record<string, string>>;
+}): Promise<{ readonly url: string; readonly process: ChildProcess }> {
+	const port = await freePort();
+	const url = `http://127.0.0.1:${port}`;
+	const own = spawn(process.execPath, [how.script ?? SERVER], {
+		env: {
+			...process.env,
+			PORT: String(port),
+			ZINC_MODE: 'demo',
+			DATABASE_URL: how.database,
+			...how.env
+		},
+		stdio: ['ignore', 'ignore', 'inherit']
+	});
+	await until(
+		async () => (await fetch(`${url}/healthz`).catch(() => null))?.status === 200,
+		'the application did not come up'
+	);
+	return { url, process: own };
 }
 
 /** The stand-in gauges, on ports of their own. */

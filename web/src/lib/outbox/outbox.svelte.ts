@@ -17,6 +17,8 @@ class Outbox {
 	waiting = $state.raw<readonly Waiting[]>([]);
 	/** False once a sending has failed, until one succeeds. */
 	reachable = $state(true);
+	/** Why the last sending failed, where the server itself said so. */
+	trouble = $state<string | null>(null);
 
 	#sending = false;
 	#pause = FIRST_PAUSE;
@@ -53,10 +55,12 @@ class Outbox {
 			for (let next = this.#next(); next.length > 0; next = this.#next()) {
 				await this.#send(next);
 				this.reachable = true;
+				this.trouble = null;
 				this.#pause = FIRST_PAUSE;
 			}
-		} catch {
+		} catch (failure) {
 			this.reachable = false;
+			this.trouble = failure instanceof NotNow ? failure.message : null;
 			this.#timer = setTimeout(() => void this.flush(), this.#pause);
 			this.#pause = Math.min(this.#pause * 2, LONGEST_PAUSE);
 		} finally {
@@ -79,7 +83,7 @@ class Outbox {
 			headers: { 'content-type': 'application/json', 'x-sent-at': new Date().toISOString() },
 			body: JSON.stringify(isOne ? reading : batch.map((waiting) => waiting.reading))
 		});
-		if (isForLater(response.status)) throw new Error(`server says ${response.status}`);
+		if (isForLater(response.status)) throw new NotNow(await wordsOf(response));
 		const answer = (await response.json()) as { readings?: Reading[]; message?: string };
 		if (response.ok) {
 			const sent = batch.map((waiting) => waiting.reading);
@@ -102,6 +106,15 @@ class Outbox {
 	#drop(ids: ReadonlySet<string>): void {
 		this.waiting = this.waiting.filter((waiting) => !ids.has(waiting.reading.id));
 	}
+}
+
+/** The server would not take it now, and says why. */
+class NotNow extends Error {}
+
+/** What an answer says in words; one from something between here and the server says none. */
+async function wordsOf(response: Response): Promise<string> {
+	const answer = (await response.json().catch(() => ({}))) as { message?: string };
+	return answer.message ?? 'The server is away.';
 }
 
 /** Answers that say nothing of the reading itself: nobody is picked, too many at once, no room. */

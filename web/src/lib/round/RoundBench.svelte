@@ -254,8 +254,8 @@
 			</p>
 			{#if !outbox.reachable}
 				<p role="status" class="border-l-4 border-watch pl-3">
-					<b>The server is away.</b> Go on measuring: {outbox.waiting.length} figure{outbox.waiting
-						.length === 1
+					<b>{outbox.trouble ?? 'The server is away.'}</b> Go on measuring: {outbox.waiting.length} figure{outbox
+						.waiting.length === 1
 						? ' waits'
 						: 's wait'} in this browser and will be sent.
 				</p>

@@ -65,7 +65,7 @@ describe('a set of springs', () => {
 		expect(await keepSweep(test.db, set, sweep('T9'), person)).toBe(false);
 	});
 	it('counts what is tested', async () => {
-		expect((await listSets(test.db)).find(({ id }) => id === set)).toMatchObject({
+		expect((await listSets(test.db)).sets.find(({ id }) => id === set)).toMatchObject({
 			springs: 3,
 			tested: 1
 		});
@@ -186,7 +186,7 @@ describe('the demo', () => {
 				4, 4, 1
 			]);
 			expect(await count('spring')).toBe(12);
-			const [set] = await listSets(demo.db);
+			const [set] = (await listSets(demo.db)).sets;
 			expect(set).toMatchObject({ jobNumber: '2417', springs: 12, tested: 0 });
 			expect(set!.card!.name).toBe('Fennick D-37 dual');
 		} finally {

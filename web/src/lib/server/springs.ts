@@ -8,6 +8,7 @@ import {
 	type Sweep
 } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
+import { once } from './jobs/once';
 import type { SpringMeasured } from './database/schema';
 
 const json = (value: unknown) => JSON.stringify(value);
@@ -54,10 +55,22 @@ const setOf = (row: SetRow): SpringSet => ({
 	limits: { ...USUAL_SET_LIMITS, ...row.limits }
 });
 
+/** Sets on one page of the list. */
+const PAGE = 50;
+
+/** One page of the sets, newest first, with how many springs of each are tested, and whether there are more. */
 export async function listSets(
-	db: Database
-): Promise<(SpringSet & { springs: number; tested: number })[]> {
-	const rows = await setQuery(db).orderBy('spring_set.created_at', 'desc').limit(200).execute();
+	db: Database,
+	page = 0
+): Promise<{ sets: (SpringSet & { springs: number; tested: number })[]; more: boolean }> {
+	const found = await setQuery(db)
+		.orderBy('spring_set.created_at', 'desc')
+		.orderBy('spring_set.id')
+		.limit(PAGE + 1)
+		.offset(page * PAGE)
+		.execute();
+	const rows = found.slice(0, PAGE);
+	const ids = rows.map(({ id }) => id);
 	const counts = await db
 		.selectFrom('spring')
 		.leftJoin('sweep', 'sweep.spring_id', 'spring.id')
@@ -66,17 +79,20 @@ export async function listSets(
 			select.fn.count<string>('spring.id').distinct().as('springs'),
 			select.fn.count<string>('sweep.spring_id').distinct().as('tested')
 		])
+		.where('spring.set_id', 'in', ids.length > 0 ? ids : [NOBODY])
 		.groupBy('spring.set_id')
 		.execute();
-	return rows.map((row) => {
-		const count = counts.find(({ set_id }) => set_id === row.id);
-		return {
-			...setOf(row),
-			springs: Number(count?.springs ?? 0),
-			tested: Number(count?.tested ?? 0)
-		};
-	});
+	const by = new Map(counts.map((count) => [count.set_id, count]));
+	const sets = rows.map((row) => ({
+		...setOf(row),
+		springs: Number(by.get(row.id)?.springs ?? 0),
+		tested: Number(by.get(row.id)?.tested ?? 0)
+	}));
+	return { sets, more: found.length > PAGE };
 }
+
+/** The id of nothing. */
+const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 export async function findSet(db: Database, id: string): Promise<SpringSet | null> {
 	const row = await setQuery(db).where('spring_set.id', '=', id).executeTakeFirst();
@@ -96,24 +112,31 @@ export async function springsOf(
 		.orderBy('position')
 		.execute();
 	if (springs.length === 0) return [];
-	const sweeps = await db
-		.selectFrom('sweep')
-		.select(['spring_id', 'doc'])
-		.where(
-			'spring_id',
-			'in',
-			springs.map(({ id }) => id)
-		)
-		.orderBy('position', 'desc')
-		.execute();
+	const sweeps =
+		sweepsEach === 0
+			? []
+			: await db
+					.selectFrom('spring')
+					.innerJoinLateral(
+						(of) =>
+							of
+								.selectFrom('sweep')
+								.select(['doc', 'position'])
+								.whereRef('sweep.spring_id', '=', 'spring.id')
+								.orderBy('position', 'desc')
+								.limit(sweepsEach)
+								.as('newest'),
+						(join) => join.onTrue()
+					)
+					.select(['spring.id', 'newest.doc'])
+					.where('spring.set_id', '=', setId)
+					.orderBy('newest.position', 'desc')
+					.execute();
 	return springs.map(({ id, tag, measured }) => ({
 		id,
 		tag,
 		measured,
-		sweeps: sweeps
-			.filter(({ spring_id }) => spring_id === id)
-			.slice(0, sweepsEach)
-			.map(({ doc }) => doc)
+		sweeps: sweeps.filter((sweep) => sweep.id === id).map(({ doc }) => doc as Sweep)
 	}));
 }
 
@@ -153,7 +176,12 @@ export async function addSet(
 	return id;
 }
 
-/** Keeps a sweep with its spring; the same id twice is harmless. @returns false when there is no such spring */
+/**
+ * Keeps a sweep with its spring; the same one twice is harmless.
+ *
+ * @returns false when there is no such spring
+ * @throws {@link AlreadyKept} where something else is kept under its id
+ */
 export async function keepSweep(
 	db: Database,
 	setId: string,
@@ -167,17 +195,25 @@ export async function keepSweep(
 		.where('tag', '=', sweep.tag)
 		.executeTakeFirst();
 	if (!spring) return false;
-	await db
-		.insertInto('sweep')
-		.values({
-			id: sweep.id,
-			spring_id: spring.id,
-			doc: json(sweep),
-			person_id: by.id,
-			at: new Date(sweep.at)
-		})
-		.onConflict((conflict) => conflict.column('id').doNothing())
-		.execute();
+	await once(spring.id, [sweep], [], {
+		insert: () =>
+			db
+				.insertInto('sweep')
+				.values({
+					id: sweep.id,
+					spring_id: spring.id,
+					doc: json(sweep),
+					person_id: by.id,
+					at: new Date(sweep.at)
+				})
+				.onConflict((conflict) => conflict.column('id').doNothing())
+				.returning('id')
+				.execute(),
+		find: async (ids) => {
+			const rows = await db.selectFrom('sweep').selectAll().where('id', 'in', ids).execute();
+			return rows.map((row) => ({ owner: row.spring_id, entry: row.doc }));
+		}
+	});
 	return true;
 }
 

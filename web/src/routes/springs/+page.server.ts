@@ -8,12 +8,14 @@ import { jobNumbered } from '$lib/server/jobs/find';
 import { findPart, listParts } from '$lib/server/parts';
 import { addSet, listSets } from '$lib/server/springs';
 
-export const load = async () => {
-	const { sets, cards } = await ask(async (db) => ({
-		sets: await listSets(db),
+export const load = async ({ url }) => {
+	const typed = url.searchParams.get('page') ?? '';
+	const page = /^\d{1,5}$/.test(typed) ? Number(typed) : 0;
+	const { found, cards } = await ask(async (db) => ({
+		found: await listSets(db, page),
 		cards: await listParts(db, { sort: 'spring' })
 	}));
-	return { sets, cards };
+	return { ...found, page, cards };
 };
 
 const NewSet = z.object({

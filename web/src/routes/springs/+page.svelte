@@ -54,6 +54,20 @@
 					>
 				{/each}
 			</tbody>
+			{#if data.page > 0 || data.more}
+				<tfoot>
+					<tr>
+						<td colspan="6" class="py-2 pl-3">
+							{#if data.page > 0}
+								<a class="button" href="/springs?page={data.page - 1}">Newer sets</a>
+							{/if}
+							{#if data.more}
+								<a class="button" href="/springs?page={data.page + 1}">Older sets</a>
+							{/if}
+						</td>
+					</tr>
+				</tfoot>
+			{/if}
 		</table>
 		<form method="POST" use:sendForm class="space-y-3">
 			<h2 class="border-b border-ink pb-1 font-semibold">A new set</h2>

@@ -25,21 +25,22 @@ const comparable = <T extends { readonly at: string }>(entry: T, besides: readon
 
 interface Kept<E> {
 	readonly entry: E;
-	readonly jobId: string;
+	/** The job, or the spring, that it is kept with. */
+	readonly owner: string;
 }
 
 /** Rows that go in together. */
 const AT_ONCE = 500;
 
 /**
- * Stores entries of a job, each once however often it comes.
+ * Stores entries of a job or a spring, each once however often it comes.
  *
  * @param besides what the server itself adds to an entry, in which two of the same may differ
  * @param how puts entries in but for those whose id is there, and finds what is there
- * @throws {@link AlreadyKept} where something else, or another job's, is kept under an id
+ * @throws {@link AlreadyKept} where something else, or another's, is kept under an id
  */
 export async function once<E extends { readonly id: string; readonly at: string }>(
-	jobId: string,
+	owner: string,
 	entries: readonly E[],
 	besides: readonly string[],
 	how: {
@@ -54,7 +55,7 @@ export async function once<E extends { readonly id: string; readonly at: string 
 		const kept = await how.find(some.map(({ id }) => id));
 		for (const sent of some) {
 			const there = kept.find(({ entry }) => entry.id.toLowerCase() === sent.id.toLowerCase());
-			if (there?.jobId !== jobId || !isSame(there.entry, sent, besides))
+			if (there?.owner !== owner || !isSame(there.entry, sent, besides))
 				throw new AlreadyKept(sent.id);
 		}
 	}

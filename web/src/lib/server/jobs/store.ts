@@ -183,7 +183,7 @@ export function insertEntries(
 				.execute();
 			// One of another list is another entry, whatever is in it.
 			return rows.map(({ job_id, entry, list: kept }) => ({
-				jobId: kept === list ? job_id : '',
+				owner: kept === list ? job_id : '',
 				entry: entry as Entry
 			}));
 		}
@@ -245,7 +245,7 @@ export function insertReadings(
 				.execute(),
 		find: async (ids) => {
 			const rows = await db.selectFrom('reading').selectAll().where('id', 'in', ids).execute();
-			return rows.map((row) => ({ jobId: row.job_id, entry: readingOf(row) }));
+			return rows.map((row) => ({ owner: row.job_id, entry: readingOf(row) }));
 		}
 	});
 }
@@ -275,7 +275,7 @@ export function insertVoids(
 				.execute(),
 		find: async (ids) => {
 			const rows = await db.selectFrom('reading_void').selectAll().where('id', 'in', ids).execute();
-			return rows.map((row) => ({ jobId: row.job_id, entry: voidOf(row) }));
+			return rows.map((row) => ({ owner: row.job_id, entry: voidOf(row) }));
 		}
 	});
 }
@@ -307,7 +307,7 @@ export function insertDecisions(
 				.execute(),
 		find: async (ids) => {
 			const rows = await db.selectFrom('decision').selectAll().where('id', 'in', ids).execute();
-			return rows.map((row) => ({ jobId: row.job_id, entry: decisionOf(row) }));
+			return rows.map((row) => ({ owner: row.job_id, entry: decisionOf(row) }));
 		}
 	});
 }

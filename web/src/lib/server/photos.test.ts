@@ -1,0 +1,27 @@
+import sharp from 'sharp';
+import { describe, expect, it } from 'vitest';
+import { makeSmall } from './photos.ts';
+
+const blank = (width: number, height: number) =>
+	sharp({ create: { width, height, channels: 3, background: '#567' } });
+
+describe('photos that unpack to much', () => {
+	it('eight progressive ones at once take the room of one', async () => {
+		const sent = await blank(6000, 4200).jpeg({ progressive: true, quality: 10 }).toBuffer();
+		expect(sent.length).toBeLessThan(800_000);
+		await makeSmall(sent);
+		const before = process.memoryUsage().rss;
+		let most = before;
+		const watch = setInterval(() => (most = Math.max(most, process.memoryUsage().rss)), 5);
+		const made = await Promise.all(Array.from({ length: 8 }, () => makeSmall(sent)));
+		clearInterval(watch);
+		for (const one of made) expect(one).toMatchObject({ width: 1600 });
+		expect((most - before) / 2 ** 20).toBeLessThan(300);
+	});
+	it('one of too many megapixels is refused before it is decoded', async () => {
+		const sent = await blank(9000, 7000).jpeg({ quality: 10 }).toBuffer();
+		expect(await makeSmall(sent)).toEqual({
+			problem: 'This picture unpacks to more than 60 megapixels: it is not taken.'
+		});
+	});
+});
