@@ -11,7 +11,12 @@ import { readFileSync } from 'node:fs';
 const minutes = Number(process.env.MINUTES ?? 10);
 const app = process.env.APP ?? 'http://127.0.0.1:4600';
 const control = Number(process.env.GAUGES ?? 4610) + 3;
-const pid = process.env.SERVER_PID ?? readFileSync('.data/app-demo.pid', 'utf8').trim();
+/** The process that serves, which the keeper of the server began. */
+const served = (): string => {
+	const keeper = readFileSync('.data/app-demo.pid', 'utf8').trim();
+	return readFileSync(`/proc/${keeper}/task/${keeper}/children`, 'utf8').trim();
+};
+const pid = process.env.SERVER_PID ?? served();
 
 const page = await (await fetch(`${app}/gauges`)).text();
 const gauge = /href="\/gauges\/([0-9a-f-]{36})"[^>]*>Bench tester 1/.exec(page)?.[1];
@@ -22,7 +27,7 @@ const memory = () =>
 
 const leave = new AbortController();
 let readings = 0;
-const stream = await fetch(`${app}/api/gauges/${gauge}/stream`, { signal: leave.signal });
+const stream = await fetch(`${app}/api/live?topics=gauge:${gauge}`, { signal: leave.signal });
 const listening = (async () => {
 	let rest = '';
 	for await (const chunk of stream.body!.pipeThrough(new TextDecoderStream())) {
@@ -30,7 +35,8 @@ const listening = (async () => {
 		rest = lines.pop()!;
 		for (const line of lines) {
 			if (line.startsWith('data: ')) {
-				readings += (JSON.parse(line.slice(6)) as { readings: unknown[] }).readings.length;
+				const [, news] = JSON.parse(line.slice(6)) as [string, { readings: unknown[] }];
+				readings += news.readings.length;
 			}
 		}
 	}

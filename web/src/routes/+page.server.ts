@@ -1,22 +1,16 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { jobLine } from '$lib/job/line';
 import { readJob } from '@zinc-ledger/core/file';
 import { ask } from '$lib/server/ask';
 import { formWithFile } from '$lib/server/body';
 import { findJobIds } from '$lib/server/jobs/find';
-import { loadJobs } from '$lib/server/jobs/load';
+import { jobLines } from '$lib/server/jobs/lines';
 import { importJob } from '$lib/server/jobs/store';
-import { newestSigned } from '$lib/server/signed';
 
-const MOST_SHOWN = 40;
+const MOST_SHOWN = 24;
 
 export const load = async ({ url }) => {
 	const find = url.searchParams.get('find') ?? '';
-	const { loaded, signed } = await ask(async (db) => {
-		const ids = await findJobIds(db, find, MOST_SHOWN);
-		return { loaded: await loadJobs(db, ids), signed: await newestSigned(db, ids) };
-	});
-	const jobs = loaded.map(({ job }) => jobLine(job, signed.get(job.id)));
+	const jobs = await ask(async (db) => jobLines(db, await findJobIds(db, find, MOST_SHOWN)));
 	return { find, jobs, more: jobs.length === MOST_SHOWN };
 };
 

@@ -233,6 +233,11 @@ export class Book {
 		return null;
 	}
 
+	/** Takes parts off the shelf for this job; fewer than 0 are given back. @returns what went wrong, or null */
+	takeParts(part: string, take: number): Promise<string | null> {
+		return send('POST', `/api/jobs/${this.job.id}/stock`, { part, take });
+	}
+
 	/** Takes the newest plan back. @returns what went wrong, or null */
 	async withdrawPlan(plan: string, reason: string): Promise<string | null> {
 		const problem = await send('DELETE', `/api/jobs/${this.job.id}/plan`, { plan, reason });

@@ -6,6 +6,8 @@ import { type Job, type Plan } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { acceptPlan, saveSetup, setStation, withdrawPlan } from './jobs/change';
 import { loadJob } from './jobs/load';
+import { jobLines } from './jobs/lines';
+import { takeForJob } from './jobs/shelf';
 import { importJob, insertEntries, insertReadings, insertVoids } from './jobs/store';
 import { AlreadyKept } from './jobs/once';
 import { saveGauge } from './gauges';
@@ -304,6 +306,34 @@ describe('the shelf of shims', () => {
 		await importJob(test.db, uncounted);
 		await fit('1I', ['0.088 in', '0.088 in'], none.id);
 		expect((await stored(none.id)).job.setup.shimStock).toEqual([{ thickness: '0.088 in' }]);
+	});
+});
+
+describe('what a job takes by hand', () => {
+	it('comes off the shelf, goes back no further than it was taken, and is refused where it is short', async () => {
+		const spring = six.setup.kinds.intake.spring!;
+		const part = { ...spring, id: uuid(), name: 'Counted spring' };
+		await keepParts(test.db, [{ sort: 'spring', part, stock: 15, retired: false }], person);
+		const take = (count: number) => takeForJob(test.db, six.id, part.id, count, person);
+		expect(await take(12)).toEqual({ taken: 12, stock: 3 });
+		await expect(take(4)).rejects.toThrow(
+			'The shelf is short: 4 of Counted spring wanted, 3 there'
+		);
+		expect(await take(-2)).toEqual({ taken: 10, stock: 5 });
+		await expect(take(-11)).rejects.toMatchObject({ status: 409 });
+		const both = await Promise.allSettled([take(3), take(3)]);
+		expect(both.map(({ status }) => status).toSorted()).toEqual(['fulfilled', 'rejected']);
+	});
+});
+
+describe('a line of the list', () => {
+	it('is worked out anew once the job has changed', async () => {
+		const line = async () => (await jobLines(test.db, [six.id]))[0]!;
+		const before = await line();
+		expect(await line()).toBe(before);
+		const reading = { ...six.readings[0]!, id: uuid(), station: '5E' };
+		await insertReadings(test.db, six.id, [reading]);
+		expect(await line()).not.toBe(before);
 	});
 });
 

@@ -63,14 +63,21 @@ export async function listSets(
 	db: Database,
 	page = 0
 ): Promise<{ sets: (SpringSet & { springs: number; tested: number })[]; more: boolean }> {
-	const found = await setQuery(db)
-		.orderBy('spring_set.created_at', 'desc')
-		.orderBy('spring_set.id')
+	// The page's ids first, by the index alone: what is passed over is not looked up.
+	const found = await db
+		.selectFrom('spring_set')
+		.select('id')
+		.orderBy('created_at', 'desc')
+		.orderBy('id')
 		.limit(PAGE + 1)
 		.offset(page * PAGE)
 		.execute();
-	const rows = found.slice(0, PAGE);
-	const ids = rows.map(({ id }) => id);
+	const ids = found.slice(0, PAGE).map(({ id }) => id);
+	const rows = await setQuery(db)
+		.where('spring_set.id', 'in', ids.length > 0 ? ids : [NOBODY])
+		.orderBy('spring_set.created_at', 'desc')
+		.orderBy('spring_set.id')
+		.execute();
 	const counts = await db
 		.selectFrom('spring')
 		.leftJoin('sweep', 'sweep.spring_id', 'spring.id')

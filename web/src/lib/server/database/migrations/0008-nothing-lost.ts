@@ -4,6 +4,8 @@ import { sql, type Kysely } from 'kysely';
 export async function up(db: Kysely<unknown>): Promise<void> {
 	await sql`alter table stock_move add column job_id uuid references job (id)`.execute(db);
 	await sql`alter table stock_move alter column person_id drop not null`.execute(db);
+	await sql`drop index if exists spring_set_by_created`.execute(db);
+	await sql`create index spring_set_by_created on spring_set (created_at desc, id)`.execute(db);
 	await sql`create index stock_move_by_job on stock_move (job_id) where job_id is not null`.execute(
 		db
 	);

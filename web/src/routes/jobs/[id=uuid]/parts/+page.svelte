@@ -14,6 +14,7 @@
 	import FindingItem from '$lib/fit/FindingItem.svelte';
 	import MassTable from '$lib/fit/MassTable.svelte';
 	import OwnParts from '$lib/fit/OwnParts.svelte';
+	import ShelfTable from '$lib/fit/ShelfTable.svelte';
 	import { PLACE_WORDS, placeOf } from '$lib/fit/words';
 	import { getBook } from '$lib/job/book.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
@@ -146,6 +147,7 @@
 		</div>
 		<div class="mt-4 space-y-5">
 			<MassTable before={book.job.setup} after={setup} />
+			<ShelfTable library={data.library} taken={data.taken} />
 			<OwnParts library={data.library} />
 		</div>
 		<p class="caution mt-5">

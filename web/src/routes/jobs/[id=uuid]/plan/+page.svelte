@@ -276,9 +276,13 @@
 			{#if found}
 				<p class="min-w-0 flex-1 text-soft">
 					{#if placed > 0}<span class="mr-3">{placed} springs moved</span>{/if}
-					{#each picks.filter((pick) => pick.shelf !== null) as pick (pick.part)}
+					{#each picks.filter(({ sort }) => sort !== 'spring') as pick (pick.part)}
 						<span class="mr-3 whitespace-nowrap {pick.short > 0 ? 'font-semibold text-watch' : ''}">
-							{pick.part} × {pick.wanted}{pick.short > 0 ? `, ${pick.short} short` : ''}
+							{pick.part} × {pick.wanted}{pick.short > 0
+								? `, ${pick.short} short`
+								: pick.shelf === null
+									? ', not counted'
+									: ''}
 						</span>
 					{/each}
 				</p>

@@ -204,7 +204,11 @@
 					</div>
 				{/each}
 
-				<h3 class="mt-5 border-b border-ink pb-1 font-semibold">Shims in stock</h3>
+				<h3 class="mt-5 border-b border-ink pb-1 font-semibold">Shims for this job</h3>
+				<p class="pt-1 text-[13px] text-soft">
+					A size that the shop’s library counts is taken off that shelf. Enter a count only for
+					sizes it does not have; left empty, they are not counted.
+				</p>
 				<div class="grid grid-cols-4 gap-x-3 pt-1 text-[13px] text-soft">
 					<span>Thickness</span><span>Count</span><span>Inside diameter</span><span
 						>Outside diameter</span

@@ -44,7 +44,7 @@
 						<tr class="border-b border-hair [&>td]:py-1 [&>td]:pr-4">
 							<td>{pick.part}</td>
 							<td class="figure">{pick.wanted}</td>
-							<td class="figure">{pick.shelf ?? '·'}</td>
+							<td class="figure">{pick.shelf ?? (pick.sort === 'spring' ? '·' : 'not counted')}</td>
 							<td class="figure text-[13px]">{pick.stations.join(' ')}</td>
 						</tr>
 					{:else}
