@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { DeviceLink } from '../gauge/schema.ts';
 import { LINE_PATTERN, lineReader } from './line.ts';
 
 const read = lineReader(LINE_PATTERN, { length: 'mm', load: 'N' });
@@ -37,6 +38,18 @@ describe('a line of a gauge', () => {
 	)('%j is none', (line) => {
 		expect(read(line)).toBeNull();
 	});
+	it('is read in one go however its pattern repeats', () => {
+		const runaway = lineReader('^(?<height>(\\d+)+)$', { length: 'mm', load: 'N' });
+		expect(runaway(`${'1'.repeat(61)}x`)).toBeNull();
+		expect(runaway('46')).toMatchObject({ heightText: '46 mm' });
+	});
+	it.each(['(?=a)(?<height>\\d)', '(?<height>\\d)\\1', '(?<height>', '\\d+'])(
+		'is read by no pattern like %s',
+		(pattern) => {
+			const link = { host: 'localhost', port: 1, pattern };
+			expect(DeviceLink.safeParse(link).success).toBe(false);
+		}
+	);
 	it('is read by a pattern of the device’s own', () => {
 		const own = lineReader('^\\s*(?<load>[\\d.]+);(?<height>[\\d.]+)', {
 			length: 'mm',

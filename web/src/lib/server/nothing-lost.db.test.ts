@@ -286,6 +286,40 @@ describe('the shelf of shims', () => {
 		expect([await shelf(), await moved()]).toEqual([20 - built.length, 20 - built.length]);
 		expect(built.length).toBeGreaterThan(10);
 	});
+	it('two jobs that take the same lock sets the other way round do not stop each other', async () => {
+		const both = [1, 2].map((i) => ({
+			sort: 'locks' as const,
+			part: { ...six.setup.kinds.intake.locks!, id: uuid(), name: `Locks ${i}` },
+			stock: 500,
+			retired: false
+		}));
+		await keepParts(test.db, both, person);
+		const jobs = await Promise.all(
+			['L-1', 'L-2'].map(async (number) => {
+				const one = { ...another(number), stations: plain.stations };
+				await importJob(test.db, one);
+				return one.id;
+			})
+		);
+		const [first, second] = plain.stations.map(({ label }) => label);
+		const done = await Promise.allSettled(
+			Array.from({ length: 50 }, (_, i) => {
+				const [a, b] = i % 2 ? both : both.toReversed();
+				const labels = i % 3 ? [first!, second!] : [second!, first!];
+				return acceptPlan(test.db, jobs[i % 2]!, {
+					id: uuid(),
+					proven: true,
+					stations: [
+						{ label: labels[0]!, shims: [], locks: a!.part },
+						{ label: labels[1]!, shims: [], locks: b!.part }
+					],
+					person: person.id,
+					at: new Date().toISOString()
+				});
+			})
+		);
+		expect(done.filter(({ status }) => status === 'rejected')).toEqual([]);
+	});
 	it('what only the job counts is taken from there, and its set-up has a new revision', async () => {
 		const own = another('S-9', { stations: plain.stations });
 		const counted = {
