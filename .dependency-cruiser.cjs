@@ -8,7 +8,14 @@ module.exports = {
 				'The core is pure: no I/O, no DOM, no framework; zod, canonical JSON, linear-time patterns and itself only.',
 			severity: 'error',
 			from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
-			to: { pathNot: ['^core/src', 'node_modules/zod/', 'node_modules/canonicalize/', 'node_modules/re2js/'] }
+			to: {
+				pathNot: [
+					'^core/src',
+					'node_modules/zod/',
+					'node_modules/canonicalize/',
+					'node_modules/re2js/'
+				]
+			}
 		},
 		{
 			name: 'ui-knows-no-feature',
