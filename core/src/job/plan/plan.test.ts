@@ -258,7 +258,7 @@ describe('the plan of a job', () => {
 	it('takes its shims off the shelf, and lays them back when another is built', async () => {
 		const answer = await found(job);
 		const all = (one: Job) =>
-			one.setup.shimStock.reduce((sum, { count }) => sum + count, 0) +
+			one.setup.shimStock.reduce((sum, { count = 0 }) => sum + count, 0) +
 			one.stations.reduce((sum, { shims }) => sum + shims.length, 0);
 		const built = withPlan(job, answer.stations);
 		expect(built.setup.shimStock).not.toEqual(job.setup.shimStock);
