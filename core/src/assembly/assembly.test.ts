@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { evaluate } from '../job/evaluate.ts';
-import { readJob } from '../job/file.ts';
-import type { AssemblyStep, Job } from '../job/schema.ts';
+import { evaluate } from '../evaluation/evaluate.ts';
+import { readJob } from '../document/file.ts';
+import type { AssemblyStep, Job } from '../document/schema.ts';
 import { INCH_POUND } from '../units/display.ts';
 import { showPhrase } from '../units/phrase.ts';
 import { doneSteps, halfBuilt, inWay, lackingFor, nextStep } from './progress.ts';

@@ -1,6 +1,6 @@
 /** The assembly of a job: its steps and what is done of them, worked out once for a sheet. */
-import type { Job } from '../job/schema.ts';
-import type { Sheet } from '../job/sheet.ts';
+import type { Job } from '../document/schema.ts';
+import type { Sheet } from '../evaluation/sheet.ts';
 import { doneSteps, type Done } from './progress.ts';
 import { assemblySteps, type Step } from './steps.ts';
 

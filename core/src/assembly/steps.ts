@@ -3,9 +3,10 @@
  * §9, step 7). Every step says what must be done before it, so that what must
  * not be skipped cannot be.
  */
-import { partsOf } from '../job/parts-of.ts';
-import type { Job, KindSetup, StationEntry } from '../job/schema.ts';
-import type { Sheet, StationSheet } from '../job/sheet.ts';
+import { partsOf } from '../document/resolve-parts.ts';
+import type { Job, KindSetup, StationEntry } from '../document/schema.ts';
+import type { Sheet } from '../evaluation/sheet.ts';
+import type { StationSheet } from '../figures/sheet.ts';
 import { walk } from '../station/order.ts';
 import { joined, ofLength, say, type Phrase } from '../units/phrase.ts';
 import type { Joules } from '../units/quantity.ts';

@@ -1,7 +1,7 @@
 /** What a rule of fit found, and where. */
 import type { Phrase } from '../units/phrase.ts';
 import type { Kind } from '../station/layout.ts';
-import type { Acceptance } from '../job/schema.ts';
+import type { Acceptance } from '../document/schema.ts';
 import type { FitContext, Severity } from './rule.ts';
 
 export interface Finding {

@@ -1,9 +1,9 @@
 /** Every rule of fit: a case that trips it, one that passes, one that lacks a figure. */
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { evaluate } from '../job/evaluate.ts';
-import { readJob } from '../job/file.ts';
-import type { Job, KindSetup } from '../job/schema.ts';
+import { evaluate } from '../evaluation/evaluate.ts';
+import { readJob } from '../document/file.ts';
+import type { Job, KindSetup } from '../document/schema.ts';
 import { readParts } from '../part/file.ts';
 import type { LibraryPart } from '../part/schema.ts';
 import { INCH_POUND, METRIC } from '../units/display.ts';

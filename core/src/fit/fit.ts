@@ -2,8 +2,8 @@
 import { showPhrase } from '../units/phrase.ts';
 import { METRIC } from '../units/display.ts';
 import { mm } from '../units/quantity.ts';
-import type { Acceptance, Job, KindSetup, StationEntry } from '../job/schema.ts';
-import type { KindSheet, StationSheet } from '../job/sheet.ts';
+import type { Acceptance, Job, KindSetup, StationEntry } from '../document/schema.ts';
+import type { KindSheet, StationSheet } from '../figures/sheet.ts';
 import type { Finding, FitGroup } from './finding.ts';
 import type { FitContext, SpringUse } from './rule.ts';
 import { RULES } from './rules/index.ts';

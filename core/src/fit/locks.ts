@@ -1,5 +1,5 @@
 /** Which lock sets can take the place of another (handbook §5, §6). */
-import type { StationParts } from '../job/schema.ts';
+import type { StationParts } from '../document/schema.ts';
 import { lengthOf } from '../units/quantity.ts';
 
 type Locks = NonNullable<StationParts['locks']>;

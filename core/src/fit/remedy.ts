@@ -1,7 +1,7 @@
 /** What would put a finding right: parts of the library that do fit. */
 import type { LibraryPart } from '../part/schema.ts';
 import { SORT_OF, type StationPart } from '../part/words.ts';
-import type { KindSetup } from '../job/schema.ts';
+import type { KindSetup } from '../document/schema.ts';
 import type { FitContext, Rule, Severity } from './rule.ts';
 import { RULES } from './rules/index.ts';
 

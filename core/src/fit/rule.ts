@@ -8,7 +8,7 @@ import type { Millimetres, Newtons } from '../units/quantity.ts';
 import type { Kind } from '../station/layout.ts';
 import type { Lift } from '../lift/lift.ts';
 import type { StationPart } from '../part/words.ts';
-import type { KindSetup, Setup } from '../job/schema.ts';
+import type { KindSetup, Setup } from '../document/schema.ts';
 
 export type Severity = 'stop' | 'watch' | 'note';
 

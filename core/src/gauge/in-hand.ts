@@ -1,6 +1,6 @@
 /** A gauge of the shop as a reading carries it: with the correction in force now. */
-import type { Reading } from '../job/schema.ts';
-import { UNKNOWN_REPEAT } from '../job/taken.ts';
+import type { Reading } from '../document/schema.ts';
+import { UNKNOWN_REPEAT } from '../document/repeats.ts';
 import { siOf } from '../units/quantity.ts';
 import { studentFactor, type Repeatability } from '../verdict/uncertainty.ts';
 import { checksInForce, correctionInForce, type Dimension } from './checks.ts';

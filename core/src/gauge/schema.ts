@@ -1,7 +1,7 @@
 /** A gauge of the shop, and its checks against a reference. */
 import { z } from 'zod';
 import { Id, Length, Line, Load, Moment, Name, Size } from '../units/schema.ts';
-import { LINE_PATTERN, linePattern } from '../device/line.ts';
+import { LINE_PATTERN, linePattern } from '../gauge-link/line.ts';
 import { GAUGE_SORTS } from './words.ts';
 
 /** Where a gauge that sends its readings is reached, and how its lines are read. */

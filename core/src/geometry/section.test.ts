@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { evaluate, lengthOf, partsOf, type Job } from '../index.ts';
-import { readJob } from '../job/file.ts';
+import { readJob } from '../document/file.ts';
 import { drawingOf } from './section.ts';
 
 let job: Job;

@@ -4,8 +4,8 @@
  * diameters come from the parts where they are known and are assumed where
  * they are not, which the drawing says.
  */
-import type { KindSetup } from '../job/schema.ts';
-import type { KindSheet, StationSheet } from '../job/sheet.ts';
+import type { KindSetup } from '../document/schema.ts';
+import type { KindSheet, StationSheet } from '../figures/sheet.ts';
 import { lengthOf } from '../units/quantity.ts';
 
 export interface Coils {

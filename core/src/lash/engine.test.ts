@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Reading } from '../job/schema.ts';
+import type { Reading } from '../document/schema.ts';
 import { INCH_POUND } from '../units/display.ts';
 import { showPhrase } from '../units/phrase.ts';
 import { inches, lengthOf, mm } from '../units/quantity.ts';
 import { changePerTurn, hotLash, turnsFor, usualGrowth } from './adjuster.ts';
-import { commonDrift, driftRemarks, lashDrift } from './drift.ts';
+import { commonDrift, driftRemarks, lashDrift } from '../figures/lash-drift.ts';
 import { exactShim, swapPlan, type Follower, type SwapStep } from './swap.ts';
 
 describe('adjusters', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { grossLift, hydraulicLift, solidLift } from '../lift/lift.ts';
-import { targetHeight, type Known } from '../target/target.ts';
+import { targetHeight, type Known } from '../target-height/target.ts';
 import { inches, mm, newtons, newtonsPerMm, poundsForce, rateOf } from '../units/quantity.ts';
 import { firstToBind, type Coil } from './bind.ts';
 import {

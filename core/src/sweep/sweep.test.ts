@@ -17,9 +17,9 @@ import {
 } from './figures.ts';
 import { identify } from './identity.ts';
 import { leastSquares } from './least-squares.ts';
-import { readJob } from '../job/file.ts';
+import { readJob } from '../document/file.ts';
 import { FAMILIES, roughSpring, roughSweep, type Family } from './rough.ts';
-import { middleSpring, ontoCard, ontoSetup } from './onto-card.ts';
+import { middleSpring, ontoCard, ontoSetup } from '../spring-selection/apply-to-card.ts';
 import { sagAt, setFigures } from './set.ts';
 import { smoothed } from './smooth.ts';
 import { BUILD_OF, normal, randomFrom, randomSpring, sampled } from './synthetic.ts';

@@ -114,7 +114,9 @@ class NotNow extends Error {}
 /** What an answer says in words; one from something between here and the server says none. */
 async function wordsOf(response: Response): Promise<string> {
 	const answer = (await response.json().catch(() => ({}))) as { message?: string };
-	return answer.message ?? 'The server is away.';
+	// Away is away, whatever part of it is.
+	const isAway = response.status >= 500 && response.status !== 507;
+	return (!isAway && answer.message) || 'The server is away.';
 }
 
 /** Answers that say nothing of the reading itself: nobody is picked, too many at once, no room. */

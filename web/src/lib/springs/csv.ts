@@ -98,7 +98,15 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 	};
 }
 
-const digits = (cell: string) => cell.trim().replace(',', '.');
+/** More digits than any dial shows: a spreadsheet worked them out. */
+const MOST_DIGITS = 12;
+
+/** The digits of a cell as a dial would show them. */
+function digits(cell: string): string {
+	const text = cell.trim().replace(',', '.');
+	const isPlain = /^-?\d+(\.\d+)?$/.test(text) && text.length <= MOST_DIGITS;
+	return isPlain || Number.isNaN(Number(text)) ? text : String(Number(Number(text).toFixed(6)));
+}
 const figure = (cell: string) => (cell.trim() === '' ? Number.NaN : Number(digits(cell)));
 
 /** A sweep's points as CSV: as the dial read them, and the spring's own height behind. */

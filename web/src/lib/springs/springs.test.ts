@@ -70,6 +70,15 @@ describe('CSV from elsewhere', () => {
 			'up'
 		]);
 	});
+	it('takes what a spreadsheet worked out for what a dial would show', () => {
+		const read = sweepFromCsv('height mm,load N\n53.5,107.99999999999983\n53,1e3\n');
+		expect(read).toMatchObject({
+			points: [
+				['53.5', '108', 'down'],
+				['53', '1000', 'down']
+			]
+		});
+	});
 	it('tells every line that has no figure', () => {
 		const read = sweepFromCsv('height mm,load N\n50,\nx,160\n');
 		expect(read.sort === 'wrong' && read.problems.map(({ path }) => path)).toEqual([

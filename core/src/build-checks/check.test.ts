@@ -1,0 +1,166 @@
+import { describe, expect, it } from 'vitest';
+import { builtVerdict, likelyCause } from '../as-built/as-built.ts';
+import { INCH_POUND } from '../units/display.ts';
+import { showPhrase } from '../units/phrase.ts';
+import { inches, mm } from '../units/quantity.ts';
+import {
+	holdsVacuum,
+	leastRoom,
+	newestChecks,
+	passagesAtFault,
+	pistonVerdict,
+	type CheckOf
+} from './check.ts';
+import { readRooms, readVacuum } from './read.ts';
+
+const planned = {
+	height: inches(1.82),
+	shims: [inches(0.03), inches(0.015)],
+	locator: inches(0.06),
+	lockOffset: inches(0.05)
+};
+const tolerance = inches(0.005);
+const built = (height: number, uncertainty = 0) =>
+	builtVerdict(inches(height), planned, tolerance, uncertainty);
+const about = (apart: number) =>
+	showPhrase(likelyCause(inches(apart), planned, tolerance), INCH_POUND);
+
+describe('as built', () => {
+	it('is clear to the tolerance and a stop beyond it', () => {
+		expect(built(1.825).state).toBe('clear');
+		expect(built(1.826).state).toBe('stop');
+		expect(built(1.814).state).toBe('stop');
+		expect(built(1.8245, 0.05).state).toBe('too close');
+	});
+	it('says by how much and what that looks like', () => {
+		expect(showPhrase(built(1.85).remedy, INCH_POUND)).toBe(
+			'Built 0.030 taller than planned: the 0.030 shim left out?'
+		);
+		expect(about(0.016)).toBe('the 0.015 shim left out?');
+		expect(about(0.06)).toBe('locator left out?');
+		expect(about(0.1)).toContain('locks not home');
+		expect(about(-0.05)).toBe('plus locks planned, others fitted?');
+		expect(about(-0.03)).toBe('the 0.030 shim in twice?');
+		expect(about(-0.1)).toContain('a shim too many');
+	});
+});
+
+const stamp = { person: 'x', at: '2026-03-01T08:00:00Z' };
+const piston = (rooms: [number, string][]): CheckOf<'piston to valve'> => ({
+	...stamp,
+	id: 'p',
+	sort: 'piston to valve',
+	station: '1I',
+	method: 'indicator',
+	points: rooms.map(([angle, room]) => ({ angle, room }))
+});
+const port = (reached: string, least = '15 inHg'): CheckOf<'vacuum'> => ({
+	...stamp,
+	id: 'v',
+	sort: 'vacuum',
+	station: '1I',
+	reached,
+	least,
+	seconds: 10
+});
+
+describe('piston to valve', () => {
+	const check = piston([
+		[-10, '0.120 in'],
+		[10, '0.085 in'],
+		[20, '0.090 in']
+	]);
+	it('is the least over the overlap, with its angle', () => {
+		expect(leastRoom(check)).toEqual({ angle: 10, room: inches(0.085) });
+	});
+	it('holds its floor, and not less a pumped-up lifter', () => {
+		expect(pistonVerdict(check, mm(0), inches(0.08)).state).toBe('clear');
+		const verdict = pistonVerdict(check, inches(0.02), inches(0.08));
+		expect(verdict.state).toBe('stop');
+		expect(showPhrase(verdict.remedy, INCH_POUND)).toMatch(
+			/^Piston 0.015 too near the valve at 10°/
+		);
+	});
+});
+
+describe('vacuum', () => {
+	it('holds at the limit, whatever the unit', () => {
+		expect(holdsVacuum(port('15 inHg'))).toBe(true);
+		expect(holdsVacuum(port('14.9 inHg'))).toBe(false);
+		expect(holdsVacuum(port('508 mbar'))).toBe(true);
+		expect(holdsVacuum(port('50.7 kPa'))).toBe(false);
+	});
+});
+
+describe('checks', () => {
+	const passage = (passes: boolean, at: string) => ({
+		...stamp,
+		id: at,
+		sort: 'passage' as const,
+		station: '1I',
+		passage: 'pushrod' as const,
+		passes,
+		at
+	});
+	it('the newest of a sort at a station counts', () => {
+		const failed = passage(false, '2026-03-02T08:00:00Z');
+		const mended = passage(true, '2026-03-03T08:00:00Z');
+		const now = newestChecks([mended, failed, port('20 inHg'), piston([[0, '1 mm']])]).get('1I')!;
+		expect(now.passages.pushrod).toBe(mended);
+		expect([now.vacuum?.reached, now.piston?.points.length]).toEqual(['20 inHg', 1]);
+		expect(passagesAtFault(now)).toEqual([]);
+		expect(passagesAtFault(newestChecks([failed]).get('1I')!)).toEqual(['pushrod']);
+	});
+});
+
+describe('what is typed of a check', () => {
+	it('is a vacuum with its unit, and whole seconds', () => {
+		expect(readVacuum({ reached: '18,5', seconds: '10' }, 'inHg')).toEqual({
+			ok: true,
+			value: { reached: '18.5 inHg', seconds: 10 }
+		});
+		expect(readVacuum({ reached: '620 mbar', seconds: ' 0 ' }, 'inHg')).toMatchObject({
+			value: { reached: '620 mbar', seconds: 0 }
+		});
+	});
+	it.each([
+		['much', '10', ['reached']],
+		['', '10', ['reached']],
+		['-3', '10', ['reached']],
+		['18 psi', '10', ['reached']],
+		['18', '2.5', ['seconds']],
+		['18', '601', ['seconds']],
+		['18', '', ['seconds']],
+		['x', 'y', ['reached', 'seconds']]
+	])('is refused at its field: reached “%s”, held “%s”', (reached, seconds, fields) => {
+		const read = readVacuum({ reached, seconds }, 'inHg');
+		expect(read.ok ? [] : Object.keys(read.problems)).toEqual(fields);
+	});
+	it('is the room at each angle, rows without one passed over', () => {
+		const rows = [
+			{ angle: '-10', room: '110' },
+			{ angle: '−2,5', room: '2.4 mm' },
+			{ angle: 'left empty', room: ' ' }
+		];
+		expect(readRooms(rows, 'in')).toEqual({
+			ok: true,
+			value: [
+				{ angle: -10, room: '0.110 in' },
+				{ angle: -2.5, room: '2.4 mm' }
+			]
+		});
+	});
+	it('is refused at the row and field that cannot be', () => {
+		const rows = [
+			{ angle: '', room: '0.110' },
+			{ angle: '200', room: 'near' },
+			{ angle: '0', room: '0.100' }
+		];
+		const read = readRooms(rows, 'in');
+		expect(read.ok ? [] : Object.keys(read.problems)).toEqual(['0.angle', '1.room', '1.angle']);
+		expect(readRooms([{ angle: '0', room: '' }], 'in')).toEqual({
+			ok: false,
+			problems: { '0.room': 'at least one figure' }
+		});
+	});
+});

@@ -1,0 +1,114 @@
+/** What is tried on the built head: piston to valve, passages, vacuum (handbook §8, §9). */
+import { concerns, madeStaleBy, worksDone } from '../document/current-readings.ts';
+import type { Check, HeadWork, Job } from '../document/schema.ts';
+import { ofLength, say } from '../units/phrase.ts';
+import { lengthOf, mm, vacuumOf, type Millimetres } from '../units/quantity.ts';
+import type { Work } from '../document/head-work.ts';
+import { judge, type Verdict } from '../verdict/verdict.ts';
+import { PASSAGES, type Passage } from '../document/check-words.ts';
+
+export type CheckOf<S extends Check['sort']> = Extract<Check, { sort: S }>;
+
+/** The newest check of each sort at a station. */
+export interface StationChecks {
+	readonly piston: CheckOf<'piston to valve'> | null;
+	readonly vacuum: CheckOf<'vacuum'> | null;
+	readonly passages: Readonly<Partial<Record<Passage, CheckOf<'passage'>>>>;
+	/** What was tried, and then something was done to the head. */
+	readonly stale?: readonly (readonly ['piston to valve' | 'vacuum' | Passage, Work])[];
+}
+
+export const NO_CHECKS: StationChecks = { piston: null, vacuum: null, passages: {} };
+
+/** The newest checks of a job by station, without those that work on the head has made stale since. */
+export function checksInForceOf(job: Job): ReadonlyMap<string, StationChecks> {
+	const works = worksDone(job.headWork);
+	const by = newestChecks(job.checks);
+	if (works.length === 0 || by.size === 0) return by;
+	return new Map(
+		job.stations.flatMap((station) => {
+			const checks = by.get(station.label);
+			if (!checks) return [];
+			const own = works.filter((work) => concerns(work, station));
+			return [[station.label, withoutStale(checks, own)] as const];
+		})
+	);
+}
+
+function withoutStale(checks: StationChecks, works: readonly HeadWork[]): StationChecks {
+	const stale: (readonly ['piston to valve' | 'vacuum' | Passage, Work])[] = [];
+	const fresh = <C extends Check>(check: C | null | undefined): C | null => {
+		if (!check) return null;
+		const what = check.sort === 'passage' ? check.passage : check.sort;
+		const work = madeStaleBy(works, what, Date.parse(check.at));
+		if (work) stale.push([what, work.work]);
+		return work ? null : check;
+	};
+	return {
+		piston: fresh(checks.piston),
+		vacuum: fresh(checks.vacuum),
+		passages: Object.fromEntries(
+			PASSAGES.flatMap((passage) => {
+				const check = fresh(checks.passages[passage]);
+				return check ? [[passage, check]] : [];
+			})
+		),
+		...(stale.length > 0 && { stale })
+	};
+}
+
+/** The newest checks by station. */
+export function newestChecks(checks: readonly Check[]): ReadonlyMap<string, StationChecks> {
+	const by = new Map<string, StationChecks>();
+	for (const check of checks.toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at))) {
+		const now = by.get(check.station) ?? NO_CHECKS;
+		by.set(
+			check.station,
+			check.sort === 'piston to valve'
+				? { ...now, piston: check }
+				: check.sort === 'vacuum'
+					? { ...now, vacuum: check }
+					: { ...now, passages: { ...now.passages, [check.passage]: check } }
+		);
+	}
+	return by;
+}
+
+/** The least room between piston and valve, and the crankshaft angle of it. */
+export function leastRoom({ points }: CheckOf<'piston to valve'>): {
+	readonly angle: number;
+	readonly room: Millimetres;
+} {
+	return points
+		.map(({ angle, room }) => ({ angle, room: lengthOf(room) }))
+		.reduce((least, point) => (point.room < least.room ? point : least));
+}
+
+/**
+ * The verdict on the least room between piston and valve.
+ *
+ * @param pumpUp what a pumped-up hydraulic lifter holds the valve open by; 0 for solid ones
+ */
+export function pistonVerdict(
+	check: CheckOf<'piston to valve'>,
+	pumpUp: Millimetres,
+	floor: Millimetres
+): Verdict<Millimetres> {
+	const { angle, room } = leastRoom(check);
+	const left = mm(room - pumpUp);
+	return judge(left, {
+		sort: 'length',
+		limits: [{ name: 'piston floor', side: 'floor', at: floor, severity: 'stop' }],
+		sources: ['measured'],
+		remedy: (limit) =>
+			say`Piston ${ofLength(mm(limit.at - left))} too near the valve at ${angle}° about top dead centre: cam timing, valve pocket, or gasket`
+	});
+}
+
+/** Whether a port held the vacuum that was asked of it. */
+export const holdsVacuum = ({ reached, least }: CheckOf<'vacuum'>): boolean =>
+	vacuumOf(reached) >= vacuumOf(least) - 1e-9;
+
+/** Passages that did not pass, the newest word of each. */
+export const passagesAtFault = ({ passages }: StationChecks): Passage[] =>
+	PASSAGES.filter((passage) => passages[passage]?.passes === false);

@@ -1,0 +1,233 @@
+/**
+ * `evaluate(job)`: the one function that turns a job document into its sheet.
+ * The browser calls it on every keystroke, the server for paper and exports,
+ * the command line on a file. Pure: same job, same sheet.
+ */
+import { lengthOf, type Millimetres } from '../units/quantity.ts';
+import { ofLength, say } from '../units/phrase.ts';
+import { KINDS, type Kind } from '../station/layout.ts';
+import { middleOf, type Middle } from '../station/outlier.ts';
+import { worst, type State } from '../verdict/verdict.ts';
+import { standingReadings } from '../document/current-readings.ts';
+import { bareFigures, kindSheet } from '../figures/valve-kind.ts';
+import { checksInForceOf, NO_CHECKS } from '../build-checks/check.ts';
+import { commonDrift } from '../figures/lash-drift.ts';
+import { findings, fitGroups, type Fitted } from '../fit/fit.ts';
+import type { Finding } from '../fit/finding.ts';
+import { sharedBy, type Shared } from '../figures/job-limits.ts';
+import { forgottenOn, headsApart, heightsRead, pocketsCut } from '../figures/whole-head.ts';
+import { stationSheet } from '../figures/station.ts';
+import { partsByStation } from '../document/resolve-parts.ts';
+import { QUANTITIES, type Quantity } from '../document/quantities.ts';
+import type { Inspection, Job } from '../document/schema.ts';
+import type { Extreme, Sheet } from './sheet.ts';
+import type { KindSheet, Remark, StationSheet } from '../figures/sheet.ts';
+
+/**
+ * Works out every figure and verdict of a job.
+ *
+ * @param job a checked job document
+ * @returns the sheet; what is not known is "not measured" in it, never left out
+ */
+export function evaluate(job: Job): Sheet {
+	const standing = standingReadings(job);
+	const shared = sharedBy(job);
+	const heights = heightsRead(job, standing, shared.repeats);
+	const bare = job.stations.flatMap(({ label, kind, head }): BareHeight[] => {
+		const read = heights.get(label);
+		return read ? [{ kind, head, height: read.value }] : [];
+	});
+	const middles = new Map(
+		job.heads.map(({ id }) => [id, byKind((kind) => middleAmong(bare, shared, kind, id))])
+	);
+	const kinds = byKind((kind) =>
+		kindSheet(kind, job.setup.kinds[kind], job.setup, middleAmong(bare, shared, kind))
+	);
+	// Heads of one engine may stand apart: each valve is held against its own head's.
+	const ofHead = new Map(
+		job.heads.map(({ id }) => [
+			id,
+			job.heads.length === 1
+				? kinds
+				: byKind((kind) => ({ ...kinds[kind], ...bareFigures(middles.get(id)![kind]) }))
+		])
+	);
+	const seen = newestInspections(job);
+	const checks = checksInForceOf(job);
+	const partsAt = partsByStation(job);
+	const kindAt = new Map(
+		job.stations.map((entry) => {
+			const parts = partsAt.get(entry.label)!;
+			const isOwn = parts !== job.setup.kinds[entry.kind];
+			return [
+				entry.label,
+				isOwn
+					? kindSheet(entry.kind, parts, job.setup, middles.get(entry.head)![entry.kind])
+					: ofHead.get(entry.head)![entry.kind]
+			];
+		})
+	);
+	const asked = forgottenOn(
+		job,
+		heights,
+		({ label }) => kindAt.get(label)!,
+		shared,
+		({ label }) => partsAt.get(label)!
+	);
+	const fitted = job.stations.map((entry): Fitted => {
+		const parts = partsAt.get(entry.label)!;
+		const kind = kindAt.get(entry.label)!;
+		const sheet = stationSheet({
+			job,
+			station: entry,
+			parts,
+			standing: standing.get(entry.label)!,
+			seen: seen.get(entry.label),
+			checks: checks.get(entry.label) ?? NO_CHECKS,
+			kind,
+			shared,
+			isAsked: asked.has(entry.head),
+			height: heights.get(entry.label) ?? null
+		});
+		return { entry, parts, kind, sheet };
+	});
+	const stations = fitted.map(({ sheet }) => sheet);
+	const fitContexts = fitGroups(job, fitted);
+	const fit = findings(fitContexts, job.acceptances);
+	const remarks = [
+		...asked.values(),
+		...headsApart(job, middles, shared),
+		...pocketsCut(job),
+		...jobRemarks(kinds),
+		...stockRemarks(job, stations),
+		...commonDrift(
+			stations.flatMap((station) => station.lashDrift ?? []),
+			shared.limits.lash
+		)
+	];
+
+	return {
+		job: { id: job.id, number: job.number },
+		state: worst([
+			...stations.map((station) => station.state),
+			...remarks.map((remark) => remark.state),
+			...fit.map(findingState)
+		]),
+		stations,
+		fit,
+		fitContexts,
+		kinds,
+		measured: Object.fromEntries(
+			QUANTITIES.map((quantity) => [
+				quantity,
+				stations.filter((station) => station.inForce[quantity]).length
+			])
+		) as Record<Quantity, number>,
+		least: {
+			bindMargin: least(stations, 'bindMargin'),
+			sealClearance: least(stations, 'sealClearance')
+		},
+		seatLoads: byKind((kind) => seatLoadRange(stations, kind)),
+		remarks
+	};
+}
+
+/** What a finding comes to: a note alarms nobody, a missing figure is not measured, an accepted watch is settled. */
+export function findingState(finding: Finding): State {
+	if (finding.outcome === 'missing') return 'not measured';
+	if (finding.outcome === 'passes' || finding.severity === 'note') return 'clear';
+	if (finding.severity === 'watch' && finding.acceptance) return 'clear';
+	return finding.severity;
+}
+
+function newestInspections(job: Job): ReadonlyMap<string, Inspection> {
+	const newest = new Map<string, Inspection>();
+	for (const entry of job.inspections) {
+		const before = newest.get(entry.station);
+		if (!before || Date.parse(before.at) <= Date.parse(entry.at)) newest.set(entry.station, entry);
+	}
+	return newest;
+}
+
+function byKind<T>(make: (kind: Kind) => T): Record<Kind, T> {
+	return { intake: make('intake'), exhaust: make('exhaust') };
+}
+
+interface BareHeight {
+	readonly kind: Kind;
+	readonly head: string;
+	readonly height: Millimetres;
+}
+
+/** The middle of a kind's bare heights, of one head or of all. */
+const middleAmong = (
+	heights: readonly BareHeight[],
+	{ limits }: Shared,
+	kind: Kind,
+	head?: string
+): Middle | null =>
+	middleOf(
+		heights
+			.filter((one) => one.kind === kind && (head === undefined || one.head === head))
+			.map(({ height }) => height),
+		limits.outlierLeast,
+		limits.outlierFactor,
+		limits.outlierMost
+	);
+
+function least(
+	stations: readonly StationSheet[],
+	column: 'bindMargin' | 'sealClearance'
+): Extreme<Millimetres> | null {
+	return stations.reduce<Extreme<Millimetres> | null>((lowest, station) => {
+		const { figure } = station.figures[column];
+		if (figure === null || (lowest && lowest.figure <= figure)) return lowest;
+		return { station: station.label, figure };
+	}, null);
+}
+
+function seatLoadRange(stations: readonly StationSheet[], kind: Kind) {
+	const loads = stations
+		.filter((station) => station.kind === kind)
+		.flatMap((station) => station.figures.seatLoad.figure ?? []);
+	if (loads.length === 0) return null;
+	return {
+		least: loads.reduce((a, b) => (b < a ? b : a)),
+		most: loads.reduce((a, b) => (b > a ? b : a))
+	};
+}
+
+function jobRemarks(kinds: Readonly<Record<Kind, KindSheet>>): Remark[] {
+	return KINDS.flatMap((kind) => kinds[kind].remarks);
+}
+
+/** Sizes of which all the suggestions together need more than the shelf holds. */
+function stockRemarks(job: Job, stations: readonly StationSheet[]): Remark[] {
+	const needed = new Map<Millimetres, number>();
+	for (const { shim, stack } of stations) {
+		if (shim?.answer.sort !== 'fit') continue;
+		const kept = [...stack.shims];
+		for (const thickness of shim.answer.shims) {
+			const held = kept.indexOf(thickness);
+			if (held >= 0) kept.splice(held, 1);
+			else needed.set(thickness, (needed.get(thickness) ?? 0) + 1);
+		}
+	}
+	const stock = new Map<Millimetres, number>();
+	for (const { thickness, count } of job.setup.shimStock)
+		stock.set(
+			lengthOf(thickness),
+			(stock.get(lengthOf(thickness)) ?? 0) + (count ?? Number.POSITIVE_INFINITY)
+		);
+	return [...stock].flatMap(([length, count]) => {
+		const want = needed.get(length) ?? 0;
+		return want <= count
+			? []
+			: [
+					{
+						state: 'watch' as const,
+						text: say`Shims ${ofLength(length)}: ${want} suggested, ${count} in stock`
+					}
+				];
+	});
+}

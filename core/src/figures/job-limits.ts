@@ -1,0 +1,62 @@
+/** What all stations of a job are judged by. */
+import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
+import { UNCOUNTED, type ShimStock } from '../plan/shim.ts';
+import type { Job, Limits } from '../document/schema.ts';
+import { gaugeRepeatsOf, type GaugeRepeats } from '../document/repeats.ts';
+
+/** Limits and stock, read from the set-up once. */
+export interface Shared {
+	readonly limits: ReturnType<typeof limitFigures>;
+	readonly stock: readonly ShimStock[];
+	readonly railTip: Millimetres;
+	/** How the gauges of the job repeat. */
+	readonly repeats: GaugeRepeats;
+}
+
+export function sharedBy(job: Job): Shared {
+	const { setup } = job;
+	return {
+		limits: limitFigures(setup.limits),
+		stock: setup.shimStock.map((size) => ({
+			thickness: lengthOf(size.thickness),
+			count: size.count ?? UNCOUNTED,
+			...(size.inside && { inside: lengthOf(size.inside) }),
+			...(size.outside && { outside: lengthOf(size.outside) })
+		})),
+		railTip: lengthOf(setup.limits.fit.railTip),
+		repeats: gaugeRepeatsOf(job)
+	};
+}
+
+/** What stands where a job says nothing of it: handbook §3 and §5. */
+export const UNSAID_LIMITS = { outlierMost: mm(0.6), sagWatch: 0.05, sagStop: 0.1 } as const;
+
+function limitFigures(limits: Limits) {
+	return {
+		heightTolerance: lengthOf(limits.heightTolerance),
+		/** A height no further off its aim than this is left as it is. */
+		deadBand: mm(Math.max(lengthOf(limits.heightTolerance), lengthOf(limits.shimFrom))),
+		heightStop: lengthOf(limits.heightStop),
+		bindFloor: lengthOf(limits.bindFloor),
+		bindAim: lengthOf(limits.bindAim),
+		bindWide: lengthOf(limits.bindWide),
+		sealFloor: lengthOf(limits.sealFloor),
+		rockerFloor: lengthOf(limits.rockerFloor),
+		shimFrom: lengthOf(limits.shimFrom),
+		shimsAtMost: limits.shimsAtMost,
+		outlierLeast: lengthOf(limits.outlierLeast),
+		outlierFactor: limits.outlierFactor,
+		outlierMost: limits.outlierMost ? lengthOf(limits.outlierMost) : UNSAID_LIMITS.outlierMost,
+		loadBand: limits.loadBand,
+		sag: {
+			watch: limits.sagWatch ?? UNSAID_LIMITS.sagWatch,
+			stop: limits.sagStop ?? UNSAID_LIMITS.sagStop
+		},
+		lash: { watch: lengthOf(limits.lashWatch), stop: lengthOf(limits.lashStop) },
+		preloadWithin: lengthOf(limits.preloadWithin),
+		pistonFloors: {
+			intake: lengthOf(limits.pistonFloors.intake),
+			exhaust: lengthOf(limits.pistonFloors.exhaust)
+		}
+	};
+}

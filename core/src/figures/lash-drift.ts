@@ -1,0 +1,67 @@
+/** How lash moved since it was last set, and what may be the cause (handbook §7). Millimetres. */
+import { lengthRead } from './adjust-to-build.ts';
+import type { Reading } from '../document/schema.ts';
+import type { Remark } from './sheet.ts';
+import { taken } from '../document/repeats.ts';
+import { ofLength, say } from '../units/phrase.ts';
+import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
+
+export interface DriftLimits {
+	readonly watch: Millimetres;
+	readonly stop: Millimetres;
+}
+
+/**
+ * What a lash that was found moved by since the last one that was set with the
+ * engine in the same state; null where either is missing.
+ *
+ * @param readings of one station that stand, newest first
+ */
+export function lashDrift(readings: readonly Reading[]): Millimetres | null {
+	const newest = readings[0];
+	if (newest?.lash?.as !== 'found') return null;
+	const before = readings.filter(
+		({ at, engine, lash }) =>
+			lash?.as !== 'found' &&
+			(engine ?? 'cold') === (newest.engine ?? 'cold') &&
+			Date.parse(at) < Date.parse(newest.at)
+	);
+	const [now, then] = [taken(readings, lengthRead), taken(before, lengthRead)];
+	return now && then ? mm(now.value - then.value) : null;
+}
+
+/** What is said of a drift: nothing within the watch limit, else how far and where to look first. */
+export function driftRemarks(drift: Millimetres | null, limits: DriftLimits): Remark[] {
+	if (drift === null) return [];
+	const beyond = (limit: Millimetres) => toComparisonStep(Math.abs(drift) - limit, 'length');
+	if (beyond(limits.watch) <= 0) return [];
+	const by = ofLength(mm(Math.abs(drift)));
+	return [
+		{
+			state: beyond(limits.stop) >= 0 ? 'stop' : 'watch',
+			about: 'lash drift',
+			limit: beyond(limits.stop) >= 0 ? limits.stop : limits.watch,
+			text:
+				drift > 0
+					? say`Lash opened up ${by} since it was set: look at the lifter first, then adjuster, pushrod, tip and rocker`
+					: say`Lash closed up ${by} since it was set: a sinking seat, a stretching valve`
+		}
+	];
+}
+
+/**
+ * Several that moved the same way about as far: more likely the engine's state
+ * or the gauge than as many faults.
+ */
+export function commonDrift(drifts: readonly Millimetres[], limits: DriftLimits): Remark[] {
+	const beyond = drifts.filter((drift) => Math.abs(drift) > limits.watch);
+	if (drifts.length < 4 || beyond.length < drifts.length / 2) return [];
+	if (!beyond.every((drift) => drift > 0) && !beyond.every((drift) => drift < 0)) return [];
+	return [
+		{
+			state: 'watch',
+			about: 'lash drift',
+			text: say`Lash moved the same way at ${beyond.length} of ${drifts.length} valves: was the engine as warm, and is it the same gauge? Look at a lifter before blaming the gauge`
+		}
+	];
+}

@@ -1,0 +1,58 @@
+/** Which readings are believed without asking. */
+import { inches, lengthOf, mm } from '../units/quantity.ts';
+import type { Band } from '../units/entry.ts';
+import type { Quantity } from '../document/quantities.ts';
+import type { KindSheet } from './sheet.ts';
+import type { InPlaceEntry } from '../document/schema.ts';
+
+/** A height further than this part of its aim from it is asked about. */
+const HEIGHT_REACH = 0.08;
+
+/**
+ * The band in which a reading is plausible. A height is expected near its aim,
+ * whatever was under the gauge; without an aim, between the least and the
+ * greatest spring anyone fits. A closed seal gap must have room for the lift.
+ */
+export function plausibleBand(
+	quantity: Quantity,
+	kind: KindSheet,
+	inPlace: InPlaceEntry
+): Band<number> {
+	switch (quantity) {
+		case 'installed height': {
+			const aim = kind.target.height;
+			if (aim === null) return { from: inches(0.8), to: inches(3.2) };
+			const reach = aim * HEIGHT_REACH;
+			const withoutLocator = lengthOf(inPlace.locator) === 0 ? inches(0.2) : 0;
+			return { from: mm(aim - reach), to: mm(aim + reach + withoutLocator) };
+		}
+		case 'built height': {
+			const aim = kind.target.height;
+			return aim === null
+				? { from: inches(0.8), to: inches(3.2) }
+				: { from: mm(aim * (1 - HEIGHT_REACH)), to: mm(aim * (1 + HEIGHT_REACH)) };
+		}
+		case 'preload':
+			return { from: mm(0), to: mm(5) };
+		case 'follower shim':
+			return { from: mm(1), to: mm(6) };
+		case 'seal gap': {
+			const lift = kind.lift?.gross;
+			return lift === undefined
+				? { from: mm(3), to: mm(30) }
+				: { from: mm(lift * 0.9), to: mm(lift + 8) };
+		}
+		case 'seal gap at lift':
+			return { from: mm(0), to: mm(8) };
+		case 'rocker closed':
+		case 'rocker half lift':
+		case 'rocker full lift':
+			return { from: mm(0), to: mm(25) };
+		case 'seat load':
+			return { from: 40, to: 3000 };
+		case 'tip height':
+			return { from: mm(0), to: mm(25) };
+		case 'lash':
+			return { from: mm(0.02), to: mm(1.2) };
+	}
+}

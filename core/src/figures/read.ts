@@ -1,0 +1,119 @@
+/** What was read at one station, made to its build, and what stands under and on its spring. */
+import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/quantity.ts';
+import { installedHeight } from '../station/stack.ts';
+import { pumpUpOf, type Lift } from '../lift/lift.ts';
+import type { StationChecks } from '../build-checks/check.ts';
+import type { Standing } from '../document/current-readings.ts';
+import { ROCKER_GAPS } from '../document/quantities.ts';
+import { taken, trueFigure, type Taken } from '../document/repeats.ts';
+import type { Inspection, Job, KindSetup, StationEntry } from '../document/schema.ts';
+import {
+	lengthRead,
+	plannedGap,
+	plannedGapAtLift,
+	plannedRocker,
+	plannedTip
+} from './adjust-to-build.ts';
+import type { Shared } from './job-limits.ts';
+import type { KindSheet } from './sheet.ts';
+
+export interface StationQuestion {
+	readonly job: Job;
+	readonly station: StationEntry;
+	/** What stands here: the kind's parts, or the station's own. */
+	readonly parts: KindSetup;
+	readonly standing: Standing;
+	readonly seen: Inspection | undefined;
+	readonly checks: StationChecks;
+	/** What stations with these parts have in common. */
+	readonly kind: KindSheet;
+	readonly shared: Shared;
+	/** Its bare height, as read. */
+	readonly height: Taken | null;
+	/** Whether it is open if a part was forgotten on this whole head: nothing is advised until somebody says. */
+	readonly isAsked: boolean;
+}
+
+/** A station as it is worked out: the question, and what its readings say of the build. */
+export interface StationRead extends Omit<StationQuestion, 'height'> {
+	readonly build: {
+		readonly locator: Millimetres;
+		readonly lockOffset: Millimetres;
+		/** Thickest first. */
+		readonly shims: readonly Millimetres[];
+	};
+	/** How far a hydraulic lifter may pump up, at the valve. */
+	readonly pumpUp: Millimetres;
+	/** Means of repeats, made to the build; null where nobody read them. */
+	readonly read: {
+		readonly height: Taken | null;
+		readonly gap: Taken | null;
+		readonly gapAtLift: Taken | null;
+		readonly tip: Taken | null;
+		/** Rocker to retainer, closed, at half and at full lift. */
+		readonly rockers: readonly (Taken | null)[];
+		readonly headLoad: Taken<Newtons> | null;
+		readonly lash: Taken | null;
+		readonly built: Taken | null;
+		readonly preload: Taken | null;
+	};
+	readonly bare: Millimetres | null;
+	/** Installed height without shims, and with those of the build. */
+	readonly unshimmed: Millimetres | null;
+	readonly height: Millimetres | null;
+	/** Lift at the valve, with the lash that was measured taken off. */
+	readonly netLift: Millimetres | null;
+}
+
+/** Makes all readings of a station to its build. */
+export function stationRead(question: StationQuestion): StationRead {
+	const { station, parts, standing, kind, shared, height: heightTaken } = question;
+	const { repeats } = shared;
+	const lockOffset = lengthOf(station.lockOffset ?? parts.locks?.offset ?? '0 mm');
+	const build = {
+		locator: lengthOf(parts.locator?.thickness ?? '0 mm'),
+		lockOffset,
+		shims: station.shims.map(lengthOf).toSorted((a, b) => b - a)
+	};
+	const retainerLanding = lengthOf(parts.retainer?.landingHeight ?? '0 mm');
+	const pumpUp = kind.lift ? pumpUpOf(kind.lift) : mm(0);
+	const read = {
+		height: heightTaken,
+		gap: taken(standing['seal gap'], (one) => plannedGap(one, lockOffset, parts), repeats),
+		gapAtLift: taken(
+			standing['seal gap at lift'],
+			(one) => plannedGapAtLift(one, lockOffset, parts, pumpUp),
+			repeats
+		),
+		tip: taken(standing['tip height'], (one) => plannedTip(one, lockOffset, parts), repeats),
+		rockers: ROCKER_GAPS.map((quantity) =>
+			taken(standing[quantity], (one) => plannedRocker(one, lockOffset, parts), repeats)
+		),
+		headLoad: taken(standing['seat load'], (one) => newtons(trueFigure(one)), repeats),
+		lash: taken(standing.lash, lengthRead, repeats),
+		built: taken(standing['built height'], lengthRead, repeats),
+		preload: taken(standing.preload, lengthRead, repeats)
+	};
+	const bare = heightTaken?.value ?? null;
+	const stack = { locator: build.locator, lockOffset, retainerLanding };
+	const unshimmed = bare === null ? null : installedHeight(bare, { ...stack, shims: mm(0) });
+	const shims = build.shims.reduce((sum, shim) => sum + shim, 0);
+	return {
+		...question,
+		build,
+		pumpUp,
+		read,
+		bare,
+		unshimmed,
+		height: unshimmed === null ? null : mm(unshimmed - shims),
+		netLift: kind.lift && mm(kind.lift.gross - lashAtLift(question, read.lash, kind.lift))
+	};
+}
+
+/** What lash takes off the lift: the one measured, in the state it is set in, else the setting. */
+function lashAtLift({ job, parts }: StationQuestion, lash: Taken | null, lift: Lift): Millimetres {
+	const asSet = mm(lift.gross - lift.net);
+	if (job.setup.lifters === 'hydraulic' || !lash) return asSet;
+	const isComparable = (lash.newest.engine ?? 'cold') === (parts.lash?.engine ?? 'cold');
+	return isComparable ? lash.value : asSet;
+}

@@ -1,0 +1,283 @@
+/** What the stations of one kind share: lift, spring, bind and aim. */
+import {
+	inches,
+	lengthOf,
+	loadOf,
+	mm,
+	newtons,
+	rateOf,
+	type Millimetres
+} from '../units/quantity.ts';
+import { say } from '../units/phrase.ts';
+import type { Curve } from '../spring/curve.ts';
+import { cardLine, cardRate, curveOf } from '../spring/of-card.ts';
+import { COILS, firstToBind, type Bind, type Coil, type SolidCoil } from '../spring/bind.ts';
+import { grossLift, hydraulicLift, solidLift, type Lift } from '../lift/lift.ts';
+import {
+	SCHOOLS,
+	targetHeight,
+	type Aim,
+	type School,
+	type Target
+} from '../target-height/target.ts';
+import { KINDS, type Kind } from '../station/layout.ts';
+import { median, type Middle } from '../station/outlier.ts';
+import type { Source } from '../verdict/verdict.ts';
+import type { KindSheet, Remark } from './sheet.ts';
+import type { SpringCard } from '../part/schema.ts';
+import type { KindSetup, Setup } from '../document/schema.ts';
+
+/** How far a card's rate may lie from the line through its own two loads before it is remarked on. */
+const CARD_DISAGREES = 0.05;
+
+/** The bind cushion to compare by where the job names none (handbook §4). */
+export const USUAL_CUSHION = inches(0.06);
+
+/**
+ * Works out what stations with these parts have in common.
+ *
+ * @param parts the kind's parts, or those of a station that has its own
+ * @param bare the middle of the kind's measured bare heights
+ */
+export function kindSheet(
+	kind: Kind,
+	parts: KindSetup,
+	setup: Setup,
+	bare: Middle | null
+): KindSheet {
+	const lift = liftOf(parts, setup.lifters);
+	const curve = parts.spring ? curveOf(parts.spring, setup.cardBeyondTested) : null;
+	const bind = parts.spring ? bindOf(parts.spring, parts) : null;
+	const target = targetOf(parts, aimLiftOf(lift, setup), curve, bind);
+	return {
+		kind,
+		lift,
+		curve,
+		rate: parts.spring ? cardRate(parts.spring) : null,
+		line: parts.spring ? cardLine(parts.spring) : null,
+		promised: parts.spring ? promisedCurve(parts.spring, setup) : null,
+		bind,
+		target,
+		lowestHeight:
+			bind && lift ? mm(bind.height + lift.worst + lengthOf(setup.limits.bindFloor)) : null,
+		lowestAimHeight:
+			bind && lift ? mm(bind.height + lift.worst + lengthOf(setup.limits.bindAim)) : null,
+		...bareFigures(bare),
+		sources: sourcesOf(parts, target),
+		remarks: kindRemarks(kind, parts)
+	};
+}
+
+/** The middle of bare heights as a sheet has it. */
+export const bareFigures = (bare: Middle | null): Pick<KindSheet, 'bareMedian' | 'bareReach'> => ({
+	bareMedian: bare ? mm(bare.median) : null,
+	bareReach: bare ? mm(bare.reach) : null
+});
+
+/** What each school would aim at with these parts; a school that wants a figure of its own gets the job's or a usual one. */
+export function schoolsOf(kind: KindSheet, parts: KindSetup): Record<School, Target> {
+	const { curve, lift, bind } = kind;
+	const card = parts.spring ? lengthOf(parts.spring.seat.height) : null;
+	const seat = parts.spring ? loadOf(parts.spring.seat.load) : null;
+	const open = curve && card !== null && lift ? curve.load(mm(card - lift.net)) : null;
+	const known = { cardHeight: card, bind: bind?.height ?? null, lift, curve };
+	const own = aimOf(parts.aim);
+	const usual: Record<School, Aim | null> = {
+		'card height': { school: 'card height' },
+		'bind cushion': { school: 'bind cushion', cushion: USUAL_CUSHION },
+		'seat load': seat === null ? null : { school: 'seat load', load: seat },
+		'open load': open === null ? null : { school: 'open load', load: open },
+		'as it stands': { school: 'as it stands', leastSeatLoad: newtons(0) }
+	};
+	return Object.fromEntries(
+		SCHOOLS.map((school) => {
+			const aim = own.school === school ? own : usual[school];
+			return [
+				school,
+				aim
+					? targetHeight(aim, known)
+					: { height: null, because: ['no spring card'], fromCardLine: false, standsOn: [] }
+			];
+		})
+	) as Record<School, Target>;
+}
+
+/** The lift of a kind; null until lobe or valve lift is given. */
+function liftOf(parts: KindSetup, lifters: Setup['lifters']): Lift | null {
+	const given = parts.lift;
+	if (!given) return null;
+	// A lift at the valve says nothing of what a lifter that pumps up does to it: the rocker does.
+	const ratio = ratioOf(parts) ?? 1;
+	const gross =
+		given.sort === 'lobe' ? grossLift(lengthOf(given.lobe), ratio) : lengthOf(given.valve);
+	const lift =
+		lifters === 'solid'
+			? solidLift(gross, parts.lash ? lengthOf(parts.lash.setting) : mm(0))
+			: hydraulicLift(gross, parts.preload ? lengthOf(parts.preload) : mm(0), ratio);
+	return given.uncertainty ? { ...lift, uncertainty: lengthOf(given.uncertainty) } : lift;
+}
+
+/** Rocker ratio of these parts: the one their lobe lift was given with, else the rocker's own; null where neither is known. */
+export function ratioOf({ lift, rocker }: KindSetup): number | null {
+	return lift?.sort === 'lobe' ? lift.ratio : (rocker?.ratio ?? null);
+}
+
+/** The lift that heights are aimed for by: the valves' own, or the largest on the job where it says so. */
+function aimLiftOf(own: Lift | null, setup: Setup): Lift | null {
+	if (setup.aimLift !== 'larger') return own;
+	const all = [
+		own,
+		...KINDS.flatMap((kind) => {
+			const parts = setup.kinds[kind];
+			const overrides = (setup.overrides ?? []).filter((entry) => entry.kind === kind);
+			return [parts, ...overrides.map(({ lift }) => (lift ? { ...parts, lift } : parts))].map(
+				(one) => liftOf(one, setup.lifters)
+			);
+		})
+	];
+	return all.reduce<Lift | null>((a, b) => (b && (!a || b.gross > a.gross) ? b : a), null);
+}
+
+/**
+ * Where the springs go solid with the retainer and locator of the job. A set that
+ * was tested whole wins over coils tested apart, and these over the card's.
+ */
+function bindOf(card: SpringCard, { retainer, locator }: KindSetup): Bind {
+	const { tested } = card;
+	const lower: Record<Coil, Millimetres> = {
+		outer: mm(0),
+		inner: mm(lengthOf(retainer?.step ?? '0 mm') + lengthOf(locator?.innerRise ?? '0 mm')),
+		third: mm(lengthOf(retainer?.thirdStep ?? '0 mm') + lengthOf(locator?.thirdRise ?? '0 mm'))
+	};
+	const solid = { outer: card.bind, inner: card.innerBind, third: card.thirdBind };
+	const coils = COILS.flatMap((coil): SolidCoil[] => {
+		const text = tested?.coils?.[coil] ?? solid[coil];
+		return text ? [{ coil, solid: lengthOf(text), lower: lower[coil] }] : [];
+	});
+	const apart = firstToBind(coils);
+	const uncertainty = tested?.bindUncertainty ? lengthOf(tested.bindUncertainty) : mm(0);
+	if (!tested?.bind) return { ...apart, uncertainty: mm(0) };
+	return { height: lengthOf(tested.bind), first: tested.coils ? apart.first : null, uncertainty };
+}
+
+/** What the bind stands on: the tester's word for every coil, or the card's as well. */
+function bindSources({ tested, source, ...card }: SpringCard): Source[] {
+	if (tested?.bind) return ['tested'];
+	if (!tested?.coils) return [source];
+	const { coils } = tested;
+	const isAll = coils.outer && (coils.inner || !card.innerBind) && (coils.third || !card.thirdBind);
+	return isAll ? ['tested'] : ['tested', source];
+}
+
+/** Every source that loads, bind, lift and aim of these parts stand on. */
+function sourcesOf(parts: KindSetup, target: Target): KindSheet['sources'] {
+	const { spring: card, lift } = parts;
+	const bind = card ? bindSources(card) : [];
+	const curve = springSource(card);
+	const of: Record<Target['standsOn'][number], readonly (Source | null | undefined)[]> = {
+		'card height': [card?.source],
+		bind,
+		lift: [lift?.source],
+		curve: [curve]
+	};
+	const known = (sources: readonly (Source | null | undefined)[]) => [
+		...new Set(sources.filter((source) => source !== null && source !== undefined))
+	];
+	return {
+		spring: curve,
+		card: card?.source ?? null,
+		lift: lift?.source ?? null,
+		bind,
+		target: known(target.standsOn.flatMap((what) => of[what]))
+	};
+}
+
+/**
+ * The curve that a fitted spring is held against: its card's line, or the median
+ * of its tested set where the job says so (handbook §5).
+ */
+function promisedCurve(card: SpringCard, { loadsAgainst, springs = [] }: Setup): Curve {
+	const line = cardLine(card);
+	if (loadsAgainst !== 'set median') return line;
+	const set = springs.filter((spring) => spring.card === card.id);
+	if (set.length === 0) return line;
+	const curves = set.map(({ points }) => curveOf({ ...card, tested: { points } }));
+	return {
+		from: 'tested',
+		lowest: mm(Math.max(...curves.map(({ lowest }) => lowest))),
+		highest: mm(Math.min(...curves.map(({ highest }) => highest))),
+		load: (height) => {
+			const loads = curves.flatMap((curve) => curve.load(height) ?? []);
+			return loads.length === 0 ? null : newtons(median(loads));
+		}
+	};
+}
+
+function springSource(card: SpringCard | undefined): Source | null {
+	if (!card) return null;
+	return card.tested ? 'tested' : card.source;
+}
+
+function targetOf(
+	parts: KindSetup,
+	lift: Lift | null,
+	curve: Curve | null,
+	bind: Bind | null
+): Target {
+	return targetHeight(aimOf(parts.aim), {
+		cardHeight: parts.spring ? lengthOf(parts.spring.seat.height) : null,
+		bind: bind?.height ?? null,
+		lift,
+		curve
+	});
+}
+
+function aimOf(aim: KindSetup['aim']): Aim {
+	switch (aim.school) {
+		case 'card height':
+			return aim;
+		case 'bind cushion':
+			return { school: aim.school, cushion: lengthOf(aim.cushion) };
+		case 'seat load':
+		case 'open load':
+			return { school: aim.school, load: loadOf(aim.load) };
+		case 'as it stands':
+			return { school: aim.school, leastSeatLoad: loadOf(aim.leastSeatLoad) };
+	}
+}
+
+function kindRemarks(kind: Kind, parts: KindSetup): Remark[] {
+	const remarks: Remark[] = [];
+	const card = parts.spring;
+	const missing = [
+		!card && 'spring card',
+		!parts.lift && 'lift',
+		!parts.locks && 'locks',
+		!parts.locator && 'locator'
+	].filter((part) => part !== false);
+	if (missing.length > 0) {
+		remarks.push({
+			state: 'not measured',
+			text: say`${kind}: no ${missing.join(', no ')} given yet`
+		});
+	}
+	if (card?.tested?.notThis) {
+		remarks.push({
+			state: 'stop',
+			text: [
+				`${kind}: what was tested is not the ${card.name} on the job; it fits ${card.tested.notThis}`
+			]
+		});
+	}
+	if (card?.open && card.rate) {
+		const stated = rateOf(card.rate);
+		const rate = cardRate(card);
+		if (Math.abs(stated - rate) > CARD_DISAGREES * rate) {
+			remarks.push({
+				state: 'watch',
+				text: say`${kind}: the card’s rate does not fit its two loads; the loads are used. Test the spring`
+			});
+		}
+	}
+	return remarks;
+}

@@ -1,0 +1,220 @@
+/** Every way to build one station with one spring, and what keeps each from holding its floors. */
+import { coilBindMargin, sealClearance } from '../clearance/clearance.ts';
+import { isShimTooTight, stacks, type ShimStock } from '../plan/shim.ts';
+import { pumpUpOf } from '../lift/lift.ts';
+import { combinedUncertainty } from '../verdict/uncertainty.ts';
+import { shimRoomOf } from '../figures/shim-advice.ts';
+import { installedHeight } from '../station/stack.ts';
+import {
+	lengthOf,
+	loadOf,
+	mm,
+	toComparisonStep,
+	type Millimetres,
+	type Newtons
+} from '../units/quantity.ts';
+import type { Standing } from '../document/current-readings.ts';
+import {
+	bareHeightOf,
+	plannedGap,
+	plannedGapAtLift,
+	plannedRocker,
+	plannedTip
+} from '../figures/adjust-to-build.ts';
+import { ROCKER_GAPS } from '../document/quantities.ts';
+import type { KindSetup, StationEntry } from '../document/schema.ts';
+import type { Shared } from '../figures/job-limits.ts';
+import type { KindSheet } from '../figures/sheet.ts';
+import { taken, type Taken } from '../document/repeats.ts';
+import type { Locks } from './types.ts';
+
+/** Distances are counted in whole steps of this many millimetres. */
+export const QUANTUM = 0.005;
+
+export interface Build {
+	readonly shims: readonly Millimetres[];
+	/** Which of the sizes they are. */
+	readonly sizes: readonly ShimStock[];
+	/** Locks in place of those the station has. */
+	readonly locks: Locks | null;
+	readonly height: Millimetres;
+	/** Load of the spring at this height, and what is left to bind at full lift; null where not known. */
+	readonly seatLoad: Newtons | null;
+	readonly bindMargin: Millimetres | null;
+	readonly distance: number;
+	readonly parts: number;
+	/** How far below its floor the worst figure is; 0 where all hold. */
+	readonly short: Millimetres;
+	/** The floor that fails first. */
+	readonly floor: string | null;
+}
+
+export interface ToBuild {
+	readonly entry: StationEntry;
+	readonly parts: KindSetup;
+	readonly standing: Standing;
+	readonly kind: KindSheet;
+	readonly shared: Shared;
+	/** Sizes that may go under it. */
+	readonly sizes: readonly ShimStock[];
+	readonly locks: readonly (Locks | null)[];
+}
+
+/**
+ * The builds of a station that the plan may choose from: as it stands alone where
+ * that holds every floor inside the dead band, else as it stands and whatever
+ * comes closer to the aim; nothing closer by eating into a margin that is kept now.
+ */
+export function buildsOf(station: ToBuild): Build[] {
+	const all = everyBuild(station);
+	const { entry, kind, shared } = station;
+	const shims = entry.shims.map(lengthOf).toSorted((a, b) => b - a);
+	const now = all.find(
+		(build) =>
+			build.locks === null &&
+			build.shims.length === shims.length &&
+			build.shims.every((shim, i) => shim === shims[i])
+	);
+	const aim = kind.target.height;
+	if (!now || now.short > 0 || aim === null) return all;
+	const offBy = ({ height }: Build) => toComparisonStep(Math.abs(height - aim), 'length');
+	if (offBy(now) <= toComparisonStep(shared.limits.deadBand, 'length')) return [now];
+	const least = Math.min(kind.lowestAimHeight ?? Number.NEGATIVE_INFINITY, now.height);
+	return all.filter(
+		(build) =>
+			build === now ||
+			(offBy(build) < offBy(now) && toComparisonStep(build.height - least, 'length') >= 0)
+	);
+}
+
+/** Every way to build a station whose height is measured; none where it is not. */
+function everyBuild(station: ToBuild): Build[] {
+	const { entry, parts, standing, kind, shared } = station;
+	const bare = taken(standing['installed height'], bareHeightOf, shared.repeats);
+	if (!bare) return [];
+	const own = lengthOf(entry.lockOffset ?? parts.locks?.offset ?? '0 mm');
+	const room = shimRoomOf(parts);
+	const sizes = station.sizes.filter((size) => !isShimTooTight(size, room));
+	const all = stacks(sizes, shared.limits.shimsAtMost);
+	return station.locks.flatMap((locks) => {
+		const offset = locks ? lengthOf(locks.offset) : own;
+		const unshimmed = installedHeight(bare.value, {
+			locator: lengthOf(parts.locator?.thickness ?? '0 mm'),
+			shims: mm(0),
+			lockOffset: offset,
+			retainerLanding: lengthOf(parts.retainer?.landingHeight ?? '0 mm')
+		});
+		const above = floorsAbove(station, offset);
+		return all.map((sizes): Build => {
+			const shims = sizes.map(({ thickness }) => thickness);
+			const height = mm(shims.reduce((left, shim) => left - shim, unshimmed as number));
+			const worst = [...above, ...floorsBelow(station, height, bare)].reduce(
+				(a, b) => (b.short > a.short ? b : a),
+				{ name: null as string | null, short: 0 }
+			);
+			return {
+				shims,
+				sizes,
+				locks,
+				height,
+				seatLoad: kind.curve?.load(height) ?? null,
+				bindMargin:
+					kind.lift && kind.bind ? coilBindMargin(height, kind.lift.worst, kind.bind.height) : null,
+				distance: distanceFrom(kind, height, shared.limits.deadBand),
+				parts: shims.length + (locks ? 1 : 0),
+				short: mm(worst.short),
+				floor: worst.name
+			};
+		});
+	});
+}
+
+/** Whether a station can be planned at all, and if not, what is missing. */
+export function missingFor({ standing, kind, parts }: ToBuild): string | null {
+	if (standing['installed height'].length === 0) return 'height not measured';
+	if (!kind.lift) return 'no lift';
+	if (!kind.bind) return 'no bind height';
+	if (kind.target.height === null && parts.aim.school !== 'as it stands') return 'no aim';
+	return null;
+}
+
+/** How far beyond the dead band a height is from its aim, in quanta; nothing to go by for "as it stands". */
+function distanceFrom(kind: KindSheet, height: Millimetres, deadBand: Millimetres): number {
+	if (kind.target.height === null) return 0;
+	const off = Math.abs(height - kind.target.height) - deadBand;
+	return Math.max(0, Math.ceil(off / QUANTUM - 1e-6));
+}
+
+interface Floor {
+	readonly name: string;
+	/** How far below the floor, with the figure's uncertainty against it. */
+	readonly short: number;
+}
+
+/** A figure nearer to its floor than it is known is not planned for: it could not be called. */
+const below = (name: string, margin: number, uncertainty: number): Floor => {
+	const inside = toComparisonStep(margin, 'length');
+	return { name, short: inside >= uncertainty ? 0 : Math.max(uncertainty - inside, 1e-4) };
+};
+
+/** Floors that only the locks move: seal, tip and rocker. */
+function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millimetres): Floor[] {
+	const { limits, railTip, repeats } = shared;
+	const pumpUp = kind.lift ? pumpUpOf(kind.lift) : mm(0);
+	const liftUncertainty = kind.lift?.uncertainty ?? 0;
+	const floors: Floor[] = [];
+	const hold = (name: string, figure: Taken | null, floor: number) => {
+		if (figure) floors.push(below(name, figure.value - floor, figure.uncertainty));
+	};
+	const atLift = taken(
+		standing['seal gap at lift'],
+		(r) => plannedGapAtLift(r, offset, parts, pumpUp),
+		repeats
+	);
+	const closed = taken(standing['seal gap'], (r) => plannedGap(r, offset, parts), repeats);
+	if (atLift) hold('seal floor', atLift, limits.sealFloor);
+	else if (closed && kind.lift)
+		hold(
+			'seal floor',
+			{
+				...closed,
+				value: sealClearance(closed.value, kind.lift.worst),
+				uncertainty: mm(combinedUncertainty(closed.uncertainty, liftUncertainty))
+			},
+			limits.sealFloor
+		);
+	hold(
+		'tip height',
+		taken(standing['tip height'], (r) => plannedTip(r, offset, parts), repeats),
+		parts.rocker?.nose === 'rail' ? railTip : 0
+	);
+	for (const gap of ROCKER_GAPS)
+		hold(
+			'rocker floor',
+			taken(standing[gap], (r) => plannedRocker(r, offset, parts), repeats),
+			limits.rockerFloor
+		);
+	return floors;
+}
+
+/** Floors that the height moves: bind, what the spring is known for, least seat load. */
+function floorsBelow({ parts, kind, shared }: ToBuild, height: Millimetres, bare: Taken): Floor[] {
+	const { lift, bind, curve } = kind;
+	const floors: Floor[] = [];
+	if (lift && bind) {
+		const margin = coilBindMargin(height, lift.worst, bind.height) - shared.limits.bindFloor;
+		const unsure = combinedUncertainty(bare.uncertainty, bind.uncertainty, lift.uncertainty ?? 0);
+		floors.push(below('bind floor', margin, unsure));
+	}
+	if (curve) {
+		floors.push(below('spring tested to here', curve.highest - height, 0));
+		if (lift) floors.push(below('spring tested to here', height - lift.net - curve.lowest, 0));
+	}
+	if (parts.aim.school === 'as it stands' && curve) {
+		const load = curve.load(height);
+		const least = loadOf(parts.aim.leastSeatLoad);
+		if (load !== null && load < least && kind.rate)
+			floors.push({ name: 'least seat load', short: (least - load) / kind.rate });
+	}
+	return floors;
+}

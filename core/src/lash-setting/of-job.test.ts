@@ -1,0 +1,208 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { evaluate } from '../evaluation/evaluate.ts';
+import { readJob } from '../document/file.ts';
+import type { Job } from '../document/schema.ts';
+import type { Cam } from '../part/schema.ts';
+import { partsOf } from '../document/resolve-parts.ts';
+import { inches, mm } from '../units/quantity.ts';
+import {
+	camEvents,
+	expectedHot,
+	followerSwaps,
+	growthOf,
+	perTurn,
+	readStock,
+	stopsOf,
+	turnAdvice,
+	writeStock
+} from './of-job.ts';
+import { LONG_CAM } from '../lash/orders.ts';
+import { swapPlan } from '../lash/swap.ts';
+
+const load = (name: string): Job => {
+	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	return read.value;
+};
+const six = load('2417-straight-six');
+const twin = load('2409-twin-cam');
+const withSetup = (job: Job, change: Partial<Job['setup']>): Job => ({
+	...job,
+	setup: { ...job.setup, ...change }
+});
+
+describe('how far to turn', () => {
+	const station = six.stations[0]!;
+	it('is told in degrees from thread and ratio', () => {
+		expect(perTurn(six, six.setup.kinds.intake)).toBeCloseTo(inches(0.0417 * 2.5), 6);
+		expect(turnAdvice(six, station, '0.020 in')).toBe('turn the adjuster 21° in');
+		expect(turnAdvice(six, station, '0.008 in')).toBe('turn the adjuster 21° out');
+		expect(turnAdvice(six, station, '0.014 in')).toBe('leave the adjuster');
+	});
+	it('is not told where thread or lash are not known', () => {
+		expect(turnAdvice(withSetup(six, { adjuster: undefined }), station, '0.020 in')).toBeNull();
+		const { intake, exhaust } = six.setup.kinds;
+		const kinds = { intake: { ...intake, lash: undefined }, exhaust };
+		expect(turnAdvice(withSetup(six, { kinds }), station, '0.020 in')).toBeNull();
+		expect(
+			perTurn(
+				withSetup(twin, { adjuster: { at: 'at the valve end', pitch: '1 mm' } }),
+				twin.setup.kinds.intake
+			)
+		).toBe(1);
+		expect(
+			perTurn(
+				withSetup(twin, { adjuster: { at: 'in the pushrod end', pitch: '1 mm' } }),
+				twin.setup.kinds.intake
+			)
+		).toBeNull();
+	});
+});
+
+describe('a cylinder with a ratio and a lash of its own', () => {
+	const own = withSetup(six, {
+		overrides: [
+			{
+				cylinder: 1,
+				kind: 'intake',
+				lift: { sort: 'lobe', lobe: '0.360 in', ratio: 2, source: 'sheet' },
+				lash: { setting: '0.020 in', tolerance: '0.002 in', engine: 'cold', source: 'sheet' }
+			}
+		]
+	});
+	const first = own.stations.find(({ label }) => label === '1I')!;
+	it('turns by them', () => {
+		// 0.0417 × (1 + 2) = 0.1251 a turn; 0.010 too wide: 0.0799 turns, 29°
+		expect(turnAdvice(own, first, '0.030 in')).toBe('turn the adjuster 29° in');
+		expect(turnAdvice(six, first, '0.024 in')).toBe('turn the adjuster 35° in');
+	});
+	it('is expected hot by them', () => {
+		expect(expectedHot(own, partsOf(own.setup, first))).toBeCloseTo(inches(0.018));
+	});
+	it('a hydraulic plunger goes in by the thread and the ratio', () => {
+		const hydraulic = withSetup(six, { lifters: 'hydraulic' });
+		// 0.0417 × (1 + 1 ÷ 1.5)
+		expect(perTurn(hydraulic, six.setup.kinds.intake)).toBeCloseTo(inches(0.0695), 6);
+	});
+});
+
+describe('hot', () => {
+	it('is cold and the usual growth of the metals, or the one measured', () => {
+		expect(growthOf(six)).toEqual({ growth: inches(-0.002), from: 'usual for these metals' });
+		const { intake } = six.setup.kinds;
+		expect(expectedHot(six, intake)).toBeCloseTo(inches(0.012));
+		const measured = withSetup(six, { growth: { measured: '0.004 in' } });
+		expect(expectedHot(measured, intake)).toBeCloseTo(inches(0.018));
+	});
+	it('is not guessed where the metals are not known', () => {
+		expect(growthOf(withSetup(six, { growth: undefined }))).toBeNull();
+		expect(expectedHot(withSetup(six, { growth: undefined }), six.setup.kinds.intake)).toBeNull();
+	});
+});
+
+describe('the order', () => {
+	it('is none until it is known how the engine fires', () => {
+		expect(stopsOf(six, 'firing order')).toHaveLength(6);
+		const { firingOrder: _, ...layout } = six.engine.layout;
+		expect(stopsOf({ ...six, engine: { ...six.engine, layout } }, 'firing order')).toEqual([]);
+	});
+	it('allows for a long cam where the cam is not known', () => {
+		expect(camEvents(six).from).toBe('duration');
+		expect(camEvents(twin)).toEqual({ events: LONG_CAM, from: 'long cam' });
+	});
+	it('goes by the cam card where it says when the valves move', () => {
+		const { cam } = six.setup;
+		const intake = { ...cam!.intake, opens: 22, closes: 62 };
+		const exhaust = { ...cam!.exhaust, opens: 66, closes: 22 };
+		const of = (lobes: Partial<Cam>) => camEvents(withSetup(six, { cam: { ...cam!, ...lobes } }));
+		expect(of({ intake }).from).toBe('duration');
+		expect(of({ intake, exhaust })).toEqual({
+			events: { intakeOpens: 22, intakeCloses: 62, exhaustOpens: 66, exhaustCloses: 22 },
+			from: 'card'
+		});
+	});
+});
+
+describe('shims of followers', () => {
+	const reading = twin.readings.find(({ quantity }) => quantity === 'lash')!;
+	it('are planned where lash and shim are both measured', () => {
+		expect(followerSwaps(twin, evaluate(twin))).toEqual([]);
+		const job = {
+			...twin,
+			readings: [
+				...twin.readings,
+				{
+					...reading,
+					id: '0197a999-0000-7000-8000-00000000000a',
+					quantity: 'follower shim' as const,
+					read: '2.50 mm'
+				}
+			]
+		};
+		expect(followerSwaps(job, evaluate(job))).toEqual([
+			expect.objectContaining({ label: reading.station, from: { sort: 'stays' }, shim: mm(2.5) })
+		]);
+	});
+	it('are not worked out from a hot lash against a cold setting', () => {
+		const of = (engine: 'cold' | 'hot') => {
+			const shim = {
+				...reading,
+				id: '0197a999-0000-7000-8000-00000000000a',
+				quantity: 'follower shim' as const,
+				read: '2.50 mm'
+			};
+			const readings = twin.readings.map((one) => (one === reading ? { ...one, engine } : one));
+			return { ...twin, readings: [...readings, shim] };
+		};
+		expect(followerSwaps(of('cold'), evaluate(of('cold')))).toHaveLength(1);
+		expect(followerSwaps(of('hot'), evaluate(of('hot')))).toEqual([]);
+	});
+	it('to be ordered that still miss a tight tolerance say by how much', () => {
+		const one = {
+			label: '1I',
+			shim: mm(2.5),
+			measured: mm(0.32),
+			wanted: mm(0.2),
+			tolerance: mm(0.01)
+		};
+		// exact 2.62, made in steps of 0.05: 2.60 leaves 0.22
+		const [step] = swapPlan([one], []);
+		expect(step!.from.sort).toBe('order');
+		expect(step!.misses).toBeCloseTo(0.01, 9);
+		expect(swapPlan([{ ...one, tolerance: mm(0.03) }], [])[0]!.misses).toBe(0);
+	});
+	it('on the shelf are read as they are typed, and written so', () => {
+		expect(readStock('2.50 x 4, 2.55; 0.1 in ×2', 'mm')).toEqual({
+			ok: true,
+			stock: [
+				{ thickness: '2.50 mm', count: 4 },
+				{ thickness: '2.55 mm', count: 1 },
+				{ thickness: '0.1 in', count: 2 }
+			]
+		});
+		expect(readStock('2.50 by 4', 'mm').ok).toBe(false);
+		expect(readStock('0 x 4', 'mm').ok).toBe(false);
+		expect(readStock('', 'mm')).toEqual({ ok: true, stock: [] });
+		expect(writeStock([{ thickness: '2.50 mm', count: 4 }])).toBe('2.50 mm x 4');
+		expect(readStock(writeStock(twin.setup.followerStock), 'in')).toEqual({
+			ok: true,
+			stock: twin.setup.followerStock
+		});
+	});
+	it('on the shelf may have decimal commas, thousandths, and a size twice', () => {
+		const stock = (text: string, unit: 'in' | 'mm') => {
+			const read = readStock(text, unit);
+			return read.ok ? read.stock : read.problem;
+		};
+		expect(stock('2,50 x 4', 'mm')).toEqual([{ thickness: '2.50 mm', count: 4 }]);
+		expect(stock('2,50 x 4, 2,55', 'mm')).toEqual([
+			{ thickness: '2.50 mm', count: 4 },
+			{ thickness: '2.55 mm', count: 1 }
+		]);
+		expect(stock('2.50,2.55', 'mm')).toHaveLength(2);
+		expect(stock('98 x 2', 'in')).toEqual([{ thickness: '0.098 in', count: 2 }]);
+		expect(stock('2.50 x 4; 2.50', 'mm')).toEqual([{ thickness: '2.50 mm', count: 5 }]);
+		expect(stock('250 x 4', 'mm')).toMatch(/“250 x 4” reads as 250 mm, which is no follower shim/);
+	});
+});

@@ -1,0 +1,145 @@
+/** Lash on the engine of a job: in which order, how far to turn, what to expect hot, which shims go where. */
+import { partsOf } from '../document/resolve-parts.ts';
+import { ratioOf } from '../figures/valve-kind.ts';
+import type { Job, KindSetup, StationEntry } from '../document/schema.ts';
+import type { Sheet } from '../evaluation/sheet.ts';
+import { isPlausible, readEntry } from '../units/entry.ts';
+import { lengthOf, mm, type LengthUnit, type Millimetres } from '../units/quantity.ts';
+import { changePerTurn, hotLash, plungerPerTurn, turnsFor, usualGrowth } from '../lash/adjuster.ts';
+import {
+	eventsOf,
+	settingStops,
+	timingSource,
+	type CamEvents,
+	type SettingOrder,
+	type SettingStop,
+	type TimingSource
+} from '../lash/orders.ts';
+import { swapPlan, type Follower, type SwapStep } from '../lash/swap.ts';
+
+/** When this engine's valves move, and where that is from: of its two lobes the less certain. */
+export function camEvents({ setup }: Job): { events: CamEvents; from: TimingSource } {
+	const lobes = { intake: setup.cam?.intake ?? {}, exhaust: setup.cam?.exhaust ?? {} };
+	const sources = [timingSource(lobes.intake), timingSource(lobes.exhaust)];
+	const from = (['long cam', 'duration'] as const).find((source) => sources.includes(source));
+	return { events: eventsOf(lobes), from: from ?? 'card' };
+}
+
+/** The stops of an order on this engine; none until its firing order is known. */
+export function stopsOf(job: Job, order: SettingOrder): SettingStop[] {
+	const { firingOrder, firingAngles } = job.engine.layout;
+	return firingOrder
+		? settingStops(order, firingOrder, job.stations, camEvents(job).events, firingAngles)
+		: [];
+}
+
+/**
+ * Change for a turn of the adjuster: of lash at the valve, or of how deep a
+ * hydraulic lifter's plunger sits; null while thread or ratio are not known.
+ *
+ * @param parts of the kind, or of a station that has a ratio of its own
+ */
+export function perTurn({ setup }: Job, parts: KindSetup): Millimetres | null {
+	const { adjuster, lifters } = setup;
+	const ratio = ratioOf(parts);
+	if (!adjuster) return null;
+	if (ratio === null && (adjuster.at !== 'at the valve end' || lifters === 'hydraulic'))
+		return null;
+	const change = lifters === 'hydraulic' ? plungerPerTurn : changePerTurn;
+	return change(adjuster.at, lengthOf(adjuster.pitch), ratio ?? 1);
+}
+
+/** "turn 12° in": how far to turn from a lash just read to the one wanted; null where it is not known. */
+export function turnAdvice(job: Job, entry: StationEntry, read: string): string | null {
+	const parts = partsOf(job.setup, entry);
+	const { lash } = parts;
+	const step = perTurn(job, parts);
+	if (!lash || step === null) return null;
+	const degrees = 360 * turnsFor(lengthOf(read), lengthOf(lash.setting), step);
+	if (Math.abs(degrees) < 1) return 'leave the adjuster';
+	return `turn the adjuster ${Math.abs(degrees).toFixed(0)}° ${degrees > 0 ? 'in' : 'out'}`;
+}
+
+export interface Growth {
+	readonly growth: Millimetres;
+	readonly from: 'measured' | 'usual for these metals';
+}
+
+/** What lash gains from cold to hot on this engine. */
+export function growthOf({ setup }: Job): Growth | null {
+	if (setup.growth?.measured) return { growth: lengthOf(setup.growth.measured), from: 'measured' };
+	const head = setup.head?.material;
+	const block = setup.growth?.block;
+	const usual = head && block ? usualGrowth(head, block) : null;
+	return usual === null ? null : { growth: usual, from: 'usual for these metals' };
+}
+
+/**
+ * Lash to be expected with the engine hot, from the cold setting of a kind or of a
+ * station with one of its own; null for a hot setting.
+ */
+export function expectedHot(job: Job, { lash }: KindSetup): Millimetres | null {
+	const growth = growthOf(job);
+	return lash?.engine === 'cold' && growth ? hotLash(lengthOf(lash.setting), growth.growth) : null;
+}
+
+/** The shims of the followers, and where each is to go; empty where they are not measured. */
+export function followerSwaps(job: Job, sheet: Sheet): SwapStep[] {
+	const followers = job.stations.flatMap((entry): Follower[] => {
+		const station = sheet.stations.find(({ label }) => label === entry.label);
+		const shim = station?.inForce['follower shim'];
+		const read = station?.figures.lash;
+		const { lash } = partsOf(job.setup, entry);
+		// A lash read hot says nothing against a cold setting: its verdict is "not measured".
+		if (!shim || read?.figure == null || read.state === 'not measured' || !lash) return [];
+		const measured = read.figure;
+		return [
+			{
+				label: entry.label,
+				shim: lengthOf(shim.read),
+				measured,
+				wanted: lengthOf(lash.setting),
+				tolerance: lengthOf(lash.tolerance)
+			}
+		];
+	});
+	const stock = (job.setup.followerStock ?? []).map(({ thickness, count }) => ({
+		thickness: lengthOf(thickness),
+		count
+	}));
+	return swapPlan(followers, stock);
+}
+
+/** Shims thinner or thicker than these are asked about, in millimetres. */
+const SHIM_BAND = { from: mm(0.5), to: mm(8) };
+
+/** What parts one size from the next: a semicolon, a new line, a comma with a space or before a size with a point. */
+const BETWEEN_SIZES = /[;\n]|,\s+|,(?=\d+\.)/;
+
+export type StockRead =
+	| { readonly ok: true; readonly stock: { thickness: string; count: number }[] }
+	| { readonly ok: false; readonly problem: string };
+
+/**
+ * Reads sizes and counts as they are typed: "2.50 x 4, 2.55". A comma between
+ * digits is a decimal mark ("2,50 x 4"), and bare digits in inches are
+ * thousandths, as everywhere. A size listed twice is one with both counts.
+ *
+ * @returns the sizes, or which of them cannot be what was meant
+ */
+export function readStock(text: string, unit: LengthUnit): StockRead {
+	const stock = new Map<string, number>();
+	for (const item of text.split(BETWEEN_SIZES).map((one) => one.trim())) {
+		if (item === '') continue;
+		const [, size = item, count = '1'] = /^(.*?)\s*(?:[x×*]\s*(\d{1,4}))?$/.exec(item) ?? [];
+		const entry = readEntry(size, unit);
+		if (!entry.ok) return { ok: false, problem: `“${item}”: ${entry.problem}` };
+		if (!isPlausible(entry.length, SHIM_BAND))
+			return { ok: false, problem: `“${item}” reads as ${entry.text}, which is no follower shim.` };
+		stock.set(entry.text, (stock.get(entry.text) ?? 0) + Number(count));
+	}
+	return { ok: true, stock: [...stock].map(([thickness, count]) => ({ thickness, count })) };
+}
+
+export const writeStock = (stock: Job['setup']['followerStock']): string =>
+	(stock ?? []).map(({ thickness, count }) => `${thickness} x ${count}`).join(', ');

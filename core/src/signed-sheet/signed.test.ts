@@ -1,0 +1,308 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import canonicalize from 'canonicalize';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { assemblySteps } from '../assembly/steps.ts';
+import { evaluate } from '../evaluation/evaluate.ts';
+import { isTooDeep, TOO_DEEP } from '../file/file.ts';
+import { readJob } from '../document/file.ts';
+import type { Acceptance, Job, Note, Reading } from '../document/schema.ts';
+import { entryCount } from '../document/append-only-lists.ts';
+import { stagesOf, type Signed } from '../stages/stages.ts';
+import { INCH_POUND, METRIC } from '../units/display.ts';
+import { showPhrase } from '../units/phrase.ts';
+import { maySign, openPoints } from '../open-items/open-points.ts';
+import { SignedSheet, signSheet, verifySheet } from './signed.ts';
+
+const load = (name: string): Job => {
+	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	return read.value;
+};
+const six = load('2417-straight-six');
+const twin = load('2409-twin-cam');
+const person = six.people[0]!;
+const sha256 = (text: string) => createHash('sha256').update(text, 'utf8').digest('hex');
+const signing = {
+	id: '0197a999-0000-7000-8000-000000000001',
+	revision: 1,
+	person,
+	at: '2026-11-20T10:00:00.000Z'
+};
+const text = signSheet(twin, signing, METRIC, sha256);
+const pointsOf = (job: Job) => openPoints(job, evaluate(job));
+const keysOf = (job: Job) => pointsOf(job).map(({ key, weight }) => `${weight}: ${key}`);
+
+describe('a signed sheet', () => {
+	it('verifies, and its figures are worked out the same', () => {
+		const verified = verifySheet(text, sha256);
+		if (!verified.ok) throw new Error(verified.problem);
+		expect(verified.same).toBe(true);
+		expect(verified.signed.job).toEqual(twin);
+		expect(verifySheet(`${text}\n`, sha256).ok).toBe(true);
+	});
+	it('one flipped digit anywhere fails', () => {
+		const digits = [...text.matchAll(/\d/g)].map(({ index }) => index);
+		fc.assert(
+			fc.property(fc.constantFrom(...digits), fc.integer({ min: 1, max: 9 }), (at, by) => {
+				const flipped = String((Number(text[at]) + by) % 10);
+				const changed = text.slice(0, at) + flipped + text.slice(at + 1);
+				expect(verifySheet(changed, sha256).ok).toBe(false);
+			}),
+			{ numRuns: 150 }
+		);
+	}, 60_000);
+	it('says what is wrong: cut short, laid out anew, another file', () => {
+		const problem = (other: string) => {
+			const verified = verifySheet(other, sha256);
+			return verified.ok ? '' : verified.problem;
+		};
+		expect(problem(text.slice(0, -10))).toContain('not JSON');
+		expect(problem(JSON.stringify(JSON.parse(text), null, 2))).toContain('laid out anew');
+		expect(problem('{"format":"other"}')).toContain('not a signed sheet');
+		expect(problem('null')).toContain('not a signed sheet');
+		expect(problem(text.replace('"version":1}', '"version":2}'))).not.toBe('');
+		expect(problem(text.replace('Kestler', 'Kessler'))).toContain('changed since it was signed');
+	});
+	it('is told apart from something signed that is no sheet', () => {
+		const { sha256: _, open: left, ...cut } = JSON.parse(text) as SignedSheet;
+		expect(left.length).toBeGreaterThan(0);
+		const body = canonicalize(cut)!;
+		const whole = canonicalize({ ...cut, sha256: sha256(body) })!;
+		const verified = verifySheet(whole, sha256);
+		expect(verified.ok ? '' : verified.problem).toMatch(/no whole signed sheet.*open/s);
+	});
+	it('is what its published schema says', () => {
+		const parsed = SignedSheet.parse(JSON.parse(text));
+		expect(canonicalize(parsed)).toBe(text);
+	});
+	it('names the sheet it takes the place of', () => {
+		const first = JSON.parse(text) as { sha256: string };
+		const supersedes = { id: signing.id, sha256: first.sha256 };
+		const second = signSheet(twin, { ...signing, revision: 2, supersedes }, METRIC, sha256);
+		const verified = verifySheet(second, sha256);
+		expect(verified.ok && verified.signed.signing.supersedes).toEqual(supersedes);
+	});
+});
+
+describe('verifying', () => {
+	const again = (change: (sheet: Record<string, unknown>) => void): string => {
+		const { sha256: _, ...body } = JSON.parse(text) as Record<string, unknown>;
+		change(body);
+		return canonicalize({ ...body, sha256: sha256(canonicalize(body)!) })!;
+	};
+	it('does not say “same” where the list of what was open was emptied and hashed again', () => {
+		const six = load('2417-straight-six');
+		const whole = signSheet(six, { ...signing, person: six.people[0]! }, METRIC, sha256);
+		const { sha256: _, ...body } = JSON.parse(whole) as Record<string, unknown>;
+		const emptied = { ...body, open: [] };
+		const forged = canonicalize({ ...emptied, sha256: sha256(canonicalize(emptied)!) })!;
+		expect(verifySheet(whole, sha256)).toMatchObject({ ok: true, same: true });
+		expect(verifySheet(forged, sha256)).toMatchObject({ ok: true, same: false });
+	});
+	it('a sheet that froze no section verifies as it was signed', () => {
+		const before = again((sheet) => delete sheet.section);
+		expect(verifySheet(before, sha256)).toMatchObject({ ok: true, same: true });
+	});
+	it('what nests too deeply is refused with a word, here and in every file', () => {
+		const deep = `${'['.repeat(100_000)}${']'.repeat(100_000)}`;
+		expect(verifySheet(deep, sha256)).toEqual({ ok: false, problem: TOO_DEEP });
+		expect(verifySheet(text.replace('"open":[', `"open":[${'['.repeat(5000)}`), sha256).ok).toBe(
+			false
+		);
+		expect(readJob(deep)).toEqual({
+			ok: false,
+			problems: [{ path: 'the file', message: TOO_DEEP }]
+		});
+		expect(isTooDeep(JSON.stringify({ text: '[['.repeat(200) }))).toBe(false);
+	});
+});
+
+describe('what is open', () => {
+	it('an acceptance does not outlive the floor it was given for', () => {
+		const six = load('2417-straight-six');
+		const lower = {
+			...six,
+			setup: { ...six.setup, limits: { ...six.setup.limits, sealFloor: '0.060 in' } }
+		};
+		const stops = (job: Job) =>
+			openPoints(job, evaluate(job)).filter(({ key }) => key.includes('sealClearance'));
+		const [first] = stops(lower);
+		const accepted = {
+			...lower,
+			acceptances: [
+				...lower.acceptances,
+				{
+					id: signing.id,
+					finding: first!.key,
+					accepted: true,
+					reason: 'his own risk',
+					person: six.people[0]!.id,
+					at: '2026-11-27T08:00:00Z'
+				}
+			]
+		};
+		const at = (job: Job) => stops(job).find(({ place }) => place === first!.place)!;
+		expect(at(accepted).acceptance).not.toBeNull();
+		const raised = {
+			...accepted,
+			setup: { ...accepted.setup, limits: { ...accepted.setup.limits, sealFloor: '0.090 in' } }
+		};
+		expect(at(raised).acceptance).toBeNull();
+	});
+
+	const accept = (finding: string, accepted = true): Acceptance => ({
+		id: finding,
+		finding,
+		accepted,
+		reason: 'seen and agreed',
+		person: person.id,
+		at: '2026-11-20T10:00:00Z'
+	});
+	const note = (id: string, more: Partial<Note>): Note => ({
+		id,
+		text: 'Checking spring on 3E',
+		private: true,
+		holds: true,
+		person: person.id,
+		at: '2026-11-20T10:00:00Z',
+		...more
+	});
+	it('a clear job may be signed; what was not measured or written down is said', () => {
+		const points = pointsOf(twin);
+		expect(maySign(points)).toBe(true);
+		expect(points.every(({ weight }) => weight === 'said')).toBe(true);
+	});
+	it('a station at stop blocks until it is accepted with a reason, and again when the acceptance is taken back', () => {
+		const points = pointsOf(six);
+		const stops = points.filter(({ weight }) => weight === 'to accept');
+		expect(stops.length).toBeGreaterThan(0);
+		expect(maySign(points)).toBe(false);
+		const all = { ...six, acceptances: stops.map(({ key }) => accept(key)) };
+		expect(maySign(pointsOf(all))).toBe(true);
+		const back = { ...all, acceptances: [...all.acceptances, accept(stops[0]!.key, false)] };
+		expect(maySign(pointsOf(back))).toBe(false);
+	});
+	it('an acceptance holds only for the figure it was given for', () => {
+		const [stop] = pointsOf(six).filter(
+			({ key }) => key.startsWith('stop ') && key.includes('height')
+		);
+		const place = stop!.place;
+		const readings = six.readings.map((reading) =>
+			reading.station === place && reading.quantity === 'installed height'
+				? { ...reading, read: '1.900 in' }
+				: reading
+		);
+		const moved = { ...six, readings, acceptances: [accept(stop!.key)] };
+		const now = pointsOf(moved).filter(
+			(point) => point.place === place && point.weight === 'to accept'
+		);
+		expect(now.length).toBeGreaterThan(0);
+		expect(now.every(({ acceptance }) => acceptance === null)).toBe(true);
+	});
+	it('a note that holds blocks until another settles it', () => {
+		expect(keysOf({ ...twin, notes: [note('n1', {})] })).toContain('blocks: holds n1');
+		const settled = {
+			...twin,
+			notes: [note('n1', {}), note('n2', { holds: false, settles: 'n1' })]
+		};
+		expect(maySign(pointsOf(settled))).toBe(true);
+	});
+
+	const steps = assemblySteps(twin, evaluate(twin));
+	const built = (count: number, back: number): Job => ({
+		...twin,
+		assembly: steps.slice(0, count).map(({ place, step, counts }, i) => ({
+			id: String(i),
+			place,
+			step,
+			done: true,
+			...(counts && { count: step === 'count in' ? back : 32 }),
+			person: person.id,
+			at: new Date(Date.UTC(2026, 2, 1, 8, 0, i)).toISOString()
+		}))
+	});
+	it('a half-built station blocks, as does one not built, and locks that do not count up', () => {
+		expect(keysOf(built(5, 0))).toEqual(
+			expect.arrayContaining(['blocks: half built 1Ia', 'blocks: unbuilt'])
+		);
+		expect(keysOf(built(steps.length - 1, 0))).toContain('blocks: count');
+		expect(keysOf(built(steps.length, 31))).toContain('blocks: count 32 31');
+		expect(maySign(pointsOf(built(steps.length, 32)))).toBe(true);
+	});
+	it('a build that is not what was planned blocks, with its likely cause', () => {
+		const height = evaluate(twin).stations[0]!.figures.height.figure!;
+		const reading: Reading = {
+			...twin.readings.find(({ quantity }) => quantity === 'installed height')!,
+			id: '0197a999-0000-7000-8000-000000000002',
+			station: twin.stations[0]!.label,
+			quantity: 'built height',
+			read: `${(height + 0.75).toFixed(2)} mm`
+		};
+		const job = { ...twin, readings: [...twin.readings, reading] };
+		const point = pointsOf(job).find(({ key }) => key.includes('built'))!;
+		expect(point.weight).toBe('to accept');
+		expect(showPhrase(point.text, INCH_POUND)).toMatch(/taller than planned/);
+		expect(maySign(pointsOf(job))).toBe(false);
+	});
+	it('a failed port and a passage that touches block, until they are tried again', () => {
+		const check = { person: person.id, at: '2026-11-20T10:00:00Z', station: '1Ia' };
+		const bad: Job['checks'] = [
+			{ ...check, id: 'a', sort: 'vacuum', reached: '300 mbar', least: '500 mbar', seconds: 10 },
+			{
+				...check,
+				id: 'b',
+				sort: 'passage',
+				passage: 'rocker slot',
+				passes: false,
+				note: 'at half lift'
+			}
+		];
+		const open = pointsOf({ ...twin, checks: bad }).filter(({ weight }) => weight === 'to accept');
+		expect(open.map(({ text: said }) => showPhrase(said, METRIC))).toEqual([
+			expect.stringContaining('Port held 300 mbar of the 500 mbar'),
+			expect.stringContaining('stud or shaft: at half lift')
+		]);
+		const again: Job['checks'] = [
+			...bad,
+			{
+				...check,
+				id: 'c',
+				at: '2026-11-20T11:00:00Z',
+				sort: 'vacuum',
+				reached: '600 mbar',
+				least: '500 mbar',
+				seconds: 10
+			},
+			{
+				...check,
+				id: 'd',
+				at: '2026-11-20T11:00:00Z',
+				sort: 'passage',
+				passage: 'rocker slot',
+				passes: true
+			}
+		];
+		expect(maySign(pointsOf({ ...twin, checks: again }))).toBe(true);
+	});
+	it('the rail follows: half built, tried, to settle, signed, changed since', () => {
+		const stage = (job: Job, name: string, signed: Signed | null = null) =>
+			stagesOf(job, evaluate(job), signed).find((one) => one.name === name)!;
+		expect(stage(built(5, 0), 'assembly')).toMatchObject({ note: '1Ia half built', blocks: true });
+		expect(stage(built(steps.length, 32), 'assembly').done).toBe(true);
+		expect(stage(twin, 'sign').note).toBe('can be signed');
+		expect(stage(six, 'sign').note).toMatch(/to settle$/);
+		const signed = { revision: 1, entries: entryCount(twin) };
+		expect(stage(twin, 'sign', signed)).toMatchObject({ done: true, note: 'sheet 1 signed' });
+		const more = { ...twin, notes: [note('n1', { holds: false })] };
+		expect(stage(more, 'sign', signed)).toMatchObject({
+			done: false,
+			note: 'changed since sheet 1'
+		});
+		expect(stage(built(0, 0), 'checks')).toMatchObject({ done: false, note: '' });
+		const stamp = { id: 'a', person: person.id, at: '2026-11-20T10:00:00Z', station: '1Ia' };
+		const passage = { ...stamp, sort: 'passage', passage: 'pushrod', passes: true } as const;
+		expect(stage({ ...twin, checks: [passage] }, 'checks').note).toMatch(/^vacuum 0 of /);
+	});
+});

@@ -1,0 +1,129 @@
+/** A tested spring put onto the card that a job carries, so that its curve is used instead of the card's line. */
+import type { Setup, TaggedSpring } from '../document/schema.ts';
+import type { SpringCard } from '../part/schema.ts';
+import type { Curve } from '../spring/curve.ts';
+import {
+	mm,
+	MM_PER,
+	NEWTONS_PER,
+	unitOf,
+	type LoadUnit,
+	type Millimetres
+} from '../units/quantity.ts';
+import { lengthText } from '../units/display.ts';
+import { KINDS } from '../station/layout.ts';
+import { median } from '../station/outlier.ts';
+import type { BindFound } from '../sweep/bind.ts';
+import { pointsOf } from '../sweep/figures.ts';
+import { identify } from '../sweep/identity.ts';
+
+export interface TestedSpring {
+	readonly tag: string;
+	readonly curve: Curve;
+	readonly bind: BindFound;
+}
+
+/**
+ * The spring of a set whose load at a height is nearest to the set's median, or
+ * the first where none was swept at that height; null for an empty set.
+ */
+export function middleSpring(set: readonly TestedSpring[], seat: Millimetres): TestedSpring | null {
+	const loads = set.flatMap((spring) => {
+		const load = spring.curve.load(seat);
+		return load === null ? [] : [{ spring, load }];
+	});
+	if (loads.length === 0) return set[0] ?? null;
+	const middle = median(loads.map(({ load }) => load));
+	return loads.toSorted((a, b) => Math.abs(a.load - middle) - Math.abs(b.load - middle))[0]!.spring;
+}
+
+const DIGITS = { mm: 3, in: 4, N: 2, lbf: 3, kgf: 4 } as const;
+
+/** A tested curve and bind as texts, in the units of the spring's card. */
+function testedIn(card: SpringCard, curve: Curve, bind: BindFound) {
+	const length = unitOf(card.seat.height);
+	const force = card.seat.load.split(' ')[1] as LoadUnit;
+	return {
+		points: pointsOf(curve).map(({ height, load }) => ({
+			height: `${(height / MM_PER[length]).toFixed(DIGITS[length])} ${length}`,
+			load: `${(load / NEWTONS_PER[force]).toFixed(DIGITS[force])} ${force}`
+		})),
+		...(bind.sort === 'bind' && {
+			bind: lengthText(bind.height, length),
+			bindUncertainty: lengthText(
+				mm(Math.max(bind.to - bind.height, bind.height - bind.from)),
+				length
+			)
+		})
+	};
+}
+
+/** A tagged spring of a set as a job carries it, for the plan to place. */
+export const taggedFor = (
+	card: SpringCard,
+	{ tag, curve, bind }: TestedSpring,
+	set: string
+): TaggedSpring => ({ tag, set, card: card.id, ...testedIn(card, curve, bind) });
+
+/**
+ * The card with the tested curve and bind of a spring, in the card's own units,
+ * and, where the spring is not the one that the card tells of, which it is more like.
+ *
+ * @param set name of the set the spring belongs to
+ * @param library cards that the spring may be of
+ */
+export function ontoCard(
+	card: SpringCard,
+	{ curve, bind }: TestedSpring,
+	set: string,
+	library: readonly SpringCard[]
+): SpringCard {
+	const matches = identify({ curve, bind }, library);
+	const own = identify({ curve, bind }, [card])[0];
+	return {
+		...card,
+		tested: {
+			...testedIn(card, curve, bind),
+			set,
+			...(own?.fits === 'is not it' && {
+				notThis: matches[0]?.card.name ?? 'no card in the library'
+			})
+		}
+	};
+}
+
+/**
+ * A set-up with a tested set on it: its middle curve on the card of every kind
+ * that has the set's spring, or, where none has, of every kind, so that it shows
+ * there which spring it is not; and each spring of the set, for the plan to place
+ * instead of those of its card that were there.
+ *
+ * @param set its name, and the card it is said to be of
+ * @param tested springs of the set; `middle` is one of them
+ * @param library cards that the springs may be of
+ */
+export function ontoSetup(
+	setup: Setup,
+	set: { readonly name: string; readonly card: SpringCard | null },
+	tested: readonly TestedSpring[],
+	middle: TestedSpring,
+	library: readonly SpringCard[]
+): Setup {
+	const own = KINDS.filter((kind) => set.card && setup.kinds[kind].spring?.id === set.card.id);
+	const kinds = { ...setup.kinds };
+	for (const kind of own.length > 0 ? own : KINDS) {
+		const card = kinds[kind].spring;
+		if (card) kinds[kind] = { ...kinds[kind], spring: ontoCard(card, middle, set.name, library) };
+	}
+	const card = own[0] && setup.kinds[own[0]].spring;
+	return {
+		...setup,
+		kinds,
+		...(card && {
+			springs: [
+				...(setup.springs ?? []).filter((spring) => spring.card !== card.id),
+				...tested.map((spring) => taggedFor(card, spring, set.name))
+			]
+		})
+	};
+}

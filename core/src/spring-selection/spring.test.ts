@@ -1,0 +1,47 @@
+import { readFileSync } from 'node:fs';
+import { expect, it } from 'vitest';
+import { evaluate } from '../evaluation/evaluate.ts';
+import { readJob } from '../document/file.ts';
+import { readParts } from '../part/file.ts';
+import { INCH_POUND, showLength, showLoad } from '../units/display.ts';
+import { showPhrase } from '../units/phrase.ts';
+import { chooseSprings } from './spring.ts';
+
+const job = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
+const library = readParts(readFileSync('demo/parts.json', 'utf8'));
+if (!job.ok || !library.ok) throw new Error('demo');
+const contextOf = (kind: 'intake' | 'exhaust') => {
+	const { fitContexts } = evaluate(job.value);
+	return fitContexts.find(({ context }) => context.kind === kind)!.context;
+};
+const candidates = chooseSprings(contextOf('intake'), library.value);
+const of = (name: string) => candidates.find(({ part }) => part.part.name === name)!;
+
+it('puts springs that could serve before those that could not, and leaves none out', () => {
+	const springs = library.value.filter(({ sort }) => sort === 'spring');
+	expect(candidates).toHaveLength(springs.length);
+	const out = candidates.map(({ ruledOut }) => ruledOut.length > 0);
+	expect(out).toEqual(out.toSorted((a, b) => Number(a) - Number(b)));
+});
+
+it('works a candidate out at the height the job would aim at', () => {
+	// Card height 1.820, rate (350 − 142) ÷ 0.550 = 378.2; open at 1.820 − 0.526: 142 + 378.2 × 0.526 = 340.9
+	const d39 = of('Fennick D-39 dual');
+	expect(d39.ruledOut).toEqual([]);
+	expect(showLength(d39.height!, INCH_POUND)).toBe('1.820');
+	expect(showLoad(d39.seatLoad!, INCH_POUND)).toBe('142');
+	expect(showLoad(d39.openLoad!, INCH_POUND)).toBe('341');
+	// Outer 1.145, inner 1.035 + 0.105 = 1.140: 1.820 − 0.540 − 1.145 = 0.135
+	expect(showLength(d39.bindMargin!, INCH_POUND)).toBe('0.135');
+});
+
+it.each([
+	['Fennick S-11 single with damper', 'lift 0.540, spring’s greatest 0.470'],
+	['Fennick N-40 narrowing', '1 spring, 2 landings'],
+	['Fennick D-52 dual', 'spring 1.550 in pocket 1.500']
+])('says what rules %s out', (name, reason) => {
+	const said = of(name)
+		.ruledOut.map((phrase) => showPhrase(phrase, INCH_POUND))
+		.join('; ');
+	expect(said).toContain(reason);
+});

@@ -1,0 +1,96 @@
+/**
+ * Which springs of the library could serve at these stations: with the lift,
+ * pocket, seal, retainer, lifter, engine speed and duty of the job, and what
+ * rules each of the others out.
+ */
+import { coilBindMargin } from '../clearance/clearance.ts';
+import { withPart } from '../fit/remedy.ts';
+import type { FitContext } from '../fit/rule.ts';
+import { RULES } from '../fit/rules/index.ts';
+import { kindSheet } from '../figures/valve-kind.ts';
+import { lengthOf, massOf, mm, toComparisonStep } from '../units/quantity.ts';
+import type { Kilograms, Millimetres, Newtons } from '../units/quantity.ts';
+import { ofLength, say, type Phrase } from '../units/phrase.ts';
+import type { LibraryPart } from '../part/schema.ts';
+
+export interface SpringCandidate {
+	readonly part: LibraryPart<'spring'>;
+	/** Height that the job's school would aim at with it. */
+	readonly height: Millimetres | null;
+	readonly seatLoad: Newtons | null;
+	readonly openLoad: Newtons | null;
+	readonly bindMargin: Millimetres | null;
+	readonly mass: Kilograms | null;
+	/** Why it cannot serve; empty for one that could. */
+	readonly ruledOut: readonly Phrase[];
+	/** What is to be watched, or is not known, with it. */
+	readonly remarks: readonly Phrase[];
+}
+
+/** Only what another spring could mend speaks against a spring. */
+const SPRING_RULES = RULES.filter((rule) => rule.mends.includes('spring'));
+
+/**
+ * Every spring of the library that is not retired, those that could serve
+ * first: fewest remarks, then bind margin nearest to its aim from above, then
+ * the lightest.
+ */
+export function chooseSprings(
+	context: FitContext,
+	library: readonly LibraryPart[]
+): SpringCandidate[] {
+	const aim = lengthOf(context.setup.limits.bindAim);
+	const off = ({ bindMargin }: SpringCandidate) =>
+		bindMargin === null ? Number.POSITIVE_INFINITY : Math.abs(bindMargin - aim);
+	return library
+		.filter((part): part is LibraryPart<'spring'> => part.sort === 'spring' && !part.retired)
+		.map((part) => candidate(context, part))
+		.toSorted(
+			(a, b) =>
+				Number(a.ruledOut.length > 0) - Number(b.ruledOut.length > 0) ||
+				a.remarks.length - b.remarks.length ||
+				off(a) - off(b) ||
+				(a.mass ?? 0) - (b.mass ?? 0)
+		);
+}
+
+function candidate(context: FitContext, part: LibraryPart<'spring'>): SpringCandidate {
+	const swapped = withPart(context, 'spring', part.part);
+	const { setup, kind, parts } = swapped;
+	const { curve, lift, bind, target } = kindSheet(kind, parts, setup, null);
+	const { height } = target;
+	const openLoad = curve && lift && height !== null ? curve.load(mm(height - lift.net)) : null;
+	const bindMargin =
+		bind && lift && height !== null ? coilBindMargin(height, lift.worst, bind.height) : null;
+
+	const ruledOut: Phrase[] = [];
+	const remarks: Phrase[] = [];
+	const floor = lengthOf(setup.limits.bindFloor);
+	if (bindMargin !== null && toComparisonStep(bindMargin - floor, 'length') < 0) {
+		ruledOut.push(say`bind margin ${ofLength(bindMargin)}, floor ${ofLength(floor)}`);
+	}
+	const wide = lengthOf(setup.limits.bindWide);
+	if (bindMargin !== null && toComparisonStep(bindMargin - wide, 'length') > 0) {
+		remarks.push(say`bind margin ${ofLength(bindMargin)}, wide above ${ofLength(wide)}`);
+	}
+	if (height === null) remarks.push(target.because);
+	for (const rule of SPRING_RULES) {
+		const check = rule.check({ ...swapped, lift, openLoad });
+		if (check.outcome === 'missing') {
+			remarks.push([`${rule.title}: ${check.missing.join(', ')} not known`]);
+		} else if (check.outcome === 'trips') {
+			const severity = check.severity ?? rule.severity;
+			(severity === 'stop' ? ruledOut : remarks).push(check.compared);
+		}
+	}
+	return {
+		part,
+		height,
+		seatLoad: curve && height !== null ? curve.load(height) : null,
+		openLoad,
+		bindMargin,
+		mass: part.part.mass ? massOf(part.part.mass) : null,
+		ruledOut,
+		remarks
+	};
+}

@@ -1,0 +1,46 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { KINDS } from '../station/layout.ts';
+import { SCHOOLS } from '../target-height/target.ts';
+import { evaluate } from '../evaluation/evaluate.ts';
+import { readJob } from '../document/file.ts';
+import { aimAs, tallied, withLift } from './scenario.ts';
+
+const read = readJob(readFileSync('demo/jobs/2409-twin-cam.json', 'utf8'));
+if (!read.ok) throw new Error('no demo job');
+const job = read.value;
+const sheet = evaluate(job);
+
+describe('what if', () => {
+	it('every school gets a figure of its own, and the present one stays', () => {
+		const parts = job.setup.kinds.intake;
+		for (const school of SCHOOLS) {
+			expect(aimAs(school, sheet.kinds.intake, parts).school).toBe(school);
+		}
+		expect(aimAs(parts.aim.school, sheet.kinds.intake, parts)).toBe(parts.aim);
+		expect(aimAs('seat load', sheet.kinds.intake, parts)).toMatchObject({
+			load: expect.stringMatching(/^\d+(\.\d+)? N$/)
+		});
+	});
+	it('more lift takes from both margins and adds to the open load', () => {
+		const { gross } = sheet.kinds.intake.lift!;
+		const kinds = {
+			...job.setup.kinds,
+			intake: withLift(job.setup.kinds.intake, `${(gross + 1).toFixed(3)} mm`)
+		};
+		const then = tallied(evaluate({ ...job, setup: { ...job.setup, kinds } }), 'intake');
+		const now = tallied(sheet, 'intake');
+		expect(now.bind! - then.bind!).toBeCloseTo(1, 3);
+		expect(now.seal! - then.seal!).toBeCloseTo(1, 3);
+		expect(then.open!.most).toBeGreaterThan(now.open!.most);
+	});
+	it('counts the stations of a kind by what they come to', () => {
+		for (const kind of KINDS) {
+			const { stop, close, watch } = tallied(sheet, kind);
+			const clear = sheet.stations.filter(
+				(station) => station.kind === kind && ['clear', 'not measured'].includes(station.state)
+			).length;
+			expect(stop + close + watch + clear).toBe(8);
+		}
+	});
+});

@@ -1,0 +1,71 @@
+/** What a question of "what if" changes, and what a sheet comes to in a few figures. */
+import type { Kind } from '../station/layout.ts';
+import type { School } from '../target-height/target.ts';
+import { lengthText, loadText } from '../units/display.ts';
+import { lengthOf, mm, type Millimetres, type Newtons } from '../units/quantity.ts';
+import { USUAL_CUSHION } from '../figures/valve-kind.ts';
+import type { KindSetup } from '../document/schema.ts';
+import type { Sheet } from '../evaluation/sheet.ts';
+import type { KindSheet } from '../figures/sheet.ts';
+
+/** Parts with this valve lift; a lobe's lift is changed so that its ratio gives it. */
+export function withLift(parts: KindSetup, valve: string): KindSetup {
+	const { lift } = parts;
+	if (lift?.sort !== 'lobe')
+		return { ...parts, lift: { ...lift, sort: 'valve', valve, source: lift?.source ?? 'told' } };
+	return { ...parts, lift: { ...lift, lobe: `${(lengthOf(valve) / lift.ratio).toFixed(6)} mm` } };
+}
+
+/** A school's aim with the figure that the present set-up implies for it. */
+export function aimAs(school: School, now: KindSheet, parts: KindSetup): KindSetup['aim'] {
+	if (parts.aim.school === school) return parts.aim;
+	const { curve, lift, target } = now;
+	const height = target.height;
+	const seat = curve && height !== null ? curve.load(height) : null;
+	const open = curve && lift && height !== null ? curve.load(mm(height - lift.net)) : null;
+	const card = parts.spring?.seat.load ?? '0 N';
+	switch (school) {
+		case 'card height':
+			return { school };
+		case 'bind cushion':
+			return { school, cushion: lengthText(USUAL_CUSHION, 'in') };
+		case 'seat load':
+			return { school, load: seat === null ? card : loadText(seat, 'N') };
+		case 'open load':
+			return { school, load: open === null ? card : loadText(open, 'N') };
+		case 'as it stands':
+			return { school, leastSeatLoad: card };
+	}
+}
+
+export interface Tally {
+	readonly open: { readonly least: Newtons; readonly most: Newtons } | null;
+	readonly bind: Millimetres | null;
+	readonly seal: Millimetres | null;
+	readonly stop: number;
+	readonly close: number;
+	readonly watch: number;
+}
+
+/** What the stations of a kind come to. */
+export function tallied({ stations }: Sheet, kind: Kind): Tally {
+	const own = stations.filter((station) => station.kind === kind);
+	const least = <Q extends number>(figures: readonly (Q | null)[]) =>
+		figures.reduce<Q | null>((a, b) => (b !== null && (a === null || b < a) ? b : a), null);
+	const loads = own.flatMap(({ figures }) => figures.openLoad.figure ?? []);
+	const count = (state: string) => own.filter((station) => station.state === state).length;
+	return {
+		open:
+			loads.length === 0
+				? null
+				: {
+						least: loads.reduce((a, b) => (b < a ? b : a)),
+						most: loads.reduce((a, b) => (b > a ? b : a))
+					},
+		bind: least(own.map(({ figures }) => figures.bindMargin.figure)),
+		seal: least(own.map(({ figures }) => figures.sealClearance.figure)),
+		stop: count('stop'),
+		close: count('too close'),
+		watch: count('watch')
+	};
+}
