@@ -67,7 +67,8 @@ export interface StationRead extends Omit<StationQuestion, 'height'> {
 
 /** Makes all readings of a station to its build. */
 export function stationRead(question: StationQuestion): StationRead {
-	const { station, parts, standing, kind, shared, height: heightTaken } = question;
+	const { job, station, parts, standing, seen, checks, kind, shared, isAsked } = question;
+	const { height: heightTaken } = question;
 	const { repeats } = shared;
 	const lockOffset = lengthOf(station.lockOffset ?? parts.locks?.offset ?? '0 mm');
 	const build = {
@@ -98,8 +99,17 @@ export function stationRead(question: StationQuestion): StationRead {
 	const stack = { locator: build.locator, lockOffset, retainerLanding };
 	const unshimmed = bare === null ? null : installedHeight(bare, { ...stack, shims: mm(0) });
 	const shims = build.shims.reduce((sum, shim) => sum + shim, 0);
+	// Written out: objects that are spread together are made slowly, and a sheet has many.
 	return {
-		...question,
+		job,
+		station,
+		parts,
+		standing,
+		seen,
+		checks,
+		kind,
+		shared,
+		isAsked,
 		build,
 		pumpUp,
 		read,
