@@ -94,6 +94,7 @@ export type { Cam, LibraryPart, PartOf, SpringCard } from './part/schema.ts';
 export * from './gauge/words.ts';
 export * from './gauge/correction.ts';
 export * from './gauge/checks.ts';
+export * from './gauge/same-things.ts';
 export * from './gauge/in-hand.ts';
 export * from './gauge-link/line.ts';
 export * from './gauge-link/peak.ts';

@@ -1,3 +1,4 @@
+import { headFactorBy, readingsOfSame } from './same-things.ts';
 import { describe, expect, it } from 'vitest';
 import {
 	compareGauges,
@@ -70,5 +71,30 @@ describe('two gauges on the same springs', () => {
 			])
 		).toBeCloseTo(1.2, 6);
 		expect(headFactor([])).toBeNull();
+	});
+});
+
+describe('two gauges on the same springs', () => {
+	const check = (against: string, reference: string, read: string) => ({
+		id: crypto.randomUUID(),
+		gauge: crypto.randomUUID(),
+		against,
+		reference,
+		read,
+		person: crypto.randomUUID(),
+		at: '2026-10-05T08:00:00.000Z'
+	});
+	it('are held against each other where things are called the same and read alike', () => {
+		const own = [check('spring A', '100 N', '102 N'), check('block', '50 mm', '50.01 mm')];
+		const other = [
+			check('spring A', '100 N', '98 N'),
+			check('spring A', '100 N', '97 N'),
+			check('block', '50 mm', '480 N')
+		];
+		expect(readingsOfSame(own, other)).toEqual([[102, 98]]);
+	});
+	it('give an on-head tester its factor by the checks in force', () => {
+		expect(headFactorBy([])).toBeNull();
+		expect(headFactorBy([check('spring A', '500 N', '400 N')])).toBeCloseTo(1.25, 9);
 	});
 });

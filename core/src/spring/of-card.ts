@@ -1,5 +1,6 @@
 /** What a spring's card says, as rate, line and curve. */
-import { lengthOf, loadOf, rateOf, type NewtonsPerMillimetre } from '../units/quantity.ts';
+import { lengthText } from '../units/display.ts';
+import { lengthOf, loadOf, mm, rateOf, type NewtonsPerMillimetre } from '../units/quantity.ts';
 import type { SpringCard } from '../part/schema.ts';
 import {
 	beyondTested,
@@ -46,4 +47,19 @@ function curveThrough(points: Points): Curve {
 	const curve = testedCurve(points.map(pointOf));
 	known.set(points, curve);
 	return curve;
+}
+
+/** A lift to test a spring at where its card says nothing of any: 0.500 in, or 10 mm. */
+const USUAL_LIFT = { in: '0.500 in', mm: '10.00 mm' } as const;
+
+/**
+ * The lift that a card's second height is for, else the greatest that it allows, as a length
+ * text in the unit of its seat height.
+ *
+ * @example cardLift(card of 1.820 in seat, 1.280 in open) // "0.540 in"
+ */
+export function cardLift({ seat, open, greatestLift }: SpringCard): string {
+	const unit = seat.height.endsWith('in') ? 'in' : 'mm';
+	if (open) return lengthText(mm(lengthOf(seat.height) - lengthOf(open.height)), unit);
+	return greatestLift ?? USUAL_LIFT[unit];
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cardLift } from './of-card.ts';
 import { describe, expect, it } from 'vitest';
 import { grossLift, hydraulicLift, solidLift } from '../lift/lift.ts';
 import { targetHeight, type Known } from '../target-height/target.ts';
@@ -223,5 +224,21 @@ describe('what to aim for', () => {
 	});
 	it('has no height to aim for as it stands', () => {
 		expect(aimed({ school: 'as it stands', leastSeatLoad: poundsForce(100) }).height).toBeNull();
+	});
+});
+
+describe('the lift of a card', () => {
+	const card = {
+		seat: { height: '1.820 in', load: '130 lbf' },
+		open: { height: '1.280 in', load: '340 lbf' },
+		bind: '1.150 in'
+	} as Parameters<typeof cardLift>[0];
+	const plain = { ...card, open: undefined };
+	it('is what its two heights say, else what it allows, else a usual one in its unit', () => {
+		expect(cardLift(card)).toBe('0.540 in');
+		expect(cardLift({ ...card, open: { height: '32.51 mm', load: '1500 N' } })).toBe('0.540 in');
+		expect(cardLift({ ...plain, greatestLift: '0.600 in' })).toBe('0.600 in');
+		expect(cardLift(plain)).toBe('0.500 in');
+		expect(cardLift({ ...plain, seat: { height: '46 mm', load: '500 N' } })).toBe('10.00 mm');
 	});
 });

@@ -188,6 +188,36 @@ export function combinedCurve(
 export const dialTarget = (height: Millimetres, fixture: Millimetres): Millimetres =>
 	mm(height + fixture);
 
+/** Heights that a spring is run to on the tester, from the top, as the dial shows them. */
+export interface DialTargets {
+	readonly seat: Millimetres;
+	readonly halfLift: Millimetres;
+	readonly fullLift: Millimetres;
+	/** Where the card says that it goes solid; null without a card. */
+	readonly solid: Millimetres | null;
+}
+
+/**
+ * What to run the dial to for a spring that stands at a height and is opened by a lift.
+ *
+ * @param fixture what stands in the press besides the spring
+ * @param bind solid height by the card
+ */
+export function dialTargets(
+	seat: Millimetres,
+	lift: Millimetres,
+	fixture: Millimetres,
+	bind: Millimetres | null
+): DialTargets {
+	const at = (height: number) => dialTarget(mm(height), fixture);
+	return {
+		seat: at(seat),
+		halfLift: at(seat - lift / 2),
+		fullLift: at(seat - lift),
+		solid: bind === null ? null : at(bind)
+	};
+}
+
 /** Points of a curve fit to be kept on a card: even steps, loads growing as the height falls. */
 export function pointsOf(curve: Curve, most = 60): Point[] {
 	const points: Point[] = [];

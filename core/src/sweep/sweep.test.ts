@@ -9,6 +9,7 @@ import { findBind } from './bind.ts';
 import {
 	combinedCurve,
 	dialTarget,
+	dialTargets,
 	localRate,
 	nonLinearity,
 	pointsOf,
@@ -460,5 +461,13 @@ describe('a tested spring onto a card', () => {
 			expect(anywhere.kinds.exhaust.spring!.tested!.set).toBe('Six');
 			expect(anywhere.springs).toEqual(setup.springs);
 		}
+	});
+});
+
+describe('what to run the dial to', () => {
+	it('counts what stands in the press, from seat to full lift, and solid where a card says so', () => {
+		const to = dialTargets(mm(46), mm(12), mm(5), mm(30));
+		expect(to).toEqual({ seat: 51, halfLift: 45, fullLift: 39, solid: 35 });
+		expect(dialTargets(mm(46), mm(12), mm(5), null).solid).toBeNull();
 	});
 });

@@ -4,7 +4,7 @@ import { KINDS } from '../station/layout.ts';
 import { SCHOOLS } from '../target-height/target.ts';
 import { evaluate } from '../evaluation/evaluate.ts';
 import { readJob } from '../document/file.ts';
-import { aimAs, tallied, withLift } from './scenario.ts';
+import { aimAs, tallied, withLift, withScenario } from './scenario.ts';
 
 const read = readJob(readFileSync('demo/jobs/2409-twin-cam.json', 'utf8'));
 if (!read.ok) throw new Error('no demo job');
@@ -21,6 +21,16 @@ describe('what if', () => {
 		expect(aimAs('seat load', sheet.kinds.intake, parts)).toMatchObject({
 			load: expect.stringMatching(/^\d+(\.\d+)? N$/)
 		});
+	});
+	it('changes what is asked, kind by kind, and leaves the rest as it is', () => {
+		const none = { intake: {}, exhaust: {} };
+		expect(withScenario(job.setup, sheet, { kinds: none, limits: {} })).toEqual(job.setup);
+		const spring = { ...job.setup.kinds.intake.spring!, name: 'Another' };
+		const asked = { ...none, intake: { spring, lift: '10 mm', school: 'seat load' as const } };
+		const then = withScenario(job.setup, sheet, { kinds: asked, limits: { bindFloor: '1.2 mm' } });
+		expect(then.kinds.exhaust).toEqual(job.setup.kinds.exhaust);
+		expect(then.kinds.intake).toMatchObject({ spring, aim: { school: 'seat load' } });
+		expect(then.limits).toEqual({ ...job.setup.limits, bindFloor: '1.2 mm' });
 	});
 	it('more lift takes from both margins and adds to the open load', () => {
 		const { gross } = sheet.kinds.intake.lift!;

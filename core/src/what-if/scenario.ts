@@ -1,10 +1,10 @@
 /** What a question of "what if" changes, and what a sheet comes to in a few figures. */
-import type { Kind } from '../station/layout.ts';
+import { KINDS, type Kind } from '../station/layout.ts';
 import type { School } from '../target-height/target.ts';
 import { lengthText, loadText } from '../units/display.ts';
 import { lengthOf, mm, type Millimetres, type Newtons } from '../units/quantity.ts';
 import { USUAL_CUSHION } from '../figures/valve-kind.ts';
-import type { KindSetup } from '../document/schema.ts';
+import type { KindSetup, Limits, Setup } from '../document/schema.ts';
 import type { Sheet } from '../evaluation/sheet.ts';
 import type { KindSheet } from '../figures/sheet.ts';
 
@@ -36,6 +36,38 @@ export function aimAs(school: School, now: KindSheet, parts: KindSetup): KindSet
 		case 'as it stands':
 			return { school, leastSeatLoad: card };
 	}
+}
+
+/** What is asked of a kind: another spring, valve lift or way to aim; what is left out stays. */
+export interface KindChange {
+	readonly spring?: KindSetup['spring'];
+	readonly lift?: string;
+	readonly school?: School;
+}
+
+export interface Scenario {
+	readonly kinds: Readonly<Record<Kind, KindChange>>;
+	readonly limits: Partial<Pick<Limits, 'bindFloor' | 'sealFloor'>>;
+}
+
+/**
+ * The set-up with what is asked laid on.
+ *
+ * @param now the sheet of the set-up as it is, by which an aim of another school gets its figure
+ */
+export function withScenario(
+	setup: Setup,
+	now: Pick<Sheet, 'kinds'>,
+	{ kinds: changes, limits }: Scenario
+): Setup {
+	const kinds = { ...setup.kinds };
+	for (const kind of KINDS) {
+		const { spring, lift, school } = changes[kind];
+		if (spring) kinds[kind] = { ...kinds[kind], spring };
+		if (lift !== undefined) kinds[kind] = withLift(kinds[kind], lift);
+		if (school) kinds[kind] = { ...kinds[kind], aim: aimAs(school, now.kinds[kind], kinds[kind]) };
+	}
+	return { ...setup, kinds, limits: { ...setup.limits, ...limits } };
 }
 
 export interface Tally {

@@ -1,4 +1,4 @@
-import type { Sweep } from '@zinc-ledger/core';
+import { MM_PER, type Sweep } from '@zinc-ledger/core';
 import type { DeviceReading } from '$lib/gauges/device.svelte';
 
 type Point = Sweep['points'][number];
@@ -16,8 +16,6 @@ const BEGUN = 0.15;
  */
 const SILENT_LOOKS = 15;
 const LOOK = 200;
-
-const MM = { mm: 1, in: 25.4 } as const;
 
 /** One pull of the lever, as it comes from the tester or is typed. */
 export class Capture {
@@ -125,5 +123,5 @@ export class Capture {
 
 function inMillimetres(text: string): number {
 	const [digits, unit] = text.split(' ') as [string, Sweep['heightUnit']];
-	return Number(digits) * MM[unit];
+	return Number(digits) * MM_PER[unit];
 }

@@ -1,6 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { readEntry, type LibraryPart } from '@zinc-ledger/core';
+import { cardLift, readEntry, type LibraryPart } from '@zinc-ledger/core';
 import { PositiveSize } from '@zinc-ledger/core/units-schema';
 import { ask } from '$lib/server/ask';
 import { formTexts, isId, trimmed } from '$lib/server/body';
@@ -45,7 +45,7 @@ export const actions = {
 		const checked = NewSet.safeParse({
 			...typed,
 			seat: length(typed.seat, spring?.seat.height ?? ''),
-			lift: length(typed.lift, spring ? liftOf(spring) : '')
+			lift: length(typed.lift, spring ? cardLift(spring) : '')
 		});
 		if (!checked.success) {
 			return refuse(
@@ -64,13 +64,3 @@ export const actions = {
 		redirect(303, `/springs/${id}`);
 	}
 };
-
-/** The lift that a card's second height is for, or half of what it allows. */
-function liftOf({ seat, open, greatestLift }: LibraryPart<'spring'>['part']): string {
-	const number = (text: string) => Number.parseFloat(text);
-	const unit = seat.height.split(' ')[1]!;
-	if (open?.height.endsWith(unit)) {
-		return `${(number(seat.height) - number(open.height)).toFixed(unit === 'in' ? 3 : 2)} ${unit}`;
-	}
-	return greatestLift ?? (unit === 'in' ? '0.500 in' : '10.00 mm');
-}

@@ -8,11 +8,11 @@
 		dimensionOf,
 		dueOn,
 		frameStiffness,
-		headFactor,
+		headFactorBy,
 		lengthOf,
 		loadOf,
 		READS,
-		type GaugeCheck
+		readingsOfSame
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import GaugeForm from '$lib/gauges/GaugeForm.svelte';
@@ -37,19 +37,11 @@
 	/** Springs, or standards, that both this gauge and another were tried on. */
 	const comparisons = $derived(
 		data.others.flatMap(({ gauge, checks }) => {
-			const pairs = sameThings(data.checks, checks);
+			const pairs = readingsOfSame(data.checks, checks);
 			const compared = compareGauges(pairs);
 			return compared ? [{ gauge, compared, pairs }] : [];
 		})
 	);
-	function sameThings(own: readonly GaugeCheck[], other: readonly GaugeCheck[]) {
-		return own.flatMap((check) => {
-			const match = other.find(
-				(one) => one.against === check.against && dimensionOf(one.read) === dimensionOf(check.read)
-			);
-			return match ? [[value(check.read), value(match.read)] as const] : [];
-		});
-	}
 	/** What is being checked: the last that the gauge reads, until another is picked. */
 	let checked = $derived<string>(reads.at(-1)!);
 	const fields = $derived(
@@ -66,16 +58,7 @@
 				]
 	);
 	const frame = $derived(frameStiffness(data.checks));
-	const factor = $derived(
-		data.gauge.sort === 'on-head tester'
-			? headFactor(
-					checksInForce(data.checks, 'load').map((check) => ({
-						bench: value(check.reference),
-						head: value(check.read)
-					}))
-				)
-			: null
-	);
+	const factor = $derived(data.gauge.sort === 'on-head tester' ? headFactorBy(data.checks) : null);
 </script>
 
 <svelte:head><title>{data.gauge.name} · Zinc Ledger</title></svelte:head>

@@ -2,15 +2,14 @@
 	/** Another cam, spring set, floor or school beside the present job; nothing is saved until it is accepted. */
 	import { onMount, untrack } from 'svelte';
 	import {
-		aimAs,
 		evaluate,
 		KINDS,
 		mm,
 		readEntry,
 		SCHOOLS,
 		tallied,
-		withLift,
 		withPlan,
+		withScenario,
 		type Job,
 		type Kind,
 		type LibraryPart,
@@ -57,23 +56,25 @@
 	};
 
 	const setup = $derived.by<Setup>(() => {
-		const now = book.job.setup;
-		const kinds = { ...now.kinds };
-		for (const kind of KINDS) {
+		const length = (text: string) => {
+			const entry = read(text);
+			return entry?.ok ? entry.text : undefined;
+		};
+		const changed = (kind: Kind) => {
 			const { spring, lift, school } = changes[kind];
 			const card = springs.find(({ part }) => part.id === spring)?.part;
-			const entry = read(lift);
-			if (card) kinds[kind] = { ...kinds[kind], spring: card };
-			if (entry?.ok) kinds[kind] = withLift(kinds[kind], entry.text);
-			if (school)
-				kinds[kind] = { ...kinds[kind], aim: aimAs(school, book.sheet.kinds[kind], kinds[kind]) };
-		}
-		const limits = { ...now.limits };
-		for (const key of ['bindFloor', 'sealFloor'] as const) {
-			const entry = read(floors[key]);
-			if (entry?.ok) limits[key] = entry.text;
-		}
-		return { ...now, kinds, limits };
+			const valve = length(lift);
+			return {
+				...(card && { spring: card }),
+				...(valve !== undefined && { lift: valve }),
+				...(school && { school })
+			};
+		};
+		const [bindFloor, sealFloor] = [length(floors.bindFloor), length(floors.sealFloor)];
+		return withScenario(book.job.setup, book.sheet, {
+			kinds: { intake: changed('intake'), exhaust: changed('exhaust') },
+			limits: { ...(bindFloor && { bindFloor }), ...(sealFloor && { sealFloor }) }
+		});
 	});
 	const isChanged = $derived(
 		Object.values(floors).some(Boolean) ||

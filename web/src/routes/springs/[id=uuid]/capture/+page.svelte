@@ -5,11 +5,10 @@
 	import {
 		cardLine,
 		correctionInForce,
-		dialTarget,
+		dialTargets,
 		frameOf,
 		frameStiffness,
 		lengthOf,
-		mm,
 		readEntry,
 		storedEnergy,
 		sweepFigures,
@@ -119,15 +118,13 @@
 	);
 	const targets = $derived.by(() => {
 		if (!fixtureRead.ok) return [];
-		const at = (name: string, height: number) => ({
-			name,
-			dial: dialTarget(mm(height), lengthOf(fixtureRead.text))
-		});
+		const fixed = lengthOf(fixtureRead.text);
+		const to = dialTargets(seat, lift, fixed, card ? lengthOf(card.bind) : null);
 		return [
-			at('seat', seat),
-			at('half lift', seat - lift / 2),
-			at('full lift', seat - lift),
-			...(card ? [at('solid, by the card', lengthOf(card.bind))] : [])
+			{ name: 'seat', dial: to.seat },
+			{ name: 'half lift', dial: to.halfLift },
+			{ name: 'full lift', dial: to.fullLift },
+			...(to.solid === null ? [] : [{ name: 'solid, by the card', dial: to.solid }])
 		];
 	});
 	const energy = $derived(card ? storedEnergy(cardLine(card), lengthOf(card.bind)) : null);
