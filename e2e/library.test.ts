@@ -109,6 +109,7 @@ describe('files', () => {
 			'locks',
 			'locator',
 			'shim',
+			'follower shim',
 			'seal',
 			'valve',
 			'lash cap',

@@ -9,6 +9,7 @@ import { inches, mm } from '../units/quantity.ts';
 import {
 	camEvents,
 	expectedHot,
+	followerShelf,
 	followerSwaps,
 	growthOf,
 	perTurn,
@@ -204,5 +205,26 @@ describe('shims of followers', () => {
 		expect(stock('98 x 2', 'in')).toEqual([{ thickness: '0.098 in', count: 2 }]);
 		expect(stock('2.50 x 4; 2.50', 'mm')).toEqual([{ thickness: '2.50 mm', count: 5 }]);
 		expect(stock('250 x 4', 'mm')).toMatch(/“250 x 4” reads as 250 mm, which is no follower shim/);
+	});
+});
+
+describe('the shelf for the followers', () => {
+	const shim = (thickness: string, stock: number | null) => ({
+		part: { id: `of ${thickness}`, name: thickness, thickness },
+		stock
+	});
+	it('is the shop’s count, and the job’s of sizes that the library does not have', () => {
+		const job = {
+			setup: {
+				followerStock: [
+					{ thickness: '2.50 mm', count: 9 },
+					{ thickness: '2.55 mm', count: 1 }
+				]
+			}
+		} as Parameters<typeof followerShelf>[0];
+		expect(followerShelf(job, [shim('2.50 mm', 2), shim('2.60 mm', null)])).toEqual([
+			{ thickness: 2.5, count: 2, part: 'of 2.50 mm' },
+			{ thickness: 2.55, count: 1, part: null }
+		]);
 	});
 });

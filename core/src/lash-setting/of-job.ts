@@ -3,6 +3,7 @@ import { partsOf } from '../document/resolve-parts.ts';
 import { ratioOf } from '../figures/valve-kind.ts';
 import type { Job, KindSetup, StationEntry } from '../document/schema.ts';
 import type { Sheet } from '../evaluation/sheet.ts';
+import type { LibraryPart } from '../part/schema.ts';
 import { isPlausible, readEntry } from '../units/entry.ts';
 import { lengthOf, mm, type LengthUnit, type Millimetres } from '../units/quantity.ts';
 import { changePerTurn, hotLash, plungerPerTurn, turnsFor, usualGrowth } from '../lash/adjuster.ts';
@@ -83,8 +84,38 @@ export function expectedHot(job: Job, { lash }: KindSetup): Millimetres | null {
 	return lash?.engine === 'cold' && growth ? hotLash(lengthOf(lash.setting), growth.growth) : null;
 }
 
-/** The shims of the followers, and where each is to go; empty where they are not measured. */
-export function followerSwaps(job: Job, sheet: Sheet): SwapStep[] {
+/** A follower shim of the shop's library. */
+export type ShelvedFollowerShim = Pick<LibraryPart<'follower shim'>, 'part' | 'stock'>;
+
+/**
+ * What lies on the shelf for the followers of a job: the shop's own count, and the job's of
+ * sizes that the library does not count.
+ */
+export function followerShelf(
+	{ setup }: Job,
+	library: readonly ShelvedFollowerShim[]
+): { thickness: Millimetres; count: number; part: string | null }[] {
+	const counted = library.flatMap(({ part, stock }) =>
+		stock === null ? [] : [{ thickness: lengthOf(part.thickness), count: stock, part: part.id }]
+	);
+	const known = new Set(counted.map(({ thickness }) => thickness));
+	const own = (setup.followerStock ?? []).flatMap(({ thickness: text, count }) => {
+		const thickness = lengthOf(text);
+		return known.has(thickness) ? [] : [{ thickness, count, part: null }];
+	});
+	return [...counted, ...own];
+}
+
+/**
+ * The shims of the followers, and where each is to go; empty where they are not measured.
+ *
+ * @param library follower shims that the shop counts
+ */
+export function followerSwaps(
+	job: Job,
+	sheet: Sheet,
+	library: readonly ShelvedFollowerShim[] = []
+): SwapStep[] {
 	const followers = job.stations.flatMap((entry): Follower[] => {
 		const station = sheet.stations.find(({ label }) => label === entry.label);
 		const shim = station?.inForce['follower shim'];
@@ -103,11 +134,7 @@ export function followerSwaps(job: Job, sheet: Sheet): SwapStep[] {
 			}
 		];
 	});
-	const stock = (job.setup.followerStock ?? []).map(({ thickness, count }) => ({
-		thickness: lengthOf(thickness),
-		count
-	}));
-	return swapPlan(followers, stock);
+	return swapPlan(followers, followerShelf(job, library));
 }
 
 /** Shims thinner or thicker than these are asked about, in millimetres. */

@@ -179,6 +179,13 @@ export const Shim = z.strictObject({
 	outside: PositiveSize.optional()
 });
 
+/** A shim of a follower, under it or in its top, that sets the lash. */
+export const FollowerShim = z.strictObject({
+	...common,
+	thickness: PositiveSize,
+	outside: PositiveSize.optional()
+});
+
 export const Seal = z.strictObject({
 	...common,
 	/** Height of the top above the guide, pushed home. */
@@ -250,6 +257,7 @@ export const SCHEMA_OF = {
 	locks: Locks,
 	locator: Locator,
 	shim: Shim,
+	'follower shim': FollowerShim,
 	seal: Seal,
 	valve: Valve,
 	'lash cap': LashCap,

@@ -6,6 +6,7 @@ export const PART_SORTS = [
 	'locks',
 	'locator',
 	'shim',
+	'follower shim',
 	'seal',
 	'valve',
 	'lash cap',

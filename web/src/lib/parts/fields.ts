@@ -108,6 +108,10 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 		shown(field('inside', 'Inside diameter')),
 		shown(field('outside', 'Outside diameter'))
 	],
+	'follower shim': [
+		shown(field('thickness', 'Thickness')),
+		shown(field('outside', 'Outside diameter'))
+	],
 	seal: [
 		shown(stem),
 		shown(field('outside', 'Outside diameter')),

@@ -1,6 +1,12 @@
 /** The shop's library of parts. What lies on the shelf of each is `stock.ts`. */
 import { sql } from 'kysely';
-import type { LibraryPart, PartSort, Person, ShelvedShim } from '@zinc-ledger/core';
+import type {
+	LibraryPart,
+	PartSort,
+	Person,
+	ShelvedFollowerShim,
+	ShelvedShim
+} from '@zinc-ledger/core';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
 import { setCount } from './stock';
@@ -72,6 +78,14 @@ export async function countedShims(db: Database): Promise<ShelvedShim[]> {
 		.orderBy(sql`doc ->> 'name'`)
 		.execute();
 	return rows.map(({ doc, stock }) => ({ part: doc as ShelvedShim['part'], stock }));
+}
+
+/** The follower shims that the library counts. */
+export async function countedFollowerShims(db: Database): Promise<ShelvedFollowerShim[]> {
+	const all = await listParts(db, { sort: 'follower shim' });
+	return all.flatMap((part) =>
+		part.sort === 'follower shim' && part.stock !== null && !part.retired ? [part] : []
+	);
 }
 
 /** A part with its revision, which a change must name. */

@@ -1,8 +1,10 @@
 <script lang="ts">
 	/** Lash and preload on the engine: the order to set in, how far to turn, hot, drift, shims of followers. */
+	import { invalidateAll } from '$app/navigation';
 	import {
 		camEvents,
 		expectedHot,
+		followerShelf,
 		followerSwaps,
 		growthOf,
 		KINDS,
@@ -22,6 +24,7 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
 
+	let { data } = $props();
 	const book = getBook();
 	const bench = getBench();
 	const root = $derived(`/jobs/${book.job.id}`);
@@ -39,7 +42,22 @@
 		KINDS.some((kind) => book.job.setup.kinds[kind].lifter?.type.endsWith('bucket')) ||
 			book.sheet.measured['follower shim'] > 0
 	);
-	const swaps = $derived(followerSwaps(book.job, book.sheet));
+	const swaps = $derived(followerSwaps(book.job, book.sheet, data.followerShims));
+	/** Shims of the plan that the shop's library counts, by part. */
+	const onShelf = $derived.by(() => {
+		const wanted = new Map<string, number>();
+		for (const { from, shim } of swaps) {
+			if (from.sort !== 'stock') continue;
+			const size = followerShelf(book.job, data.followerShims).find(
+				({ thickness, part }) => part !== null && thickness === shim
+			);
+			if (size?.part) wanted.set(size.part, (wanted.get(size.part) ?? 0) + 1);
+		}
+		return [...wanted];
+	});
+	const takenHere = $derived(
+		data.followerShims.filter(({ part }) => (data.taken[part.id] ?? 0) > 0)
+	);
 	const moving = $derived(swaps.filter(({ from }) => from.sort !== 'stays'));
 	const drifted = $derived(book.sheet.stations.filter(({ lashDrift }) => lashDrift !== null));
 
@@ -74,6 +92,15 @@
 			return;
 		}
 		problem = await book.changeSetup({ ...book.job.setup, followerStock: read.stock });
+	}
+
+	/** Takes parts off the shop's shelf, or gives them back where the counts are less than 0. */
+	async function take(counts: readonly (readonly [part: string, count: number])[]) {
+		for (const [part, count] of counts) {
+			problem = await book.takeParts(part, count);
+			if (problem !== null) break;
+		}
+		await invalidateAll();
 	}
 
 	const words = {
@@ -195,7 +222,7 @@
 				<form class="mt-2 flex items-end gap-3" onsubmit={keepShelf}>
 					<TextField
 						class="flex-1"
-						label="On the shelf, {bench.units.length}"
+						label="Not in the library, {bench.units.length}"
 						hint="size x count, with commas; a size in the other unit names it: 2.50 mm x 4"
 						bind:value={shelf}
 						figure
@@ -205,6 +232,23 @@
 				<p class="mb-2">
 					<a class="button" href="{root}/round?of=follower-shim">Measure the shims</a>
 				</p>
+				{#if onShelf.length > 0 || takenHere.length > 0}
+					<p class="mb-2 flex flex-wrap gap-2">
+						{#if onShelf.length > 0}
+							<button class="button" onclick={() => take(onShelf)}>
+								Take {onShelf.reduce((sum, [, count]) => sum + count, 0)} off the shelf
+							</button>
+						{/if}
+						{#if takenHere.length > 0}
+							<button
+								class="button"
+								onclick={() => take(takenHere.map(({ part }) => [part.id, -data.taken[part.id]!]))}
+							>
+								Give back {takenHere.reduce((sum, { part }) => sum + data.taken[part.id]!, 0)}
+							</button>
+						{/if}
+					</p>
+				{/if}
 				{#if swaps.length > 0}
 					<p class="mt-1">
 						<b>{moving.length}</b> of {swaps.length} change:

@@ -1,0 +1,11 @@
+import { ask } from '$lib/server/ask';
+import { countedFollowerShims } from '$lib/server/parts';
+import { takenBy } from '$lib/server/stock';
+
+export const load = async ({ params }) => {
+	const { followerShims, taken } = await ask(async (db) => ({
+		followerShims: await countedFollowerShims(db),
+		taken: await takenBy(db, params.id)
+	}));
+	return { followerShims, taken: Object.fromEntries(taken) };
+};
