@@ -445,7 +445,7 @@ describe('a shim-follower twin cam', () => {
 		await goRound(path, 'lash', (label) => lash.get(label) ?? '0.20 mm', 'two-positions');
 		await goRound(path, 'follower shim', (label) => shim.get(label) ?? '2.50 mm');
 		await browser.go(`${path}/lash`);
-		await browser.fill('Not in the library, in', '2.60 mm x 4, 2.65 mm x 1');
+		await browser.fill('Counted for this job, in', '2.60 mm x 4, 2.65 mm x 1');
 		await browser.press(Key.ENTER);
 		await browser.sees('2 swapped, 1 off the shelf');
 		const plan = await browser.text('table[aria-label="Swap plan"]');

@@ -222,8 +222,8 @@
 				<form class="mt-2 flex items-end gap-3" onsubmit={keepShelf}>
 					<TextField
 						class="flex-1"
-						label="Not in the library, {bench.units.length}"
-						hint="size x count, with commas; a size in the other unit names it: 2.50 mm x 4"
+						label="Counted for this job, {bench.units.length}"
+						hint="size x count, with commas: 2.50 mm x 4. Sizes that the library counts come off its shelf."
 						bind:value={shelf}
 						figure
 					/>
