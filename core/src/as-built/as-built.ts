@@ -14,7 +14,7 @@ export interface Planned {
  * The verdict on a height measured with everything fitted. Beyond the tolerance
  * it is a stop, with what that distance looks like.
  */
-export function builtVerdict(
+export function asBuiltVerdict(
 	measured: Millimetres,
 	planned: Planned,
 	tolerance: Millimetres,

@@ -5,7 +5,7 @@ import { readJob } from '../document/file.ts';
 import type { AssemblyStep, Job } from '../document/schema.ts';
 import { INCH_POUND } from '../units/display.ts';
 import { showPhrase } from '../units/phrase.ts';
-import { doneSteps, halfBuilt, inWay, lackingFor, nextStep } from './progress.ts';
+import { doneSteps, halfBuilt, inWay, firstMissingPrerequisite, nextStep } from './progress.ts';
 import { assemblySteps, lockHalves, type Step } from './steps.ts';
 
 const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
@@ -121,14 +121,14 @@ describe('progress', () => {
 	const [count, ...rest] = steps as [Step, ...Step[]];
 	it('nothing comes before the locks are counted out', () => {
 		expect(nextStep(steps, doneSteps(steps, []))).toBe(count);
-		expect(lackingFor(rest[0]!, steps, new Map())).toBe(count);
+		expect(firstMissingPrerequisite(rest[0]!, steps, new Map())).toBe(count);
 		expect(said(count)).toBe(`Count the lock halves out: ${lockHalves(six)} are wanted`);
 	});
 	it('what must not be skipped cannot be: no seal before its locator', () => {
 		const done = doneSteps(steps, [entry(count, 0)]);
 		const seal = of(steps, '1I').find(({ step }) => step === 'seal')!;
-		expect(lackingFor(seal, steps, done)).not.toBeNull();
-		expect(lackingFor(of(steps, '1I')[0]!, steps, done)).toBeNull();
+		expect(firstMissingPrerequisite(seal, steps, done)).not.toBeNull();
+		expect(firstMissingPrerequisite(of(steps, '1I')[0]!, steps, done)).toBeNull();
 	});
 	it('resumes where it stood, by station or by step', () => {
 		const done = doneSteps(steps, [entry(count, 0), entry(of(steps, '1I')[0]!, 1)]);

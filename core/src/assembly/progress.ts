@@ -32,10 +32,14 @@ export function doneSteps(steps: readonly Step[], entries: readonly AssemblyStep
 }
 
 /** The step to do first of all those that are wanted before this one and not done; null when it may be done. */
-export function lackingFor(step: Step, steps: readonly Step[], done: Done): Step | null {
+export function firstMissingPrerequisite(
+	step: Step,
+	steps: readonly Step[],
+	done: Done
+): Step | null {
 	const key = step.needs.find((need) => !done.has(need));
 	const lacking = key === undefined ? undefined : steps.find((one) => one.key === key);
-	return lacking ? (lackingFor(lacking, steps, done) ?? lacking) : null;
+	return lacking ? (firstMissingPrerequisite(lacking, steps, done) ?? lacking) : null;
 }
 
 export const WAYS = ['by station', 'by step'] as const;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { builtVerdict, likelyCause } from '../as-built/as-built.ts';
+import { asBuiltVerdict, likelyCause } from '../as-built/as-built.ts';
 import { INCH_POUND } from '../units/display.ts';
 import { showPhrase } from '../units/phrase.ts';
 import { inches, mm } from '../units/quantity.ts';
@@ -21,7 +21,7 @@ const planned = {
 };
 const tolerance = inches(0.005);
 const built = (height: number, uncertainty = 0) =>
-	builtVerdict(inches(height), planned, tolerance, uncertainty);
+	asBuiltVerdict(inches(height), planned, tolerance, uncertainty);
 const about = (apart: number) =>
 	showPhrase(likelyCause(inches(apart), planned, tolerance), INCH_POUND);
 

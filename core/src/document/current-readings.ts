@@ -11,7 +11,7 @@ export interface OpenOrder {
 }
 
 /** A station's readings that are neither struck through nor stale, newest first. */
-export type Standing = Readonly<Record<Quantity, readonly Reading[]>> & {
+export type CurrentReadings = Readonly<Record<Quantity, readonly Reading[]>> & {
 	/** Quantities that were read, and then something was done to the head. */
 	readonly stale: ReadonlyMap<Quantity, Work>;
 	/** Readings to ask about; they do not count until somebody says. */
@@ -24,7 +24,7 @@ export type Standing = Readonly<Record<Quantity, readonly Reading[]>> & {
  * The readings that stand, by station and quantity, newest first; the first
  * is in force. Two taken in the same instant go by id, which grows with time.
  */
-export function standingReadings(job: Job): ReadonlyMap<string, Standing> {
+export function currentReadings(job: Job): ReadonlyMap<string, CurrentReadings> {
 	const struck = new Set(job.voids.map((entry) => entry.reading));
 	const byStation = new Map(job.stations.map((station) => [station.label, blank()]));
 	for (const reading of job.readings) {
@@ -99,7 +99,7 @@ function withoutStale(
 	all: Record<Quantity, Reading[]>,
 	{ works, of }: LastWorks,
 	answers: ReadonlyMap<string, boolean>
-): Standing {
+): CurrentReadings {
 	const stale = new Map<Quantity, Work>();
 	const open: OpenOrder[] = [];
 	for (const quantity of QUANTITIES) {

@@ -5,7 +5,7 @@ import { frameStiffness } from '../gauge/checks.ts';
 import { checksStillWanted, gaugeInHand } from '../gauge/in-hand.ts';
 import type { Gauge, GaugeCheck } from '../gauge/schema.ts';
 import type { Job, Reading } from './schema.ts';
-import { gaugeRepeatsOf, repeatsWanted, taken, trueFigure } from './repeats.ts';
+import { gaugeRepeatsOf, repeatsWanted, meanOfRepeats, trueFigure } from './repeats.ts';
 
 const id = (n: number) => `0197a777-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const reading = (n: number, read: string, more: Partial<Reading> = {}): Reading => ({
@@ -33,15 +33,15 @@ describe('what readings come to', () => {
 		expect(trueFigure(reading(1, '40 mm', { gauge }))).toBeCloseTo(40.2, 9);
 	});
 	it('a reading of no set stands alone, the newest', () => {
-		const now = taken([reading(2, '40.10 mm'), reading(1, '40.00 mm')], height)!;
+		const now = meanOfRepeats([reading(2, '40.10 mm'), reading(1, '40.00 mm')], height)!;
 		expect([now.value, now.repeats.length, now.spread]).toEqual([mm(40.1), 1, mm(0)]);
 		// 1.96 × 0.01 ÷ √12
 		expect(now.uncertainty).toBeCloseTo(0.005658, 6);
-		expect(taken([], height)).toBeNull();
+		expect(meanOfRepeats([], height)).toBeNull();
 	});
 	it('repeats of one set are their mean, and their spread adds to the uncertainty', () => {
 		const set = id(800);
-		const now = taken(
+		const now = meanOfRepeats(
 			[
 				reading(3, '40.10 mm', { set }),
 				reading(2, '40.00 mm', { set }),
@@ -67,7 +67,7 @@ describe('what readings come to', () => {
 			reading(5, '42.00 mm', { station: '3I' })
 		];
 		const job = { readings, voids: [], setup: { limits: {} } } as unknown as Job;
-		const half = (one: Reading[]) => taken(one, height, gaugeRepeatsOf(job))!.uncertainty;
+		const half = (one: Reading[]) => meanOfRepeats(one, height, gaugeRepeatsOf(job))!.uncertainty;
 		// Two pairs 0.02 apart: sd 0.01414 by two degrees of freedom, 4.303
 		const gauge = (1.96 * 0.01) / Math.sqrt(12);
 		expect(half([readings[4]!])).toBeCloseTo(Math.hypot(4.303 * 0.01414, gauge), 4);
@@ -75,7 +75,7 @@ describe('what readings come to', () => {
 		// Nothing known: a resolution for how it repeats, or what the job says instead.
 		const alone = { ...job, readings: [readings[4]!] };
 		const unknown = (parts?: number) =>
-			taken(
+			meanOfRepeats(
 				[readings[4]!],
 				height,
 				gaugeRepeatsOf({ ...alone, setup: { limits: { unknownRepeat: parts } } } as unknown as Job)
@@ -164,7 +164,7 @@ describe('a gauge in hand', () => {
 		expect(stated.repeatability).toBe('0.02540 mm');
 		expect(stated.repeatabilityFreedom).toBeUndefined();
 		// t(37) = 2.026: a single reading by a gauge known so
-		const half = taken([reading(1, '40 mm', { gauge: shown })], height)!.uncertainty;
+		const half = meanOfRepeats([reading(1, '40 mm', { gauge: shown })], height)!.uncertainty;
 		expect(half).toBeCloseTo(Math.hypot(2.026 * 0.02, (1.96 * 0.0127) / Math.sqrt(12)), 3);
 	});
 	it('a pull on a solid block tells the frame, and is no check of height or load', () => {

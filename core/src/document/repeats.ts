@@ -16,7 +16,7 @@ export function trueFigure({ read, gauge }: Reading): number {
 	return (gauge.gain ?? 1) * siOf(read) + siOf(gauge.correction);
 }
 
-export interface Taken<Q extends number = Millimetres> {
+export interface RepeatMean<Q extends number = Millimetres> {
 	readonly value: Q;
 	readonly newest: Reading;
 	/** The repeats of the last set, newest first; a reading of no set stands alone. */
@@ -83,11 +83,11 @@ const gaugeKey = ({ gauge, quantity }: Reading) => `${quantity} ${gauge.id ?? ga
  * @param of what a reading stands for, the same for all repeats but for their scatter
  * @param repeats how the gauges repeat; by the readings' own word where left out
  */
-export function taken<Q extends number>(
+export function meanOfRepeats<Q extends number>(
 	readings: readonly Reading[],
 	of: (reading: Reading) => Q,
 	repeats: GaugeRepeats = ownRepeats
-): Taken<Q> | null {
+): RepeatMean<Q> | null {
 	const newest = readings[0];
 	if (!newest) return null;
 	const set =

@@ -49,7 +49,7 @@ export function springAt(
  * Whether a station's tag, once the set-up is changed, names another spring than
  * before or none: another set has the same tags. The same set tested anew is the same springs.
  */
-export function losesItsSpring(before: Setup, after: Setup, station: StationEntry): boolean {
+export function springReferenceLost(before: Setup, after: Setup, station: StationEntry): boolean {
 	const [old, now] = [springAt(before, station), springAt(after, station)];
 	return old !== null && (now?.set !== old.set || now.card !== old.card);
 }

@@ -8,13 +8,13 @@ import { ofLength, say } from '../units/phrase.ts';
 import { KINDS, type Kind } from '../station/layout.ts';
 import { middleOf, type Middle } from '../station/outlier.ts';
 import { worst, type State } from '../verdict/verdict.ts';
-import { standingReadings } from '../document/current-readings.ts';
+import { currentReadings } from '../document/current-readings.ts';
 import { bareFigures, kindSheet } from '../figures/valve-kind.ts';
 import { checksInForceOf, NO_CHECKS } from '../build-checks/check.ts';
 import { commonDrift } from '../figures/lash-drift.ts';
 import { findings, fitGroups, type Fitted } from '../fit/fit.ts';
 import type { Finding } from '../fit/finding.ts';
-import { sharedBy, type Shared } from '../figures/job-limits.ts';
+import { jobLimits, type JobLimits } from '../figures/job-limits.ts';
 import { forgottenOn, headsApart, heightsRead, pocketsCut } from '../figures/whole-head.ts';
 import { stationSheet } from '../figures/station.ts';
 import { partsByStation } from '../document/resolve-parts.ts';
@@ -30,8 +30,8 @@ import type { KindSheet, Remark, StationSheet } from '../figures/sheet.ts';
  * @returns the sheet; what is not known is "not measured" in it, never left out
  */
 export function evaluate(job: Job): Sheet {
-	const standing = standingReadings(job);
-	const shared = sharedBy(job);
+	const standing = currentReadings(job);
+	const shared = jobLimits(job);
 	const heights = heightsRead(job, standing, shared.repeats);
 	const bare = job.stations.flatMap(({ label, kind, head }): BareHeight[] => {
 		const read = heights.get(label);
@@ -162,7 +162,7 @@ interface BareHeight {
 /** The middle of a kind's bare heights, of one head or of all. */
 const middleAmong = (
 	heights: readonly BareHeight[],
-	{ limits }: Shared,
+	{ limits }: JobLimits,
 	kind: Kind,
 	head?: string
 ): Middle | null =>

@@ -6,7 +6,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import { evaluate } from './evaluate.ts';
 import { readJob } from '../document/file.ts';
 import { schoolsOf } from '../figures/valve-kind.ts';
-import { losesItsSpring, partsByStation, partsOf } from '../document/resolve-parts.ts';
+import { springReferenceLost, partsByStation, partsOf } from '../document/resolve-parts.ts';
 import type { Job, Reading } from '../document/schema.ts';
 import { stagesOf } from '../stages/stages.ts';
 
@@ -100,7 +100,7 @@ describe('parts of a station', () => {
 			const before = { ...job.setup, springs: set('First', ['T1', 'T2']) };
 			entry('1I').spring = 'T2';
 			const loses = (change: object) =>
-				losesItsSpring(before, { ...before, ...change }, entry('1I'));
+				springReferenceLost(before, { ...before, ...change }, entry('1I'));
 			expect(loses({ springs: set('First', ['T2']) })).toBe(false);
 			expect(loses({ springs: set('Second', ['T1', 'T2']) })).toBe(true);
 			expect(loses({ springs: set('First', ['T1']) })).toBe(true);

@@ -28,7 +28,11 @@ export const lengthRead = (reading: Reading): Millimetres => mm(trueFigure(readi
  * The tip height of the build, `E = E_m − (o − o_m) + cap`; a cap that was on
  * when it was measured is in the reading. Source: handbook §3.
  */
-export function plannedTip(reading: Reading, offset: Millimetres, parts: KindSetup): Millimetres {
+export function tipHeightForBuild(
+	reading: Reading,
+	offset: Millimetres,
+	parts: KindSetup
+): Millimetres {
 	const then = reading.inPlace;
 	const cap = lengthOf(parts.lashCap?.thickness ?? '0 mm') - lengthOf(then.lashCap ?? '0 mm');
 	return tipHeight(lengthRead(reading), {
@@ -55,7 +59,11 @@ function undersideHigher({ inPlace }: Reading, { retainer }: KindSetup): Millime
 }
 
 /** The seal gap of the build, from the gap as measured. */
-export function plannedGap(reading: Reading, offset: Millimetres, parts: KindSetup): Millimetres {
+export function sealGapForBuild(
+	reading: Reading,
+	offset: Millimetres,
+	parts: KindSetup
+): Millimetres {
 	const then = reading.inPlace;
 	const taller =
 		then.sealHeight && parts.seal?.height
@@ -73,18 +81,18 @@ export function plannedGap(reading: Reading, offset: Millimetres, parts: KindSet
  * Rocker to retainer of the build, `R = R_m − (o − o_m) + cap`, by the same
  * rule as the tip. Source: handbook §3.
  */
-export const plannedRocker = plannedTip;
+export const rockerClearanceForBuild = tipHeightForBuild;
 
 /**
  * Retainer to seal at full lift, read there: locks, seals and retainers move it as
  * they move the closed gap, and a lifter that pumps up takes its part off (handbook §3).
  */
-export const plannedGapAtLift = (
+export const sealGapAtLiftForBuild = (
 	reading: Reading,
 	offset: Millimetres,
 	parts: KindSetup,
 	pumpUp: Millimetres
-): Millimetres => mm(plannedGap(reading, offset, parts) - pumpUp);
+): Millimetres => mm(sealGapForBuild(reading, offset, parts) - pumpUp);
 
 const totalOf = (lengths: readonly number[]) =>
 	mm(lengths.reduce((sum, length) => sum + length, 0));

@@ -1,7 +1,7 @@
 /** Installed height: against its aim, against its kind, and as it was built. Source: handbook §3 and §4. */
 import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
 import { ofLength, say } from '../units/phrase.ts';
-import { builtVerdict } from '../as-built/as-built.ts';
+import { asBuiltVerdict } from '../as-built/as-built.ts';
 import { judge, notMeasured, type Limit, type Verdict } from '../verdict/verdict.ts';
 import { around, judgedOr, resolutionOf, unjudged } from './judging.ts';
 import type { StationRead } from './read.ts';
@@ -79,5 +79,5 @@ export function asBuiltHeight({
 }: StationRead): Verdict<Millimetres> | null {
 	if (!read.built || height === null) return null;
 	const { value, uncertainty } = read.built;
-	return builtVerdict(value, { height, ...build }, limits.heightTolerance, uncertainty);
+	return asBuiltVerdict(value, { height, ...build }, limits.heightTolerance, uncertainty);
 }

@@ -5,7 +5,7 @@ import type { Job, Limits } from '../document/schema.ts';
 import { gaugeRepeatsOf, type GaugeRepeats } from '../document/repeats.ts';
 
 /** Limits and stock, read from the set-up once. */
-export interface Shared {
+export interface JobLimits {
 	readonly limits: ReturnType<typeof limitFigures>;
 	readonly stock: readonly ShimStock[];
 	readonly railTip: Millimetres;
@@ -13,7 +13,7 @@ export interface Shared {
 	readonly repeats: GaugeRepeats;
 }
 
-export function sharedBy(job: Job): Shared {
+export function jobLimits(job: Job): JobLimits {
 	const { setup } = job;
 	return {
 		limits: limitFigures(setup.limits),

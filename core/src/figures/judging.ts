@@ -1,7 +1,7 @@
 /** What the figures of a station are judged with: limits, their words, and figures without any. */
 import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/quantity.ts';
 import { ofLoad, say, type Phrase } from '../units/phrase.ts';
-import type { Taken } from '../document/repeats.ts';
+import type { RepeatMean } from '../document/repeats.ts';
 import { judge, notMeasured, type Limit, type Verdict } from '../verdict/verdict.ts';
 
 /** A verdict, or "not measured" with the reason where there is no limit to judge a figure by. */
@@ -43,7 +43,8 @@ export function band(name: string, load: Newtons, part: number): Limit<Newtons>[
 }
 
 /** The gauge that the newest reading was taken with shows no less than this. */
-export const resolutionOf = ({ newest }: Taken): Millimetres => lengthOf(newest.gauge.resolution);
+export const resolutionOf = ({ newest }: RepeatMean): Millimetres =>
+	lengthOf(newest.gauge.resolution);
 
 export const percent = (part: number): string => `${(100 * part).toFixed(0)} %`;
 

@@ -2,7 +2,7 @@
 import { lengthRead } from './adjust-to-build.ts';
 import type { Reading } from '../document/schema.ts';
 import type { Remark } from './sheet.ts';
-import { taken } from '../document/repeats.ts';
+import { meanOfRepeats } from '../document/repeats.ts';
 import { ofLength, say } from '../units/phrase.ts';
 import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
 
@@ -26,7 +26,7 @@ export function lashDrift(readings: readonly Reading[]): Millimetres | null {
 			(engine ?? 'cold') === (newest.engine ?? 'cold') &&
 			Date.parse(at) < Date.parse(newest.at)
 	);
-	const [now, then] = [taken(readings, lengthRead), taken(before, lengthRead)];
+	const [now, then] = [meanOfRepeats(readings, lengthRead), meanOfRepeats(before, lengthRead)];
 	return now && then ? mm(now.value - then.value) : null;
 }
 

@@ -3,18 +3,18 @@ import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/
 import { installedHeight } from '../station/stack.ts';
 import { pumpUpOf, type Lift } from '../lift/lift.ts';
 import type { StationChecks } from '../build-checks/check.ts';
-import type { Standing } from '../document/current-readings.ts';
+import type { CurrentReadings } from '../document/current-readings.ts';
 import { ROCKER_GAPS } from '../document/quantities.ts';
-import { taken, trueFigure, type Taken } from '../document/repeats.ts';
+import { meanOfRepeats, trueFigure, type RepeatMean } from '../document/repeats.ts';
 import type { Inspection, Job, KindSetup, StationEntry } from '../document/schema.ts';
 import {
 	lengthRead,
-	plannedGap,
-	plannedGapAtLift,
-	plannedRocker,
-	plannedTip
+	sealGapForBuild,
+	sealGapAtLiftForBuild,
+	rockerClearanceForBuild,
+	tipHeightForBuild
 } from './adjust-to-build.ts';
-import type { Shared } from './job-limits.ts';
+import type { JobLimits } from './job-limits.ts';
 import type { KindSheet } from './sheet.ts';
 
 export interface StationQuestion {
@@ -22,14 +22,14 @@ export interface StationQuestion {
 	readonly station: StationEntry;
 	/** What stands here: the kind's parts, or the station's own. */
 	readonly parts: KindSetup;
-	readonly standing: Standing;
+	readonly standing: CurrentReadings;
 	readonly seen: Inspection | undefined;
 	readonly checks: StationChecks;
 	/** What stations with these parts have in common. */
 	readonly kind: KindSheet;
-	readonly shared: Shared;
+	readonly shared: JobLimits;
 	/** Its bare height, as read. */
-	readonly height: Taken | null;
+	readonly height: RepeatMean | null;
 	/** Whether it is open if a part was forgotten on this whole head: nothing is advised until somebody says. */
 	readonly isAsked: boolean;
 }
@@ -46,16 +46,16 @@ export interface StationRead extends Omit<StationQuestion, 'height'> {
 	readonly pumpUp: Millimetres;
 	/** Means of repeats, made to the build; null where nobody read them. */
 	readonly read: {
-		readonly height: Taken | null;
-		readonly gap: Taken | null;
-		readonly gapAtLift: Taken | null;
-		readonly tip: Taken | null;
+		readonly height: RepeatMean | null;
+		readonly gap: RepeatMean | null;
+		readonly gapAtLift: RepeatMean | null;
+		readonly tip: RepeatMean | null;
 		/** Rocker to retainer, closed, at half and at full lift. */
-		readonly rockers: readonly (Taken | null)[];
-		readonly headLoad: Taken<Newtons> | null;
-		readonly lash: Taken | null;
-		readonly built: Taken | null;
-		readonly preload: Taken | null;
+		readonly rockers: readonly (RepeatMean | null)[];
+		readonly headLoad: RepeatMean<Newtons> | null;
+		readonly lash: RepeatMean | null;
+		readonly built: RepeatMean | null;
+		readonly preload: RepeatMean | null;
 	};
 	readonly bare: Millimetres | null;
 	/** Installed height without shims, and with those of the build. */
@@ -80,20 +80,32 @@ export function stationRead(question: StationQuestion): StationRead {
 	const pumpUp = kind.lift ? pumpUpOf(kind.lift) : mm(0);
 	const read = {
 		height: heightTaken,
-		gap: taken(standing['seal gap'], (one) => plannedGap(one, lockOffset, parts), repeats),
-		gapAtLift: taken(
-			standing['seal gap at lift'],
-			(one) => plannedGapAtLift(one, lockOffset, parts, pumpUp),
+		gap: meanOfRepeats(
+			standing['seal gap'],
+			(one) => sealGapForBuild(one, lockOffset, parts),
 			repeats
 		),
-		tip: taken(standing['tip height'], (one) => plannedTip(one, lockOffset, parts), repeats),
-		rockers: ROCKER_GAPS.map((quantity) =>
-			taken(standing[quantity], (one) => plannedRocker(one, lockOffset, parts), repeats)
+		gapAtLift: meanOfRepeats(
+			standing['seal gap at lift'],
+			(one) => sealGapAtLiftForBuild(one, lockOffset, parts, pumpUp),
+			repeats
 		),
-		headLoad: taken(standing['seat load'], (one) => newtons(trueFigure(one)), repeats),
-		lash: taken(standing.lash, lengthRead, repeats),
-		built: taken(standing['built height'], lengthRead, repeats),
-		preload: taken(standing.preload, lengthRead, repeats)
+		tip: meanOfRepeats(
+			standing['tip height'],
+			(one) => tipHeightForBuild(one, lockOffset, parts),
+			repeats
+		),
+		rockers: ROCKER_GAPS.map((quantity) =>
+			meanOfRepeats(
+				standing[quantity],
+				(one) => rockerClearanceForBuild(one, lockOffset, parts),
+				repeats
+			)
+		),
+		headLoad: meanOfRepeats(standing['seat load'], (one) => newtons(trueFigure(one)), repeats),
+		lash: meanOfRepeats(standing.lash, lengthRead, repeats),
+		built: meanOfRepeats(standing['built height'], lengthRead, repeats),
+		preload: meanOfRepeats(standing.preload, lengthRead, repeats)
 	};
 	const bare = heightTaken?.value ?? null;
 	const stack = { locator: build.locator, lockOffset, retainerLanding };
@@ -121,7 +133,11 @@ export function stationRead(question: StationQuestion): StationRead {
 }
 
 /** What lash takes off the lift: the one measured, in the state it is set in, else the setting. */
-function lashAtLift({ job, parts }: StationQuestion, lash: Taken | null, lift: Lift): Millimetres {
+function lashAtLift(
+	{ job, parts }: StationQuestion,
+	lash: RepeatMean | null,
+	lift: Lift
+): Millimetres {
 	const asSet = mm(lift.gross - lift.net);
 	if (job.setup.lifters === 'hydraulic' || !lash) return asSet;
 	const isComparable = (lash.newest.engine ?? 'cold') === (parts.lash?.engine ?? 'cold');

@@ -1,14 +1,14 @@
 /** Rocker to retainer, and the tip above it. Source: handbook §6. */
 import { mm, type Millimetres } from '../units/quantity.ts';
 import { ofLength, say } from '../units/phrase.ts';
-import type { Taken } from '../document/repeats.ts';
+import type { RepeatMean } from '../document/repeats.ts';
 import { judge, type Limit, type Verdict } from '../verdict/verdict.ts';
 import { judgedOr, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 
 /** The least of closed, half and full lift; null where nobody measured it. */
 export function rockerClearance({ read, shared }: StationRead): Verdict<Millimetres> | null {
-	const rocker = read.rockers.reduce<Taken | null>(
+	const rocker = read.rockers.reduce<RepeatMean | null>(
 		(least, one) => (one && (!least || one.value < least.value) ? one : least),
 		null
 	);

@@ -10,11 +10,11 @@ import {
 	type ShimRoom,
 	type ShimStock
 } from '../plan/shim.ts';
-import type { Shared } from './job-limits.ts';
+import type { JobLimits } from './job-limits.ts';
 import type { KindSheet, Outcome, StationSheet } from './sheet.ts';
 
 export function shimAdvice(
-	{ limits, stock }: Shared,
+	{ limits, stock }: JobLimits,
 	kind: KindSheet,
 	unshimmed: Millimetres,
 	present: readonly Millimetres[],

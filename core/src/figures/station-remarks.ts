@@ -4,7 +4,7 @@ import { ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
 import { seenOn } from '../inspection/inspection.ts';
 import { holdsVacuum, passagesAtFault, type StationChecks } from '../build-checks/check.ts';
 import type { Passage } from '../document/check-words.ts';
-import { madeStaleBy, type Standing } from '../document/current-readings.ts';
+import { madeStaleBy, type CurrentReadings } from '../document/current-readings.ts';
 import { orderSubject } from '../document/reading-time.ts';
 import { bareHeightOf } from './adjust-to-build.ts';
 import type { Quantity } from '../document/quantities.ts';
@@ -25,7 +25,7 @@ export function apartRemedy(apart: Millimetres, reading: Reading, locator: Milli
 }
 
 /** Readings of one figure that lie further apart than their gauge can explain. */
-export function disagreements(standing: Standing): Remark[] {
+export function disagreements(standing: CurrentReadings): Remark[] {
 	const [newest, before] = standing['installed height'];
 	if (!newest || !before) return [];
 	const apart = Math.abs(bareHeightOf(newest) - bareHeightOf(before));
@@ -51,7 +51,7 @@ const READ_AS: Readonly<Record<Quantity, string>> = {
 	'follower shim': 'Follower shim'
 };
 
-export function staleReadings(standing: Standing): Remark[] {
+export function staleReadings(standing: CurrentReadings): Remark[] {
 	return [...standing.stale].map(([quantity, work]) => ({
 		state: 'not measured',
 		text: [`${READ_AS[quantity]} was read before the ${work}: measure again`]
@@ -80,7 +80,7 @@ export function staleChecks(
 }
 
 /** Readings that only a person can put before or after what was done to the head. */
-export function orderQuestions(standing: Standing): Remark[] {
+export function orderQuestions(standing: CurrentReadings): Remark[] {
 	return standing.open.map(({ reading, work }) => ({
 		state: 'not measured',
 		about: 'order',

@@ -3,7 +3,7 @@ import { mm } from '../units/quantity.ts';
 import { storedEnergy } from '../spring/curve.ts';
 import { pistonVerdict } from '../build-checks/check.ts';
 import { byAlarm, worst, type Verdict } from '../verdict/verdict.ts';
-import type { Standing } from '../document/current-readings.ts';
+import type { CurrentReadings } from '../document/current-readings.ts';
 import { QUANTITIES } from '../document/quantities.ts';
 import { movingMass } from '../mass/mass.ts';
 import { bindMargin } from './bind-margin.ts';
@@ -132,7 +132,7 @@ function remarkOf(verdict: Verdict | null): Remark[] {
 	return verdict.remedy.length > 0 ? [{ state: verdict.state, text: verdict.remedy }] : [];
 }
 
-function inForceOf(standing: Standing): StationSheet['inForce'] {
+function inForceOf(standing: CurrentReadings): StationSheet['inForce'] {
 	const inForce: StationSheet['inForce'] = {};
 	for (const quantity of QUANTITIES) {
 		const [newest] = standing[quantity];

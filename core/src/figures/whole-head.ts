@@ -5,14 +5,14 @@ import type { Middle } from '../station/outlier.ts';
 import { ofLength, say } from '../units/phrase.ts';
 import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
 import { makesStale } from '../document/head-work.ts';
-import { worksDone, type Standing } from '../document/current-readings.ts';
+import { worksDone, type CurrentReadings } from '../document/current-readings.ts';
 import { partsOf } from '../document/resolve-parts.ts';
 import { bareHeightOf } from './adjust-to-build.ts';
-import type { Shared } from './job-limits.ts';
+import type { JobLimits } from './job-limits.ts';
 import type { Decision, Job, KindSetup, Reading, StationEntry } from '../document/schema.ts';
 import type { KindSheet, Remark } from './sheet.ts';
 import { installedHeight } from '../station/stack.ts';
-import { taken, type GaugeRepeats, type Taken } from '../document/repeats.ts';
+import { meanOfRepeats, type GaugeRepeats, type RepeatMean } from '../document/repeats.ts';
 
 /** What a decision is about that says no part was forgotten on a head. */
 export const forgottenSubject = (head: string, part: Forgettable) =>
@@ -27,12 +27,12 @@ const isAnswered = (decisions: readonly Decision[], subject: string, answer = fa
 /** The bare height of every station that was read, by label. */
 export const heightsRead = (
 	job: Job,
-	standing: ReadonlyMap<string, Standing>,
+	standing: ReadonlyMap<string, CurrentReadings>,
 	repeats: GaugeRepeats
-): ReadonlyMap<string, Taken> =>
+): ReadonlyMap<string, RepeatMean> =>
 	new Map(
 		job.stations.flatMap(({ label }) => {
-			const read = taken(standing.get(label)!['installed height'], bareHeightOf, repeats);
+			const read = meanOfRepeats(standing.get(label)!['installed height'], bareHeightOf, repeats);
 			return read ? [[label, read] as const] : [];
 		})
 	);
@@ -43,9 +43,9 @@ export const heightsRead = (
  */
 export function forgottenOn(
 	job: Job,
-	heights: ReadonlyMap<string, Taken>,
+	heights: ReadonlyMap<string, RepeatMean>,
 	kindOf: (entry: StationEntry) => KindSheet,
-	{ limits }: Shared,
+	{ limits }: JobLimits,
 	partsAt: (entry: StationEntry) => KindSetup = (entry) => partsOf(job.setup, entry)
 ): ReadonlyMap<string, Remark> {
 	const asked = new Map<string, Remark>();
@@ -121,7 +121,7 @@ export function pocketsCut({ headWork, decisions }: Job): Remark[] {
 export function headsApart(
 	job: Job,
 	middles: ReadonlyMap<string, Readonly<Record<Kind, Middle | null>>>,
-	{ limits }: Shared
+	{ limits }: JobLimits
 ): Remark[] {
 	const [first, second] = job.heads.map(({ id }) => middles.get(id));
 	if (!first || !second) return [];

@@ -155,7 +155,7 @@ export function pickList(
 }
 
 /** Greatest less least seat load of each kind, in newtons, and the shims in the build. */
-export function evenness(job: Job): { spread: Record<Kind, Newtons | null>; shims: number } {
+export function loadSpread(job: Job): { spread: Record<Kind, Newtons | null>; shims: number } {
 	const { seatLoads } = evaluate(job);
 	return {
 		spread: Object.fromEntries(

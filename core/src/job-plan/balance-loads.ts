@@ -20,7 +20,7 @@ const WIDEST_MARGIN = 20;
  *
  * @param kindOf the kind of each station, by its index
  */
-export function evenly(
+export function balanceLoads(
 	chosen: readonly BuildChoice[],
 	choices: readonly BuildChoice[],
 	springs: number,

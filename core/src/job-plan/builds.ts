@@ -13,19 +13,19 @@ import {
 	type Millimetres,
 	type Newtons
 } from '../units/quantity.ts';
-import type { Standing } from '../document/current-readings.ts';
+import type { CurrentReadings } from '../document/current-readings.ts';
 import {
 	bareHeightOf,
-	plannedGap,
-	plannedGapAtLift,
-	plannedRocker,
-	plannedTip
+	sealGapForBuild,
+	sealGapAtLiftForBuild,
+	rockerClearanceForBuild,
+	tipHeightForBuild
 } from '../figures/adjust-to-build.ts';
 import { ROCKER_GAPS } from '../document/quantities.ts';
 import type { KindSetup, StationEntry } from '../document/schema.ts';
-import type { Shared } from '../figures/job-limits.ts';
+import type { JobLimits } from '../figures/job-limits.ts';
 import type { KindSheet } from '../figures/sheet.ts';
-import { taken, type Taken } from '../document/repeats.ts';
+import { meanOfRepeats, type RepeatMean } from '../document/repeats.ts';
 import type { Locks } from './types.ts';
 
 /** Distances are counted in whole steps of this many millimetres. */
@@ -52,9 +52,9 @@ export interface Build {
 export interface ToBuild {
 	readonly entry: StationEntry;
 	readonly parts: KindSetup;
-	readonly standing: Standing;
+	readonly standing: CurrentReadings;
 	readonly kind: KindSheet;
-	readonly shared: Shared;
+	readonly shared: JobLimits;
 	/** Sizes that may go under it. */
 	readonly sizes: readonly ShimStock[];
 	readonly locks: readonly (Locks | null)[];
@@ -90,7 +90,7 @@ export function buildsOf(station: ToBuild): Build[] {
 /** Every way to build a station whose height is measured; none where it is not. */
 function everyBuild(station: ToBuild): Build[] {
 	const { entry, parts, standing, kind, shared } = station;
-	const bare = taken(standing['installed height'], bareHeightOf, shared.repeats);
+	const bare = meanOfRepeats(standing['installed height'], bareHeightOf, shared.repeats);
 	if (!bare) return [];
 	const own = lengthOf(entry.lockOffset ?? parts.locks?.offset ?? '0 mm');
 	const room = shimRoomOf(parts);
@@ -163,15 +163,19 @@ function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millime
 	const pumpUp = kind.lift ? pumpUpOf(kind.lift) : mm(0);
 	const liftUncertainty = kind.lift?.uncertainty ?? 0;
 	const floors: Floor[] = [];
-	const hold = (name: string, figure: Taken | null, floor: number) => {
+	const hold = (name: string, figure: RepeatMean | null, floor: number) => {
 		if (figure) floors.push(below(name, figure.value - floor, figure.uncertainty));
 	};
-	const atLift = taken(
+	const atLift = meanOfRepeats(
 		standing['seal gap at lift'],
-		(r) => plannedGapAtLift(r, offset, parts, pumpUp),
+		(r) => sealGapAtLiftForBuild(r, offset, parts, pumpUp),
 		repeats
 	);
-	const closed = taken(standing['seal gap'], (r) => plannedGap(r, offset, parts), repeats);
+	const closed = meanOfRepeats(
+		standing['seal gap'],
+		(r) => sealGapForBuild(r, offset, parts),
+		repeats
+	);
 	if (atLift) hold('seal floor', atLift, limits.sealFloor);
 	else if (closed && kind.lift)
 		hold(
@@ -185,20 +189,24 @@ function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millime
 		);
 	hold(
 		'tip height',
-		taken(standing['tip height'], (r) => plannedTip(r, offset, parts), repeats),
+		meanOfRepeats(standing['tip height'], (r) => tipHeightForBuild(r, offset, parts), repeats),
 		parts.rocker?.nose === 'rail' ? railTip : 0
 	);
 	for (const gap of ROCKER_GAPS)
 		hold(
 			'rocker floor',
-			taken(standing[gap], (r) => plannedRocker(r, offset, parts), repeats),
+			meanOfRepeats(standing[gap], (r) => rockerClearanceForBuild(r, offset, parts), repeats),
 			limits.rockerFloor
 		);
 	return floors;
 }
 
 /** Floors that the height moves: bind, what the spring is known for, least seat load. */
-function floorsBelow({ parts, kind, shared }: ToBuild, height: Millimetres, bare: Taken): Floor[] {
+function floorsBelow(
+	{ parts, kind, shared }: ToBuild,
+	height: Millimetres,
+	bare: RepeatMean
+): Floor[] {
 	const { lift, bind, curve } = kind;
 	const floors: Floor[] = [];
 	if (lift && bind) {

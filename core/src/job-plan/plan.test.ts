@@ -10,9 +10,9 @@ import { planInForce } from '../stages/stages.ts';
 import { readJob } from '../document/file.ts';
 import type { Job } from '../document/schema.ts';
 import { mm, newtons, type Millimetres } from '../units/quantity.ts';
-import { evenness, pickList, shelfAfter, withoutBuilds, withPlan } from './apply.ts';
+import { loadSpread, pickList, shelfAfter, withoutBuilds, withPlan } from './apply.ts';
 import type { Build } from './builds.ts';
-import { evenly } from './balance-loads.ts';
+import { balanceLoads } from './balance-loads.ts';
 import { planJob } from './plan.ts';
 import type { PlanAnswer, PlanQuestion } from './types.ts';
 
@@ -75,8 +75,8 @@ describe('the plan of a job', () => {
 		kinds.intake.aim = { school: 'card height' };
 		kinds.exhaust.aim = { school: 'card height' };
 		const card = await found({ ...job, setup: { ...job.setup, kinds } });
-		const toCard = evenness(withPlan(job, card.stations));
-		const placed = evenness(withPlan(job, (await found(job, { placeSprings: true })).stations));
+		const toCard = loadSpread(withPlan(job, card.stations));
+		const placed = loadSpread(withPlan(job, (await found(job, { placeSprings: true })).stations));
 		expect(placed.spread.intake!).toBeLessThan(toCard.spread.intake! / 2);
 		expect(placed.spread.exhaust!).toBeLessThan(toCard.spread.exhaust! / 2);
 		expect(placed.shims).toBeLessThan(toCard.shims);
@@ -279,7 +279,9 @@ describe('the plan of a job', () => {
 		const stays = await found(toCard);
 		const placed = await found(toCard, { placeSprings: true });
 		expect(placed.worst).toBeLessThanOrEqual(stays.worst);
-		const [as, even] = [stays, placed].map(({ stations }) => evenness(withPlan(toCard, stations)));
+		const [as, even] = [stays, placed].map(({ stations }) =>
+			loadSpread(withPlan(toCard, stations))
+		);
 		expect(even!.spread.intake!).toBeLessThan(as!.spread.intake!);
 		expect(even!.spread.exhaust!).toBeLessThan(as!.spread.exhaust!);
 		expect(new Set(placed.stations.map(({ spring }) => spring)).size).toBe(12);
@@ -312,8 +314,8 @@ describe('springs evened out', () => {
 		const better = choice(0, 3, 602);
 		const shimmed = choice(0, 3, 600, [mm(0.5)]);
 		const kind = () => 'intake' as const;
-		expect(evenly(chosen, [...chosen, shimmed], 4, kind)).toEqual(chosen);
-		expect(evenly(chosen, [...chosen, shimmed, better], 4, kind)).toEqual([
+		expect(balanceLoads(chosen, [...chosen, shimmed], 4, kind)).toEqual(chosen);
+		expect(balanceLoads(chosen, [...chosen, shimmed, better], 4, kind)).toEqual([
 			better,
 			chosen[1],
 			chosen[2]
@@ -321,6 +323,6 @@ describe('springs evened out', () => {
 	});
 	it('leaves stations that keep their springs alone', () => {
 		const kept = { ...choice(0, 0, 500), spring: null };
-		expect(evenly([kept], [kept], 0, () => 'intake')).toEqual([kept]);
+		expect(balanceLoads([kept], [kept], 0, () => 'intake')).toEqual([kept]);
 	});
 });

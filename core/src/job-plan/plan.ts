@@ -6,16 +6,16 @@ import { joined, ofLength, say, type Phrase } from '../units/phrase.ts';
 import { lengthOf, type Millimetres } from '../units/quantity.ts';
 import { costOf, type Problem } from '../plan/problem.ts';
 import { solvePlan, type Answer, type HowToSolve, type Solved } from '../plan/solve.ts';
-import { standingReadings } from '../document/current-readings.ts';
+import { currentReadings } from '../document/current-readings.ts';
 import { kindSheet } from '../figures/valve-kind.ts';
 import { partsOf, springAt } from '../document/resolve-parts.ts';
 import type { ShimStock } from '../plan/shim.ts';
 import { forgottenOn, heightsRead } from '../figures/whole-head.ts';
 import type { StationEntry } from '../document/schema.ts';
-import { sharedBy } from '../figures/job-limits.ts';
+import { jobLimits } from '../figures/job-limits.ts';
 import type { KindSheet } from '../figures/sheet.ts';
 import { buildsOf, missingFor, QUANTUM, type Build, type ToBuild } from './builds.ts';
-import { evenly, type BuildChoice } from './balance-loads.ts';
+import { balanceLoads, type BuildChoice } from './balance-loads.ts';
 import { withShelf } from './shelf.ts';
 import type { PlanAnswer, PlannedStation, PlanQuestion } from './types.ts';
 
@@ -75,7 +75,7 @@ function told(question: PlanQuestion, asked: Asked, answer: Answer<BuildChoice>)
 
 function planned(asked: Asked, solved: Solved<BuildChoice>): PlanAnswer {
 	const { value, bound, proven } = solved;
-	const chosen = evenly(
+	const chosen = balanceLoads(
 		solved.chosen,
 		asked.problem.choices,
 		asked.problem.springs,
@@ -130,8 +130,8 @@ function written({ stations, springs, write }: Asked, choice: BuildChoice): Plan
 function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQuestion): Asked {
 	const job = withShelf(asking, shims ?? []);
 	const { setup } = job;
-	const shared = sharedBy(job);
-	const standing = standingReadings(job);
+	const shared = jobLimits(job);
+	const standing = currentReadings(job);
 	const isFixed = new Set(fixed);
 	// Springs of two sets may have the same tags: the card tells which is meant.
 	const kept = new Set(
@@ -261,11 +261,11 @@ function whyNot(question: PlanQuestion, entry: StationEntry): Phrase {
 	const { lockStock } = question;
 	const job = withShelf(question.job, question.shims ?? []);
 	const parts = partsOf(job.setup, entry);
-	const shared = sharedBy(job);
+	const shared = jobLimits(job);
 	const base: ToBuild = {
 		entry,
 		parts,
-		standing: standingReadings(job).get(entry.label)!,
+		standing: currentReadings(job).get(entry.label)!,
 		kind: kindSheet(entry.kind, parts, job.setup, null),
 		shared,
 		sizes: poolOf([entry], shared.stock),

@@ -27,7 +27,7 @@ export interface TestedSpring {
  * The spring of a set whose load at a height is nearest to the set's median, or
  * the first where none was swept at that height; null for an empty set.
  */
-export function middleSpring(set: readonly TestedSpring[], seat: Millimetres): TestedSpring | null {
+export function medianSpring(set: readonly TestedSpring[], seat: Millimetres): TestedSpring | null {
 	const loads = set.flatMap((spring) => {
 		const load = spring.curve.load(seat);
 		return load === null ? [] : [{ spring, load }];
@@ -72,7 +72,7 @@ export const taggedFor = (
  * @param set name of the set the spring belongs to
  * @param library cards that the spring may be of
  */
-export function ontoCard(
+export function applyToCard(
 	card: SpringCard,
 	{ curve, bind }: TestedSpring,
 	set: string,
@@ -102,7 +102,7 @@ export function ontoCard(
  * @param tested springs of the set; `middle` is one of them
  * @param library cards that the springs may be of
  */
-export function ontoSetup(
+export function applyToSetup(
 	setup: Setup,
 	set: { readonly name: string; readonly card: SpringCard | null },
 	tested: readonly TestedSpring[],
@@ -113,7 +113,8 @@ export function ontoSetup(
 	const kinds = { ...setup.kinds };
 	for (const kind of own.length > 0 ? own : KINDS) {
 		const card = kinds[kind].spring;
-		if (card) kinds[kind] = { ...kinds[kind], spring: ontoCard(card, middle, set.name, library) };
+		if (card)
+			kinds[kind] = { ...kinds[kind], spring: applyToCard(card, middle, set.name, library) };
 	}
 	const card = own[0] && setup.kinds[own[0]].spring;
 	return {

@@ -69,7 +69,7 @@ export function solidOf(build: SpringBuild | undefined): Solid {
  * @param build of the spring, by which it is known how it goes solid
  * @param frame newtons that a millimetre of the tester's frame holds; null where it was not measured
  */
-export function workedSweep(
+export function analyzeSweep(
 	points: readonly SweepPoint[],
 	build?: SpringBuild,
 	noise: TesterNoise = USUAL_NOISE,
@@ -122,7 +122,7 @@ export function sweepFigures(
 	noise: TesterNoise = USUAL_NOISE,
 	frame: number | null = null
 ): SweepFigures {
-	const worked = workedSweep(points, build, noise, frame);
+	const worked = analyzeSweep(points, build, noise, frame);
 	return { ...worked, ...windowFigures(worked.curve, window) };
 }
 

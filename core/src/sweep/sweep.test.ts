@@ -20,7 +20,7 @@ import { identify } from './identity.ts';
 import { leastSquares } from './least-squares.ts';
 import { readJob } from '../document/file.ts';
 import { FAMILIES, roughSpring, roughSweep, type Family } from './rough.ts';
-import { middleSpring, ontoCard, ontoSetup } from '../spring-selection/apply-to-card.ts';
+import { medianSpring, applyToCard, applyToSetup } from '../spring-selection/apply-to-card.ts';
 import { sagAt, setFigures } from './set.ts';
 import { smoothed } from './smooth.ts';
 import { BUILD_OF, normal, randomFrom, randomSpring, sampled } from './synthetic.ts';
@@ -408,16 +408,16 @@ describe('a tested spring onto a card', () => {
 
 	it('the middle of a set is the one nearest to its median', () => {
 		const set = [spring('T1', 44), spring('T2', 51), spring('T3', 50)];
-		expect(middleSpring(set, mm(40))?.tag).toBe('T3');
-		expect(middleSpring(set, mm(60))?.tag).toBe('T1');
-		expect(middleSpring([], mm(40))).toBeNull();
+		expect(medianSpring(set, mm(40))?.tag).toBe('T3');
+		expect(medianSpring(set, mm(60))?.tag).toBe('T1');
+		expect(medianSpring([], mm(40))).toBeNull();
 	});
 	it('keeps the card’s units and says nothing against its own spring', () => {
-		const { tested } = ontoCard(card, spring('T3', 50), 'set', [card]);
+		const { tested } = applyToCard(card, spring('T3', 50), 'set', [card]);
 		expect(tested?.points[0]).toEqual({ height: '48.000 mm', load: '200.00 N' });
 		expect(tested?.notThis).toBeUndefined();
 		const inInches = { ...card, seat: { height: '1.575 in', load: '135 lbf' } };
-		expect(ontoCard(inInches, spring('T3', 50), 'set', []).tested?.points[0]).toEqual({
+		expect(applyToCard(inInches, spring('T3', 50), 'set', []).tested?.points[0]).toEqual({
 			height: '1.8898 in',
 			load: '44.962 lbf'
 		});
@@ -430,7 +430,7 @@ describe('a tested spring onto a card', () => {
 			seat: { height: '40 mm', load: '960 N' },
 			rate: '80 N/mm' as const
 		};
-		expect(ontoCard(card, spring('T9', 80), 'set', [card, strong]).tested?.notThis).toBe('D-2');
+		expect(applyToCard(card, spring('T9', 80), 'set', [card, strong]).tested?.notThis).toBe('D-2');
 	});
 	it('goes on the kinds that have its card, and each of its springs with it', () => {
 		const other = { ...card, id: '0197a000-0000-7000-8000-00000000c0df', name: 'D-2' };
@@ -441,7 +441,7 @@ describe('a tested spring onto a card', () => {
 		const kinds = { intake: { ...intake, spring: card }, exhaust: { ...exhaust, spring: other } };
 		const [t1, t2] = [spring('T1', 50), spring('T2', 51)];
 		const put = (of: typeof card | null) =>
-			ontoSetup({ ...setup, kinds }, { name: 'Six', card: of }, [t1, t2], t1, []);
+			applyToSetup({ ...setup, kinds }, { name: 'Six', card: of }, [t1, t2], t1, []);
 		const then = put(card);
 		expect(then.kinds.intake.spring!.tested!.set).toBe('Six');
 		expect(then.kinds.exhaust).toBe(kinds.exhaust);
@@ -449,7 +449,7 @@ describe('a tested spring onto a card', () => {
 			['T1', card.id],
 			['T2', card.id]
 		]);
-		const both = ontoSetup({ ...then, kinds }, { name: 'Other', card: other }, [t2], t2, []);
+		const both = applyToSetup({ ...then, kinds }, { name: 'Other', card: other }, [t2], t2, []);
 		expect(both.springs!.map(({ set, tag }) => `${set} ${tag}`)).toEqual([
 			'Six T1',
 			'Six T2',

@@ -6,7 +6,7 @@ import {
 	sweepPoints,
 	USUAL_NOISE,
 	windowFigures,
-	workedSweep,
+	analyzeSweep,
 	type BindFound,
 	type Millimetres,
 	type SpringCard,
@@ -22,7 +22,7 @@ export function worked(sweep: Sweep, build: SpringCard['build']): WorkedSweep {
 	const key = `${sweep.id} ${build ?? ''}`;
 	const before = known.get(key);
 	if (before) return before;
-	const now = workedSweep(sweepPoints(sweep), build, USUAL_NOISE, frameOf(sweep));
+	const now = analyzeSweep(sweepPoints(sweep), build, USUAL_NOISE, frameOf(sweep));
 	known.set(key, now);
 	return now;
 }

@@ -5,7 +5,7 @@ import {
 	isOfSize,
 	layoutProblem,
 	lengthOf,
-	losesItsSpring,
+	springReferenceLost,
 	plannedEntry,
 	planInForce,
 	type Decision,
@@ -95,7 +95,7 @@ async function giveUpSprings(
 		.forUpdate()
 		.execute();
 	for (const { entry } of stations) {
-		if (!losesItsSpring(before, after, entry)) continue;
+		if (!springReferenceLost(before, after, entry)) continue;
 		await keepStation(trx, jobId, { ...entry, spring: undefined });
 		const subject = `stations.${entry.label}.spring`;
 		await insertDecisions(trx, jobId, [decide(person, { subject, from: entry.spring })]);

@@ -1,6 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { lengthOf, middleSpring, mm, ontoSetup, type LibraryPart } from '@zinc-ledger/core';
+import { lengthOf, medianSpring, mm, applyToSetup, type LibraryPart } from '@zinc-ledger/core';
 import { problemsOf } from '@zinc-ledger/core/file';
 import { readSweep, Sweep } from '@zinc-ledger/core/sweep-schema';
 import { newSweep, sweepFromCsv, type Columns } from '$lib/springs/csv';
@@ -81,7 +81,7 @@ export const actions = {
 			const bind = done && bindOf(done.bind, measured.bind?.height);
 			return done?.curve && bind ? [{ tag, curve: done.curve, bind }] : [];
 		});
-		const middle = middleSpring(tested, mm(lengthOf(set.seat)));
+		const middle = medianSpring(tested, mm(lengthOf(set.seat)));
 		if (!middle)
 			return fail(409, { problems: [{ path: 'set', message: 'no spring of it is tested yet' }] });
 		const cards = (await ask((db) => listParts(db, { sort: 'spring' }))).map(
@@ -90,7 +90,7 @@ export const actions = {
 		const saved = await ask(async (db) => {
 			const loaded = await loadJob(db, set.jobId!);
 			if (!loaded) error(404, 'There is no such job.');
-			const setup = ontoSetup(loaded.job.setup, set, tested, middle, cards);
+			const setup = applyToSetup(loaded.job.setup, set, tested, middle, cards);
 			return saveSetup(db, set.jobId!, loaded.revision, setup, person);
 		});
 		if (saved === null)

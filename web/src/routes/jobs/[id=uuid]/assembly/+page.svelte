@@ -5,7 +5,7 @@
 	import {
 		assemblyOf,
 		inWay,
-		lackingFor,
+		firstMissingPrerequisite,
 		lockHalves,
 		nextStep,
 		partsOf,
@@ -45,7 +45,9 @@
 	);
 	const place = $derived(step?.place ?? 'job');
 	const here = $derived(steps.filter((one) => one.place === place));
-	const lacking = $derived(step && !done.has(step.key) ? lackingFor(step, steps, done) : null);
+	const lacking = $derived(
+		step && !done.has(step.key) ? firstMissingPrerequisite(step, steps, done) : null
+	);
 	const ticked = $derived(step ? (done.get(step.key) ?? null) : null);
 	const finished = $derived(new Set(placesDone()));
 	const sheet = $derived(book.station(place));

@@ -7,7 +7,7 @@
 	import {
 		canReplaceLocks,
 		evaluate,
-		evenness,
+		loadSpread,
 		KINDS,
 		mm,
 		partsOf,
@@ -73,14 +73,16 @@
 
 	interface Spread {
 		name: string;
-		of: ReturnType<typeof evenness>;
+		of: ReturnType<typeof loadSpread>;
 	}
 	const spreads = $derived<Spread[]>([
-		{ name: 'as it stands', of: evenness(book.job) },
+		{ name: 'as it stands', of: loadSpread(book.job) },
 		...planner.simpler.flatMap(([name, other]) =>
-			other.sort === 'plan' ? [{ name, of: evenness(withPlan(book.shelved, other.stations)) }] : []
+			other.sort === 'plan'
+				? [{ name, of: loadSpread(withPlan(book.shelved, other.stations)) }]
+				: []
 		),
-		...(job ? [{ name: 'this plan', of: evenness(job) }] : [])
+		...(job ? [{ name: 'this plan', of: loadSpread(job) }] : [])
 	]);
 	const { length, load } = bench;
 

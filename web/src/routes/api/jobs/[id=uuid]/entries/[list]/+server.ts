@@ -7,7 +7,13 @@ import {
 	Inspection,
 	Note
 } from '@zinc-ledger/core/schema';
-import { assemblyOf, evaluate, lackingFor, stepKey, type Job } from '@zinc-ledger/core';
+import {
+	assemblyOf,
+	evaluate,
+	firstMissingPrerequisite,
+	stepKey,
+	type Job
+} from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
@@ -28,7 +34,7 @@ function refuseSkipped(job: Job, entry: AssemblyStep): void {
 	const { steps, done } = assemblyOf(job, evaluate(job));
 	const step = steps.find(({ key }) => key === stepKey(entry.place, entry.step));
 	if (!step) error(404, `There is no step ${entry.step} at ${entry.place} on job ${job.number}.`);
-	const lacking = entry.done && lackingFor(step, steps, done);
+	const lacking = entry.done && firstMissingPrerequisite(step, steps, done);
 	if (lacking) error(409, `First at ${lacking.place}: ${lacking.step}.`);
 	if (entry.done && step.counts && entry.count === undefined)
 		error(400, 'How many are there? Count them.');
