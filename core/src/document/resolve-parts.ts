@@ -1,4 +1,5 @@
 /** Which parts stand at a station: its own, else its cylinder's lift and lash, else its kind's. */
+import { STATION_PARTS } from '../part/words.ts';
 import type { Job, KindSetup, Setup, StationEntry, TaggedSpring } from './schema.ts';
 
 /**
@@ -52,4 +53,25 @@ export function springAt(
 export function springReferenceLost(before: Setup, after: Setup, station: StationEntry): boolean {
 	const [old, now] = [springAt(before, station), springAt(after, station)];
 	return old !== null && (now?.set !== old.set || now.card !== old.card);
+}
+
+/** A part of the library that a job is built of, and at how many of its stations. */
+export interface PartWanted {
+	readonly id: string;
+	readonly name: string;
+	readonly wanted: number;
+}
+
+/** What a job wants of the library's parts: one at every station that has it, its own or its kind's. */
+export function partsWanted(job: Pick<Job, 'setup' | 'stations'>): PartWanted[] {
+	const wanted = new Map<string, PartWanted>();
+	for (const entry of job.stations) {
+		const parts = partsOf(job.setup, entry);
+		for (const place of STATION_PARTS) {
+			const { id, name } = parts[place] ?? {};
+			if (!id || !name) continue;
+			wanted.set(id, { id, name, wanted: (wanted.get(id)?.wanted ?? 0) + 1 });
+		}
+	}
+	return [...wanted.values()];
 }

@@ -37,24 +37,37 @@ export function withoutBuilds(job: Job): Job {
 type ShimStock = Job['setup']['shimStock'];
 type Built = Pick<StationEntry, 'shims'>;
 
+/** What becomes of the shelf of one size: so many come onto it, or, less than 0, off it. */
+export interface ShimChange {
+	readonly thickness: string;
+	readonly by: number;
+}
+
+/** What the shelf gains and gives, size by size, where stations are built otherwise. */
+export function shimChanges(before: readonly Built[], after: readonly Built[]): ShimChange[] {
+	const change = new Map<number, ShimChange>();
+	const count = (builds: readonly Built[], by: number) => {
+		for (const thickness of builds.flatMap(({ shims }) => shims)) {
+			const known = change.get(lengthOf(thickness)) ?? { thickness, by: 0 };
+			change.set(lengthOf(thickness), { ...known, by: known.by + by });
+		}
+	};
+	count(before, 1);
+	count(after, -1);
+	return [...change.values()].filter(({ by }) => by !== 0);
+}
+
 /** The shelf once stations are built otherwise: shims newly fitted are off it, those taken out lie on it. */
 export function shelfAfter(
 	shelf: ShimStock,
 	before: readonly Built[],
 	after: readonly Built[]
 ): ShimStock {
-	const change = new Map<string, { thickness: string; by: number }>();
-	const count = (builds: readonly Built[], by: number) => {
-		for (const thickness of builds.flatMap(({ shims }) => shims)) {
-			const size = String(lengthOf(thickness));
-			const known = change.get(size) ?? { thickness, by: 0 };
-			change.set(size, { ...known, by: known.by + by });
-		}
-	};
-	count(before, 1);
-	count(after, -1);
+	const change = new Map(
+		shimChanges(before, after).map(({ thickness, by }) => [lengthOf(thickness), { thickness, by }])
+	);
 	const left = shelf.map((item) => {
-		const size = change.get(String(lengthOf(item.thickness)));
+		const size = change.get(lengthOf(item.thickness));
 		if (!size || item.count === undefined) return item;
 		const now = Math.max(0, item.count + size.by);
 		size.by += item.count - now;

@@ -4,11 +4,12 @@ import { evaluate } from '../evaluation/evaluate.ts';
 import { readJob } from '../document/file.ts';
 import type { Job } from '../document/schema.ts';
 import type { Cam } from '../part/schema.ts';
-import { partsOf } from '../document/resolve-parts.ts';
-import { inches, mm } from '../units/quantity.ts';
+import { partsOf, partsWanted } from '../document/resolve-parts.ts';
+import { inches, lengthOf, mm } from '../units/quantity.ts';
 import {
 	camEvents,
 	expectedHot,
+	followerPicks,
 	followerShelf,
 	followerSwaps,
 	growthOf,
@@ -19,7 +20,7 @@ import {
 	writeStock
 } from './of-job.ts';
 import { LONG_CAM } from '../lash/orders.ts';
-import { swapPlan } from '../lash/swap.ts';
+import { swapPlan, type SwapStep } from '../lash/swap.ts';
 
 const load = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
@@ -209,22 +210,81 @@ describe('shims of followers', () => {
 });
 
 describe('the shelf for the followers', () => {
-	const shim = (thickness: string, stock: number | null) => ({
+	const shim = (thickness: string, stock: number | null, taken = 0) => ({
 		part: { id: `of ${thickness}`, name: thickness, thickness },
-		stock
+		stock,
+		taken
 	});
-	it('is the shop’s count, and the job’s of sizes that the library does not have', () => {
-		const job = {
-			setup: {
-				followerStock: [
-					{ thickness: '2.50 mm', count: 9 },
-					{ thickness: '2.55 mm', count: 1 }
-				]
+	const read = (job: Job, station: string, text: string, at: string): Job => ({
+		...job,
+		readings: [
+			...job.readings,
+			{
+				...job.readings[0]!,
+				id: crypto.randomUUID(),
+				station,
+				quantity: 'follower shim',
+				read: text,
+				at
 			}
-		} as Parameters<typeof followerShelf>[0];
+		]
+	});
+	const [first, second] = twin.stations.map(({ label }) => label);
+	const job = withSetup(twin, {
+		followerStock: [
+			{ thickness: '2.50 mm', count: 9 },
+			{ thickness: '2.55 mm', count: 1 }
+		]
+	});
+	const before = read(
+		read(job, first!, '2.40 mm', '2026-11-01T08:00:00.000Z'),
+		second!,
+		'2.45 mm',
+		'2026-11-01T08:01:00.000Z'
+	);
+	const swap = (thickness: string) =>
+		({ from: { sort: 'stock' }, shim: lengthOf(thickness) }) as SwapStep;
+
+	it('is the shop’s count, and the job’s of sizes that the library does not have', () => {
 		expect(followerShelf(job, [shim('2.50 mm', 2), shim('2.60 mm', null)])).toEqual([
-			{ thickness: 2.5, count: 2, part: 'of 2.50 mm' },
-			{ thickness: 2.55, count: 1, part: null }
+			{ thickness: 2.5, count: 2, part: 'of 2.50 mm', inHand: 0 },
+			{ thickness: 2.55, count: 1, part: null, inHand: 0 }
 		]);
+	});
+	it('has what was taken for the job until it is in the head, and then no more', () => {
+		const library = [shim('2.50 mm', 0, 1)];
+		expect(followerShelf(before, library)[0]).toMatchObject({ count: 1, inHand: 1 });
+		const fitted = read(before, first!, '2.50 mm', '2026-11-02T08:00:00.000Z');
+		expect(followerShelf(fitted, library)[0]).toMatchObject({ count: 0, inHand: 0 });
+		// Two that changed places came from no shelf.
+		const swapped = read(
+			read(before, first!, '2.45 mm', '2026-11-02T08:00:00.000Z'),
+			second!,
+			'2.40 mm',
+			'2026-11-02T08:01:00.000Z'
+		);
+		expect(followerShelf(swapped, [shim('2.45 mm', 0, 1)])[0]).toMatchObject({ inHand: 1 });
+	});
+	it('is taken from for what the plan still lacks, and given back what is in hand', () => {
+		const plan = [swap('2.50 mm'), swap('2.50 mm')];
+		expect(followerPicks(before, plan, [shim('2.50 mm', 2)])).toEqual([
+			{ part: 'of 2.50 mm', take: 2, inHand: 0 }
+		]);
+		expect(followerPicks(before, plan, [shim('2.50 mm', 0, 2)])).toEqual([
+			{ part: 'of 2.50 mm', take: 0, inHand: 2 }
+		]);
+	});
+});
+
+describe('what a job wants of the library', () => {
+	it('is a part at every station that has it, its own or its kind’s', () => {
+		const seal = { ...six.setup.kinds.intake.seal!, name: 'Another seal', id: crypto.randomUUID() };
+		const [one, ...others] = six.stations;
+		const own = { ...six, stations: [{ ...one!, parts: { seal } }, ...others] };
+		const wanted = (job: Job, id: string) =>
+			partsWanted(job).find((part) => part.id === id)?.wanted ?? 0;
+		const usual = six.setup.kinds.intake.seal!.id!;
+		expect(wanted(own, seal.id)).toBe(1);
+		expect(wanted(own, usual)).toBe(wanted(six, usual) - 1);
 	});
 });

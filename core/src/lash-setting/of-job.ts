@@ -1,4 +1,5 @@
 /** Lash on the engine of a job: in which order, how far to turn, what to expect hot, which shims go where. */
+import { currentReadings } from '../document/current-readings.ts';
 import { partsOf } from '../document/resolve-parts.ts';
 import { ratioOf } from '../figures/valve-kind.ts';
 import type { Job, KindSetup, StationEntry } from '../document/schema.ts';
@@ -84,26 +85,71 @@ export function expectedHot(job: Job, { lash }: KindSetup): Millimetres | null {
 	return lash?.engine === 'cold' && growth ? hotLash(lengthOf(lash.setting), growth.growth) : null;
 }
 
-/** A follower shim of the shop's library. */
-export type ShelvedFollowerShim = Pick<LibraryPart<'follower shim'>, 'part' | 'stock'>;
+/** A follower shim of the shop's library, and how many of it this job has taken. */
+export type ShelvedFollowerShim = Pick<LibraryPart<'follower shim'>, 'part' | 'stock'> & {
+	readonly taken?: number;
+};
+
+interface ShelvedSize {
+	readonly thickness: Millimetres;
+	/** There for the followers of this job: on the shelf, or taken off it and not in the head yet. */
+	readonly count: number;
+	/** Of the library; null for a size that only the job counts. */
+	readonly part: string | null;
+	/** Of these, taken and not in the head yet. */
+	readonly inHand: number;
+}
 
 /**
- * What lies on the shelf for the followers of a job: the shop's own count, and the job's of
- * sizes that the library does not count.
+ * What there is for the followers of a job: the shop's own count with what the job took and
+ * has not put in, and the job's count of sizes that the library does not have.
  */
 export function followerShelf(
-	{ setup }: Job,
+	job: Job,
 	library: readonly ShelvedFollowerShim[]
-): { thickness: Millimetres; count: number; part: string | null }[] {
-	const counted = library.flatMap(({ part, stock }) =>
-		stock === null ? [] : [{ thickness: lengthOf(part.thickness), count: stock, part: part.id }]
-	);
+): readonly ShelvedSize[] {
+	const came = shimsThatCame(job);
+	const counted = library.flatMap(({ part, stock, taken = 0 }): ShelvedSize[] => {
+		if (stock === null) return [];
+		const thickness = lengthOf(part.thickness);
+		const inHand = Math.max(0, taken - Math.max(0, came.get(thickness) ?? 0));
+		return [{ thickness, count: stock + inHand, part: part.id, inHand }];
+	});
 	const known = new Set(counted.map(({ thickness }) => thickness));
-	const own = (setup.followerStock ?? []).flatMap(({ thickness: text, count }) => {
+	const own = (job.setup.followerStock ?? []).flatMap(({ thickness: text, count }) => {
 		const thickness = lengthOf(text);
-		return known.has(thickness) ? [] : [{ thickness, count, part: null }];
+		return known.has(thickness) ? [] : [{ thickness, count, part: null, inHand: 0 }];
 	});
 	return [...counted, ...own];
+}
+
+/** Of each size, how many more the followers have by their newest readings than by their first: a swap among them is none. */
+function shimsThatCame(job: Job): ReadonlyMap<Millimetres, number> {
+	const came = new Map<Millimetres, number>();
+	const count = (read: string, by: number) =>
+		came.set(lengthOf(read), (came.get(lengthOf(read)) ?? 0) + by);
+	for (const { 'follower shim': readings } of currentReadings(job).values()) {
+		const [newest, first] = [readings[0], readings.at(-1)];
+		if (!newest || !first) continue;
+		count(newest.read, 1);
+		count(first.read, -1);
+	}
+	return came;
+}
+
+/** What is still to be taken off the library's shelf for a swap plan, and what may be given back; by part. */
+export function followerPicks(
+	job: Job,
+	swaps: readonly SwapStep[],
+	library: readonly ShelvedFollowerShim[]
+): { readonly part: string; readonly take: number; readonly inHand: number }[] {
+	return followerShelf(job, library).flatMap(({ part, thickness, inHand }) => {
+		if (part === null) return [];
+		const wanted = swaps.filter(
+			({ from, shim }) => from.sort === 'stock' && shim === thickness
+		).length;
+		return [{ part, take: Math.max(0, wanted - inHand), inHand }];
+	});
 }
 
 /**

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** What the job is built of, what it took off the shelf, and what lies there. */
 	import { invalidateAll } from '$app/navigation';
-	import { partsOf, STATION_PARTS, type LibraryPart } from '@zinc-ledger/core';
+	import { partsWanted, type LibraryPart } from '@zinc-ledger/core';
 	import { getBook } from '$lib/job/book.svelte';
 
 	interface Props {
@@ -13,22 +13,12 @@
 	const book = getBook();
 	let problem = $state<string | null>(null);
 
-	const rows = $derived.by(() => {
-		const wanted = new Map<string, { name: string; wanted: number }>();
-		for (const entry of book.job.stations) {
-			const parts = partsOf(book.job.setup, entry);
-			for (const place of STATION_PARTS) {
-				const part = parts[place];
-				if (!part?.id || !part.name) continue;
-				const known = wanted.get(part.id) ?? { name: part.name, wanted: 0 };
-				wanted.set(part.id, { ...known, wanted: known.wanted + 1 });
-			}
-		}
-		return [...wanted].flatMap(([id, row]) => {
-			const shelved = library.find(({ part }) => part.id === id);
-			return shelved ? [{ id, ...row, has: taken[id] ?? 0, stock: shelved.stock }] : [];
-		});
-	});
+	const rows = $derived(
+		partsWanted(book.job).flatMap((row) => {
+			const shelved = library.find(({ part }) => part.id === row.id);
+			return shelved ? [{ ...row, has: taken[row.id] ?? 0, stock: shelved.stock }] : [];
+		})
+	);
 
 	async function take(id: string, count: number) {
 		problem = await book.takeParts(id, count);

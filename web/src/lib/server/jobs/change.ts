@@ -8,6 +8,7 @@ import {
 	springReferenceLost,
 	plannedEntry,
 	planInForce,
+	shimChanges,
 	type Decision,
 	type Job,
 	type Person,
@@ -260,31 +261,14 @@ function shelfMoves(
 ): { moves: Move[]; shimStock: Setup['shimStock'] } {
 	const moves: Move[] = [];
 	let shimStock = sizes;
-	for (const [shim, change] of shimsChanged(built)) {
+	const [before, after] = [built.map((one) => one.before), built.map((one) => one.after)];
+	for (const { thickness: shim, by: change } of shimChanges(before, after)) {
 		const size = sizes.find(({ thickness }) => lengthOf(thickness) === lengthOf(shim));
 		const alike = library.filter((one) => isOfSize(one, size ?? { thickness: shim }));
 		if (alike.length > 0) moves.push(...spread(alike, change));
 		else shimStock = countedOnJob(shimStock, shim, change);
 	}
 	return { moves, shimStock };
-}
-
-/** How many of each thickness come off the shelf, less than 0, or onto it. */
-function shimsChanged(built: readonly Rebuilt[]): ReadonlyMap<string, number> {
-	const change = new Map<number, { text: string; by: number }>();
-	const count = (shims: readonly string[], by: number) => {
-		for (const text of shims) {
-			const known = change.get(lengthOf(text)) ?? { text, by: 0 };
-			change.set(lengthOf(text), { ...known, by: known.by + by });
-		}
-	};
-	for (const { before, after } of built) {
-		count(before.shims, 1);
-		count(after.shims, -1);
-	}
-	return new Map(
-		[...change.values()].filter(({ by }) => by !== 0).map(({ text, by }) => [text, by])
-	);
 }
 
 /** Takes from the fullest first; what one does not hold is asked of the next, and of the last what none holds. */

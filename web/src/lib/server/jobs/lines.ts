@@ -24,7 +24,7 @@ export async function jobLines(db: Database, ids: readonly string[]): Promise<Jo
 		}
 	}
 	const lines = ids.flatMap((id) => kept.get(id)?.line ?? []);
-	// The ones that were looked at longest ago go first.
+	// The ones that were worked out longest ago go first.
 	for (const id of kept.keys()) {
 		if (kept.size <= MOST_KEPT) break;
 		kept.delete(id);

@@ -4,7 +4,7 @@
 	import {
 		camEvents,
 		expectedHot,
-		followerShelf,
+		followerPicks,
 		followerSwaps,
 		growthOf,
 		KINDS,
@@ -42,22 +42,13 @@
 		KINDS.some((kind) => book.job.setup.kinds[kind].lifter?.type.endsWith('bucket')) ||
 			book.sheet.measured['follower shim'] > 0
 	);
-	const swaps = $derived(followerSwaps(book.job, book.sheet, data.followerShims));
-	/** Shims of the plan that the shop's library counts, by part. */
-	const onShelf = $derived.by(() => {
-		const wanted = new Map<string, number>();
-		for (const { from, shim } of swaps) {
-			if (from.sort !== 'stock') continue;
-			const size = followerShelf(book.job, data.followerShims).find(
-				({ thickness, part }) => part !== null && thickness === shim
-			);
-			if (size?.part) wanted.set(size.part, (wanted.get(size.part) ?? 0) + 1);
-		}
-		return [...wanted];
-	});
-	const takenHere = $derived(
-		data.followerShims.filter(({ part }) => (data.taken[part.id] ?? 0) > 0)
+	const shims = $derived(
+		data.followerShims.map((shim) => ({ ...shim, taken: data.taken[shim.part.id] ?? 0 }))
 	);
+	const swaps = $derived(followerSwaps(book.job, book.sheet, shims));
+	const picks = $derived(followerPicks(book.job, swaps, shims));
+	const toTake = $derived(picks.filter((pick) => pick.take > 0));
+	const inHand = $derived(picks.filter((pick) => pick.inHand > 0));
 	const moving = $derived(swaps.filter(({ from }) => from.sort !== 'stays'));
 	const drifted = $derived(book.sheet.stations.filter(({ lashDrift }) => lashDrift !== null));
 
@@ -232,19 +223,22 @@
 				<p class="mb-2">
 					<a class="button" href="{root}/round?of=follower-shim">Measure the shims</a>
 				</p>
-				{#if onShelf.length > 0 || takenHere.length > 0}
+				{#if toTake.length > 0 || inHand.length > 0}
 					<p class="mb-2 flex flex-wrap gap-2">
-						{#if onShelf.length > 0}
-							<button class="button" onclick={() => take(onShelf)}>
-								Take {onShelf.reduce((sum, [, count]) => sum + count, 0)} off the shelf
-							</button>
-						{/if}
-						{#if takenHere.length > 0}
+						{#if toTake.length > 0}
 							<button
 								class="button"
-								onclick={() => take(takenHere.map(({ part }) => [part.id, -data.taken[part.id]!]))}
+								onclick={() => take(toTake.map((pick) => [pick.part, pick.take]))}
 							>
-								Give back {takenHere.reduce((sum, { part }) => sum + data.taken[part.id]!, 0)}
+								Take {toTake.reduce((sum, pick) => sum + pick.take, 0)} off the shelf
+							</button>
+						{/if}
+						{#if inHand.length > 0}
+							<button
+								class="button"
+								onclick={() => take(inHand.map((pick) => [pick.part, -pick.inHand]))}
+							>
+								Give back {inHand.reduce((sum, pick) => sum + pick.inHand, 0)}
 							</button>
 						{/if}
 					</p>
