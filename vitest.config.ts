@@ -9,7 +9,7 @@ export default defineConfig({
 				plugins: [svelte()],
 				test: {
 					name: 'unit',
-					include: ['{core,cli,web,gauges}/src/**/*.test.ts'],
+					include: ['{core,words,cli,web,gauges}/src/**/*.test.ts'],
 					exclude: ['**/*.db.test.ts'],
 					// The command line is run as a program of its own; that takes a while on a busy machine.
 					testTimeout: 300_000,

@@ -1,0 +1,7 @@
+/** English. */
+import type { Language } from '../catalogue.ts';
+import { labels } from './labels.ts';
+import { rules } from './rules.ts';
+import { sentences } from './sentences.ts';
+
+export const en: Language = { sentences, labels, rules };

@@ -1,0 +1,117 @@
+/** The rules of fit in English: what each is called, and why it matters. */
+import type { Language } from '../catalogue.ts';
+
+export const rules: Language['rules'] = {
+	F1: {
+		title: 'One stem diameter',
+		why: 'Locks of another size do not grip, and a seal or guide of another size leaks or seizes.'
+	},
+	F2: {
+		title: 'Lock bead and stem groove',
+		why: 'A bead of another shape sits on an edge of the groove and lets go.'
+	},
+	F3: {
+		title: 'Lock and retainer angle',
+		why: 'Locks of another angle touch the retainer on a ring only, and pull through.'
+	},
+	F4: {
+		title: 'Lash cap on a wafer tip',
+		why: 'The cap rocks on the wafer let into a titanium tip and works it loose.'
+	},
+	F5: {
+		title: 'Locks for a wafer tip',
+		why: 'A wafer needs locks that support the tip; ordinary ones end below it.'
+	},
+	F6: {
+		title: 'Bare titanium tip',
+		why: 'A bare titanium tip wears away at once, the locks go and the valve drops.'
+	},
+	F7: {
+		title: 'Lash cap on its locks',
+		why: 'A cap must bear on the stem: on locks without a recess it pushes them out of the retainer.'
+	},
+	F8: {
+		title: 'Tip length for captive locks',
+		why: 'Too long a tip leaves the cap loose, too short a one hangs it on the locks.'
+	},
+	F9: {
+		title: 'Groove for high loads',
+		why: 'A square groove has a sharp corner where a crack can start; a round one is kinder.'
+	},
+	F10: {
+		title: 'One maker: retainer, locks, cap',
+		why: 'Retainer, locks and cap of one maker are made to each other’s tolerances; mixed ones are not.'
+	},
+	F11: {
+		title: 'Inner spring to seal clearance',
+		why: 'An inner spring that touches the seal catches on it; springs and rocker bolts break.'
+	},
+	F12: {
+		title: 'Spring in pocket and on locator',
+		why: 'A spring that rubs in its pocket or cup, or does not go over the boss, wears and breaks.'
+	},
+	F13: {
+		title: 'Retainer landings',
+		why: 'A spring without a landing of its own size walks on the retainer and cuts into it.'
+	},
+	F14: {
+		title: 'Locator or hardened shim under spring',
+		why: 'A spring that stands on bare aluminium digs in: the height grows and the load goes.'
+	},
+	F15: {
+		title: 'Max lift of the spring',
+		why: 'Above its maximum lift a spring is overstressed: it sags, and breaks early.'
+	},
+	F16: {
+		title: 'Flat damper to seal clearance',
+		why: 'A flat damper inside a spring that runs close to the seal unwinds onto it.'
+	},
+	F17: {
+		title: 'Tip height for a rail rocker',
+		why: 'A rail rocker is guided by the tip: with a short one, or with a cap, it slips off or strikes the retainer.'
+	},
+	F18: {
+		title: 'Open load on the lifter',
+		why: 'Above what its type stands, a lifter’s face, roller or axle wears and fails.'
+	},
+	F19: {
+		title: 'Lash for these lifters',
+		why: 'Solid lifters need a lash figure; hydraulic ones take up their own and need none.'
+	},
+	F20: {
+		title: 'Which way up',
+		why: 'A spring that is not the same at both ends works only one way up.'
+	},
+	F21: {
+		title: 'Springs of one batch and age',
+		why: 'Springs of mixed batches, or new beside used, give mixed loads in one head.'
+	},
+	F22: {
+		title: 'A single spring',
+		why: 'There is no second coil to hold the valve if this one breaks.'
+	},
+	F23: {
+		title: 'Seat insert for long duty',
+		why: 'A hard-faced valve beats a soft bronze-type seat down when it works for hours on end.'
+	},
+	F24: {
+		title: 'Shim fit in pocket',
+		why: 'A shim that does not go over the boss or into the pocket stands crooked under the spring.'
+	},
+	F25: {
+		title: 'New seals and locks where required',
+		why: 'The spring maker requires new seals and locks with this set: worn ones leak and let go.'
+	},
+	F26: {
+		title: 'Ground retainer',
+		why: 'Grinding thins a part that stands under thousands of newtons: its maker’s approval is needed.'
+	},
+	F27: {
+		title: 'Used springs',
+		why: 'A spring that has run has lost load and life, and how much of each does not show on it.'
+	},
+	F28: {
+		title: 'Used locks',
+		why: 'Locks that have run have taken the shape of another groove and taper, and may let go.'
+	}
+};

@@ -1,0 +1,112 @@
+/** The values that are shown and kept, each set of them under what they are of. */
+import type {
+	Adjuster,
+	BindFound,
+	BuildLimit,
+	Cam,
+	Coil,
+	EngineState,
+	FigureName,
+	GaugeSort,
+	Groove,
+	Job,
+	Kind,
+	LifterType,
+	LiftLimit,
+	LimitCode,
+	Metal,
+	PartSort,
+	Passage,
+	Policies,
+	Quantity,
+	RockerNose,
+	SettingOrder,
+	Setup,
+	Source,
+	SpringBuild,
+	StageName,
+	State,
+	StationPart,
+	StepCode,
+	TargetMethod,
+	ValveSeen,
+	ValveTip,
+	Way,
+	WayUp,
+	Work
+} from '@zinc-ledger/core';
+
+type Layout = Job['engine']['layout'];
+type Part<K extends keyof Setup['kinds']['intake']> = NonNullable<Setup['kinds']['intake'][K]>;
+type Of<T extends string> = Readonly<Record<T, string>>;
+
+export interface Labels {
+	readonly state: Of<State>;
+	readonly source: Of<Source>;
+	readonly kind: Of<Kind>;
+	readonly figure: Of<FigureName>;
+	readonly limit: Of<LimitCode>;
+	readonly buildLimit: Of<BuildLimit>;
+	readonly liftLimit: Of<LiftLimit>;
+	readonly quantity: Of<Quantity>;
+	readonly work: Of<Work>;
+	readonly passage: Of<Passage | 'piston-to-valve' | 'vacuum'>;
+	readonly stage: Of<StageName>;
+	readonly step: Of<StepCode>;
+	readonly way: Of<Way>;
+	readonly targetMethod: Of<TargetMethod>;
+	readonly settingOrder: Of<SettingOrder>;
+	readonly adjuster: Of<Adjuster>;
+	readonly engineState: Of<EngineState>;
+	readonly measuringOrder: Of<Setup['measuringOrder']>;
+	readonly arrangement: Of<Layout['arrangement']>;
+	readonly numbering: Of<Layout['numbering']>;
+	readonly pairing: Of<Layout['pairing']>;
+	readonly casting: Of<NonNullable<Layout['rightHead']>>;
+	readonly part: Of<PartSort>;
+	readonly slot: Of<StationPart>;
+	readonly gauge: Of<GaugeSort>;
+	readonly springBuild: Of<SpringBuild>;
+	readonly coil: Of<Coil>;
+	readonly wayUp: Of<WayUp>;
+	readonly groove: Of<Groove>;
+	readonly metal: Of<Metal>;
+	readonly valveTip: Of<ValveTip>;
+	readonly rockerNose: Of<RockerNose>;
+	readonly lifter: Of<LifterType>;
+	readonly lifters: Of<Setup['lifters']>;
+	readonly capRecess: Of<NonNullable<Part<'locks'>['capSeat']>>;
+	readonly locatesOn: Of<NonNullable<Part<'locator'>['locatesOn']>>;
+	readonly bottomsOn: Of<NonNullable<Part<'seal'>['bottomsOn']>>;
+	readonly installOrder: Of<NonNullable<Part<'seal'>['installOrder']>>;
+	readonly seatInsert: Of<NonNullable<NonNullable<Setup['head']>['seatInsert']>>;
+	readonly damper: Of<NonNullable<Policies['damper']>>;
+	readonly usedSprings: Of<NonNullable<Policies['usedSprings']>>;
+	readonly usedLocks: Of<NonNullable<Policies['locks']>>;
+	readonly measuring: Of<NonNullable<Policies['measuring']>>;
+	readonly loadsAgainst: Of<NonNullable<Setup['loadsAgainst']>>;
+	readonly aimLift: Of<NonNullable<Setup['aimLift']>>;
+	readonly water: Of<NonNullable<Setup['use']['water']>>;
+	readonly workLocation: Of<NonNullable<Setup['workLocation']>>;
+	readonly camAt: Of<NonNullable<Setup['camAt']>>;
+	readonly note: Of<NonNullable<Job['notes'][number]['about']>>;
+	readonly condition: Of<ValveSeen['condition']>;
+	readonly tipSeen: Of<ValveSeen['tip']>;
+	readonly grooveSeen: Of<ValveSeen['groove']>;
+	readonly stemSeen: Of<ValveSeen['stem']>;
+	readonly seatMark: Of<ValveSeen['seatMark']>;
+	readonly pistonMethod: Of<'clay' | 'indicator'>;
+	readonly noBind: Of<Extract<BindFound, { sort: 'none' }>['why']>;
+	readonly match: Of<'fits' | 'near' | 'mismatch'>;
+	readonly evidence: Of<'load-at-card-height' | 'rate' | 'coil-bind' | 'free-height'>;
+	readonly timing: Of<'card' | 'duration' | 'long-cam'>;
+	readonly severity: Of<'stop' | 'watch' | 'note'>;
+}
+
+/** Any value that has a name. */
+export type Token = {
+	[D in keyof Labels]: keyof Labels[D];
+}[keyof Labels] &
+	string;
+
+export type CamLobe = Cam['intake'];
