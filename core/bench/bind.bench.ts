@@ -24,9 +24,9 @@ import { mm } from '../src/units/quantity.ts';
 
 const RUNS = Number(process.env.RUNS ?? 600);
 const SOLID: Record<ModelSort, Solid> = {
-	linear: 'at a corner',
-	progressive: 'at a corner',
-	dual: 'one coil of several first',
+	linear: 'knee',
+	progressive: 'knee',
+	dual: 'first-coil',
 	cone: 'gradually'
 };
 const at = (values: number[], part: number) =>

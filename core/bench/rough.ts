@@ -10,9 +10,9 @@ import {
 } from '../src/sweep/rough.ts';
 import { travelled, USUAL_NOISE } from '../src/sweep/sweep.ts';
 import { randomFrom } from '../src/sweep/synthetic.ts';
-import type { SpringBuild } from '../src/part/words.ts';
+import type { SpringBuild } from '../src/part/types.ts';
 
-const WRONG: readonly (SpringBuild | undefined)[] = [undefined, 'single', 'dual', 'narrowing'];
+const WRONG: readonly (SpringBuild | undefined)[] = [undefined, 'single', 'dual', 'beehive'];
 
 /** The build as it is told: right in half of all cases, missing or another's in the rest. */
 const toldBuild = (family: Family, random: () => number): SpringBuild | undefined =>
@@ -47,8 +47,8 @@ export function roughTable(runs: number, only?: Family): void {
 					if (before.told.sort === 'bind') called++;
 					const { told, truth, sweep } = find(3 + Math.floor(random() * 3));
 					if (told.sort === 'none') {
-						if (told.why === 'cannot tell' && sweep.working < 5) cannot++;
-						else if (told.why === 'cannot tell' && family === 'cone' && !isKnown) cannot++;
+						if (told.why === 'unclear' && sweep.working < 5) cannot++;
+						else if (told.why === 'unclear' && family === 'cone' && !isKnown) cannot++;
 						else missed++;
 						continue;
 					}

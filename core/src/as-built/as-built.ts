@@ -1,7 +1,30 @@
 /** A station as it was built against what was planned (handbook §9, step 8). Millimetres. */
-import { ofLength, say, type Phrase } from '../units/phrase.ts';
+import { message, type Message } from '../message/message.ts';
 import { mm, type Millimetres } from '../units/quantity.ts';
 import { judge, type Verdict } from '../verdict/verdict.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'as-built.inconclusive': null;
+		'as-built.off': {
+			readonly by: Millimetres;
+			readonly way: 'taller' | 'shorter';
+			readonly cause: Message;
+		};
+		/** A shim of this thickness left out, or in twice. */
+		'cause.shim-left-out': { readonly shim: Millimetres };
+		'cause.shim-in-twice': { readonly shim: Millimetres };
+		'cause.locator-left-out': null;
+		'cause.other-locks': null;
+		'cause.taller': null;
+		'cause.shorter': null;
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'planned-height': true;
+	}
+}
 
 export interface Planned {
 	readonly height: Millimetres;
@@ -20,47 +43,41 @@ export function asBuiltVerdict(
 	tolerance: Millimetres,
 	uncertainty: number
 ): Verdict<Millimetres> {
+	const limit = { code: 'planned-height', severity: 'stop' } as const;
 	return judge(measured, {
-		sort: 'length',
+		dimension: 'length',
 		limits: [
-			{
-				name: 'planned height',
-				side: 'floor',
-				at: mm(planned.height - tolerance),
-				severity: 'stop'
-			},
-			{
-				name: 'planned height',
-				side: 'ceiling',
-				at: mm(planned.height + tolerance),
-				severity: 'stop'
-			}
+			{ ...limit, side: 'floor', at: mm(planned.height - tolerance) },
+			{ ...limit, side: 'ceiling', at: mm(planned.height + tolerance) }
 		],
 		sources: ['measured'],
 		uncertainty,
 		remedy: (_, state) => {
-			if (state === 'too close') return ['As-built height too close to call: measure it again'];
-			const apart = mm(measured - planned.height);
-			const by = ofLength(mm(Math.abs(apart)));
-			return say`Built ${by} ${apart > 0 ? 'taller' : 'shorter'} than planned: ${likelyCause(apart, planned, tolerance)}`;
+			if (state === 'inconclusive') return message('as-built.inconclusive');
+			const differs = mm(measured - planned.height);
+			return message('as-built.off', {
+				by: mm(Math.abs(differs)),
+				way: differs > 0 ? 'taller' : 'shorter',
+				cause: likelyCause(differs, planned, tolerance)
+			});
 		}
 	});
 }
 
 /** What a build that differs by so much most likely has or lacks. */
 export function likelyCause(
-	apart: Millimetres,
+	differs: Millimetres,
 	{ shims, locator, lockOffset }: Planned,
 	tolerance: Millimetres
-): Phrase {
-	const isAbout = (length: number) => Math.abs(Math.abs(apart) - Math.abs(length)) <= tolerance;
+): Message {
+	const isAbout = (length: number) => Math.abs(Math.abs(differs) - Math.abs(length)) <= tolerance;
 	const shim = shims.find(isAbout);
-	if (apart > 0) {
-		if (shim !== undefined) return say`the ${ofLength(shim)} shim left out?`;
-		if (locator > 0 && isAbout(locator)) return ['locator left out?'];
-		return ['locks not home, a shim left out, or the gauge'];
+	if (differs > 0) {
+		if (shim !== undefined) return message('cause.shim-left-out', { shim });
+		if (locator > 0 && isAbout(locator)) return message('cause.locator-left-out');
+		return message('cause.taller');
 	}
-	if (lockOffset > 0 && isAbout(lockOffset)) return ['plus locks planned, others fitted?'];
-	if (shim !== undefined) return say`the ${ofLength(shim)} shim in twice?`;
-	return ['a shim too many, another retainer or locks, or the gauge'];
+	if (lockOffset > 0 && isAbout(lockOffset)) return message('cause.other-locks');
+	if (shim !== undefined) return message('cause.shim-in-twice', { shim });
+	return message('cause.shorter');
 }

@@ -42,12 +42,12 @@ export function firstMissingPrerequisite(
 	return lacking ? (firstMissingPrerequisite(lacking, steps, done) ?? lacking) : null;
 }
 
-export const WAYS = ['by station', 'by step'] as const;
+export const WAYS = ['by-station', 'by-step'] as const;
 export type Way = (typeof WAYS)[number];
 
 /** The steps as the machinist goes through them: every station whole, or every step at all stations. */
 export function inWay(steps: readonly Step[], way: Way): Step[] {
-	if (way === 'by station') return [...steps];
+	if (way === 'by-station') return [...steps];
 	const byKey = new Map(steps.map((step) => [step.key, step]));
 	const depth = new Map<string, number>();
 	const deepOf = (step: Step): number => {

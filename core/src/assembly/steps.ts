@@ -8,17 +8,74 @@ import type { Job, KindSetup, StationEntry } from '../document/schema.ts';
 import type { Sheet } from '../evaluation/sheet.ts';
 import type { StationSheet } from '../figures/sheet.ts';
 import { walk } from '../station/order.ts';
-import { joined, ofLength, say, type Phrase } from '../units/phrase.ts';
-import type { Joules } from '../units/quantity.ts';
+import { message, type Message } from '../message/message.ts';
+import { waysUp, type WayUp } from '../spring/way-up.ts';
+import type { Joules, Millimetres } from '../units/quantity.ts';
+
+/** Steps of an assembly, by the codes that are kept of them. */
+export const STEP_CODES = [
+	'count-out',
+	'dead-centre',
+	'crankshaft',
+	'air',
+	'rags',
+	'locator',
+	'seal',
+	'seal-height',
+	'stem',
+	'sleeve',
+	'valve',
+	'spring',
+	'retainer',
+	'compress',
+	'locks',
+	'release',
+	'tap',
+	'look',
+	'air-off',
+	'count-in'
+] as const;
+export type StepCode = (typeof STEP_CODES)[number];
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'step.count-in': null;
+		'step.dead-centre': null;
+		'step.crankshaft': null;
+		'step.air': null;
+		'step.rags': null;
+		'step.air-off': null;
+		'step.compress': null;
+		'step.release': null;
+		'step.tap': null;
+		'step.look': null;
+		'step.sleeve': null;
+		'step.valve': null;
+		'step.seal-height': null;
+		'caution.dead-centre': null;
+		'caution.crankshaft': null;
+		'caution.air': null;
+		'caution.rags': null;
+		'caution.compress': null;
+		'caution.tap': null;
+		'step.count-out': { readonly halves: number };
+		'step.retainer': { readonly part: string | null };
+		'step.locks': { readonly part: string | null };
+		'step.locator': { readonly shims: readonly Millimetres[]; readonly part: string | null };
+		'step.stem': { readonly station: string; readonly part: string | null };
+		'step.seal': { readonly bottomsOn: 'locator' | 'guide' | null };
+		'step.spring': { readonly tag: string | null; readonly ways: readonly WayUp[] };
+	}
+}
 
 export interface Step {
 	/** Place and step: names it among all steps of the job. */
 	readonly key: string;
 	/** A station ("3I"), a cylinder ("cylinder 3") or "job". */
 	readonly place: string;
-	readonly step: string;
-	readonly text: Phrase;
-	readonly caution?: Phrase;
+	readonly step: StepCode;
+	readonly text: Message;
+	readonly caution?: Message;
 	/** What the spring holds at full lift; where a slip sets it free. */
 	readonly energy?: Joules | null;
 	/** Small parts are counted here. */
@@ -52,19 +109,19 @@ export const lockHalves = (job: Job): number => 2 * job.stations.length;
  * them; in the car cylinder by cylinder, with the air line before and after.
  */
 export function assemblySteps(job: Job, sheet: Sheet): Step[] {
-	const order = walk(job.stations, job.setup.walkingOrder);
+	const order = walk(job.stations, job.setup.measuringOrder);
 	const out = inOrder(
 		'job',
 		[
 			{
-				step: 'count out',
-				text: say`Count the lock halves out: ${lockHalves(job)} are wanted`,
+				step: 'count-out',
+				text: message('step.count-out', { halves: lockHalves(job) }),
 				counts: true
 			}
 		],
 		[]
 	);
-	const inCar = job.setup.place === 'car';
+	const inCar = job.setup.workLocation === 'vehicle';
 	const started = [out[0]!.key];
 	// One cylinder at a time: the next one waits until the air is off this one.
 	const built = inCar
@@ -83,8 +140,8 @@ export function assemblySteps(job: Job, sheet: Sheet): Step[] {
 		'job',
 		[
 			{
-				step: 'count in',
-				text: ['Count the lock halves again: those fitted and those left over'],
+				step: 'count-in',
+				text: message('step.count-in'),
 				counts: true
 			}
 		],
@@ -104,34 +161,15 @@ const lastOfEach = (steps: readonly Step[]) => [
 
 const AIR_ON: readonly Draft[] = [
 	{
-		step: 'dead centre',
-		text: ['At true top dead centre, found at the piston'],
-		caution: ['Closed valves do not mean that the piston is up.']
+		step: 'dead-centre',
+		text: message('step.dead-centre'),
+		caution: message('caution.dead-centre')
 	},
-	{
-		step: 'crankshaft',
-		text: ['Hold the crankshaft'],
-		caution: ['Air turns an engine that is not held: hands and tools clear of it.']
-	},
-	{
-		step: 'air',
-		text: [
-			'Adapter in, without its valve core; air on. Prove that it holds before a lock is touched'
-		],
-		caution: [
-			'If the air drops, the valve drops. With the compressor tool off, air alone holds it.'
-		]
-	},
-	{
-		step: 'rags',
-		text: ['Rags over the drain holes, a magnet for the locks'],
-		caution: ['A lock that falls into the engine is not left there.']
-	}
+	{ step: 'crankshaft', text: message('step.crankshaft'), caution: message('caution.crankshaft') },
+	{ step: 'air', text: message('step.air'), caution: message('caution.air') },
+	{ step: 'rags', text: message('step.rags'), caution: message('caution.rags') }
 ];
-const AIR_OFF: Draft = {
-	step: 'air off',
-	text: ['All valves of this cylinder built: air off, rags and tools counted']
-};
+const AIR_OFF: Draft = { step: 'air-off', text: message('step.air-off') };
 
 /** The steps of one station. */
 export function stationSteps(
@@ -144,7 +182,7 @@ export function stationSteps(
 	const station = sheet.stations.find(({ label }) => label === entry.label)!;
 	const seal = sealSteps(parts);
 	const valve = valveSteps(entry, parts);
-	const sealFirst = parts.seal?.turn === 'seal first';
+	const sealFirst = parts.seal?.installOrder === 'seal-first';
 	return inOrder(
 		entry.label,
 		[
@@ -153,85 +191,40 @@ export function stationSteps(
 			springStep(entry, parts),
 			{
 				step: 'retainer',
-				text: [parts.retainer ? `Retainer on: ${parts.retainer.name}` : 'Retainer on']
+				text: message('step.retainer', { part: parts.retainer?.name ?? null })
 			},
 			{
 				step: 'compress',
-				text: ['Compress, only as far as the locks need'],
-				caution: [
-					'Face shield or safety glasses on, stand aside. Never by hand force. The maker’s word on the tool comes first.'
-				],
+				text: message('step.compress'),
+				caution: message('caution.compress'),
 				energy: station.energy
 			},
-			{
-				step: 'locks',
-				text: [
-					`${parts.locks ? `Locks in (${parts.locks.name})` : 'Locks in'}, stuck with assembly grease, both halves level`
-				]
-			},
-			{ step: 'release', text: ['Release slowly, watching both halves go home'] },
-			{
-				step: 'tap',
-				text: ['Tap the retainer with a soft block, and watch the locks stay'],
-				caution: ['Out of line with the stem: locks that are not home let go now.']
-			},
-			{ step: 'look', text: ['Look: level, and as high as its neighbour'] }
+			{ step: 'locks', text: message('step.locks', { part: parts.locks?.name ?? null }) },
+			{ step: 'release', text: message('step.release') },
+			{ step: 'tap', text: message('step.tap'), caution: message('caution.tap') },
+			{ step: 'look', text: message('step.look') }
 		],
 		needs
 	);
 }
 
-function locatorStep({ stack }: StationSheet, parts: KindSetup): Draft {
-	const shims = joined(
-		stack.shims.map((shim): Phrase => say`${ofLength(shim)}`),
-		', then '
-	);
-	const locator = parts.locator ? parts.locator.name : 'no locator on this job';
-	return {
-		step: 'locator',
-		text:
-			stack.shims.length > 0
-				? say`Shim ${shims} against the head; locator on it: ${locator}`
-				: say`No shim here. Locator in: ${locator}`
-	};
-}
+const locatorStep = ({ stack }: StationSheet, parts: KindSetup): Draft => ({
+	step: 'locator',
+	text: message('step.locator', { shims: stack.shims, part: parts.locator?.name ?? null })
+});
 
-const valveSteps = ({ label }: StationEntry, parts: KindSetup): Draft[] => [
-	{
-		step: 'stem',
-		text: [
-			`The valve of ${label}${parts.valve ? ` (${parts.valve.name})` : ''}: stem oiled or greased`
-		]
-	},
-	{ step: 'sleeve', text: ['Protector sleeve over the lock grooves'] },
-	{ step: 'valve', text: ['Valve in, turned by hand: it must run free'] }
+const valveSteps = ({ label }: StationEntry, { valve }: KindSetup): Draft[] => [
+	{ step: 'stem', text: message('step.stem', { station: label, part: valve?.name ?? null }) },
+	{ step: 'sleeve', text: message('step.sleeve') },
+	{ step: 'valve', text: message('step.valve') }
 ];
 
-function sealSteps({ seal }: KindSetup): Draft[] {
-	const home =
-		seal?.restsOn === 'locator'
-			? 'home is down on the locator'
-			: seal?.restsOn === 'guide'
-				? 'home is on the guide; the gap that stays to the locator is right'
-				: 'home is where its maker says';
-	return [
-		{
-			step: 'seal',
-			text: [`Seal driven home, garter spring off while driving and back on: ${home}`]
-		},
-		{ step: 'seal height', text: ['Seal height looked at, as its neighbours'] }
-	];
-}
+const sealSteps = ({ seal }: KindSetup): Draft[] => [
+	{ step: 'seal', text: message('step.seal', { bottomsOn: seal?.bottomsOn ?? null }) },
+	{ step: 'seal-height', text: message('step.seal-height') }
+];
 
-function springStep(entry: StationEntry, { spring }: KindSetup): Draft {
-	const ways = [
-		(spring?.build === 'conical' ||
-			spring?.build === 'narrowing' ||
-			spring?.build === 'dual conical') &&
-			'small end up',
-		spring?.progressive && 'close coils down, on the head',
-		spring?.markedTop && 'marked end up'
-	].filter((way) => typeof way === 'string');
-	const which = entry.spring ? `spring ${entry.spring}` : 'spring';
-	return { step: 'spring', text: [[`This station’s ${which} on`, ...ways].join(', ')] };
-}
+const springStep = ({ spring: tag }: StationEntry, { spring }: KindSetup): Draft => ({
+	step: 'spring',
+	text: message('step.spring', { tag: tag ?? null, ways: waysUp(spring) })
+});

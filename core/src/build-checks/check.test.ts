@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { asBuiltVerdict, likelyCause } from '../as-built/as-built.ts';
-import { INCH_POUND } from '../units/display.ts';
-import { showPhrase } from '../units/phrase.ts';
+import { keyOf, message } from '../message/message.ts';
 import { inches, mm } from '../units/quantity.ts';
 import {
 	holdsVacuum,
@@ -22,34 +21,39 @@ const planned = {
 const tolerance = inches(0.005);
 const built = (height: number, uncertainty = 0) =>
 	asBuiltVerdict(inches(height), planned, tolerance, uncertainty);
-const about = (apart: number) =>
-	showPhrase(likelyCause(inches(apart), planned, tolerance), INCH_POUND);
+const about = (apart: number) => keyOf(likelyCause(inches(apart), planned, tolerance));
 
-describe('as built', () => {
+describe('as-built', () => {
 	it('is clear to the tolerance and a stop beyond it', () => {
 		expect(built(1.825).state).toBe('clear');
 		expect(built(1.826).state).toBe('stop');
 		expect(built(1.814).state).toBe('stop');
-		expect(built(1.8245, 0.05).state).toBe('too close');
+		expect(built(1.8245, 0.05).state).toBe('inconclusive');
 	});
 	it('says by how much and what that looks like', () => {
-		expect(showPhrase(built(1.85).remedy, INCH_POUND)).toBe(
-			'Built 0.030 taller than planned: the 0.030 shim left out?'
+		expect(keyOf(built(1.85).remedy!)).toBe(
+			keyOf(
+				message('as-built.off', {
+					by: inches(0.03),
+					way: 'taller',
+					cause: message('cause.shim-left-out', { shim: inches(0.03) })
+				})
+			)
 		);
-		expect(about(0.016)).toBe('the 0.015 shim left out?');
-		expect(about(0.06)).toBe('locator left out?');
-		expect(about(0.1)).toContain('locks not home');
-		expect(about(-0.05)).toBe('plus locks planned, others fitted?');
-		expect(about(-0.03)).toBe('the 0.030 shim in twice?');
-		expect(about(-0.1)).toContain('a shim too many');
+		expect(about(0.016)).toBe('cause.shim-left-out {"shim":0.381}');
+		expect(about(0.06)).toBe('cause.locator-left-out');
+		expect(about(0.1)).toBe('cause.taller');
+		expect(about(-0.05)).toBe('cause.other-locks');
+		expect(about(-0.03)).toBe('cause.shim-in-twice {"shim":0.762}');
+		expect(about(-0.1)).toBe('cause.shorter');
 	});
 });
 
 const stamp = { person: 'x', at: '2026-03-01T08:00:00Z' };
-const piston = (rooms: [number, string][]): CheckOf<'piston to valve'> => ({
+const piston = (rooms: [number, string][]): CheckOf<'piston-to-valve'> => ({
 	...stamp,
 	id: 'p',
-	sort: 'piston to valve',
+	sort: 'piston-to-valve',
 	station: '1I',
 	method: 'indicator',
 	points: rooms.map(([angle, room]) => ({ angle, room }))
@@ -64,7 +68,7 @@ const port = (reached: string, least = '15 inHg'): CheckOf<'vacuum'> => ({
 	seconds: 10
 });
 
-describe('piston to valve', () => {
+describe('piston-to-valve', () => {
 	const check = piston([
 		[-10, '0.120 in'],
 		[10, '0.085 in'],
@@ -77,9 +81,7 @@ describe('piston to valve', () => {
 		expect(pistonVerdict(check, mm(0), inches(0.08)).state).toBe('clear');
 		const verdict = pistonVerdict(check, inches(0.02), inches(0.08));
 		expect(verdict.state).toBe('stop');
-		expect(showPhrase(verdict.remedy, INCH_POUND)).toMatch(
-			/^Piston 0.015 too near the valve at 10°/
-		);
+		expect(keyOf(verdict.remedy!)).toBe('piston.too-near {"by":0.381,"angle":10}');
 	});
 });
 
@@ -160,7 +162,7 @@ describe('what is typed of a check', () => {
 		expect(read.ok ? [] : Object.keys(read.problems)).toEqual(['0.angle', '1.room', '1.angle']);
 		expect(readRooms([{ angle: '0', room: '' }], 'in')).toEqual({
 			ok: false,
-			problems: { '0.room': 'at least one figure' }
+			problems: { '0.room': message('field.required') }
 		});
 	});
 });

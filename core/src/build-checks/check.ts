@@ -1,21 +1,32 @@
 /** What is tried on the built head: piston to valve, passages, vacuum (handbook §8, §9). */
 import { concerns, madeStaleBy, worksDone } from '../document/current-readings.ts';
 import type { Check, HeadWork, Job } from '../document/schema.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { message } from '../message/message.ts';
 import { lengthOf, mm, vacuumOf, type Millimetres } from '../units/quantity.ts';
 import type { Work } from '../document/head-work.ts';
 import { judge, type Verdict } from '../verdict/verdict.ts';
 import { PASSAGES, type Passage } from '../document/check-words.ts';
 
+declare module '../message/message.ts' {
+	interface Messages {
+		'piston.too-near': { readonly by: Millimetres; readonly angle: number };
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'piston-floor': true;
+	}
+}
+
 export type CheckOf<S extends Check['sort']> = Extract<Check, { sort: S }>;
 
 /** The newest check of each sort at a station. */
 export interface StationChecks {
-	readonly piston: CheckOf<'piston to valve'> | null;
+	readonly piston: CheckOf<'piston-to-valve'> | null;
 	readonly vacuum: CheckOf<'vacuum'> | null;
 	readonly passages: Readonly<Partial<Record<Passage, CheckOf<'passage'>>>>;
 	/** What was tried, and then something was done to the head. */
-	readonly stale?: readonly (readonly ['piston to valve' | 'vacuum' | Passage, Work])[];
+	readonly stale?: readonly (readonly ['piston-to-valve' | 'vacuum' | Passage, Work])[];
 }
 
 export const NO_CHECKS: StationChecks = { piston: null, vacuum: null, passages: {} };
@@ -36,7 +47,7 @@ export function checksInForceOf(job: Job): ReadonlyMap<string, StationChecks> {
 }
 
 function withoutStale(checks: StationChecks, works: readonly HeadWork[]): StationChecks {
-	const stale: (readonly ['piston to valve' | 'vacuum' | Passage, Work])[] = [];
+	const stale: (readonly ['piston-to-valve' | 'vacuum' | Passage, Work])[] = [];
 	const fresh = <C extends Check>(check: C | null | undefined): C | null => {
 		if (!check) return null;
 		const what = check.sort === 'passage' ? check.passage : check.sort;
@@ -64,7 +75,7 @@ export function newestChecks(checks: readonly Check[]): ReadonlyMap<string, Stat
 		const now = by.get(check.station) ?? NO_CHECKS;
 		by.set(
 			check.station,
-			check.sort === 'piston to valve'
+			check.sort === 'piston-to-valve'
 				? { ...now, piston: check }
 				: check.sort === 'vacuum'
 					? { ...now, vacuum: check }
@@ -75,7 +86,7 @@ export function newestChecks(checks: readonly Check[]): ReadonlyMap<string, Stat
 }
 
 /** The least room between piston and valve, and the crankshaft angle of it. */
-export function leastRoom({ points }: CheckOf<'piston to valve'>): {
+export function leastRoom({ points }: CheckOf<'piston-to-valve'>): {
 	readonly angle: number;
 	readonly room: Millimetres;
 } {
@@ -90,18 +101,17 @@ export function leastRoom({ points }: CheckOf<'piston to valve'>): {
  * @param pumpUp what a pumped-up hydraulic lifter holds the valve open by; 0 for solid ones
  */
 export function pistonVerdict(
-	check: CheckOf<'piston to valve'>,
+	check: CheckOf<'piston-to-valve'>,
 	pumpUp: Millimetres,
 	floor: Millimetres
 ): Verdict<Millimetres> {
 	const { angle, room } = leastRoom(check);
 	const left = mm(room - pumpUp);
 	return judge(left, {
-		sort: 'length',
-		limits: [{ name: 'piston floor', side: 'floor', at: floor, severity: 'stop' }],
+		dimension: 'length',
+		limits: [{ code: 'piston-floor', side: 'floor', at: floor, severity: 'stop' }],
 		sources: ['measured'],
-		remedy: (limit) =>
-			say`Piston ${ofLength(mm(limit.at - left))} too near the valve at ${angle}° about top dead centre: cam timing, valve pocket, or gasket`
+		remedy: (limit) => message('piston.too-near', { by: mm(limit.at - left), angle })
 	});
 }
 

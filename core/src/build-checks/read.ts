@@ -2,12 +2,21 @@
 import { readEntry, withUnit } from '../units/entry.ts';
 import { VACUUM_TEXT, type LengthUnit, type VacuumUnit } from '../units/quantity.ts';
 import type { CheckOf } from './check.ts';
+import { message, type Message } from '../message/message.ts';
 import { MOST_SECONDS } from '../document/check-words.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'entry.vacuum': { readonly unit: VacuumUnit };
+		'entry.seconds': { readonly max: number };
+		'entry.degrees': { readonly min: number; readonly max: number };
+	}
+}
 
 /** What was read of several fields, or what is wrong with each field that could not be. */
 export type ReadFields<Value, Field extends string> =
 	| { readonly ok: true; readonly value: Value }
-	| { readonly ok: false; readonly problems: Readonly<Partial<Record<Field, string>>> };
+	| { readonly ok: false; readonly problems: Readonly<Partial<Record<Field, Message>>> };
 
 /**
  * Reads a trial of a port for vacuum.
@@ -21,9 +30,9 @@ export function readVacuum(
 	const reached = withUnit(typed.reached, unit);
 	const seconds = Number(typed.seconds);
 	const problems = {
-		...(!VACUUM_TEXT.test(reached) && { reached: `a figure in ${unit}, or with its own unit` }),
+		...(!VACUUM_TEXT.test(reached) && { reached: message('entry.vacuum', { unit }) }),
 		...(!(/^\d+$/.test(typed.seconds.trim()) && seconds <= MOST_SECONDS) && {
-			seconds: `whole seconds, at most ${MOST_SECONDS}`
+			seconds: message('entry.seconds', { max: MOST_SECONDS })
 		})
 	};
 	return Object.keys(problems).length === 0
@@ -45,18 +54,18 @@ export interface RoomRow {
 export function readRooms(
 	rows: readonly RoomRow[],
 	unit: LengthUnit
-): ReadFields<CheckOf<'piston to valve'>['points'], `${number}.${keyof RoomRow}`> {
-	const problems: Record<`${number}.${keyof RoomRow}`, string> = {};
+): ReadFields<CheckOf<'piston-to-valve'>['points'], `${number}.${keyof RoomRow}`> {
+	const problems: Record<`${number}.${keyof RoomRow}`, Message> = {};
 	const points = rows.flatMap((row, i) => {
 		if (row.room.trim() === '') return [];
 		const room = readEntry(row.room, unit);
 		const angle = readAngle(row.angle);
 		if (!room.ok) problems[`${i}.room`] = room.problem;
-		if (angle === null) problems[`${i}.angle`] = 'degrees, −180 to 180';
+		if (angle === null) problems[`${i}.angle`] = message('entry.degrees', { min: -180, max: 180 });
 		return room.ok && angle !== null ? [{ angle, room: room.text }] : [];
 	});
 	if (Object.keys(problems).length > 0) return { ok: false, problems };
-	if (points.length === 0) return { ok: false, problems: { '0.room': 'at least one figure' } };
+	if (points.length === 0) return { ok: false, problems: { '0.room': message('field.required') } };
 	return { ok: true, value: points };
 }
 

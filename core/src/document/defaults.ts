@@ -21,28 +21,28 @@ const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
 		heightStop: '0.030 in',
 		bindFloor: '0.050 in',
 		bindAim: '0.060 in',
-		bindWide: '0.150 in',
+		bindMarginMax: '0.150 in',
 		sealFloor: '0.050 in',
 		rockerFloor: '0.030 in',
-		loadBand: 0.1,
-		shimFrom: '0.010 in',
-		shimsAtMost: 2,
+		loadTolerance: 0.1,
+		deadBand: '0.010 in',
+		maxShims: 2,
 		lashWatch: '0.003 in',
 		lashStop: '0.006 in',
-		preloadWithin: '0.010 in',
+		preloadTolerance: '0.010 in',
 		pistonFloors: { intake: '0.080 in', exhaust: '0.100 in' },
 		vacuum: { least: '15 inHg', seconds: 10 },
-		outlierLeast: '0.010 in',
+		outlierMin: '0.010 in',
 		outlierFactor: 3.5,
 		fit: {
 			stemMatch: '0.004 in',
-			sealPlay: '0.040 in',
-			damperPlay: '0.100 in',
-			landingPlay: '0.040 in',
+			sealClearance: '0.040 in',
+			damperClearance: '0.100 in',
+			landingClearance: '0.040 in',
 			railTip: '0.080 in',
 			highLoad: '400 lbf',
-			singleLoad: '290 lbf',
-			singleSpeed: 7500
+			singleSpringMaxLoad: '290 lbf',
+			singleSpringMaxRpm: 7500
 		}
 	},
 	mm: {
@@ -50,18 +50,18 @@ const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
 		heightStop: '0.75 mm',
 		bindFloor: '1.27 mm',
 		bindAim: '1.52 mm',
-		bindWide: '3.80 mm',
+		bindMarginMax: '3.80 mm',
 		sealFloor: '1.27 mm',
 		rockerFloor: '0.76 mm',
-		loadBand: 0.1,
-		shimFrom: '0.25 mm',
-		shimsAtMost: 2,
+		loadTolerance: 0.1,
+		deadBand: '0.25 mm',
+		maxShims: 2,
 		lashWatch: '0.08 mm',
 		lashStop: '0.15 mm',
-		preloadWithin: '0.25 mm',
+		preloadTolerance: '0.25 mm',
 		pistonFloors: { intake: '2.03 mm', exhaust: '2.54 mm' },
 		vacuum: { least: '500 mbar', seconds: 10 },
-		outlierLeast: '0.25 mm',
+		outlierMin: '0.25 mm',
 		outlierFactor: 3.5,
 		fit: FitLimits.parse({})
 	}
@@ -85,14 +85,14 @@ export function defaultLimits(unit: LengthUnit): Limits {
 
 /** The set-up of a job just taken in: nothing known of its parts, aims at card height. */
 export function defaultSetup(unit: LengthUnit, duty: string): Setup {
-	const kind: KindSetup = { aim: { school: 'card height' } };
+	const kind: KindSetup = { aim: { method: 'card-height' } };
 	return {
 		use: { duty },
 		lifters: 'solid',
 		kinds: { intake: { ...kind }, exhaust: { ...kind } },
 		limits: defaultLimits(unit),
 		shimStock: SHIMS[unit].map((thickness) => ({ thickness })),
-		walkingOrder: 'by cylinder'
+		measuringOrder: 'by-cylinder'
 	};
 }
 

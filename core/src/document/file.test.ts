@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { stationsOf } from '../station/layout.ts';
 import { defaultSetup, newJob } from './defaults.ts';
+import { keyOf } from '../message/message.ts';
 import { checkJob, readJob, writeJob } from './file.ts';
 
 const folder = new URL('../../../demo/jobs/', import.meta.url);
@@ -13,7 +14,7 @@ function problems(change: (job: ReturnType<typeof parse>) => void): string[] {
 	const job = parse();
 	change(job);
 	const read = checkJob(job);
-	return read.ok ? [] : read.problems.map((problem) => `${problem.path}: ${problem.message}`);
+	return read.ok ? [] : read.problems.map((problem) => `${problem.path}: ${keyOf(problem.text)}`);
 }
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- files under test are wrong on purpose
 const parse = (): any => JSON.parse(text);
@@ -31,7 +32,7 @@ describe('a job file', () => {
 			arrangement: 'flat',
 			cylinders: 6,
 			valvesPerCylinder: 4,
-			numbering: 'bank by bank',
+			numbering: 'bank-by-bank',
 			pairing: 'mirrored'
 		} as const;
 		const job = newJob({
@@ -47,32 +48,32 @@ describe('a job file', () => {
 	});
 
 	it.each([
-		[text.slice(0, 4000), /line \d+: the file ends in the middle/],
-		[text.slice(0, -2), /the file ends in the middle/],
-		['', /the file: is empty/],
-		['hello', /line 1: is not JSON/],
-		['[]', /is not a job/],
-		['{"format":"something"}', /this is not a job file/],
-		[text.replace('"version": 1', '"version": 2'), /version: was written by a newer program/]
-	])('that is no job file is refused (%#)', (wrong, said) => {
+		[text.slice(0, 4000), 'file.cut-off'],
+		[text.slice(0, -2), 'file.cut-off'],
+		['', 'file.empty'],
+		['hello', 'file.not-json'],
+		['[]', 'file.not-object'],
+		['{"format":"something"}', 'file.other-format'],
+		[text.replace(/"version": \d/, '"version": 3'), 'file.newer']
+	])('that is no job file is refused (%#)', (wrong, code) => {
 		const read = readJob(wrong);
-		expect(read.ok ? '' : `${read.problems[0]!.path}: ${read.problems[0]!.message}`).toMatch(said);
+		expect(read.ok ? '' : read.problems[0]!.text.code).toBe(code);
 	});
 });
 
 describe('what is wrong in a file is told by its path', () => {
 	it('an unknown unit', () => {
 		expect(problems((job) => (job.readings[3].read = '1.812 furlong'))[0]).toMatch(
-			/^readings\[3\]\.read: a length in in or mm.*this reads "1.812 furlong"/
+			/^readings\[3\]\.read: field\.not-quantity .*1\.812 furlong/
 		);
 		expect(problems((job) => (job.setup.kinds.intake.spring.seat.load = '130 psi'))[0]).toMatch(
-			/spring\.seat\.load: a load in lbf, N or kgf/
+			/spring\.seat\.load: field\.not-quantity .*"load"/
 		);
 	});
 
 	it('a reading for a station that does not exist', () => {
 		expect(problems((job) => (job.readings[0].station = '9I'))).toEqual([
-			'readings[0].station: there is no station 9I on this job'
+			'readings[0].station: job.no-station {"station":"9I"}'
 		]);
 	});
 
@@ -111,7 +112,7 @@ describe('what is wrong in a file is told by its path', () => {
 			'setup.limits.bindAim',
 			(job) => (job.setup.limits.bindAim = '0.040 in')
 		],
-		['a key nobody knows', 'the file', (job) => (job.colour = 'red')]
+		['a key nobody knows', ': field.unknown-keys', (job) => (job.colour = 'red')]
 	] as [string, string, (job: ReturnType<typeof parse>) => void][])('%s', (_, path, change) => {
 		expect(problems(change).some((problem) => problem.startsWith(path))).toBe(true);
 	});
@@ -129,13 +130,13 @@ describe('what is wrong in a file is told by its path', () => {
 				['38 mm', '190 N'],
 				['36 mm', '300 N']
 			])[0]
-		).toMatch(/tested\.points\[1\]\.load: the load must grow/);
+		).toMatch(/tested\.points\[1\]\.load: spring\.load-falls/);
 		expect(
 			tested([
 				['40 mm', '200 N'],
 				['40 mm', '210 N'],
 				['36 mm', '300 N']
 			])[0]
-		).toMatch(/this height is there twice/);
+		).toMatch(/field\.duplicate \{"what":"height"\}/);
 	});
 });

@@ -4,10 +4,18 @@
  */
 import { checkFile, readFile, writeFile, type FileRead } from '../file/file.ts';
 import { FORMAT, Job, VERSION } from './schema.ts';
+import { upgraded } from '../file/version-1.ts';
 
-export { firstOf, isTooDeep, pathText, problemsOf, TOO_DEEP, type Problem } from '../file/file.ts';
+export { fieldNow, upgraded, valueNow } from '../file/version-1.ts';
+export { firstOf, isTooDeep, pathText, problemsOf, type Problem } from '../file/file.ts';
 
-const JOB_FILE = { format: FORMAT, version: VERSION, what: 'job', schema: Job };
+const JOB_FILE = {
+	format: FORMAT,
+	version: VERSION,
+	upgrade: { 1: upgraded },
+	what: 'job',
+	schema: Job
+} as const;
 
 export type Read = FileRead<Job>;
 

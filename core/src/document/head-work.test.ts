@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { message } from '../message/message.ts';
 import { evaluate } from '../evaluation/evaluate.ts';
 import { readJob } from './file.ts';
 import type { Job } from './schema.ts';
-import { seenOn } from '../inspection/inspection.ts';
+import { inspectionFindings } from '../inspection/inspection.ts';
 import { movingMass, massChange } from '../mass/mass.ts';
 import { showMass } from '../units/display.ts';
 import { cubicCentimetres, mm } from '../units/quantity.ts';
@@ -66,22 +67,22 @@ describe('a cut at the deck', () => {
 
 describe('what makes what stale', () => {
 	it.each([
-		['other piston', 'piston to valve', true],
-		['other piston', 'lash', false],
-		['cam timing', 'compression', false],
-		['block cut', 'pushrod', true],
-		['seals', 'seal gap at lift', true],
-		['seals', 'installed height', false],
-		['pocket cut', 'fit', true],
-		['pocket cut', 'lash', false],
-		['tip ground', 'tip wipe', true],
-		['tip ground', 'seal gap', false],
-		['parts changed', 'vacuum', true],
-		['valve train changed', 'rocker slot', true],
-		['valve train changed', 'installed height', false],
-		['valve job', 'tip wipe', true],
-		['valve job', 'follower shim', false],
-		['guides', 'stem inspection', true]
+		['other-piston', 'piston-to-valve', true],
+		['other-piston', 'lash', false],
+		['cam-timing', 'compression', false],
+		['block-cut', 'pushrod', true],
+		['seals', 'seal-gap-at-lift', true],
+		['seals', 'installed-height', false],
+		['pocket-cut', 'fit', true],
+		['pocket-cut', 'lash', false],
+		['tip-ground', 'tip-wipe', true],
+		['tip-ground', 'seal-gap', false],
+		['parts-changed', 'vacuum', true],
+		['valve-train-changed', 'rocker-slot', true],
+		['valve-train-changed', 'installed-height', false],
+		['valve-job', 'tip-wipe', true],
+		['valve-job', 'follower-shim', false],
+		['guides', 'stem-inspection', true]
 	] as const)('%s and %s: %s', (work, what, isStale) => {
 		expect(makesStale(work, what)).toBe(isStale);
 	});
@@ -100,25 +101,25 @@ describe('stale readings', () => {
 		return evaluate(job);
 	};
 	it('are all readings taken before a valve job', () => {
-		const { measured, stations } = after({ work: 'valve job' });
-		expect(measured['installed height']).toBe(0);
-		expect(stations[0]!.state).toBe('not measured');
-		expect(stations[0]!.remarks.map(({ text }) => text.join(''))).toContain(
-			'Height was read before the valve job: measure again'
+		const { measured, stations } = after({ work: 'valve-job' });
+		expect(measured['installed-height']).toBe(0);
+		expect(stations[0]!.state).toBe('not-measured');
+		expect(stations[0]!.remarks.map(({ text }) => text)).toContainEqual(
+			message('reading.stale', { quantity: 'installed-height', work: 'valve-job' })
 		);
 	});
 	it('are only the gaps after new seals, only the lash after a cut, nothing on another head', () => {
-		expect(after({ work: 'seals' }).measured).toMatchObject({ 'seal gap': 0, lash: 16 });
-		expect(after({ work: 'deck cut' }).measured).toMatchObject({ 'seal gap': 16, lash: 0 });
-		expect(after({ work: 'seats', head: 'B' }).measured['installed height']).toBe(16);
+		expect(after({ work: 'seals' }).measured).toMatchObject({ 'seal-gap': 0, lash: 16 });
+		expect(after({ work: 'deck-cut' }).measured).toMatchObject({ 'seal-gap': 16, lash: 0 });
+		expect(after({ work: 'seats', head: 'B' }).measured['installed-height']).toBe(16);
 	});
 	it('count again once measured after the work', () => {
 		const job = load();
 		job.headWork.push({ ...job.headWork[0]!, id: crypto.randomUUID(), at: '2026-11-20T08:00:00Z' });
-		const old = job.readings.find(({ quantity }) => quantity === 'installed height')!;
+		const old = job.readings.find(({ quantity }) => quantity === 'installed-height')!;
 		job.readings.push({ ...old, id: crypto.randomUUID(), at: '2026-11-21T08:00:00.000Z' });
 		const sheet = evaluate(job);
-		expect(sheet.measured['installed height']).toBe(1);
+		expect(sheet.measured['installed-height']).toBe(1);
 		expect(sheet.stations.find(({ label }) => label === old.station)!.figures.height.state).toBe(
 			'clear'
 		);
@@ -133,9 +134,9 @@ describe('a valve as it was seen', () => {
 		stem: 'good',
 		seatMark: 'even'
 	} as const;
-	it('says nothing of a good one', () => expect(seenOn(good)).toEqual([]));
+	it('says nothing of a good one', () => expect(inspectionFindings(good)).toEqual([]));
 	it('stops at a battered tip and a worn groove, watches a wide seat', () => {
-		const seen = seenOn({ ...good, tip: 'battered', groove: 'worn', seatMark: 'wide' });
+		const seen = inspectionFindings({ ...good, tip: 'battered', groove: 'worn', seatMark: 'wide' });
 		expect(seen.map(({ state }) => state)).toEqual(['stop', 'stop', 'watch']);
 	});
 });

@@ -12,71 +12,71 @@ import type { Passage } from './check-words.ts';
 import { ROCKER_GAPS, type Quantity } from './quantities.ts';
 
 export const WORKS = [
-	'deck cut',
-	'block cut',
-	'other gasket',
-	'other piston',
-	'cam timing',
-	'valve job',
+	'deck-cut',
+	'block-cut',
+	'other-gasket',
+	'other-piston',
+	'cam-timing',
+	'valve-job',
 	'guides',
 	'seats',
 	'seals',
-	'pocket cut',
-	'tip ground',
-	'parts changed',
-	'valve train changed'
+	'pocket-cut',
+	'tip-ground',
+	'parts-changed',
+	'valve-train-changed'
 ] as const;
 export type Work = (typeof WORKS)[number];
 
 /** What can be stale: readings by quantity, and what was tried or looked at. */
 export type Stale =
-	Quantity | Passage | 'piston to valve' | 'vacuum' | 'stem inspection' | 'compression' | 'fit';
+	Quantity | Passage | 'piston-to-valve' | 'vacuum' | 'stem-inspection' | 'compression' | 'fit';
 
-const HEIGHTS = ['installed height', 'built height'] as const;
-const GAPS = ['seal gap', 'seal gap at lift'] as const;
-const TIP_AND_ROCKER = ['tip height', ...ROCKER_GAPS] as const;
+const HEIGHTS = ['installed-height', 'built-height'] as const;
+const GAPS = ['seal-gap', 'seal-gap-at-lift'] as const;
+const TIP_AND_ROCKER = ['tip-height', ...ROCKER_GAPS] as const;
 const SETTINGS = ['lash', 'preload'] as const;
-const DECK: readonly Stale[] = ['piston to valve', 'compression', ...SETTINGS, 'pushrod'];
+const DECK: readonly Stale[] = ['piston-to-valve', 'compression', ...SETTINGS, 'pushrod'];
 const VALVE_JOB: readonly Stale[] = [
 	...HEIGHTS,
-	'seat load',
+	'on-head-load',
 	...GAPS,
 	...TIP_AND_ROCKER,
 	...SETTINGS,
-	'piston to valve',
+	'piston-to-valve',
 	'vacuum',
-	'tip wipe'
+	'tip-wipe'
 ];
 
 /** What each work makes stale. Source: handbook §8. */
 const MAKES_STALE: Readonly<Record<Work, readonly Stale[]>> = {
-	'deck cut': DECK,
-	'block cut': DECK,
-	'other gasket': DECK,
-	'other piston': ['piston to valve', 'compression'],
-	'cam timing': ['piston to valve'],
-	'valve job': VALVE_JOB,
+	'deck-cut': DECK,
+	'block-cut': DECK,
+	'other-gasket': DECK,
+	'other-piston': ['piston-to-valve', 'compression'],
+	'cam-timing': ['piston-to-valve'],
+	'valve-job': VALVE_JOB,
 	seats: VALVE_JOB,
-	guides: [...VALVE_JOB, 'stem inspection'],
+	guides: [...VALVE_JOB, 'stem-inspection'],
 	seals: GAPS,
-	'pocket cut': [...HEIGHTS, 'seat load', ...GAPS, 'fit'],
-	'tip ground': [...TIP_AND_ROCKER, ...SETTINGS, 'tip wipe'],
-	'parts changed': [
+	'pocket-cut': [...HEIGHTS, 'on-head-load', ...GAPS, 'fit'],
+	'tip-ground': [...TIP_AND_ROCKER, ...SETTINGS, 'tip-wipe'],
+	'parts-changed': [
 		...HEIGHTS,
-		'seat load',
+		'on-head-load',
 		...GAPS,
 		...TIP_AND_ROCKER,
 		...SETTINGS,
 		'vacuum',
-		'piston to valve'
+		'piston-to-valve'
 	],
-	'valve train changed': [
+	'valve-train-changed': [
 		...ROCKER_GAPS,
 		'pushrod',
-		'rocker slot',
+		'rocker-slot',
 		...SETTINGS,
-		'tip wipe',
-		'piston to valve'
+		'tip-wipe',
+		'piston-to-valve'
 	]
 };
 

@@ -18,9 +18,9 @@ export interface RoundParts {
 	readonly lashCap?: boolean;
 }
 
-const GAPS: readonly Quantity[] = ['seal gap', 'seal gap at lift'];
+const GAPS: readonly Quantity[] = ['seal-gap', 'seal-gap-at-lift'];
 /** Read to the tip, or to the rocker that stands on it. */
-const OVER_TIP: readonly Quantity[] = ['tip height', ...ROCKER_GAPS];
+const OVER_TIP: readonly Quantity[] = ['tip-height', ...ROCKER_GAPS];
 
 /** The parts in place at a station for a round's answers, with the figures of the job's parts. */
 export function inPlaceFor(
@@ -30,7 +30,7 @@ export function inPlaceFor(
 	round: RoundParts
 ): InPlaceEntry {
 	const parts = partsOf(job.setup, station);
-	const isHeight = quantity === 'installed height';
+	const isHeight = quantity === 'installed-height';
 	return {
 		locator: round.locator ? (parts.locator?.thickness ?? '0 mm') : '0 mm',
 		shims: round.shims ? [...station.shims] : [],

@@ -6,10 +6,10 @@ export const POLICIES = {
 	damper: ['kept', 'removed'],
 	/** Springs that have run go in again never, or after they were tested. */
 	usedSprings: ['never', 'retested'],
-	locks: ['new only', 'inspected and reused'],
+	locks: ['new-only', 'inspected-and-reused'],
 	/** Every valve is measured, or a sample of them. */
-	measuring: ['every valve', 'a sample']
+	measuring: ['every-valve', 'sample']
 } as const;
 
 /** A head laid aside half way carries a hand-over; dropped and damaged parts are noted at their station. */
-export const NOTE_SUBJECTS = ['hand-over', 'dropped part', 'damaged part'] as const;
+export const NOTE_SUBJECTS = ['hand-over', 'dropped-part', 'damaged-part'] as const;

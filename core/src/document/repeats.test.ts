@@ -11,7 +11,7 @@ const id = (n: number) => `0197a777-0000-7000-8000-${String(n).padStart(12, '0')
 const reading = (n: number, read: string, more: Partial<Reading> = {}): Reading => ({
 	id: id(n),
 	station: '1I',
-	quantity: 'installed height',
+	quantity: 'installed-height',
 	read,
 	gauge: { name: 'Height gauge', resolution: '0.01 mm', correction: '0 mm' },
 	inPlace: {
@@ -107,7 +107,7 @@ describe('a gauge in hand', () => {
 	const gauge: Gauge = {
 		id: id(1),
 		name: 'Height gauge 1',
-		sort: 'height gauge',
+		sort: 'height-gauge',
 		resolution: '0.0005 in',
 		lengthUnit: 'in',
 		loadUnit: 'lbf',

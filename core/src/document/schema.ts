@@ -5,6 +5,7 @@
  * their unit ("1.820 in"); nothing derived is stored here.
  */
 import { z } from 'zod';
+import { issue } from '../message/issue.ts';
 import { LENGTH_TEXT, lengthOf } from '../units/quantity.ts';
 import {
 	Id,
@@ -28,7 +29,7 @@ import {
 	PAIRINGS,
 	layoutProblem
 } from '../station/layout.ts';
-import { WALKING_ORDERS } from '../station/order.ts';
+import { MEASURING_ORDERS } from '../station/order.ts';
 import { ADJUSTERS, METALS_OF_ENGINE } from '../lash/adjuster.ts';
 import { ENGINE_STATES } from '../lash/lash.ts';
 import { MOST_SECONDS, PASSAGES, PISTON_METHODS } from './check-words.ts';
@@ -51,12 +52,28 @@ import { HISTORY } from './append-only-lists.ts';
 import { NOTE_SUBJECTS, POLICIES } from './policies.ts';
 import { isLoad, QUANTITIES } from './quantities.ts';
 
+declare module '../message/issue.ts' {
+	interface FieldMessages {
+		'field.station': null;
+		'limits.below': {
+			readonly of: 'heightTolerance' | 'bindFloor' | 'bindAim' | 'outlierMin' | 'sagWatch';
+		};
+		'job.no-head': { readonly head: string };
+		'job.no-station': { readonly station: string };
+		'job.voids-unknown': null;
+		'job.unknown-person': null;
+	}
+}
+
 export const FORMAT = 'zinc-ledger/job';
-export const VERSION = 1;
+export const VERSION = 2;
 
 const Source = z.enum(SOURCES);
 const Kind = z.enum(KINDS);
-const cylinder = z.int('a whole number').min(1, 'at least 1').max(16, 'at most 16');
+const cylinder = z
+	.int(issue('field.whole-number'))
+	.min(1, issue('field.min', { min: 1 }))
+	.max(16, issue('field.max', { max: 16 }));
 
 export const Layout = z
 	.strictObject({
@@ -64,7 +81,7 @@ export const Layout = z
 		cylinders: cylinder,
 		valvesPerCylinder: z.union(
 			[z.literal(2), z.literal(3), z.literal(4), z.literal(5)],
-			'2, 3, 4 or 5'
+			issue('field.one-of', { values: ['2', '3', '4', '5'] })
 		),
 		numbering: z.enum(NUMBERINGS),
 		/** Cylinders of each head as the maker numbers them, from the left, when the numbering is the maker's own. */
@@ -75,14 +92,20 @@ export const Layout = z
 		firingOrder: z.array(cylinder).max(16).readonly().optional(),
 		/** Crankshaft degrees at which each of the firing order fires, from the first; even distances when left out. */
 		firingAngles: z
-			.array(z.number('degrees').min(0, 'at least 0°').max(719, 'at most 719°'))
+			.array(
+				z
+					.number(issue('field.number', { example: '10' }))
+					.min(0, issue('field.min', { min: 0, unit: '°' }))
+					.max(719, issue('field.max', { max: 719, unit: '°' }))
+			)
 			.max(16)
 			.readonly()
 			.optional()
 	})
 	.superRefine((layout, context) => {
 		const problem = layoutProblem(layout);
-		if (problem) context.addIssue({ code: 'custom', ...problem, path: [...problem.path] });
+		if (problem)
+			context.addIssue({ code: 'custom', path: [...problem.path], message: problem.text });
 	});
 
 const LiftSource = {
@@ -94,7 +117,10 @@ export const LiftGiven = z.discriminatedUnion('sort', [
 	z.strictObject({
 		sort: z.literal('lobe'),
 		lobe: PositiveSize,
-		ratio: z.number('a rocker ratio such as 1.5').min(0.5, 'at least 0.5').max(3, 'at most 3'),
+		ratio: z
+			.number(issue('field.number', { example: '1.5' }))
+			.min(0.5, issue('field.min', { min: 0.5 }))
+			.max(3, issue('field.max', { max: 3 })),
 		...LiftSource
 	}),
 	z.strictObject({ sort: z.literal('valve'), valve: PositiveSize, ...LiftSource })
@@ -145,37 +171,43 @@ export const KindSetup = z.strictObject({
 			guide: PositiveSize.optional()
 		})
 		.optional(),
-	aim: z.discriminatedUnion('school', [
-		z.strictObject({ school: z.literal('card height') }),
-		z.strictObject({ school: z.literal('bind cushion'), cushion: PositiveSize }),
-		z.strictObject({ school: z.literal('seat load'), load: Load }),
-		z.strictObject({ school: z.literal('open load'), load: Load }),
-		z.strictObject({ school: z.literal('as it stands'), leastSeatLoad: Load })
+	aim: z.discriminatedUnion('method', [
+		z.strictObject({ method: z.literal('card-height') }),
+		z.strictObject({ method: z.literal('bind-cushion'), cushion: PositiveSize }),
+		z.strictObject({ method: z.literal('seat-load'), load: Load }),
+		z.strictObject({ method: z.literal('open-load'), load: Load }),
+		z.strictObject({ method: z.literal('as-it-stands'), minSeatLoad: Load })
 	]),
 	/** What the lifter or rocker stands at full lift. */
-	greatestOpenLoad: Load.optional()
+	maxOpenLoad: Load.optional()
 });
 
-const seconds = z.int('whole seconds').min(0).max(MOST_SECONDS, `at most ${MOST_SECONDS} s`);
-const fraction = z.number('a fraction such as 0.1').min(0, 'at least 0').max(1, 'at most 1');
+const seconds = z
+	.int(issue('field.whole-number'))
+	.min(0)
+	.max(MOST_SECONDS, issue('field.max', { max: MOST_SECONDS, unit: 's' }));
+const fraction = z
+	.number(issue('field.number', { example: '0.1' }))
+	.min(0, issue('field.min', { min: 0 }))
+	.max(1, issue('field.max', { max: 1 }));
 
 /** What parts must leave each other; shop defaults that a job can change. */
 export const FitLimits = z.strictObject({
 	/** Stems that differ by less are of one size. */
 	stemMatch: Size.default('0.10 mm'),
 	/** Least room between inner spring and seal, on the diameter. */
-	sealPlay: Size.default('1.00 mm'),
+	sealClearance: Size.default('1.00 mm'),
 	/** With a flat damper between them, what they should have. */
-	damperPlay: Size.default('2.50 mm'),
+	damperClearance: Size.default('2.50 mm'),
 	/** A spring may be looser than this on its landing, its spigot or in its cup by no more. */
-	landingPlay: Size.default('1.00 mm'),
+	landingClearance: Size.default('1.00 mm'),
 	/** A tip that stands lower than this does not hold a rail rocker. */
 	railTip: Size.default('2.00 mm'),
 	/** Open load from which a round groove is preferred. */
 	highLoad: Load.default('1800 N'),
 	/** Open load and engine speed beyond which a single spring is remarked on. */
-	singleLoad: Load.default('1300 N'),
-	singleSpeed: z.int('whole turns a minute').min(0).max(25_000).default(7500)
+	singleSpringMaxLoad: Load.default('1300 N'),
+	singleSpringMaxRpm: z.int(issue('field.whole-number')).min(0).max(25_000).default(7500)
 });
 
 export const Limits = z
@@ -184,20 +216,23 @@ export const Limits = z
 		heightStop: Size,
 		bindFloor: Size,
 		bindAim: Size,
-		bindWide: Size,
+		bindMarginMax: Size,
 		sealFloor: Size,
 		/** Least room between rocker and retainer, closed, at half and at full lift. */
 		rockerFloor: Size.default('0.76 mm'),
 		/** Loads further than this part from the load at the aimed height are a watch. */
-		loadBand: fraction,
+		loadTolerance: fraction,
 		/** A station is shimmed only when it is further than this off its aim. */
-		shimFrom: Size,
-		shimsAtMost: z.int('a whole number').min(0, 'at least 0').max(4, 'at most 4'),
+		deadBand: Size,
+		maxShims: z
+			.int(issue('field.whole-number'))
+			.min(0, issue('field.min', { min: 0 }))
+			.max(4, issue('field.max', { max: 4 })),
 		/** Lash that moved further than these since it was set. */
 		lashWatch: Size.default('0.003 in'),
 		lashStop: Size.default('0.006 in'),
 		/** A hydraulic preload further than this from the one wanted is a watch. */
-		preloadWithin: Size.default('0.010 in'),
+		preloadTolerance: Size.default('0.010 in'),
 		/** Least room between piston and valve. */
 		pistonFloors: z
 			.strictObject({ intake: Size.default('0.080 in'), exhaust: Size.default('0.100 in') })
@@ -206,19 +241,22 @@ export const Limits = z
 		vacuum: z
 			.strictObject({ least: Vacuum.default('15 inHg'), seconds: seconds.default(10) })
 			.prefault({}),
-		outlierLeast: Size,
+		outlierMin: Size,
 		/** A station further than this stands apart however wide its head scatters. */
-		outlierMost: Size.optional(),
+		outlierMax: Size.optional(),
 		/** Part of its card's load that a tested spring may have lost. */
 		sagWatch: fraction.optional(),
 		sagStop: fraction.optional(),
 		/** Scatter of a gauge that nobody has stated or measured, in parts of its resolution. */
 		unknownRepeat: z
-			.number('a number such as 1')
-			.min(0, 'at least 0')
-			.max(20, 'at most 20')
+			.number(issue('field.number', { example: '1' }))
+			.min(0, issue('field.min', { min: 0 }))
+			.max(20, issue('field.max', { max: 20 }))
 			.optional(),
-		outlierFactor: z.number('a number such as 3.5').min(1, 'at least 1').max(10, 'at most 10'),
+		outlierFactor: z
+			.number(issue('field.number', { example: '3.5' }))
+			.min(1, issue('field.min', { min: 1 }))
+			.max(10, issue('field.max', { max: 10 })),
 		fit: FitLimits.prefault({})
 	})
 	.superRefine((limits, context) => {
@@ -226,23 +264,31 @@ export const Limits = z
 			if (lengthOf(limits[key] as string) < lengthOf(limits[other] as string))
 				context.addIssue({ code: 'custom', path: [key], message });
 		};
-		atLeast('heightStop', 'heightTolerance', 'cannot be tighter than the tolerance');
-		atLeast('bindAim', 'bindFloor', 'cannot be below the floor');
-		atLeast('bindWide', 'bindAim', 'cannot be below the aim');
-		if (limits.outlierMost) atLeast('outlierMost', 'outlierLeast', 'cannot be below the least');
+		atLeast('heightStop', 'heightTolerance', issue('limits.below', { of: 'heightTolerance' }));
+		atLeast('bindAim', 'bindFloor', issue('limits.below', { of: 'bindFloor' }));
+		atLeast('bindMarginMax', 'bindAim', issue('limits.below', { of: 'bindAim' }));
+		if (limits.outlierMax)
+			atLeast('outlierMax', 'outlierMin', issue('limits.below', { of: 'outlierMin' }));
 		if ((limits.sagStop ?? 1) < (limits.sagWatch ?? 0))
-			context.addIssue({ code: 'custom', path: ['sagStop'], message: 'cannot be below the watch' });
+			context.addIssue({
+				code: 'custom',
+				path: ['sagStop'],
+				message: issue('limits.below', { of: 'sagWatch' })
+			});
 	});
 
 export const StationEntry = z.strictObject({
-	label: z.string().regex(/^\d{1,2}[IE][a-c]?$/, 'a station such as 3I or 12Eb'),
+	label: z.string().regex(/^\d{1,2}[IE][a-c]?$/, issue('field.station')),
 	head: Name,
 	cylinder: z.int().min(1).max(16),
 	kind: Kind,
 	along: z.number().min(0).max(16),
 	across: z.number().min(0).max(1),
 	/** Shims in the build, thickest against the head. */
-	shims: z.array(PositiveSize).max(4, 'at most four shims').default([]),
+	shims: z
+		.array(PositiveSize)
+		.max(4, issue('field.max', { max: 4, unit: 'shims' }))
+		.default([]),
 	/** Lock offset of this station where it differs from its kind's. */
 	lockOffset: Length.optional(),
 	/** Parts of this station in place of its kind's. */
@@ -259,7 +305,7 @@ export const TaggedSpring = z.strictObject({
 	card: Id,
 	points: z
 		.array(z.strictObject({ height: PositiveSize, load: Load }))
-		.min(2, 'at least two tested points')
+		.min(2, issue('field.min', { min: 2, unit: 'points' }))
 		.max(200),
 	bind: PositiveSize.optional(),
 	/** Half-width of the bind's 95 % interval. */
@@ -279,12 +325,12 @@ export const Plan = z.strictObject({
 		.array(
 			z.strictObject({
 				label: z.string().max(6),
-				shims: z.array(PositiveSize).max(4, 'at most four shims'),
+				shims: z.array(PositiveSize).max(4, issue('field.max', { max: 4, unit: 'shims' })),
 				locks: Locks.optional(),
 				spring: Name.optional()
 			})
 		)
-		.min(1, 'a plan has stations')
+		.min(1, issue('field.required'))
 		.max(80),
 	note: Line.optional(),
 	person: Id,
@@ -294,12 +340,16 @@ export const Plan = z.strictObject({
 export const Person = z.strictObject({
 	id: Id,
 	name: Name,
-	initials: z.string().trim().min(1, 'initials are wanted').max(4, 'at most 4 letters')
+	initials: z
+		.string()
+		.trim()
+		.min(1, issue('field.required'))
+		.max(4, issue('field.max', { max: 4, unit: 'characters' }))
 });
 
 export const InPlaceEntry = z.strictObject({
 	locator: Size,
-	shims: z.array(PositiveSize).max(4, 'at most four shims'),
+	shims: z.array(PositiveSize).max(4, issue('field.max', { max: 4, unit: 'shims' })),
 	lockOffset: Length,
 	recess: Size.default('0 mm'),
 	retainerLanding: Length.default('0 mm'),
@@ -326,9 +376,9 @@ export const Reading = z
 			name: Name,
 			resolution: Measured,
 			gain: z
-				.number('a number such as 1.002')
-				.min(0.5, 'at least 0.5')
-				.max(2, 'at most 2')
+				.number(issue('field.number', { example: '1.002' }))
+				.min(0.5, issue('field.min', { min: 0.5 }))
+				.max(2, issue('field.max', { max: 2 }))
 				.optional(),
 			correction: z.union([Length, Load]).default('0 mm'),
 			/** One standard deviation of what the correction leaves unexplained. */
@@ -356,14 +406,14 @@ export const Reading = z
 			context.addIssue({
 				code: 'custom',
 				path: ['read'],
-				message: `${quantity} is a ${isLoad(quantity) ? 'load, such as "128 lbf"' : 'length, such as "1.820 in"'}`
+				message: issue('field.quantity', { of: isLoad(quantity) ? 'load' : 'length' })
 			});
 	});
 
 export const VoidEntry = z.strictObject({
 	id: Id,
 	reading: Id,
-	reason: Line.min(1, 'a reason is wanted'),
+	reason: Line.min(1, issue('field.required')),
 	person: Id,
 	at: Moment
 });
@@ -403,7 +453,7 @@ export const HeadWork = z.strictObject({
 	/** The kind of valves it was done to; both when left out. */
 	kind: Kind.optional(),
 	/** Single stations it was done to. */
-	stations: z.array(StationEntry.shape.label).min(1, 'at least one station').max(80).optional(),
+	stations: z.array(StationEntry.shape.label).min(1, issue('field.required')).max(80).optional(),
 	/** What was taken off the deck. */
 	cut: PositiveSize.optional(),
 	/** How much thicker the gasket is than the one before. */
@@ -421,7 +471,7 @@ export const Acceptance = z.strictObject({
 	/** The finding's key, which names rule, place and the figures compared. */
 	finding: z.string().trim().min(1).max(400),
 	accepted: z.boolean(),
-	reason: Line.min(1, 'a reason is wanted'),
+	reason: Line.min(1, issue('field.required')),
 	person: Id,
 	at: Moment
 });
@@ -434,7 +484,7 @@ export const AssemblyStep = z.strictObject({
 	step: Name.max(40),
 	done: z.boolean(),
 	/** Small parts counted at this step. */
-	count: z.int('a whole number').min(0).max(1000).optional(),
+	count: z.int(issue('field.whole-number')).min(0).max(1000).optional(),
 	note: Line.optional(),
 	person: Id,
 	at: Moment
@@ -445,13 +495,13 @@ const label = StationEntry.shape.label;
 /** Something tried on the built head; the newest of its sort at a place counts. */
 export const Check = z.discriminatedUnion('sort', [
 	z.strictObject({
-		sort: z.literal('piston to valve'),
+		sort: z.literal('piston-to-valve'),
 		station: label,
 		method: z.enum(PISTON_METHODS),
 		/** Crankshaft degrees from the top dead centre of the gas exchange, and the room there. */
 		points: z
 			.array(z.strictObject({ angle: z.number().min(-180).max(180), room: Size }))
-			.min(1, 'at least one figure')
+			.min(1, issue('field.required'))
 			.max(80),
 		...check
 	}),
@@ -477,14 +527,14 @@ export const Check = z.discriminatedUnion('sort', [
 export const Note = z.strictObject({
 	id: Id,
 	station: label.optional(),
-	text: Line.min(1, 'a note is wanted'),
+	text: Line.min(1, issue('field.required')),
 	private: z.boolean(),
 	/** What it is about, where it is of a sort that is looked for. */
 	about: z.enum(NOTE_SUBJECTS).optional(),
 	/** Holds the job back until it is settled: checking springs fitted, a seal to replace. */
-	holds: z.boolean(),
-	/** The note that this one settles. */
-	settles: Id.optional(),
+	blocksSignOff: z.boolean(),
+	/** The note that this one resolves. */
+	resolves: Id.optional(),
 	person: Id,
 	at: Moment
 });
@@ -506,7 +556,10 @@ export const Compression = z.strictObject({
 	gasket: Volume,
 	deck: Volume,
 	/** Part of the bore's area that the chamber is open to at the deck. */
-	chamberOpen: z.number('a fraction such as 0.8').min(0.1, 'at least 0.1').max(1.2, 'at most 1.2')
+	chamberOpen: z
+		.number(issue('field.number', { example: '0.8' }))
+		.min(0.1, issue('field.min', { min: 0.1 }))
+		.max(1.2, issue('field.max', { max: 1.2 }))
 });
 
 const Policies = z.strictObject({
@@ -520,7 +573,11 @@ const Policies = z.strictObject({
 export const Setup = z.strictObject({
 	use: z.strictObject({
 		duty: Line,
-		engineSpeed: z.int('whole turns a minute').min(1).max(25_000, 'at most 25,000 rpm').optional(),
+		engineSpeed: z
+			.int(issue('field.whole-number'))
+			.min(1)
+			.max(25_000, issue('field.max', { max: 25000, unit: 'rpm' }))
+			.optional(),
 		boosted: z.boolean().optional(),
 		/** Hours on end at load: a boat, a generator, a long race. */
 		longDuty: z.boolean().optional(),
@@ -530,12 +587,12 @@ export const Setup = z.strictObject({
 	head: z
 		.strictObject({
 			material: z.enum(['iron', 'aluminium']).optional(),
-			seatInsert: z.enum(['none', 'iron', 'hard steel', 'soft bronze']).optional()
+			seatInsert: z.enum(['none', 'iron', 'hard-steel', 'soft-bronze']).optional()
 		})
 		.optional(),
 	compression: Compression.optional(),
 	/** Where the springs are fitted; in the car the air line and its cautions come in. */
-	place: z.enum(['bench', 'car']).optional(),
+	workLocation: z.enum(['bench', 'vehicle']).optional(),
 	/** The thread by which lash is set. */
 	adjuster: z.strictObject({ at: z.enum(ADJUSTERS), pitch: PositiveSize }).optional(),
 	/** What lash gains from cold to hot; a figure of its own goes before the usual one of the metals. */
@@ -545,20 +602,24 @@ export const Setup = z.strictObject({
 	/** Shims of shim-type followers on the shelf. */
 	followerStock: z
 		.array(z.strictObject({ thickness: PositiveSize, count: z.int().min(0).max(10_000) }))
-		.max(120, 'at most 120 sizes')
+		.max(120, issue('field.max', { max: 120, unit: 'sizes' }))
 		.optional(),
 	cam: Cam.optional(),
 	/** Where the cam lies, and the angle between valve and cylinder: what a cut at the deck does goes by them. */
 	camAt: z.enum(['block', 'head']).optional(),
-	valveAngle: z.number('degrees').min(0, 'at least 0°').max(60, 'at most 60°').optional(),
-	toldByCustomer: Line.optional(),
+	valveAngle: z
+		.number(issue('field.number', { example: '10' }))
+		.min(0, issue('field.min', { min: 0, unit: '°' }))
+		.max(60, issue('field.max', { max: 60, unit: '°' }))
+		.optional(),
+	customerStatement: Line.optional(),
 	lifters: z.enum(['solid', 'hydraulic']),
 	/** Heights are aimed for by each valve's own lift, or all by the larger of intake and exhaust. */
 	aimLift: z.enum(['own', 'larger']).optional(),
 	/** Loads outside the tested range are taken from the card's line, and said to be. */
 	cardBeyondTested: z.boolean().optional(),
 	/** What a fitted spring's loads are held against: its card's, or the median of its tested set. */
-	loadsAgainst: z.enum(['card', 'set median']).optional(),
+	loadsAgainst: z.enum(['card', 'set-median']).optional(),
 	policies: Policies.optional(),
 	kinds: z.strictObject({ intake: KindSetup, exhaust: KindSetup }),
 	overrides: z.array(Override).max(80).optional(),
@@ -573,16 +634,18 @@ export const Setup = z.strictObject({
 				outside: PositiveSize.optional()
 			})
 		)
-		.max(24, 'at most 24 sizes'),
+		.max(24, issue('field.max', { max: 24, unit: 'sizes' })),
 	/** Tagged, tested springs that may be placed. */
 	springs: z.array(TaggedSpring).max(80).optional(),
-	walkingOrder: z.enum(WALKING_ORDERS)
+	measuringOrder: z.enum(MEASURING_ORDERS)
 });
 
 export const Job = z
 	.strictObject({
-		format: z.literal(FORMAT, { error: `must be "${FORMAT}": this is not a job file` }),
-		version: z.literal(VERSION, { error: `this program reads version ${VERSION}` }),
+		format: z.literal(FORMAT, {
+			error: issue('file.other-format', { what: 'job', format: FORMAT })
+		}),
+		version: z.literal(VERSION, { error: issue('file.other-version', { reads: VERSION }) }),
 		id: Id,
 		number: Name,
 		takenIn: Moment,
@@ -597,7 +660,7 @@ export const Job = z
 			.array(z.strictObject({ id: Name, name: Name }))
 			.min(1)
 			.max(2),
-		stations: z.array(StationEntry).min(1, 'a job has stations').max(80),
+		stations: z.array(StationEntry).min(1, issue('field.required')).max(80),
 		people: z.array(Person),
 		readings: z.array(Reading),
 		voids: z.array(VoidEntry),
@@ -620,41 +683,41 @@ export const Job = z
 			readings: new Set(job.readings.map((reading) => reading.id))
 		};
 		onlyOnce(job.stations, 'label', (i) =>
-			problem(['stations', i, 'label'], 'this station is there twice')
+			problem(['stations', i, 'label'], issue('field.duplicate', { what: 'station' }))
 		);
 		onlyOnce(job.readings, 'id', (i) =>
-			problem(['readings', i, 'id'], 'this reading is there twice')
+			problem(['readings', i, 'id'], issue('field.duplicate', { what: 'reading' }))
 		);
 		job.stations.forEach((station, i) => {
 			if (!known.heads.has(station.head))
-				problem(['stations', i, 'head'], `there is no head ${station.head} on this job`);
+				problem(['stations', i, 'head'], issue('job.no-head', { head: station.head }));
 		});
 		job.readings.forEach((reading, i) => {
 			if (!known.stations.has(reading.station))
-				problem(['readings', i, 'station'], `there is no station ${reading.station} on this job`);
+				problem(['readings', i, 'station'], issue('job.no-station', { station: reading.station }));
 		});
 		job.voids.forEach((entry, i) => {
 			if (!known.readings.has(entry.reading))
-				problem(['voids', i, 'reading'], 'strikes a reading that is not in this file');
+				problem(['voids', i, 'reading'], issue('job.voids-unknown'));
 		});
 		for (const list of ['inspections', 'checks', 'notes'] as const) {
 			job[list].forEach(({ station }, i) => {
 				if (station !== undefined && !known.stations.has(station))
-					problem([list, i, 'station'], `there is no station ${station} on this job`);
+					problem([list, i, 'station'], issue('job.no-station', { station }));
 			});
 		}
 		job.headWork.forEach((entry, i) => {
 			entry.stations?.forEach((station, k) => {
 				if (!known.stations.has(station))
-					problem(['headWork', i, 'stations', k], `there is no station ${station} on this job`);
+					problem(['headWork', i, 'stations', k], issue('job.no-station', { station }));
 			});
 			if (entry.head && !known.heads.has(entry.head))
-				problem(['headWork', i, 'head'], `there is no head ${entry.head} on this job`);
+				problem(['headWork', i, 'head'], issue('job.no-head', { head: entry.head }));
 		});
 		for (const list of HISTORY) {
 			job[list].forEach((entry, i) => {
 				if (!known.people.has(entry.person))
-					problem([list, i, 'person'], 'a person who is not in the list of people');
+					problem([list, i, 'person'], issue('job.unknown-person'));
 			});
 		}
 	});

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { INCH_POUND, showLength, showLoad } from '../units/display.ts';
-import { showPhrase } from '../units/phrase.ts';
+import { keyOf, message } from '../message/message.ts';
 import { inches, lengthOf, mm } from '../units/quantity.ts';
 import { isPlausible } from '../units/entry.ts';
 import { evaluate } from './evaluate.ts';
@@ -32,8 +32,7 @@ const shown = (label: string) => {
 		showLength(figures.bindMargin.figure!, INCH_POUND)
 	];
 };
-const said = (label: string) =>
-	station(label).remarks.map((remark) => showPhrase(remark.text, INCH_POUND));
+const said = (label: string) => station(label).remarks.map((remark) => keyOf(remark.text));
 
 function read(label: string, figure: string, change: Partial<Reading> = {}): Reading {
 	const like = job.readings[0]!;
@@ -53,7 +52,7 @@ describe('the worked example of docs/worked-example.md', () => {
 	it('station 4E comes to the figures worked out by hand', () => {
 		expect(shown('4E')).toEqual(['1.867', '114', '291', '0.186']);
 		const sheet = station('4E');
-		expect(showLength(sheet.bareHeight.figure!, INCH_POUND)).toBe('1.927');
+		expect(showLength(sheet.figures.bare.figure!, INCH_POUND)).toBe('1.927');
 		expect(sheet.energy!.toFixed(1)).toBe('14.4');
 		expect(evaluate(job).kinds.exhaust.bind!.first).toBe('outer');
 	});
@@ -70,17 +69,17 @@ describe('the worked example of docs/worked-example.md', () => {
 	});
 
 	it('station 4E stands 0.046 above its kind, past a reach of 0.013', () => {
-		const { bareHeight } = station('4E');
+		const { bare: bareHeight } = station('4E').figures;
 		const { exhaust } = evaluate(job).kinds;
 		expect(showLength(mm(bareHeight.figure! - exhaust.bareMedian!), INCH_POUND)).toBe('0.046');
 		expect(showLength(exhaust.bareReach!, INCH_POUND)).toBe('0.013');
-		expect(said('4E')).toContain('0.046 taller than its kind: look at the seat, it may have sunk');
+		expect(said('4E').join()).toContain('height.taller {"by":1.1');
 	});
 
 	it('station 3I has 0.050 to the seal, too close to call with a gauge that reads 0.001 and repeats as nobody knows', () => {
 		const { sealClearance } = station('3I').figures;
 		expect(showLength(sealClearance.figure!, INCH_POUND)).toBe('0.050');
-		expect(sealClearance.state).toBe('too close');
+		expect(sealClearance.state).toBe('inconclusive');
 		// 1.96 × 0.0254 × √(1 ÷ 12 + 1): its resolution, and one resolution for how it repeats
 		expect(sealClearance.uncertainty).toBeCloseTo(0.0518, 4);
 	});
@@ -101,7 +100,9 @@ describe('which reading counts', () => {
 	it('remarks on two readings further apart than the gauge explains', () => {
 		const other = job.people.find(({ id }) => id !== job.readings[0]!.person)!;
 		read('1I', '1.830 in', { person: other.id });
-		expect(said('1I')).toContain('Read by two people, 0.012 apart: strike one or read again');
+		expect(said('1I')).toContain(
+			keyOf(message('height.readings-disagree', { people: 'two', by: inches(0.012) }))
+		);
 		read('1E', '1.822 in');
 		expect(said('1E')).toEqual([]);
 	});
@@ -115,33 +116,41 @@ describe('which reading counts', () => {
 
 describe('what is not known', () => {
 	it('is never clear', () => {
-		expect(station('6I').state).toBe('not measured');
+		expect(station('6I').state).toBe('not-measured');
 		delete job.setup.kinds.intake.lift;
 		const { figures } = station('1I');
-		expect(figures.bindMargin).toMatchObject({ state: 'not measured', remedy: ['no lift'] });
-		expect(figures.openLoad.state).toBe('not measured');
-		expect(figures.sealClearance.state).toBe('not measured');
+		expect(figures.bindMargin).toMatchObject({
+			state: 'not-measured',
+			needs: [message('need.lift')]
+		});
+		expect(figures.openLoad.state).toBe('not-measured');
+		expect(figures.sealClearance.state).toBe('not-measured');
 		expect(figures.height.state).toBe('clear');
 	});
 
 	it('leaves a height unjudged, yet shown, without a spring card', () => {
 		delete job.setup.kinds.intake.spring;
 		const { height, seatLoad } = station('1I').figures;
-		expect(height).toMatchObject({ state: 'not measured' });
+		expect(height).toMatchObject({ state: 'not-measured' });
 		expect(showLength(height.figure!, INCH_POUND)).toBe('1.818');
 		expect(seatLoad.figure).toBeNull();
-		expect(evaluate(job).remarks.map((r) => showPhrase(r.text, INCH_POUND))).toContain(
-			'intake: no spring card given yet'
+		expect(evaluate(job).remarks.map((r) => keyOf(r.text))).toContain(
+			keyOf(
+				message('of-kind', {
+					kind: 'intake',
+					says: message('needs', { of: [message('need.spring')] })
+				})
+			)
 		);
 	});
 
 	it('does not judge one outlier among three', () => {
 		job.readings = job.readings.filter((reading) => reading.station !== '1E');
-		expect(station('4E').bareHeight.state).toBe('not measured');
+		expect(station('4E').figures.bare.state).toBe('not-measured');
 	});
 
 	it('makes a told figure a watch at best', () => {
-		job.setup.kinds.intake.spring!.source = 'told';
+		job.setup.kinds.intake.spring!.source = 'customer';
 		expect(station('1I').figures.seatLoad.state).toBe('watch');
 	});
 });
@@ -154,8 +163,8 @@ describe('springs', () => {
 		finished.setup.kinds.intake.spring!.tested!.points =
 			finished.setup.kinds.intake.spring!.tested!.points.slice(0, 8);
 		const { openLoad, seatLoad } = station('1Ia', finished).figures;
-		expect(openLoad.state).toBe('not measured');
-		expect(showPhrase(openLoad.remedy, INCH_POUND)).toMatch(/^Spring not tested at/);
+		expect(openLoad.state).toBe('not-measured');
+		expect(keyOf(openLoad.remedy!)).toMatch(/^spring\.not-tested-at/);
 		expect(seatLoad.state).toBe('clear');
 	});
 
@@ -163,13 +172,15 @@ describe('springs', () => {
 		job.setup.kinds.intake.retainer!.step = '0.215 in';
 		// 1.040 + 0.215 = 1.255; 1.818 − 0.540 − 1.255 = 0.023
 		expect(shown('1I')[3]).toBe('0.023');
-		expect(said('1I')[0]).toMatch(/0\.027 short of the floor.*The inner binds first/);
+		expect(said('1I')[0]).toBe(
+			keyOf(message('bind-margin.short', { by: inches(0.027), of: 'floor', first: 'inner' }))
+		);
 	});
 
 	it('stop at a lift above what their card allows', () => {
-		job.setup.kinds.intake.spring!.greatestLift = '0.520 in';
+		job.setup.kinds.intake.spring!.maxLift = '0.520 in';
 		const finding = evaluate(job).fit.find(({ rule, kind }) => rule === 'F15' && kind === 'intake');
-		expect(finding).toMatchObject({ outcome: 'trips', severity: 'stop' });
+		expect(finding).toMatchObject({ outcome: 'fails', severity: 'stop' });
 		expect(evaluate(job).state).toBe('stop');
 	});
 
@@ -180,24 +191,24 @@ describe('springs', () => {
 });
 
 describe('aims', () => {
-	it('follow the school of the kind', () => {
-		job.setup.kinds.intake.aim = { school: 'bind cushion', cushion: '0.060 in' };
+	it('follow the method of the kind', () => {
+		job.setup.kinds.intake.aim = { method: 'bind-cushion', cushion: '0.060 in' };
 		const { intake } = evaluate(job).kinds;
 		expect(showLength(intake.target.height!, INCH_POUND)).toBe('1.750');
 	});
 
 	it('judge by the floor and the least seat load as it stands', () => {
-		job.setup.kinds.exhaust.aim = { school: 'as it stands', leastSeatLoad: '120 lbf' };
+		job.setup.kinds.exhaust.aim = { method: 'as-it-stands', minSeatLoad: '120 lbf' };
 		const { height, seatLoad } = station('4E').figures;
 		expect(height.state).toBe('clear');
-		expect(height.limit!.name).toBe('lowest for bind');
+		expect(height.limit!.code).toBe('lowest-for-bind');
 		expect(seatLoad.state).toBe('stop');
 		expect(station('4E').shim).toBeNull();
 	});
 
 	it('warn of an open load above what the lifter stands', () => {
-		job.setup.kinds.intake.greatestOpenLoad = '305 lbf';
-		expect(said('1I')).toContain('Open load 7 lbf above what the lifter stands');
+		job.setup.kinds.intake.maxOpenLoad = '305 lbf';
+		expect(said('1I')).toContain('open-load.above-max {"by":30.544}');
 	});
 });
 
@@ -215,14 +226,14 @@ describe('lash', () => {
 
 	it('is not compared across engine states', () => {
 		read('1I', '0.014 in', { ...inForce, engine: 'hot' });
-		expect(station('1I').figures.lash!.state).toBe('not measured');
+		expect(station('1I').figures.lash!.state).toBe('not-measured');
 	});
 
 	it('is not asked of hydraulic lifters, and remarked on when given', () => {
 		job.setup.lifters = 'hydraulic';
 		expect(station('1I').figures.lash).toBeNull();
 		const finding = evaluate(job).fit.find(({ rule }) => rule === 'F19');
-		expect(finding).toMatchObject({ outcome: 'trips', severity: 'watch' });
+		expect(finding).toMatchObject({ outcome: 'fails', severity: 'watch' });
 	});
 });
 
@@ -235,9 +246,9 @@ describe('the seal gap', () => {
 	});
 
 	it('read with the seal not home is remarked on', () => {
-		const gap = job.readings.find((each) => each.quantity === 'seal gap' && each.station === '1I')!;
+		const gap = job.readings.find((each) => each.quantity === 'seal-gap' && each.station === '1I')!;
 		gap.inPlace.sealHome = false;
-		expect(said('1I')[0]).toMatch(/seal not home/);
+		expect(said('1I')[0]).toBe('seal.not-seated');
 	});
 });
 
@@ -247,8 +258,10 @@ describe('the job as a whole', () => {
 		job.setup.shimStock[1]!.count = 0;
 		read('1I', '1.880 in');
 		job.setup.shimStock[2]!.count = 1;
-		const texts = evaluate(job).remarks.map((remark) => showPhrase(remark.text, INCH_POUND));
-		expect(texts).toContain('Shims 0.060: 2 suggested, 1 in stock');
+		const texts = evaluate(job).remarks.map((remark) => keyOf(remark.text));
+		expect(texts).toContain(
+			keyOf(message('stock.too-few', { shim: inches(0.06), suggested: 2, stock: 1 }))
+		);
 	});
 
 	it('names the least margins and the seat loads of each kind', () => {
@@ -260,29 +273,30 @@ describe('the job as a whole', () => {
 
 	it('knows its stages', () => {
 		const stages = stagesOf(job, evaluate(job));
-		expect(stages.map((stage) => stage.note)).toEqual([
-			'12 stations',
-			'lift, aims, limits',
-			'fit: 2 accepted',
-			'12 of 12',
-			'8 of 12',
-			'6 of 12',
+		const notes = stages.map(({ note }) => (note ? keyOf(note) : ''));
+		expect(notes).toEqual([
+			'stage.stations {"count":12}',
+			'stage.set',
+			'stage.fit-accepted {"count":2}',
+			'stage.of {"done":12,"of":12}',
+			'stage.of {"done":8,"of":12}',
+			'stage.of {"done":6,"of":12}',
 			'',
-			'1 to fit',
+			'stage.to-fit {"count":1}',
 			'',
-			'0 of 12',
+			'stage.of {"done":0,"of":12}',
 			'',
-			'0 of 12',
-			'1 at stop',
-			expect.stringMatching(/^\d to settle$/)
+			'stage.of {"done":0,"of":12}',
+			'stage.at-stop {"count":1}',
+			expect.stringMatching(/^stage\.to-resolve/)
 		]);
 		const finished = load('2409-twin-cam');
 		const open = stagesOf(finished, evaluate(finished)).filter((stage) => !stage.done);
-		expect(open.map(({ name }) => name)).toEqual(['assembly', 'as built', 'checks', 'sign']);
+		expect(open.map(({ name }) => name)).toEqual(['assembly', 'as-built', 'checks', 'sign']);
 		const fresh = load('2421-marine-v8');
 		expect(stagesOf(fresh, evaluate(fresh))[1]).toMatchObject({
 			blocks: true,
-			note: 'exhaust: no lift'
+			note: message('of-kind', { kind: 'exhaust', says: message('need.lift') })
 		});
 	});
 
@@ -290,7 +304,7 @@ describe('the job as a whole', () => {
 		const entry = job.stations.find((each) => each.label === '4E')!;
 		entry.shims = ['0.030 in', '0.015 in'];
 		expect(shown('4E')[0]).toBe('1.822');
-		expect(station('4E').shim!.answer).toEqual({ sort: 'leave', why: 'within dead band' });
+		expect(station('4E').shim!.answer).toEqual({ sort: 'leave', why: 'dead-band' });
 	});
 
 	it('is left untouched by being worked out', () => {
@@ -304,14 +318,14 @@ describe('a round', () => {
 	const answers = { locator: false, shims: true, recess: '0.012 in', sealHome: true };
 	it('keeps what was in place with each reading', () => {
 		const entry = { ...job.stations[0]!, shims: ['0.030 in'] };
-		expect(inPlaceFor(job, entry, 'installed height', answers)).toEqual({
+		expect(inPlaceFor(job, entry, 'installed-height', answers)).toEqual({
 			locator: '0 mm',
 			shims: ['0.030 in'],
 			lockOffset: '0.000 in',
 			recess: '0.012 in',
 			retainerLanding: '0 mm'
 		});
-		expect(inPlaceFor(job, entry, 'seal gap', answers)).toMatchObject({
+		expect(inPlaceFor(job, entry, 'seal-gap', answers)).toMatchObject({
 			recess: '0 mm',
 			sealHeight: '0.420 in',
 			sealHome: true
@@ -320,23 +334,31 @@ describe('a round', () => {
 
 	it('believes heights near the aim, gaps that leave room for the lift, and small lashes', () => {
 		const { intake } = evaluate(job).kinds;
-		const inPlace = inPlaceFor(job, job.stations[0]!, 'installed height', {
+		const inPlace = inPlaceFor(job, job.stations[0]!, 'installed-height', {
 			...answers,
 			locator: true
 		});
 		const believes = (quantity: Reading['quantity'], text: string) =>
 			isPlausible(lengthOf(text), plausibleBand(quantity, intake, inPlace));
-		expect(believes('installed height', '1.867 in')).toBe(true);
-		expect(believes('installed height', '18.12 in')).toBe(false);
-		expect(believes('installed height', '1.182 in')).toBe(false);
-		expect(believes('seal gap', '0.590 in')).toBe(true);
-		expect(believes('seal gap', '0.059 in')).toBe(false);
+		expect(believes('installed-height', '1.867 in')).toBe(true);
+		expect(believes('installed-height', '18.12 in')).toBe(false);
+		expect(believes('installed-height', '1.182 in')).toBe(false);
+		expect(believes('seal-gap', '0.590 in')).toBe(true);
+		expect(believes('seal-gap', '0.059 in')).toBe(false);
 		expect(believes('lash', '0.014 in')).toBe(true);
 		expect(believes('lash', '0.140 in')).toBe(false);
 		expect(
 			plausibleBand(
-				'installed height',
-				{ ...intake, target: { height: null, because: [], fromCardLine: false, standsOn: [] } },
+				'installed-height',
+				{
+					...intake,
+					target: {
+						height: null,
+						because: message('need.spring'),
+						fromCardLine: false,
+						standsOn: []
+					}
+				},
 				inPlace
 			).from
 		).toBe(inches(0.8));

@@ -4,7 +4,7 @@
  * the command line on a file. Pure: same job, same sheet.
  */
 import { lengthOf, type Millimetres } from '../units/quantity.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { message } from '../message/message.ts';
 import { KINDS, type Kind } from '../station/layout.ts';
 import { middleOf, type Middle } from '../station/outlier.ts';
 import { worst, type State } from '../verdict/verdict.ts';
@@ -21,7 +21,19 @@ import { partsByStation } from '../document/resolve-parts.ts';
 import { QUANTITIES, type Quantity } from '../document/quantities.ts';
 import type { Inspection, Job } from '../document/schema.ts';
 import type { Extreme, Sheet } from './sheet.ts';
-import type { KindSheet, Remark, StationSheet } from '../figures/sheet.ts';
+import type { KindSheet } from '../figures/kind.ts';
+import type { Remark } from '../figures/remark.ts';
+import type { StationSheet } from '../figures/sheet.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'stock.too-few': {
+			readonly shim: Millimetres;
+			readonly suggested: number;
+			readonly stock: number;
+		};
+	}
+}
 
 /**
  * Works out every figure and verdict of a job.
@@ -134,7 +146,7 @@ export function evaluate(job: Job): Sheet {
 
 /** What a finding comes to: a note alarms nobody, a missing figure is not measured, an accepted watch is settled. */
 export function findingState(finding: Finding): State {
-	if (finding.outcome === 'missing') return 'not measured';
+	if (finding.outcome === 'missing') return 'not-measured';
 	if (finding.outcome === 'passes' || finding.severity === 'note') return 'clear';
 	if (finding.severity === 'watch' && finding.acceptance) return 'clear';
 	return finding.severity;
@@ -170,9 +182,9 @@ const middleAmong = (
 		heights
 			.filter((one) => one.kind === kind && (head === undefined || one.head === head))
 			.map(({ height }) => height),
-		limits.outlierLeast,
+		limits.outlierMin,
 		limits.outlierFactor,
-		limits.outlierMost
+		limits.outlierMax
 	);
 
 function least(
@@ -226,7 +238,7 @@ function stockRemarks(job: Job, stations: readonly StationSheet[]): Remark[] {
 			: [
 					{
 						state: 'watch' as const,
-						text: say`Shims ${ofLength(length)}: ${want} suggested, ${count} in stock`
+						text: message('stock.too-few', { shim: length, suggested: want, stock: count })
 					}
 				];
 	});

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { INCH_POUND } from '../units/display.ts';
-import { showPhrase } from '../units/phrase.ts';
+import { keyOf, message } from '../message/message.ts';
 import { lengthOf } from '../units/quantity.ts';
 import { evaluate } from './evaluate.ts';
 import { readJob } from '../document/file.ts';
@@ -54,9 +53,10 @@ describe('a measured lash', () => {
 		);
 		const station = first(job);
 		expect(station.lashDrift).toBeCloseTo(lengthOf('0.007 in'), 9);
-		expect(
-			station.remarks.map(({ state, text }) => [state, showPhrase(text, INCH_POUND)])
-		).toContainEqual(['stop', expect.stringContaining('Lash opened up 0.007')]);
+		expect(station.remarks.map(({ state, text }) => [state, keyOf(text)])).toContainEqual([
+			'stop',
+			'lash.opened {"by":0.178}'
+		]);
 	});
 });
 
@@ -71,16 +71,15 @@ describe('hydraulic preload', () => {
 			}
 		}
 	};
-	const set = (read: string) => first(withReadings(wanted, { quantity: 'preload', read })).preload!;
+	const set = (read: string) =>
+		first(withReadings(wanted, { quantity: 'preload', read })).figures.preload!;
 	it('is judged by what is wanted, within the shop’s band', () => {
 		expect(set('0.040 in').state).toBe('clear');
 		expect(set('0.041 in').state).toBe('watch');
-		expect(showPhrase(set('0.050 in').remedy, INCH_POUND)).toBe(
-			'Preload 0.050: set 0.030 from zero lash'
-		);
+		expect(keyOf(set('0.050 in').remedy!)).toBe('preload.off {"preload":1.27,"setting":0.762}');
 	});
 	it('is not measured until it is, and has no verdict without a wanted figure', () => {
-		expect(first(wanted).preload).toBeNull();
+		expect(first(wanted).figures.preload).toBeNull();
 		const kinds = {
 			intake: { ...marine.setup.kinds.intake, preload: undefined },
 			exhaust: marine.setup.kinds.exhaust
@@ -89,12 +88,14 @@ describe('hydraulic preload', () => {
 			{ ...marine, setup: { ...marine.setup, kinds } },
 			{ quantity: 'preload', read: '0.03 in' }
 		);
-		expect(first(unknown).preload!.state).toBe('not measured');
-		expect(first(withReadings(six, { quantity: 'preload', read: '0.03 in' })).preload).toBeNull();
+		expect(first(unknown).figures.preload!.state).toBe('not-measured');
+		expect(
+			first(withReadings(six, { quantity: 'preload', read: '0.03 in' })).figures.preload
+		).toBeNull();
 	});
 	it('is what the rail counts for a hydraulic engine', () => {
 		const one = withReadings(wanted, { quantity: 'preload', read: '0.030 in' });
 		const stage = stagesOf(one, evaluate(one)).find(({ name }) => name === 'lash');
-		expect(stage!.note).toBe('1 of 16');
+		expect(stage!.note).toEqual(message('stage.of', { done: 1, of: 16 }));
 	});
 });

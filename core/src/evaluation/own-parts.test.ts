@@ -1,11 +1,12 @@
-/** Stations and cylinders with something of their own, tip heights, schools and stages. */
+/** Stations and cylinders with something of their own, tip heights, methods and stages. */
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { keyOf, message } from '../message/message.ts';
 import { INCH_POUND, showLength, showLoad } from '../units/display.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { evaluate } from './evaluate.ts';
 import { readJob } from '../document/file.ts';
-import { schoolsOf } from '../figures/valve-kind.ts';
+import { heightsByMethod } from '../figures/valve-kind.ts';
 import { springReferenceLost, partsByStation, partsOf } from '../document/resolve-parts.ts';
 import type { Job, Reading } from '../document/schema.ts';
 import { stagesOf } from '../stages/stages.ts';
@@ -21,12 +22,12 @@ const station = (label: string) => evaluate(job).stations.find((one) => one.labe
 const inches = (value: Millimetres | null) =>
 	value === null ? null : showLength(value, INCH_POUND);
 const tip = (label: string, read: string, change: Partial<Reading['inPlace']> = {}) => {
-	const like = job.readings.find(({ quantity }) => quantity === 'installed height')!;
+	const like = job.readings.find(({ quantity }) => quantity === 'installed-height')!;
 	job.readings.push({
 		...like,
 		id: crypto.randomUUID(),
 		station: label,
-		quantity: 'tip height',
+		quantity: 'tip-height',
 		read,
 		inPlace: { ...like.inPlace, ...change }
 	});
@@ -113,14 +114,14 @@ describe('parts of a station', () => {
 		it('that is gone makes the plan that placed it old', () => {
 			entry('1I').spring = 'T2';
 			job.plans.push(plan('T2'));
-			expect(planNote()).toBe('accepted');
+			expect(planNote()).toEqual(message('stage.accepted'));
 			delete entry('1I').spring;
-			expect(planNote()).toBe('springs changed since');
+			expect(planNote()).toEqual(message('stage.springs-since'));
 		});
 	});
 });
 
-describe('tip height', () => {
+describe('tip-height', () => {
 	it('is asked of nobody who did not measure it', () => {
 		expect(station('1I').figures.tipHeight).toBeNull();
 	});
@@ -142,48 +143,61 @@ describe('tip height', () => {
 		expect(station('1I').figures.tipHeight!.state).toBe('clear');
 		job.setup.kinds.intake.rocker = { name: 'Rail', ratio: 1.5, nose: 'rail' };
 		expect(station('1I').figures.tipHeight!.state).toBe('stop');
-		job.setup.kinds.intake.rocker = { name: 'Roller', ratio: 1.5, nose: 'roller tip' };
+		job.setup.kinds.intake.rocker = { name: 'Roller', ratio: 1.5, nose: 'roller-tip' };
 		job.setup.kinds.intake.locks!.offset = '0.100 in';
 		expect(station('1I').figures.tipHeight!.state).toBe('stop');
 	});
 });
 
-describe('the schools side by side', () => {
-	it('aim where each would, with the job’s own figure for its own school', () => {
+describe('the methods side by side', () => {
+	it('aim where each would, with the job’s own figure for its own method', () => {
 		const kind = evaluate(job).kinds.intake;
-		const schools = schoolsOf(kind, job.setup.kinds.intake);
-		expect(inches(schools['card height'].height)).toBe('1.820');
+		const methods = heightsByMethod(kind, job.setup.kinds.intake);
+		expect(inches(methods['card-height'].height)).toBe('1.820');
 		// bind 1.150, lift 0.540, cushion 0.060
-		expect(inches(schools['bind cushion'].height)).toBe('1.750');
-		expect(inches(schools['seat load'].height)).toBe('1.820');
-		expect(schools['as it stands'].height).toBeNull();
-		job.setup.kinds.intake.aim = { school: 'bind cushion', cushion: '0.080 in' };
-		const own = schoolsOf(evaluate(job).kinds.intake, job.setup.kinds.intake);
-		expect(inches(own['bind cushion'].height)).toBe('1.770');
+		expect(inches(methods['bind-cushion'].height)).toBe('1.750');
+		expect(inches(methods['seat-load'].height)).toBe('1.820');
+		expect(methods['as-it-stands'].height).toBeNull();
+		job.setup.kinds.intake.aim = { method: 'bind-cushion', cushion: '0.080 in' };
+		const own = heightsByMethod(evaluate(job).kinds.intake, job.setup.kinds.intake);
+		expect(inches(own['bind-cushion'].height)).toBe('1.770');
 	});
 	it('say why there is no aim without a spring', () => {
 		delete job.setup.kinds.intake.spring;
-		const schools = schoolsOf(evaluate(job).kinds.intake, job.setup.kinds.intake);
-		expect(Object.values(schools).every(({ height }) => height === null)).toBe(true);
-		expect(schools['card height'].because.join('')).toContain('no spring card');
+		const methods = heightsByMethod(evaluate(job).kinds.intake, job.setup.kinds.intake);
+		expect(Object.values(methods).every(({ height }) => height === null)).toBe(true);
+		expect(methods['card-height'].because).toEqual(message('need.spring'));
 	});
 });
 
 describe('the parts stage', () => {
 	const parts = () => stagesOf(job, evaluate(job)).find(({ name }) => name === 'parts')!;
 	it('goes from no spring over stops and watches to what is accepted', () => {
-		expect(parts()).toMatchObject({ done: true, note: 'fit: 2 accepted' });
+		expect(parts()).toMatchObject({
+			done: true,
+			note: message('stage.fit-accepted', { count: 2 })
+		});
 		job.acceptances = [];
-		expect(parts()).toMatchObject({ done: false, blocks: false, note: 'fit: 2 to accept' });
+		expect(parts()).toMatchObject({
+			done: false,
+			blocks: false,
+			note: message('stage.fit-to-accept', { count: 2 })
+		});
 		job.setup.kinds.intake.locks!.angle = 7;
-		expect(parts()).toMatchObject({ blocks: true, note: 'fit: 1 at stop' });
+		expect(parts()).toMatchObject({
+			blocks: true,
+			note: message('stage.fit-at-stop', { count: 1 })
+		});
 		delete job.setup.kinds.exhaust.spring;
-		expect(parts()).toMatchObject({ blocks: true, note: 'exhaust: no spring' });
+		expect(parts()).toMatchObject({
+			blocks: true,
+			note: message('of-kind', { kind: 'exhaust', says: message('need.spring') })
+		});
 	});
 	it('is not done while something is not known', () => {
 		delete job.setup.kinds.intake.valve!.groove;
 		expect(parts().done).toBe(false);
-		expect(parts().note).toMatch(/^fit: \d+ not known$/);
+		expect(parts().note?.code).toBe('stage.fit-not-known');
 	});
 });
 
@@ -196,11 +210,11 @@ describe('a spring that was tested', () => {
 				{ height: '1.600 in', load: '200 lbf' },
 				{ height: '1.200 in', load: '340 lbf' }
 			],
-			notThis: 'another'
+			mismatch: 'another'
 		};
 		const { remarks, kinds } = evaluate(job);
 		expect(remarks[0]).toMatchObject({ state: 'stop' });
-		expect(remarks[0]!.text.join('')).toContain('it fits another');
+		expect(keyOf(remarks[0]!.text)).toContain('"matches":"another"');
 		expect(kinds.intake.curve!.from).toBe('tested');
 		expect(showLoad(station('1I').figures.seatLoad.figure!, INCH_POUND)).toBe('124');
 	});

@@ -3,7 +3,9 @@ import type { Millimetres, Newtons } from '../units/quantity.ts';
 import type { Kind } from '../station/layout.ts';
 import type { State } from '../verdict/verdict.ts';
 import type { Quantity } from '../document/quantities.ts';
-import type { KindSheet, Remark, StationSheet } from '../figures/sheet.ts';
+import type { KindSheet } from '../figures/kind.ts';
+import type { Remark } from '../figures/remark.ts';
+import type { StationSheet } from '../figures/sheet.ts';
 import type { Finding, FitGroup } from '../fit/finding.ts';
 
 /** A column's extreme, and where it is. */

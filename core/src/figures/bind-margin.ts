@@ -1,27 +1,59 @@
 /** Coil bind margin at full lift. Source: handbook §5. */
 import { mm, type Millimetres } from '../units/quantity.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { message } from '../message/message.ts';
+import type { Coil } from '../spring/bind.ts';
 import { coilBindMargin } from '../clearance/clearance.ts';
 import { combinedUncertainty } from '../verdict/uncertainty.ts';
 import { judge, notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { figure } from './figure.ts';
 import { resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 
-export function bindMargin({ height, kind, read, shared }: StationRead): Verdict<Millimetres> {
-	if (height === null) return notMeasured(['height not measured']);
-	if (!kind.bind) return notMeasured(['no bind height']);
-	if (!kind.lift) return notMeasured(['no lift']);
+declare module '../message/message.ts' {
+	interface Messages {
+		'need.height': null;
+		'bind-margin.inconclusive': { readonly remeasure: 'bind' | 'height' };
+		'bind-margin.wide': null;
+		'bind-margin.short': {
+			readonly by: Millimetres;
+			readonly of: 'floor' | 'aim';
+			/** The coil that binds first, where it is not the outer one. */
+			readonly first: Coil | null;
+		};
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'bind-floor': true;
+		'bind-aim': true;
+		'bind-wide': true;
+	}
+}
+
+export const bindMargin = figure({
+	dimension: 'length',
+	isColumn: true,
+	isForemost: true,
+	verdict: judged
+});
+
+function judged({ height, kind, read, shared }: StationRead): Verdict<Millimetres> {
+	if (height === null || !kind.bind || !kind.lift)
+		return notMeasured([
+			...(height === null ? [message('need.height')] : []),
+			...(kind.bind ? [] : [message('need.bind')]),
+			...(kind.lift ? [] : [message('need.lift')])
+		]);
 	const { limits } = shared;
 	const margin = coilBindMargin(height, kind.lift.worst, kind.bind.height);
 	const { first, uncertainty } = kind.bind;
-	const inner = first && first !== 'outer' ? ` The ${first} binds first.` : '';
 	const isBindUnsure = uncertainty > read.height!.uncertainty;
 	return judge(margin, {
-		sort: 'length',
+		dimension: 'length',
 		limits: [
-			{ name: 'bind floor', side: 'floor', at: limits.bindFloor, severity: 'stop' },
-			{ name: 'bind aim', side: 'floor', at: limits.bindAim, severity: 'watch' },
-			{ name: 'wide margin', side: 'ceiling', at: limits.bindWide, severity: 'watch' }
+			{ code: 'bind-floor', side: 'floor', at: limits.bindFloor, severity: 'stop' },
+			{ code: 'bind-aim', side: 'floor', at: limits.bindAim, severity: 'watch' },
+			{ code: 'bind-wide', side: 'ceiling', at: limits.bindMarginMax, severity: 'watch' }
 		],
 		sources: ['measured', ...kind.sources.bind, kind.sources.lift!],
 		uncertainty: combinedUncertainty(
@@ -31,14 +63,14 @@ export function bindMargin({ height, kind, read, shared }: StationRead): Verdict
 		),
 		resolution: resolutionOf(read.height!),
 		remedy: (limit, state) => {
-			if (state === 'too close')
-				return [
-					`Bind margin too close to call: ${isBindUnsure ? 'test the bind' : 'measure the height'} again`
-				];
-			if (limit.name === 'wide margin')
-				return ['Wide bind margin: a spring far from solid is lazy'];
-			const more = ofLength(mm(limit.at - margin));
-			return say`Bind margin ${more} short of the ${limit.name === 'bind floor' ? 'floor' : 'aim'}: less shim or plus locks.${inner}`;
+			if (state === 'inconclusive')
+				return message('bind-margin.inconclusive', { remeasure: isBindUnsure ? 'bind' : 'height' });
+			if (limit.code === 'bind-wide') return message('bind-margin.wide');
+			return message('bind-margin.short', {
+				by: mm(limit.at - margin),
+				of: limit.severity === 'stop' ? 'floor' : 'aim',
+				first: first && first !== 'outer' ? first : null
+			});
 		}
 	});
 }

@@ -13,7 +13,7 @@ const work = (more: Partial<HeadWork>): HeadWork => ({
 	id: `0197a66a-0000-7000-8000-${String(++count).padStart(12, '0')}`,
 	person: six.people[0]!.id,
 	at: '2026-11-21T08:00:00.000Z',
-	work: 'deck cut',
+	work: 'deck-cut',
 	...more
 });
 
@@ -22,8 +22,8 @@ describe('cuts of a job', () => {
 		const { nearer, kinds, compression } = cutEffects({
 			headWork: [
 				work({ cut: '0.6 mm' }),
-				work({ work: 'block cut', cut: '0.5 mm' }),
-				work({ work: 'other gasket', thicker: '0.1 mm' })
+				work({ work: 'block-cut', cut: '0.5 mm' }),
+				work({ work: 'other-gasket', thicker: '0.1 mm' })
 			],
 			setup
 		});
@@ -34,7 +34,7 @@ describe('cuts of a job', () => {
 		expect(compression!.after).toBeGreaterThan(compression!.before!);
 	});
 	it('are the other way round under a thicker gasket alone', () => {
-		const headWork = [work({ work: 'other gasket', thicker: '0.4 mm' })];
+		const headWork = [work({ work: 'other-gasket', thicker: '0.4 mm' })];
 		const { nearer, kinds, compression } = cutEffects({ headWork, setup });
 		expect(nearer).toBeCloseTo(-0.4, 9);
 		expect(kinds[0]!.effect.lash).toBeCloseTo(-0.6, 9);

@@ -21,8 +21,8 @@ export function cutEffects({ headWork, setup }: Pick<Job, 'headWork' | 'setup'>)
 	const total = (of: (work: HeadWork) => string | undefined) =>
 		mm(works.reduce((sum, work) => sum + lengthOf(of(work) ?? '0 mm'), 0));
 	const nearer = deckNearer({
-		head: total(({ work, cut }) => (work === 'block cut' ? undefined : cut)),
-		block: total(({ work, cut }) => (work === 'block cut' ? cut : undefined)),
+		head: total(({ work, cut }) => (work === 'block-cut' ? undefined : cut)),
+		block: total(({ work, cut }) => (work === 'block-cut' ? cut : undefined)),
 		thicker: total(({ thicker }) => thicker)
 	});
 	const kinds = KINDS.flatMap((kind) => {

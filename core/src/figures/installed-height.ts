@@ -1,57 +1,88 @@
 /** Installed height: against its aim, against its kind, and as it was built. Source: handbook §3 and §4. */
 import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { message } from '../message/message.ts';
 import { asBuiltVerdict } from '../as-built/as-built.ts';
 import { judge, notMeasured, type Limit, type Verdict } from '../verdict/verdict.ts';
+import { figure } from './figure.ts';
 import { around, judgedOr, resolutionOf, unjudged } from './judging.ts';
 import type { StationRead } from './read.ts';
-import type { Remark, StationSheet } from './sheet.ts';
-import { shimPhrase } from './shim-advice.ts';
-import { apartRemedy } from './station-remarks.ts';
+import type { Remark } from './remark.ts';
+import { shimAction } from './shim-advice.ts';
+import { outlierRemedy } from './station-remarks.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'need.four-heights': null;
+		'height.answer-first': null;
+		'height.inconclusive': null;
+		'height.in-dead-band': { readonly by: Millimetres };
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'bare-height': true;
+		target: true;
+		'lowest-for-bind': true;
+	}
+}
 
 /** The bare height against the median of its kind. */
-export function bareHeight({ bare, kind, read, build }: StationRead): Verdict<Millimetres> {
-	if (bare === null) return notMeasured(['height not measured']);
+export const bareHeight = figure({ dimension: 'length', isColumn: false, verdict: judgedBare });
+
+function judgedBare({ bare, kind, read, build }: StationRead): Verdict<Millimetres> {
+	if (bare === null) return notMeasured(message('need.height'));
 	const { bareMedian, bareReach } = kind;
 	if (bareMedian === null || bareReach === null)
-		return unjudged(bare, ['fewer than four measured: none can stand apart yet']);
+		return unjudged(bare, message('need.four-heights'));
 	return judge(bare, {
-		sort: 'length',
-		limits: around('bare height of its kind', bareMedian, bareReach, 'watch'),
+		dimension: 'length',
+		limits: around('bare-height', bareMedian, bareReach, 'watch'),
 		sources: ['measured'],
 		resolution: resolutionOf(read.height!),
-		remedy: () => apartRemedy(mm(bare - bareMedian), read.height!.newest, build.locator)
+		remedy: () => outlierRemedy(mm(bare - bareMedian), read.height!.newest, build.locator)
 	});
 }
 
-/** @param shim what is suggested to lay under it */
-export function installedHeight(
-	{ height, kind, parts, shared, read, build, isAsked }: StationRead,
-	shim: StationSheet['shim']
-): Verdict<Millimetres> {
-	if (height === null) return notMeasured(['height not measured']);
+/** With what stands under it and in it, against the height aimed for. */
+export const installedHeight = figure({
+	dimension: 'length',
+	isColumn: true,
+	verdict: judgedInstalled
+});
+
+function judgedInstalled({
+	height,
+	kind,
+	parts,
+	shared,
+	read,
+	build,
+	isAsked,
+	shim
+}: StationRead): Verdict<Millimetres> {
+	if (height === null) return notMeasured(message('need.height'));
 	const { limits } = shared;
 	const aim = kind.target.height;
-	const asItStands = parts.aim.school === 'as it stands';
+	const asItStands = parts.aim.method === 'as-it-stands';
 	const among: Limit<Millimetres>[] =
 		aim !== null
 			? [
-					...around('aim', aim, limits.deadBand, 'watch'),
-					...around('aim', aim, limits.heightStop, 'stop')
+					...around('target', aim, limits.deadBand, 'watch'),
+					...around('target', aim, limits.heightStop, 'stop')
 				]
 			: asItStands && kind.lowestHeight !== null
-				? [{ name: 'lowest for bind', side: 'floor', at: kind.lowestHeight, severity: 'stop' }]
+				? [{ code: 'lowest-for-bind', side: 'floor', at: kind.lowestHeight, severity: 'stop' }]
 				: [];
 	return judgedOr(kind.target.because, height, {
-		sort: 'length',
+		dimension: 'length',
 		limits: among,
 		sources: ['measured', ...kind.sources.target],
 		uncertainty: read.height!.uncertainty,
 		resolution: resolutionOf(read.height!),
 		remedy: (_, state) => {
-			if (isAsked) return ['Answer first what stood under the gauge on this head'];
-			if (state === 'too close') return ['Height too close to call: measure it again'];
-			return shimPhrase(shim?.answer ?? null, build.shims);
+			if (isAsked) return message('height.answer-first');
+			if (state === 'inconclusive') return message('height.inconclusive');
+			return shimAction(shim?.answer ?? null, build.shims);
 		}
 	});
 }
@@ -65,13 +96,13 @@ export function insideDeadBand(
 	if (height === null || aim === null || verdict.state !== 'clear') return [];
 	const off = mm(Math.abs(height - aim));
 	if (toComparisonStep(off - limits.heightTolerance, 'length') <= 0) return [];
-	return [
-		{ state: 'clear', text: say`${ofLength(off)} off the aim, inside the dead band: leave it` }
-	];
+	return [{ state: 'clear', text: message('height.in-dead-band', { by: off }) }];
 }
 
 /** Height measured with everything fitted, against the plan; null until it is. */
-export function asBuiltHeight({
+export const asBuiltHeight = figure({ dimension: 'length', isColumn: true, verdict: judgedBuilt });
+
+function judgedBuilt({
 	height,
 	build,
 	read,

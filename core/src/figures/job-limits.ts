@@ -29,31 +29,30 @@ export function jobLimits(job: Job): JobLimits {
 }
 
 /** What stands where a job says nothing of it: handbook §3 and §5. */
-export const UNSAID_LIMITS = { outlierMost: mm(0.6), sagWatch: 0.05, sagStop: 0.1 } as const;
+export const UNSAID_LIMITS = { outlierMax: mm(0.6), sagWatch: 0.05, sagStop: 0.1 } as const;
 
 function limitFigures(limits: Limits) {
 	return {
 		heightTolerance: lengthOf(limits.heightTolerance),
 		/** A height no further off its aim than this is left as it is. */
-		deadBand: mm(Math.max(lengthOf(limits.heightTolerance), lengthOf(limits.shimFrom))),
+		deadBand: mm(Math.max(lengthOf(limits.heightTolerance), lengthOf(limits.deadBand))),
 		heightStop: lengthOf(limits.heightStop),
 		bindFloor: lengthOf(limits.bindFloor),
 		bindAim: lengthOf(limits.bindAim),
-		bindWide: lengthOf(limits.bindWide),
+		bindMarginMax: lengthOf(limits.bindMarginMax),
 		sealFloor: lengthOf(limits.sealFloor),
 		rockerFloor: lengthOf(limits.rockerFloor),
-		shimFrom: lengthOf(limits.shimFrom),
-		shimsAtMost: limits.shimsAtMost,
-		outlierLeast: lengthOf(limits.outlierLeast),
+		maxShims: limits.maxShims,
+		outlierMin: lengthOf(limits.outlierMin),
 		outlierFactor: limits.outlierFactor,
-		outlierMost: limits.outlierMost ? lengthOf(limits.outlierMost) : UNSAID_LIMITS.outlierMost,
-		loadBand: limits.loadBand,
+		outlierMax: limits.outlierMax ? lengthOf(limits.outlierMax) : UNSAID_LIMITS.outlierMax,
+		loadTolerance: limits.loadTolerance,
 		sag: {
 			watch: limits.sagWatch ?? UNSAID_LIMITS.sagWatch,
 			stop: limits.sagStop ?? UNSAID_LIMITS.sagStop
 		},
 		lash: { watch: lengthOf(limits.lashWatch), stop: lengthOf(limits.lashStop) },
-		preloadWithin: lengthOf(limits.preloadWithin),
+		preloadTolerance: lengthOf(limits.preloadTolerance),
 		pistonFloors: {
 			intake: lengthOf(limits.pistonFloors.intake),
 			exhaust: lengthOf(limits.pistonFloors.exhaust)

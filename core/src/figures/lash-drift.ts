@@ -1,10 +1,18 @@
 /** How lash moved since it was last set, and what may be the cause (handbook §7). Millimetres. */
 import { lengthRead } from './adjust-to-build.ts';
 import type { Reading } from '../document/schema.ts';
-import type { Remark } from './sheet.ts';
+import type { Remark } from './remark.ts';
 import { meanOfRepeats } from '../document/repeats.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { message } from '../message/message.ts';
 import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'lash.opened': { readonly by: Millimetres };
+		'lash.closed': { readonly by: Millimetres };
+		'lash.moved-together': { readonly moved: number; readonly of: number };
+	}
+}
 
 export interface DriftLimits {
 	readonly watch: Millimetres;
@@ -35,16 +43,12 @@ export function driftRemarks(drift: Millimetres | null, limits: DriftLimits): Re
 	if (drift === null) return [];
 	const beyond = (limit: Millimetres) => toComparisonStep(Math.abs(drift) - limit, 'length');
 	if (beyond(limits.watch) <= 0) return [];
-	const by = ofLength(mm(Math.abs(drift)));
 	return [
 		{
 			state: beyond(limits.stop) >= 0 ? 'stop' : 'watch',
-			about: 'lash drift',
+			about: 'lash-drift',
 			limit: beyond(limits.stop) >= 0 ? limits.stop : limits.watch,
-			text:
-				drift > 0
-					? say`Lash opened up ${by} since it was set: look at the lifter first, then adjuster, pushrod, tip and rocker`
-					: say`Lash closed up ${by} since it was set: a sinking seat, a stretching valve`
+			text: message(drift > 0 ? 'lash.opened' : 'lash.closed', { by: mm(Math.abs(drift)) })
 		}
 	];
 }
@@ -60,8 +64,8 @@ export function commonDrift(drifts: readonly Millimetres[], limits: DriftLimits)
 	return [
 		{
 			state: 'watch',
-			about: 'lash drift',
-			text: say`Lash moved the same way at ${beyond.length} of ${drifts.length} valves: was the engine as warm, and is it the same gauge? Look at a lifter before blaming the gauge`
+			about: 'lash-drift',
+			text: message('lash.moved-together', { moved: beyond.length, of: drifts.length })
 		}
 	];
 }

@@ -2,7 +2,7 @@
 import { inches, lengthOf, mm } from '../units/quantity.ts';
 import type { Band } from '../units/entry.ts';
 import type { Quantity } from '../document/quantities.ts';
-import type { KindSheet } from './sheet.ts';
+import type { KindSheet } from './kind.ts';
 import type { InPlaceEntry } from '../document/schema.ts';
 
 /** A height further than this part of its aim from it is asked about. */
@@ -19,14 +19,14 @@ export function plausibleBand(
 	inPlace: InPlaceEntry
 ): Band<number> {
 	switch (quantity) {
-		case 'installed height': {
+		case 'installed-height': {
 			const aim = kind.target.height;
 			if (aim === null) return { from: inches(0.8), to: inches(3.2) };
 			const reach = aim * HEIGHT_REACH;
 			const withoutLocator = lengthOf(inPlace.locator) === 0 ? inches(0.2) : 0;
 			return { from: mm(aim - reach), to: mm(aim + reach + withoutLocator) };
 		}
-		case 'built height': {
+		case 'built-height': {
 			const aim = kind.target.height;
 			return aim === null
 				? { from: inches(0.8), to: inches(3.2) }
@@ -34,23 +34,23 @@ export function plausibleBand(
 		}
 		case 'preload':
 			return { from: mm(0), to: mm(5) };
-		case 'follower shim':
+		case 'follower-shim':
 			return { from: mm(1), to: mm(6) };
-		case 'seal gap': {
+		case 'seal-gap': {
 			const lift = kind.lift?.gross;
 			return lift === undefined
 				? { from: mm(3), to: mm(30) }
 				: { from: mm(lift * 0.9), to: mm(lift + 8) };
 		}
-		case 'seal gap at lift':
+		case 'seal-gap-at-lift':
 			return { from: mm(0), to: mm(8) };
-		case 'rocker closed':
-		case 'rocker half lift':
-		case 'rocker full lift':
+		case 'rocker-closed':
+		case 'rocker-half-lift':
+		case 'rocker-full-lift':
 			return { from: mm(0), to: mm(25) };
-		case 'seat load':
+		case 'on-head-load':
 			return { from: 40, to: 3000 };
-		case 'tip height':
+		case 'tip-height':
 			return { from: mm(0), to: mm(25) };
 		case 'lash':
 			return { from: mm(0.02), to: mm(1.2) };

@@ -15,7 +15,8 @@ import {
 	tipHeightForBuild
 } from './adjust-to-build.ts';
 import type { JobLimits } from './job-limits.ts';
-import type { KindSheet } from './sheet.ts';
+import type { KindSheet, ShimAdvice } from './kind.ts';
+import { shimAdvice, shimRoomOf } from './shim-advice.ts';
 
 export interface StationQuestion {
 	readonly job: Job;
@@ -63,6 +64,8 @@ export interface StationRead extends Omit<StationQuestion, 'height'> {
 	readonly height: Millimetres | null;
 	/** Lift at the valve, with the lash that was measured taken off. */
 	readonly netLift: Millimetres | null;
+	/** The shims suggested here; null where nothing is advised yet. */
+	readonly shim: ShimAdvice | null;
 }
 
 /** Makes all readings of a station to its build. */
@@ -81,17 +84,17 @@ export function stationRead(question: StationQuestion): StationRead {
 	const read = {
 		height: heightTaken,
 		gap: meanOfRepeats(
-			standing['seal gap'],
+			standing['seal-gap'],
 			(one) => sealGapForBuild(one, lockOffset, parts),
 			repeats
 		),
 		gapAtLift: meanOfRepeats(
-			standing['seal gap at lift'],
+			standing['seal-gap-at-lift'],
 			(one) => sealGapAtLiftForBuild(one, lockOffset, parts, pumpUp),
 			repeats
 		),
 		tip: meanOfRepeats(
-			standing['tip height'],
+			standing['tip-height'],
 			(one) => tipHeightForBuild(one, lockOffset, parts),
 			repeats
 		),
@@ -102,9 +105,9 @@ export function stationRead(question: StationQuestion): StationRead {
 				repeats
 			)
 		),
-		headLoad: meanOfRepeats(standing['seat load'], (one) => newtons(trueFigure(one)), repeats),
+		headLoad: meanOfRepeats(standing['on-head-load'], (one) => newtons(trueFigure(one)), repeats),
 		lash: meanOfRepeats(standing.lash, lengthRead, repeats),
-		built: meanOfRepeats(standing['built height'], lengthRead, repeats),
+		built: meanOfRepeats(standing['built-height'], lengthRead, repeats),
 		preload: meanOfRepeats(standing.preload, lengthRead, repeats)
 	};
 	const bare = heightTaken?.value ?? null;
@@ -128,7 +131,11 @@ export function stationRead(question: StationQuestion): StationRead {
 		bare,
 		unshimmed,
 		height: unshimmed === null ? null : mm(unshimmed - shims),
-		netLift: kind.lift && mm(kind.lift.gross - lashAtLift(question, read.lash, kind.lift))
+		netLift: kind.lift && mm(kind.lift.gross - lashAtLift(question, read.lash, kind.lift)),
+		shim:
+			unshimmed === null || isAsked
+				? null
+				: shimAdvice(shared, kind, unshimmed, build.shims, shimRoomOf(parts))
 	};
 }
 

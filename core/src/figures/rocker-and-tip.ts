@@ -1,13 +1,37 @@
 /** Rocker to retainer, and the tip above it. Source: handbook §6. */
 import { mm, type Millimetres } from '../units/quantity.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { message } from '../message/message.ts';
 import type { RepeatMean } from '../document/repeats.ts';
 import { judge, type Limit, type Verdict } from '../verdict/verdict.ts';
+import { figure } from './figure.ts';
 import { judgedOr, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 
+declare module '../message/message.ts' {
+	interface Messages {
+		'need.rocker': null;
+		'rocker.inconclusive': null;
+		'rocker.too-near': { readonly by: Millimetres };
+		'tip.inconclusive': null;
+		'tip.too-low': { readonly by: Millimetres };
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'rocker-floor': true;
+		'tip-above-retainer': true;
+		'tip-for-rail-rocker': true;
+	}
+}
+
 /** The least of closed, half and full lift; null where nobody measured it. */
-export function rockerClearance({ read, shared }: StationRead): Verdict<Millimetres> | null {
+export const rockerClearance = figure({
+	dimension: 'length',
+	isColumn: true,
+	verdict: judgedRocker
+});
+
+function judgedRocker({ read, shared }: StationRead): Verdict<Millimetres> | null {
 	const rocker = read.rockers.reduce<RepeatMean | null>(
 		(least, one) => (one && (!least || one.value < least.value) ? one : least),
 		null
@@ -15,41 +39,43 @@ export function rockerClearance({ read, shared }: StationRead): Verdict<Millimet
 	if (!rocker) return null;
 	const at = shared.limits.rockerFloor;
 	return judge(rocker.value, {
-		sort: 'length',
-		limits: [{ name: 'rocker floor', side: 'floor', at, severity: 'stop' }],
+		dimension: 'length',
+		limits: [{ code: 'rocker-floor', side: 'floor', at, severity: 'stop' }],
 		sources: ['measured'],
 		uncertainty: rocker.uncertainty,
 		resolution: resolutionOf(rocker),
 		remedy: (limit, state) =>
-			state === 'too close'
-				? ['Rocker clearance too close to call: measure it again']
-				: say`Rocker ${ofLength(mm(limit.at - rocker.value))} too near the retainer: minus locks or a lash cap`
+			state === 'inconclusive'
+				? message('rocker.inconclusive')
+				: message('rocker.too-near', { by: mm(limit.at - rocker.value) })
 	});
 }
 
 /** How far the tip, or the cap on it, stands above the retainer; null where nobody measured it. */
-export function tipHeight({ parts, read, shared }: StationRead): Verdict<Millimetres> | null {
+export const tipHeight = figure({ dimension: 'length', isColumn: true, verdict: judgedTip });
+
+function judgedTip({ parts, read, shared }: StationRead): Verdict<Millimetres> | null {
 	const { tip } = read;
 	if (!tip) return null;
 	const limits: Limit<Millimetres>[] = [
-		{ name: 'tip above the retainer', side: 'floor', at: mm(0), severity: 'stop' }
+		{ code: 'tip-above-retainer', side: 'floor', at: mm(0), severity: 'stop' }
 	];
 	if (parts.rocker?.nose === 'rail')
 		limits.push({
-			name: 'tip for a rail rocker',
+			code: 'tip-for-rail-rocker',
 			side: 'floor',
 			at: shared.railTip,
 			severity: 'stop'
 		});
-	return judgedOr(['no rail rocker to judge it by'], tip.value, {
-		sort: 'length',
+	return judgedOr(message('need.rocker'), tip.value, {
+		dimension: 'length',
 		limits,
 		sources: ['measured'],
 		uncertainty: tip.uncertainty,
 		resolution: resolutionOf(tip),
 		remedy: (limit, state) =>
-			state === 'too close'
-				? ['Tip height too close to call: measure it again']
-				: say`Tip ${ofLength(mm(limit.at - tip.value))} too low: minus locks or a lash cap`
+			state === 'inconclusive'
+				? message('tip.inconclusive')
+				: message('tip.too-low', { by: mm(limit.at - tip.value) })
 	});
 }

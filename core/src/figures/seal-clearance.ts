@@ -1,14 +1,37 @@
 /** Retainer to seal at full lift. Source: handbook §3 and §6. */
 import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { message } from '../message/message.ts';
 import { sealClearance as clearanceAtLift } from '../clearance/clearance.ts';
 import { combinedUncertainty } from '../verdict/uncertainty.ts';
 import { judge, notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { figure } from './figure.ts';
 import { resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
-import type { Remark } from './sheet.ts';
+import type { Remark } from './remark.ts';
 
-export function sealClearance({
+declare module '../message/message.ts' {
+	interface Messages {
+		'need.seal-gap': null;
+		'seal.inconclusive': null;
+		'seal.too-near': { readonly by: Millimetres };
+		'seal.ground-unknown': null;
+		'seal.not-seated': null;
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'seal-floor': true;
+	}
+}
+
+export const sealClearance = figure({
+	dimension: 'length',
+	isColumn: true,
+	isForemost: true,
+	verdict: judged
+});
+
+function judged({
 	job,
 	parts,
 	kind,
@@ -19,22 +42,22 @@ export function sealClearance({
 	// Read at full lift it is the clearance itself; from the closed gap the lift is taken off.
 	const { gap, gapAtLift: atLift } = read;
 	const known = atLift ?? gap;
-	if (!known) return notMeasured(['seal gap not measured']);
+	if (!known) return notMeasured(message('need.seal-gap'));
 	const mayPumpUp = job.setup.lifters === 'hydraulic' && parts.preload !== undefined;
-	if (!kind.lift && (!atLift || mayPumpUp)) return notMeasured(['no lift']);
+	if (!kind.lift && (!atLift || mayPumpUp)) return notMeasured(message('need.lift'));
 	const clearance = atLift ? atLift.value : clearanceAtLift(known.value, kind.lift!.worst);
 	return judge(clearance, {
-		sort: 'length',
-		limits: [{ name: 'seal floor', side: 'floor', at: limits.sealFloor, severity: 'stop' }],
+		dimension: 'length',
+		limits: [{ code: 'seal-floor', side: 'floor', at: limits.sealFloor, severity: 'stop' }],
 		sources: atLift && pumpUp === 0 ? ['measured'] : ['measured', kind.sources.lift!],
 		uncertainty: atLift
 			? known.uncertainty
 			: combinedUncertainty(known.uncertainty, kind.lift!.uncertainty ?? 0),
 		resolution: resolutionOf(known),
 		remedy: (limit, state) =>
-			state === 'too close'
-				? ['Seal gap too close to call: measure it again']
-				: say`Retainer ${ofLength(mm(limit.at - clearance))} too near the seal: seal home? Shorter seal or plus locks`
+			state === 'inconclusive'
+				? message('seal.inconclusive')
+				: message('seal.too-near', { by: mm(limit.at - clearance) })
 	});
 }
 
@@ -46,14 +69,12 @@ export function groundBeforeOrAfter({ parts, read }: StationRead): Remark[] {
 	return [
 		{
 			state: 'watch',
-			text: ['Retainer is ground, and the gap’s reading does not say if it was then: read it again']
+			text: message('seal.ground-unknown')
 		}
 	];
 }
 
 export function seatedSeal({ read }: StationRead): Remark[] {
 	if (read.gap?.newest.inPlace.sealHome !== false) return [];
-	return [
-		{ state: 'watch', text: ['Gap was read with the seal not home: seat it and read again'] }
-	];
+	return [{ state: 'watch', text: message('seal.not-seated') }];
 }

@@ -1,7 +1,7 @@
 /** The shims suggested for one station on its own, and what they lead to. */
 import type { KindSetup } from '../document/schema.ts';
 import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
-import { joined, ofLength, say, type Phrase } from '../units/phrase.ts';
+import { message, type Message } from '../message/message.ts';
 import { coilBindMargin } from '../clearance/clearance.ts';
 import {
 	suggestShims,
@@ -11,7 +11,18 @@ import {
 	type ShimStock
 } from '../plan/shim.ts';
 import type { JobLimits } from './job-limits.ts';
-import type { KindSheet, Outcome, StationSheet } from './sheet.ts';
+import type { KindSheet, Outcome, ShimAdvice } from './kind.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'shims.none-holds-bind': null;
+		'shims.none-closer': null;
+		'shims.leave': null;
+		'shims.take-out': null;
+		'shims.fit': { readonly shims: readonly Millimetres[] };
+		'shims.swap': { readonly shims: readonly Millimetres[] };
+	}
+}
 
 export function shimAdvice(
 	{ limits, stock }: JobLimits,
@@ -19,7 +30,7 @@ export function shimAdvice(
 	unshimmed: Millimetres,
 	present: readonly Millimetres[],
 	room: ShimRoom
-): StationSheet['shim'] {
+): ShimAdvice | null {
 	if (kind.target.height === null) return null;
 	const answer = suggestShims({
 		unshimmed,
@@ -28,7 +39,7 @@ export function shimAdvice(
 		lowest: kind.lowestHeight,
 		lowestAim: kind.lowestAimHeight,
 		stock: withPresent(usableShims(stock, room), present),
-		most: limits.shimsAtMost,
+		most: limits.maxShims,
 		deadBand: limits.deadBand
 	});
 	if (answer.sort !== 'fit') return { answer, outcome: null };
@@ -65,19 +76,16 @@ export const shimRoomOf = ({ pocket }: KindSetup): ShimRoom => ({
 	pocket: pocket?.diameter ? lengthOf(pocket.diameter) : undefined
 });
 
-/** "Shim 0.030 + 0.015", "Take the shims out", "No shim in stock brings it closer". */
-export function shimPhrase(answer: ShimAnswer | null, present: readonly Millimetres[]): Phrase {
-	if (answer === null) return [];
-	if (answer.sort === 'no room') return ['No shim in stock holds the bind floor'];
-	if (answer.sort === 'leave') {
-		return answer.why === 'nothing closer'
-			? ['No shim in stock brings it closer']
-			: ['Off the aim, yet inside the dead band: leave it'];
-	}
-	if (answer.shims.length === 0) return ['Take the shims out'];
-	const stack = joined(
-		answer.shims.map((shim) => [ofLength(shim)]),
-		' + '
-	);
-	return present.length === 0 ? say`Shim ${stack}` : say`Swap the shims for ${stack}`;
+/** What to do about the shims: which to fit, to swap for, to take out, or why none. */
+export function shimAction(
+	answer: ShimAnswer | null,
+	present: readonly Millimetres[]
+): Message | null {
+	if (answer === null) return null;
+	if (answer.sort === 'no-room') return message('shims.none-holds-bind');
+	if (answer.sort === 'leave')
+		return message(answer.why === 'nothing-closer' ? 'shims.none-closer' : 'shims.leave');
+	const { shims } = answer;
+	if (shims.length === 0) return message('shims.take-out');
+	return message(present.length === 0 ? 'shims.fit' : 'shims.swap', { shims });
 }

@@ -7,62 +7,106 @@ import {
 	type Millimetres,
 	type Newtons
 } from '../units/quantity.ts';
-import { ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
+import { message, type Message, type Need } from '../message/message.ts';
 import { isBeyondTested } from '../spring/curve.ts';
 import { judge, notMeasured, type Limit, type Source, type Verdict } from '../verdict/verdict.ts';
-import { band, judgedOr, loadRemedy, percent } from './judging.ts';
+import { figure } from './figure.ts';
+import { band, judgedOr, loadRemedy } from './judging.ts';
 import type { StationRead } from './read.ts';
-import type { KindSheet, Remark } from './sheet.ts';
+import type { KindSheet } from './kind.ts';
+import type { Remark } from './remark.ts';
 
-type WhichLoad = 'seat load' | 'open load';
+declare module '../message/message.ts' {
+	interface Messages {
+		'need.seat-load-target': null;
+		'need.open-load-target': null;
+		'seat-load.inconclusive': null;
+		'seat-load.off': LoadOff;
+		'open-load.off': LoadOff;
+		'open-load.above-max': { readonly by: Newtons };
+		'spring.not-tested-at': { readonly height: Millimetres };
+		'spring.solid-before': { readonly height: Millimetres };
+		'spring.free-below': { readonly height: Millimetres };
+		'spring.card-line-at': { readonly height: Millimetres };
+		'spring.lost-load': {
+			readonly load: Newtons;
+			readonly card: Newtons;
+			readonly height: Millimetres;
+			/** Of the card’s load. */
+			readonly part: number;
+		};
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'seat-load-target': true;
+		'min-seat-load': true;
+		'open-load-target': true;
+		'max-open-load': true;
+		'load-loss': true;
+		'load-loss-stop': true;
+	}
+}
 
-export function seatLoad(station: StationRead): Verdict<Newtons> {
+interface LoadOff {
+	readonly by: Newtons;
+	readonly way: 'under' | 'over';
+	readonly target: Newtons;
+}
+
+type WhichLoad = 'seat-load' | 'open-load';
+
+export const seatLoad = figure({ dimension: 'load', isColumn: true, verdict: judgedSeat });
+
+function judgedSeat(station: StationRead): Verdict<Newtons> {
 	const { height, kind, parts, read, shared } = station;
-	if (height === null) return notMeasured(['height not measured']);
-	if (!kind.curve) return notMeasured(['no spring card']);
+	if (height === null || !kind.curve) return notMeasured(lacking(station, 'seat-load'));
 	const load = kind.curve.load(height);
 	if (load === null) return notMeasured(unknownThere(kind, height));
-	const wanted = wantedLoad(station, 'seat load', kind.target.height);
-	const among = wanted === null ? [] : band('seat load at the aim', wanted, shared.limits.loadBand);
-	if (parts.aim.school === 'as it stands') {
-		const at = loadOf(parts.aim.leastSeatLoad);
-		among.push({ name: 'least seat load', side: 'floor', at, severity: 'stop' });
+	const wanted = wantedLoad(station, 'seat-load', kind.target.height);
+	const among =
+		wanted === null ? [] : band('seat-load-target', wanted, shared.limits.loadTolerance);
+	if (parts.aim.method === 'as-it-stands') {
+		const at = loadOf(parts.aim.minSeatLoad);
+		among.push({ code: 'min-seat-load', side: 'floor', at, severity: 'stop' });
 	}
-	return judgedOr(['no seat load to judge by'], load, {
-		sort: 'load',
+	return judgedOr(message('need.seat-load-target'), load, {
+		dimension: 'load',
 		limits: among,
-		sources: ['measured', ...loadSources(station, 'seat load', height)],
+		sources: ['measured', ...loadSources(station, 'seat-load', height)],
 		uncertainty: (kind.rate ?? 0) * read.height!.uncertainty,
 		remedy: (limit, state) =>
-			state === 'too close'
-				? ['Seat load too close to call: measure the height again']
-				: loadRemedy('Seat', load, wanted ?? limit.at)
+			state === 'inconclusive'
+				? message('seat-load.inconclusive')
+				: loadRemedy(load, wanted ?? limit.at, 'seat-load.off')
 	});
 }
 
-export function openLoad(station: StationRead): Verdict<Newtons> {
+export const openLoad = figure({ dimension: 'load', isColumn: true, verdict: judgedOpen });
+
+function judgedOpen(station: StationRead): Verdict<Newtons> {
 	const { height, kind, parts, netLift, shared } = station;
-	if (height === null) return notMeasured(['height not measured']);
-	if (!kind.curve) return notMeasured(['no spring card']);
-	if (!kind.lift) return notMeasured(['no lift']);
+	if (height === null || !kind.curve || !kind.lift)
+		return notMeasured(lacking(station, 'open-load'));
 	const open = mm(height - netLift!);
 	const load = kind.curve.load(open);
 	if (load === null) return notMeasured(unknownThere(kind, open));
 	const aimed = kind.target.height === null ? null : mm(kind.target.height - kind.lift.net);
-	const wanted = wantedLoad(station, 'open load', aimed);
-	const among = wanted === null ? [] : band('open load at the aim', wanted, shared.limits.loadBand);
-	if (parts.greatestOpenLoad) {
-		const at = loadOf(parts.greatestOpenLoad);
-		among.push({ name: 'greatest open load', side: 'ceiling', at, severity: 'watch' });
+	const wanted = wantedLoad(station, 'open-load', aimed);
+	const among =
+		wanted === null ? [] : band('open-load-target', wanted, shared.limits.loadTolerance);
+	if (parts.maxOpenLoad) {
+		const at = loadOf(parts.maxOpenLoad);
+		among.push({ code: 'max-open-load', side: 'ceiling', at, severity: 'watch' });
 	}
-	return judgedOr(['no open load to judge by'], load, {
-		sort: 'load',
+	return judgedOr(message('need.open-load-target'), load, {
+		dimension: 'load',
 		limits: among,
-		sources: ['measured', ...loadSources(station, 'open load', open), kind.sources.lift!],
+		sources: ['measured', ...loadSources(station, 'open-load', open), kind.sources.lift!],
 		remedy: (limit) =>
-			limit.name === 'greatest open load'
-				? say`Open load ${ofLoad(newtons(load - limit.at))} above what the lifter stands`
-				: loadRemedy('Open', load, wanted ?? limit.at)
+			limit.code === 'max-open-load'
+				? message('open-load.above-max', { by: newtons(load - limit.at) })
+				: loadRemedy(load, wanted ?? limit.at, 'open-load.off')
 	});
 }
 
@@ -72,7 +116,7 @@ function wantedLoad(
 	which: WhichLoad,
 	at: Millimetres | null
 ): Newtons | null {
-	if (parts.aim.school === which) return loadOf(parts.aim.load);
+	if (parts.aim.method === which) return loadOf(parts.aim.load);
 	return at === null ? null : (kind.promised?.load(at) ?? null);
 }
 
@@ -81,19 +125,28 @@ function loadSources({ kind, parts }: StationRead, which: WhichLoad, at: Millime
 	const { spring, card, target } = kind.sources;
 	const own = kind.curve && isBeyondTested(kind.curve, at) ? [spring, card] : [spring];
 	const against =
-		parts.aim.school === which || kind.target.height === null ? [] : [card, ...target];
+		parts.aim.method === which || kind.target.height === null ? [] : [card, ...target];
 	return [...new Set([...own, ...against].filter((source) => source !== null))];
 }
 
-function unknownThere(kind: KindSheet, height: Millimetres): Phrase {
-	if (kind.curve?.from === 'tested') return say`Spring not tested at ${ofLength(height)}`;
-	return height < (kind.curve?.lowest ?? 0)
-		? say`Spring is solid before ${ofLength(height)}`
-		: say`${ofLength(height)} is above the spring’s free height`;
+/** What a load needs besides what is there. */
+const lacking = ({ height, kind }: StationRead, which: WhichLoad): Need[] => [
+	...(height === null ? [message('need.height')] : []),
+	...(kind.curve ? [] : [message('need.spring')]),
+	...(kind.lift || which === 'seat-load' ? [] : [message('need.lift')])
+];
+
+function unknownThere({ curve }: KindSheet, height: Millimetres): Message {
+	if (curve?.from === 'tested') return message('spring.not-tested-at', { height });
+	return message(height < (curve?.lowest ?? 0) ? 'spring.solid-before' : 'spring.free-below', {
+		height
+	});
 }
 
 /** What a tested spring has lost against its card at one height, whatever height is aimed for. */
-export function loadLoss({
+export const loadLoss = figure({ dimension: 'load', isColumn: false, verdict: judgedLoss });
+
+function judgedLoss({
 	height,
 	kind,
 	parts,
@@ -111,17 +164,17 @@ export function loadLoss({
 	if (!place) return null;
 	const { at, now, then } = place;
 	const floor = (part: number, severity: Limit['severity']): Limit<Newtons> => ({
-		name: severity === 'stop' ? 'load loss, stop' : 'load loss',
+		code: severity === 'stop' ? 'load-loss-stop' : 'load-loss',
 		side: 'floor',
 		at: newtons(then * (1 - part)),
 		severity
 	});
 	return judge(now, {
-		sort: 'load',
+		dimension: 'load',
 		limits: [floor(limits.sag.watch, 'watch'), floor(limits.sag.stop, 'stop')],
 		sources: ['tested', card.source],
 		remedy: () =>
-			say`Spring has ${ofLoad(now)} at ${ofLength(at)}, ${percent(1 - now / then)} under its card’s ${ofLoad(then)}: test it again, replace it`
+			message('spring.lost-load', { load: now, card: then, height: at, part: 1 - now / then })
 	});
 }
 
@@ -134,7 +187,7 @@ export function beyondTested({ height, kind: { curve, lift } }: StationRead): Re
 			? [
 					{
 						state: 'watch' as const,
-						text: say`Load at ${ofLength(at)} is from the card’s line: not tested there`
+						text: message('spring.card-line-at', { height: at })
 					}
 				]
 			: []

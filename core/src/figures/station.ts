@@ -1,25 +1,21 @@
 /** One station of the sheet: its figures, their verdicts, and what to do about them. */
 import { mm } from '../units/quantity.ts';
 import { storedEnergy } from '../spring/curve.ts';
-import { pistonVerdict } from '../build-checks/check.ts';
 import { byAlarm, worst, type Verdict } from '../verdict/verdict.ts';
 import type { CurrentReadings } from '../document/current-readings.ts';
 import { QUANTITIES } from '../document/quantities.ts';
 import { movingMass } from '../mass/mass.ts';
-import { bindMargin } from './bind-margin.ts';
-import { asBuiltHeight, bareHeight, insideDeadBand, installedHeight } from './installed-height.ts';
-import { lash, preload } from './lash-and-preload.ts';
+import { insideDeadBand } from './installed-height.ts';
 import { driftRemarks, lashDrift } from './lash-drift.ts';
 import { stationRead, type StationQuestion, type StationRead } from './read.ts';
-import { rockerClearance, tipHeight } from './rocker-and-tip.ts';
-import { groundBeforeOrAfter, sealClearance, seatedSeal } from './seal-clearance.ts';
-import type { Remark, StationSheet } from './sheet.ts';
-import { shimAdvice, shimRoomOf } from './shim-advice.ts';
-import { beyondTested, loadLoss, openLoad, seatLoad } from './spring-loads.ts';
+import { FIGURE_NAMES, FIGURES, TELLING_ORDER, type Figures } from './registry.ts';
+import type { Remark } from './remark.ts';
+import { groundBeforeOrAfter, seatedSeal } from './seal-clearance.ts';
+import type { StationSheet } from './sheet.ts';
+import { beyondTested } from './spring-loads.ts';
 import {
 	checkRemarks,
 	disagreements,
-	headLoadRemarks,
 	orderQuestions,
 	staleChecks,
 	staleReadings,
@@ -30,28 +26,8 @@ import {
 export function stationSheet(question: StationQuestion): StationSheet {
 	const at = stationRead(question);
 	const { station, kind, parts, checks, seen, standing, height, read } = at;
-	const shim = shimOf(at);
-	const figures: StationSheet['figures'] = {
-		height: installedHeight(at, shim),
-		seatLoad: seatLoad(at),
-		openLoad: openLoad(at),
-		bindMargin: bindMargin(at),
-		sealClearance: sealClearance(at),
-		tipHeight: tipHeight(at),
-		rocker: rockerClearance(at),
-		lash: lash(at)
-	};
-	const beside: Beside = {
-		bare: bareHeight(at),
-		loss: loadLoss(at),
-		built: asBuiltHeight(at),
-		piston:
-			checks.piston &&
-			pistonVerdict(checks.piston, at.pumpUp, at.shared.limits.pistonFloors[station.kind]),
-		preload: preload(at)
-	};
-	const remarks = remarksOf(at, figures, beside);
-	const { bare, loss, built, piston, preload: plunger } = beside;
+	const figures = figuresOf(at);
+	const remarks = remarksOf(at, figures);
 	return {
 		label: station.label,
 		head: station.head,
@@ -59,30 +35,22 @@ export function stationSheet(question: StationQuestion): StationSheet {
 		kind: station.kind,
 		shared: kind,
 		state: worst([
-			...[...Object.values(figures), loss, built, piston, plunger].flatMap((verdict) =>
-				verdict ? [verdict.state] : []
-			),
+			...FIGURE_NAMES.flatMap((name) => (name === 'bare' ? [] : (figures[name]?.state ?? []))),
 			...remarks.map((remark) => remark.state)
 		]),
-		bareHeight: bare,
 		figures,
 		tipHeight: read.tip?.value ?? null,
 		sealGap: read.gap?.value ?? null,
 		rockerGaps: read.rockers.map((one) => one?.value ?? null),
 		stack: at.build,
-		shim,
+		shim: at.shim,
 		energy:
 			height !== null && kind.curve && kind.lift
 				? storedEnergy(kind.curve, mm(height - kind.lift.worst))
 				: null,
 		mass: movingMass(parts),
 		seen: seen ?? null,
-		headLoad: read.headLoad?.value ?? null,
-		loss,
-		built,
-		piston,
 		checks,
-		preload: plunger,
 		lashDrift: lashDrift(standing.lash),
 		uncertainty: read.height?.uncertainty ?? null,
 		inForce: inForceOf(standing),
@@ -90,35 +58,25 @@ export function stationSheet(question: StationQuestion): StationSheet {
 	};
 }
 
-/** Verdicts of a station that are no columns of the sheet. */
-interface Beside extends Pick<StationSheet, 'loss' | 'built' | 'piston' | 'preload'> {
-	readonly bare: StationSheet['bareHeight'];
-}
-
-/** The shims suggested for the station; null where nothing is advised yet. */
-function shimOf({ unshimmed, isAsked, shared, kind, build, parts }: StationRead) {
-	if (unshimmed === null || isAsked) return null;
-	return shimAdvice(shared, kind, unshimmed, build.shims, shimRoomOf(parts));
+/** Every figure of the registry at one station. */
+function figuresOf(at: StationRead): Figures {
+	const figures: Record<string, Verdict | null> = {};
+	for (const name of FIGURE_NAMES) figures[name] = FIGURES[name].verdict(at);
+	return figures as unknown as Figures;
 }
 
 /** All that is to be said here, in the order in which it is looked at. */
-function remarksOf(
-	at: StationRead,
-	{ height, seatLoad, openLoad, bindMargin, sealClearance, rocker, lash }: StationSheet['figures'],
-	{ bare, loss, built, piston, preload }: Beside
-): Remark[] {
-	const { checks, standing, seen, read, shared } = at;
-	const told = [bare, bindMargin, sealClearance, height, seatLoad, openLoad, rocker, lash];
+function remarksOf(at: StationRead, figures: Figures): Remark[] {
+	const { checks, standing, seen, shared } = at;
 	return [
-		...[...told, loss, built, piston, preload].flatMap(remarkOf),
+		...TELLING_ORDER.flatMap((name) => remarkOf(figures[name])),
 		...driftRemarks(lashDrift(standing.lash), shared.limits.lash),
 		...checkRemarks(checks),
 		...disagreements(standing),
-		...insideDeadBand(at, height),
+		...insideDeadBand(at, figures.height),
 		...seatedSeal(at),
 		...groundBeforeOrAfter(at),
 		...beyondTested(at),
-		...headLoadRemarks(read.headLoad?.value ?? null, seatLoad.figure, shared.limits.loadBand),
 		...orderQuestions(standing),
 		...staleReadings(standing),
 		...staleChecks(checks, seen, standing.works),
@@ -128,8 +86,8 @@ function remarksOf(
 
 /** What a verdict asks for, where it asks for anything. */
 function remarkOf(verdict: Verdict | null): Remark[] {
-	if (!verdict || verdict.state === 'clear' || verdict.state === 'not measured') return [];
-	return verdict.remedy.length > 0 ? [{ state: verdict.state, text: verdict.remedy }] : [];
+	if (!verdict || verdict.state === 'clear' || verdict.state === 'not-measured') return [];
+	return verdict.remedy ? [{ state: verdict.state, text: verdict.remedy }] : [];
 }
 
 function inForceOf(standing: CurrentReadings): StationSheet['inForce'] {

@@ -8,24 +8,35 @@ import {
 	rateOf,
 	type Millimetres
 } from '../units/quantity.ts';
-import { say } from '../units/phrase.ts';
+import { message, needsOf, type Message } from '../message/message.ts';
 import type { Curve } from '../spring/curve.ts';
 import { cardLine, cardRate, curveOf } from '../spring/of-card.ts';
 import { COILS, firstToBind, type Bind, type Coil, type SolidCoil } from '../spring/bind.ts';
 import { grossLift, hydraulicLift, solidLift, type Lift } from '../lift/lift.ts';
 import {
-	SCHOOLS,
+	TARGET_METHODS,
 	targetHeight,
 	type Aim,
-	type School,
+	type TargetMethod,
 	type Target
 } from '../target-height/target.ts';
 import { KINDS, type Kind } from '../station/layout.ts';
 import { median, type Middle } from '../station/outlier.ts';
 import type { Source } from '../verdict/verdict.ts';
-import type { KindSheet, Remark } from './sheet.ts';
+import type { KindSheet } from './kind.ts';
+import type { Remark } from './remark.ts';
 import type { SpringCard } from '../part/schema.ts';
 import type { KindSetup, Setup } from '../document/schema.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'need.locks': null;
+		'need.locator': null;
+		'of-kind': { readonly kind: Kind; readonly says: Message };
+		'spring.not-its-card': { readonly card: string; readonly matches: string };
+		'spring.rate-disagrees': null;
+	}
+}
 
 /** How far a card's rate may lie from the line through its own two loads before it is remarked on. */
 const CARD_DISAGREES = 0.05;
@@ -74,32 +85,37 @@ export const bareFigures = (bare: Middle | null): Pick<KindSheet, 'bareMedian' |
 	bareReach: bare ? mm(bare.reach) : null
 });
 
-/** What each school would aim at with these parts; a school that wants a figure of its own gets the job's or a usual one. */
-export function schoolsOf(kind: KindSheet, parts: KindSetup): Record<School, Target> {
+/** What each method would aim at with these parts; a method that wants a figure of its own gets the job's or a usual one. */
+export function heightsByMethod(kind: KindSheet, parts: KindSetup): Record<TargetMethod, Target> {
 	const { curve, lift, bind } = kind;
 	const card = parts.spring ? lengthOf(parts.spring.seat.height) : null;
 	const seat = parts.spring ? loadOf(parts.spring.seat.load) : null;
 	const open = curve && card !== null && lift ? curve.load(mm(card - lift.net)) : null;
 	const known = { cardHeight: card, bind: bind?.height ?? null, lift, curve };
 	const own = aimOf(parts.aim);
-	const usual: Record<School, Aim | null> = {
-		'card height': { school: 'card height' },
-		'bind cushion': { school: 'bind cushion', cushion: USUAL_CUSHION },
-		'seat load': seat === null ? null : { school: 'seat load', load: seat },
-		'open load': open === null ? null : { school: 'open load', load: open },
-		'as it stands': { school: 'as it stands', leastSeatLoad: newtons(0) }
+	const usual: Record<TargetMethod, Aim | null> = {
+		'card-height': { method: 'card-height' },
+		'bind-cushion': { method: 'bind-cushion', cushion: USUAL_CUSHION },
+		'seat-load': seat === null ? null : { method: 'seat-load', load: seat },
+		'open-load': open === null ? null : { method: 'open-load', load: open },
+		'as-it-stands': { method: 'as-it-stands', minSeatLoad: newtons(0) }
 	};
 	return Object.fromEntries(
-		SCHOOLS.map((school) => {
-			const aim = own.school === school ? own : usual[school];
+		TARGET_METHODS.map((method) => {
+			const aim = own.method === method ? own : usual[method];
 			return [
-				school,
+				method,
 				aim
 					? targetHeight(aim, known)
-					: { height: null, because: ['no spring card'], fromCardLine: false, standsOn: [] }
+					: {
+							height: null,
+							because: message('need.spring'),
+							fromCardLine: false,
+							standsOn: []
+						}
 			];
 		})
-	) as Record<School, Target>;
+	) as Record<TargetMethod, Target>;
 }
 
 /** The lift of a kind; null until lobe or valve lift is given. */
@@ -175,7 +191,7 @@ function sourcesOf(parts: KindSetup, target: Target): KindSheet['sources'] {
 	const bind = card ? bindSources(card) : [];
 	const curve = springSource(card);
 	const of: Record<Target['standsOn'][number], readonly (Source | null | undefined)[]> = {
-		'card height': [card?.source],
+		'card-height': [card?.source],
 		bind,
 		lift: [lift?.source],
 		curve: [curve]
@@ -198,7 +214,7 @@ function sourcesOf(parts: KindSetup, target: Target): KindSheet['sources'] {
  */
 function promisedCurve(card: SpringCard, { loadsAgainst, springs = [] }: Setup): Curve {
 	const line = cardLine(card);
-	if (loadsAgainst !== 'set median') return line;
+	if (loadsAgainst !== 'set-median') return line;
 	const set = springs.filter((spring) => spring.card === card.id);
 	if (set.length === 0) return line;
 	const curves = set.map(({ points }) => curveOf({ ...card, tested: { points } }));
@@ -233,16 +249,16 @@ function targetOf(
 }
 
 function aimOf(aim: KindSetup['aim']): Aim {
-	switch (aim.school) {
-		case 'card height':
+	switch (aim.method) {
+		case 'card-height':
 			return aim;
-		case 'bind cushion':
-			return { school: aim.school, cushion: lengthOf(aim.cushion) };
-		case 'seat load':
-		case 'open load':
-			return { school: aim.school, load: loadOf(aim.load) };
-		case 'as it stands':
-			return { school: aim.school, leastSeatLoad: loadOf(aim.leastSeatLoad) };
+		case 'bind-cushion':
+			return { method: aim.method, cushion: lengthOf(aim.cushion) };
+		case 'seat-load':
+		case 'open-load':
+			return { method: aim.method, load: loadOf(aim.load) };
+		case 'as-it-stands':
+			return { method: aim.method, minSeatLoad: loadOf(aim.minSeatLoad) };
 	}
 }
 
@@ -250,32 +266,31 @@ function kindRemarks(kind: Kind, parts: KindSetup): Remark[] {
 	const remarks: Remark[] = [];
 	const card = parts.spring;
 	const missing = [
-		!card && 'spring card',
-		!parts.lift && 'lift',
-		!parts.locks && 'locks',
-		!parts.locator && 'locator'
-	].filter((part) => part !== false);
-	if (missing.length > 0) {
+		...(card ? [] : [message('need.spring')]),
+		...(parts.lift ? [] : [message('need.lift')]),
+		...(parts.locks ? [] : [message('need.locks')]),
+		...(parts.locator ? [] : [message('need.locator')])
+	];
+	if (missing.length > 0)
 		remarks.push({
-			state: 'not measured',
-			text: say`${kind}: no ${missing.join(', no ')} given yet`
+			state: 'not-measured',
+			text: message('of-kind', { kind, says: needsOf(missing) })
 		});
-	}
-	if (card?.tested?.notThis) {
+	if (card?.tested?.mismatch)
 		remarks.push({
 			state: 'stop',
-			text: [
-				`${kind}: what was tested is not the ${card.name} on the job; it fits ${card.tested.notThis}`
-			]
+			text: message('of-kind', {
+				kind,
+				says: message('spring.not-its-card', { card: card.name, matches: card.tested.mismatch })
+			})
 		});
-	}
 	if (card?.open && card.rate) {
 		const stated = rateOf(card.rate);
 		const rate = cardRate(card);
 		if (Math.abs(stated - rate) > CARD_DISAGREES * rate) {
 			remarks.push({
 				state: 'watch',
-				text: say`${kind}: the card’s rate does not fit its two loads; the loads are used. Test the spring`
+				text: message('of-kind', { kind, says: message('spring.rate-disagrees') })
 			});
 		}
 	}

@@ -2,17 +2,42 @@
 import { KINDS, type Kind } from '../station/layout.ts';
 import { forgottenPart, type Forgettable } from '../station/forgotten.ts';
 import type { Middle } from '../station/outlier.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { message } from '../message/message.ts';
 import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
-import { makesStale } from '../document/head-work.ts';
+import { makesStale, type Work } from '../document/head-work.ts';
 import { worksDone, type CurrentReadings } from '../document/current-readings.ts';
 import { partsOf } from '../document/resolve-parts.ts';
 import { bareHeightOf } from './adjust-to-build.ts';
 import type { JobLimits } from './job-limits.ts';
 import type { Decision, Job, KindSetup, Reading, StationEntry } from '../document/schema.ts';
-import type { KindSheet, Remark } from './sheet.ts';
+import type { KindSheet } from './kind.ts';
+import type { Remark } from './remark.ts';
 import { installedHeight } from '../station/stack.ts';
 import { meanOfRepeats, type GaugeRepeats, type RepeatMean } from '../document/repeats.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'head.read-tall': {
+			readonly head: string;
+			readonly valves: number;
+			readonly by: Millimetres;
+			readonly part: Forgettable;
+		};
+		'head.read-short': {
+			readonly head: string;
+			readonly valves: number;
+			readonly by: Millimetres;
+			readonly part: Forgettable;
+		};
+		'head.taller': {
+			readonly head: string;
+			readonly other: string;
+			readonly intake: Millimetres;
+			readonly exhaust: Millimetres;
+		};
+		'pocket.stale': { readonly work: Work };
+	}
+}
 
 /** What a decision is about that says no part was forgotten on a head. */
 export const forgottenSubject = (head: string, part: Forgettable) =>
@@ -32,7 +57,7 @@ export const heightsRead = (
 ): ReadonlyMap<string, RepeatMean> =>
 	new Map(
 		job.stations.flatMap(({ label }) => {
-			const read = meanOfRepeats(standing.get(label)!['installed height'], bareHeightOf, repeats);
+			const read = meanOfRepeats(standing.get(label)!['installed-height'], bareHeightOf, repeats);
 			return read ? [[label, read] as const] : [];
 		})
 	);
@@ -60,22 +85,20 @@ export function forgottenOn(
 			const height = builtHeight(read.value, entry, parts);
 			return [{ off: mm(height - aim), wouldBe: offIfWrong(read.newest, entry, parts) }];
 		});
-		const found = forgottenPart(offs, limits.outlierLeast);
+		const found = forgottenPart(offs, limits.outlierMin);
 		if (!found) continue;
 		const subject = forgottenSubject(head.id, found.part);
 		if (isAnswered(job.decisions, subject)) continue;
-		const by = ofLength(mm(Math.abs(found.by)));
-		const word =
-			found.part === 'locator'
-				? 'a locator'
-				: found.part === 'shims'
-					? 'the shims'
-					: 'the lock offset';
 		asked.set(head.id, {
 			state: 'watch',
-			about: 'forgotten part',
+			about: 'forgotten-part',
 			asks: subject,
-			text: say`All ${offs.length} valves of the ${head.name} read ${by} too ${found.by > 0 ? 'tall' : 'short'}, just ${word}: was it ${found.by > 0 ? 'left out' : 'in place after all'} when they were measured?`
+			text: message(found.by > 0 ? 'head.read-tall' : 'head.read-short', {
+				head: head.name,
+				valves: offs.length,
+				by: mm(Math.abs(found.by)),
+				part: found.part
+			})
 		});
 	}
 	return asked;
@@ -110,10 +133,10 @@ export function pocketsCut({ headWork, decisions }: Job): Remark[] {
 		.filter(({ work }) => makesStale(work, 'fit'))
 		.filter(({ id }) => !isAnswered(decisions, pocketSubject(id), true))
 		.map(({ id, work }) => ({
-			state: 'not measured',
+			state: 'not-measured',
 			about: 'pocket',
 			asks: pocketSubject(id),
-			text: [`After the ${work}, fit goes by the pocket and boss of before: measure and enter both`]
+			text: message('pocket.stale', { work })
 		}));
 }
 
@@ -132,12 +155,17 @@ export function headsApart(
 	const [intake, exhaust] = apart;
 	if (intake == null || exhaust == null || intake * exhaust <= 0) return [];
 	const least = Math.min(Math.abs(intake), Math.abs(exhaust));
-	if (toComparisonStep(least - limits.outlierLeast, 'length') <= 0) return [];
+	if (toComparisonStep(least - limits.outlierMin, 'length') <= 0) return [];
 	const [taller, other] = intake > 0 ? [job.heads[1], job.heads[0]] : [job.heads[0], job.heads[1]];
 	return [
 		{
 			state: 'watch',
-			text: say`The ${taller!.name} stands ${ofLength(mm(Math.abs(intake)))} and ${ofLength(mm(Math.abs(exhaust)))} taller than the ${other!.name}, intakes and exhausts: a part left out there, or another valve job`
+			text: message('head.taller', {
+				head: taller!.name,
+				other: other!.name,
+				intake: mm(Math.abs(intake)),
+				exhaust: mm(Math.abs(exhaust))
+			})
 		}
 	];
 }

@@ -3,11 +3,28 @@
  * checked by a schema, every problem told with its path.
  */
 import type { z } from 'zod';
+import { messageOf, type FileOf } from '../message/issue.ts';
+import { message, type Message } from '../message/message.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'file.too-deep': null;
+		'file.too-long': { readonly max: number };
+		'file.more': { readonly count: number };
+		'file.not-object': { readonly what: FileOf };
+		'file.newer': { readonly version: number; readonly reads: number };
+		'file.empty': null;
+		'file.cut-off': null;
+		'file.not-json': null;
+	}
+}
 
 export interface Problem {
-	/** Where in the file: "readings[3].read", or "line 214" where it is not JSON at all. */
+	/** Where in the file: "readings[3].read"; empty for the whole of it. */
 	readonly path: string;
-	readonly message: string;
+	/** The line where it stops being JSON. */
+	readonly line?: number;
+	readonly text: Message;
 }
 
 export type FileRead<T> = { ok: true; value: T } | { ok: false; problems: readonly Problem[] };
@@ -16,8 +33,9 @@ export type FileRead<T> = { ok: true; value: T } | { ok: false; problems: readon
 export interface FileSort<T> {
 	readonly format: string;
 	readonly version: number;
-	/** "job", as a person would say it. */
-	readonly what: string;
+	/** Makes a file of an older version one of the version after it. */
+	readonly upgrade?: Readonly<Record<number, (file: Record<string, unknown>) => unknown>>;
+	readonly what: FileOf;
 	readonly schema: z.ZodType<T>;
 }
 
@@ -27,7 +45,8 @@ export interface FileSort<T> {
  * @returns what is in it, or every problem found, worst first where one hides the rest
  */
 export function readFile<T>(text: string, sort: FileSort<T>): FileRead<T> {
-	if (isTooDeep(text)) return { ok: false, problems: [{ path: 'the file', message: TOO_DEEP }] };
+	if (isTooDeep(text))
+		return { ok: false, problems: [{ path: '', text: message('file.too-deep') }] };
 	let value: unknown;
 	try {
 		value = JSON.parse(text);
@@ -39,7 +58,6 @@ export function readFile<T>(text: string, sort: FileSort<T>): FileRead<T> {
 
 /** No file of this program nests deeper; what does was made to break its reader. */
 const DEEPEST = 64;
-export const TOO_DEEP = 'is nested too deeply: no file of this program is';
 
 /** Whether a text of JSON nests deeper than any file does, told without reading it. */
 export function isTooDeep(text: string): boolean {
@@ -63,9 +81,23 @@ export function checkFile<T>(value: unknown, sort: FileSort<T>): FileRead<T> {
 	if (strange) return { ok: false, problems: [strange] };
 	const long = longList(value);
 	if (long) return { ok: false, problems: [long] };
-	const result = sort.schema.safeParse(value);
+	const result = sort.schema.safeParse(inVersionOfNow(value, sort));
 	if (result.success) return { ok: true, value: result.data };
 	return { ok: false, problems: problemsOf(result.error) };
+}
+
+/** A file as the newest version has it; one whose version is not known stays as it is, for the schema to refuse. */
+function inVersionOfNow<T>(
+	value: unknown,
+	{ upgrade = {}, version: newest }: FileSort<T>
+): unknown {
+	let now = value as Record<string, unknown>;
+	for (let version = Number(now.version); version < newest; version++) {
+		const step = upgrade[version];
+		if (!step) break;
+		now = { ...(step(now) as Record<string, unknown>), version: version + 1 };
+	}
+	return now;
 }
 
 /** No list of a file has more in it. */
@@ -75,7 +107,7 @@ const LONGEST_LIST = 50_000;
 function longList(value: unknown, path: readonly PropertyKey[] = []): Problem | null {
 	if (typeof value !== 'object' || value === null) return null;
 	if (Array.isArray(value) && value.length > LONGEST_LIST)
-		return { path: pathText(path), message: `at most ${LONGEST_LIST.toLocaleString('en')}` };
+		return { path: pathText(path), text: message('file.too-long', { max: LONGEST_LIST }) };
 	for (const [key, inner] of Object.entries(value)) {
 		const found = longList(inner, [...path, Array.isArray(value) ? Number(key) : key]);
 		if (found) return found;
@@ -85,7 +117,7 @@ function longList(value: unknown, path: readonly PropertyKey[] = []): Problem | 
 
 /** The problems that a schema found, each with its path as text. */
 export const problemsOf = (error: z.ZodError): Problem[] =>
-	firstOf(error.issues, (issue) => ({ path: pathText(issue.path), message: issue.message }));
+	firstOf(error.issues, (issue) => ({ path: pathText(issue.path), text: messageOf(issue) }));
 
 /** So many problems of a file are told; who mends these sees the rest. */
 const MOST_PROBLEMS = 100;
@@ -94,36 +126,33 @@ const MOST_PROBLEMS = 100;
 export function firstOf<T>(all: readonly T[], told: (one: T) => Problem): Problem[] {
 	const first = all.slice(0, MOST_PROBLEMS).map(told);
 	const more = all.length - first.length;
-	return more > 0
-		? [...first, { path: 'the file', message: `and ${more.toLocaleString('en')} more` }]
-		: first;
+	return more > 0 ? [...first, { path: '', text: message('file.more', { count: more }) }] : first;
 }
 
 /** A value as the text of a file: two spaces, a newline at the end. */
 export const writeFile = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 
-/** "readings[3].read" from ['readings', 3, 'read']; "the file" for the top. */
+/** "readings[3].read" from ['readings', 3, 'read']; empty for the top. */
 export function pathText(path: readonly PropertyKey[]): string {
-	return (
-		path.reduce<string>((text, key) => {
-			if (typeof key === 'number') return `${text}[${key}]`;
-			return text === '' ? String(key) : `${text}.${String(key)}`;
-		}, '') || 'the file'
-	);
+	return path.reduce<string>((text, key) => {
+		if (typeof key === 'number') return `${text}[${key}]`;
+		return text === '' ? String(key) : `${text}.${String(key)}`;
+	}, '');
 }
 
 function strangeFile(value: unknown, sort: FileSort<unknown>): Problem | null {
 	if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-		return { path: 'the file', message: `is not a ${sort.what} file: one holds one JSON object` };
+		return { path: '', text: message('file.not-object', { what: sort.what }) };
 	}
 	const { format, version } = value as Record<string, unknown>;
 	if (format !== sort.format) {
-		return { path: 'format', message: `must be "${sort.format}": this is not a ${sort.what} file` };
+		const { what, format: expected } = sort;
+		return { path: 'format', text: message('file.other-format', { what, format: expected }) };
 	}
 	if (typeof version === 'number' && version > sort.version) {
 		return {
 			path: 'version',
-			message: `was written by a newer program (version ${version}; this one reads up to ${sort.version})`
+			text: message('file.newer', { version, reads: sort.version })
 		};
 	}
 	return null;
@@ -134,13 +163,10 @@ function notJson(text: string, error: SyntaxError): Problem {
 	const at = /position (\d+)/.exec(error.message);
 	const cutOff = /end of JSON|Unterminated/.test(error.message);
 	const position = at ? Number(at[1]) : cutOff ? text.length : 0;
-	if (text.trim() === '') return { path: 'the file', message: 'is empty' };
+	if (text.trim() === '') return { path: '', text: message('file.empty') };
 	if (cutOff || position >= text.trimEnd().length) {
-		return {
-			path: `line ${lines}`,
-			message: 'the file ends in the middle: it was cut off when it was saved or sent'
-		};
+		return { path: '', line: lines, text: message('file.cut-off') };
 	}
 	const line = text.slice(0, position).split('\n').length;
-	return { path: `line ${line}`, message: 'is not JSON from here on' };
+	return { path: '', line, text: message('file.not-json') };
 }

@@ -1,9 +1,10 @@
 /** The findings of fit on a job: every rule, asked of every set of parts that stands on it. */
-import { showPhrase } from '../units/phrase.ts';
-import { METRIC } from '../units/display.ts';
+import { keyOf } from '../message/message.ts';
 import { mm } from '../units/quantity.ts';
 import type { Acceptance, Job, KindSetup, StationEntry } from '../document/schema.ts';
-import type { KindSheet, StationSheet } from '../figures/sheet.ts';
+import type { KindSheet } from '../figures/kind.ts';
+import type { StationSheet } from '../figures/sheet.ts';
+import { comparedInVersion1 } from './version-1.ts';
 import type { Finding, FitGroup } from './finding.ts';
 import type { FitContext, SpringUse } from './rule.ts';
 import { RULES } from './rules/index.ts';
@@ -60,19 +61,19 @@ export function findings(
 	return groups.flatMap(({ context, stations }) =>
 		RULES.map((rule): Finding => {
 			const check = rule.check(context);
-			const compared = check.outcome === 'missing' ? [] : check.compared;
+			const compared = check.outcome === 'missing' ? null : check.compared;
 			const where = stations.length > 0 ? stations.join(' ') : context.kind;
-			// Only what trips can be accepted, and then for the figures compared.
+			// Only what fails can be accepted, and then for the figures compared.
 			const key =
-				check.outcome === 'trips'
-					? `${rule.id} ${where}: ${showPhrase(compared, METRIC)}`
+				check.outcome === 'fails'
+					? `${rule.id} ${where}: ${keyOf(check.compared)}`
 					: `${rule.id} ${where}`;
-			const entry = newest.get(key);
+			const then = check.outcome === 'fails' ? comparedInVersion1(check.compared) : null;
+			const entry =
+				newest.get(key) ?? (then === null ? undefined : newest.get(`${rule.id} ${where}: ${then}`));
 			return {
 				rule: rule.id,
-				title: rule.title,
-				why: rule.why,
-				severity: (check.outcome === 'trips' && check.severity) || rule.severity,
+				severity: (check.outcome === 'fails' && check.severity) || rule.severity,
 				outcome: check.outcome,
 				kind: context.kind,
 				stations,

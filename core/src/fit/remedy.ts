@@ -1,6 +1,6 @@
 /** What would put a finding right: parts of the library that do fit. */
 import type { LibraryPart } from '../part/schema.ts';
-import { SORT_OF, type StationPart } from '../part/words.ts';
+import { SORT_OF, type StationPart } from '../part/types.ts';
 import type { KindSetup } from '../document/schema.ts';
 import type { FitContext, Rule, Severity } from './rule.ts';
 import { RULES } from './rules/index.ts';
@@ -20,28 +20,28 @@ export function withPart(
 	return { ...context, parts };
 }
 
-function trippedIn(context: FitContext, severity: Severity): ReadonlySet<Rule> {
+function failingIn(context: FitContext, severity: Severity): ReadonlySet<Rule> {
 	return new Set(
 		RULES.filter((rule) => {
 			const check = rule.check(context);
-			return check.outcome === 'trips' && (check.severity ?? rule.severity) === severity;
+			return check.outcome === 'fails' && (check.severity ?? rule.severity) === severity;
 		})
 	);
 }
 
-/** Whether a part in place of another trips no rule, at stop, that was not tripped before. */
-export function fitsAsWell(
+/** Whether a part in place of another fails no rule, at stop, that did not fail before. */
+export function addsNoNewStop(
 	context: FitContext,
 	place: StationPart,
 	part: LibraryPart['part']
 ): boolean {
-	const before = trippedIn(context, 'stop');
-	return [...trippedIn(withPart(context, place, part), 'stop')].every((rule) => before.has(rule));
+	const before = failingIn(context, 'stop');
+	return [...failingIn(withPart(context, place, part), 'stop')].every((rule) => before.has(rule));
 }
 
 /**
- * Parts of the library that put a tripped rule right without tripping another
- * stop: those first that leave the fewest stops, then the fewest watches, then
+ * Parts of the library that put a failing rule right without another stop
+ * failing: those first that leave the fewest stops, then the fewest watches, then
  * likeliest place first; at most `most`.
  */
 export function remediesFor(
@@ -50,14 +50,14 @@ export function remediesFor(
 	library: readonly LibraryPart[],
 	most = 4
 ): Remedy[] {
-	const found = rule.mends.flatMap((place) =>
+	const found = rule.fixableBy.flatMap((place) =>
 		library.flatMap((part) => {
 			if (part.sort !== SORT_OF[place] || part.retired) return [];
 			const after = withPart(context, place, part.part);
 			if (rule.check(after).outcome !== 'passes') return [];
-			if (!fitsAsWell(context, place, part.part)) return [];
-			const stops = trippedIn(after, 'stop');
-			return [{ place, part, stops: stops.size, watches: trippedIn(after, 'watch').size }];
+			if (!addsNoNewStop(context, place, part.part)) return [];
+			const stops = failingIn(after, 'stop');
+			return [{ place, part, stops: stops.size, watches: failingIn(after, 'watch').size }];
 		})
 	);
 	return found

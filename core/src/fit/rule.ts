@@ -3,11 +3,11 @@
  * data with one small function each; what they are asked about is a context,
  * the parts of one kind of station or of a station that has its own.
  */
-import type { Phrase } from '../units/phrase.ts';
+import { message, type Message, type Need } from '../message/message.ts';
 import type { Millimetres, Newtons } from '../units/quantity.ts';
 import type { Kind } from '../station/layout.ts';
 import type { Lift } from '../lift/lift.ts';
-import type { StationPart } from '../part/words.ts';
+import type { StationPart } from '../part/types.ts';
 import type { KindSetup, Setup } from '../document/schema.ts';
 
 export type Severity = 'stop' | 'watch' | 'note';
@@ -33,44 +33,128 @@ export interface FitContext {
 	readonly springsOfHead: readonly SpringUse[];
 }
 
+/** What the rules ask for and parts may not say. */
+export const FIT_INPUTS = [
+	'valve.stem',
+	'locks.stem',
+	'seal.stem',
+	'guide.stem',
+	'lash-cap.stem',
+	'locks.bead',
+	'valve.groove',
+	'locks.angle',
+	'retainer.angle',
+	'valve.material',
+	'valve.tip',
+	'locks.holds-tip',
+	'locks.cap-recess',
+	'valve.tip-length',
+	'locks.min-tip',
+	'locks.max-tip',
+	'retainer.maker',
+	'locks.maker',
+	'lash-cap.maker',
+	'rocker.nose',
+	'tip-height',
+	'spring.innermost-coil',
+	'seal.outside',
+	'spring.build',
+	'spring.outside',
+	'locator.locates-on',
+	'locator.cup',
+	'locator.spigot',
+	'pocket.diameter',
+	'guide.boss',
+	'spring.coils',
+	'retainer.landings',
+	'head.material',
+	'spring.max-lift',
+	'open-load',
+	'lift',
+	'lifter.max-load',
+	'spring',
+	'spring.batch',
+	'engine-speed',
+	'head.seat-insert',
+	'valve.facing',
+	'spring.requires-new',
+	'shim.diameters'
+] as const;
+export type FitInput = (typeof FIT_INPUTS)[number];
+type FitNeeds = { readonly [I in FitInput as `need.${I}`]: null };
+
+declare module '../message/message.ts' {
+	// eslint-disable-next-line @typescript-eslint/no-empty-object-type
+	interface Messages extends FitNeeds {}
+}
+
 export type Check =
-	| { readonly outcome: 'trips'; readonly compared: Phrase; readonly severity?: Severity }
-	| { readonly outcome: 'passes'; readonly compared: Phrase }
-	| { readonly outcome: 'missing'; readonly missing: readonly string[] };
+	| { readonly outcome: 'fails'; readonly compared: Message; readonly severity?: Severity }
+	| { readonly outcome: 'passes'; readonly compared: Message }
+	| { readonly outcome: 'missing'; readonly missing: readonly Need[] };
+
+/** F1 to F25 of handbook §6; F26 to F28 from its §3 and §11. */
+export const RULE_IDS = [
+	'F1',
+	'F2',
+	'F3',
+	'F4',
+	'F5',
+	'F6',
+	'F7',
+	'F8',
+	'F9',
+	'F10',
+	'F11',
+	'F12',
+	'F13',
+	'F14',
+	'F15',
+	'F16',
+	'F17',
+	'F18',
+	'F19',
+	'F20',
+	'F21',
+	'F22',
+	'F23',
+	'F24',
+	'F25',
+	'F26',
+	'F27',
+	'F28'
+] as const;
+export type RuleId = (typeof RULE_IDS)[number];
 
 export interface Rule {
-	/** F1 to F25 of handbook §6; F26 to F28 from its §3 and §11. */
-	readonly id: string;
-	readonly title: string;
+	readonly id: RuleId;
 	readonly severity: Severity;
-	/** Why it matters, in a sentence. */
-	readonly why: string;
 	/** Parts of which another one could put it right, the likeliest first. */
-	readonly mends: readonly StationPart[];
+	readonly fixableBy: readonly StationPart[];
 	readonly check: (context: FitContext) => Check;
 }
 
-export const passes = (...compared: Phrase): Check => ({ outcome: 'passes', compared });
-export const trips = (compared: Phrase, severity?: Severity): Check =>
-	severity ? { outcome: 'trips', compared, severity } : { outcome: 'trips', compared };
-export const tripsIf = (bad: boolean, compared: Phrase): Check => ({
-	outcome: bad ? 'trips' : 'passes',
+export const passes = (compared: Message): Check => ({ outcome: 'passes', compared });
+export const fails = (compared: Message, severity?: Severity): Check =>
+	severity ? { outcome: 'fails', compared, severity } : { outcome: 'fails', compared };
+export const failsIf = (bad: boolean, compared: Message): Check => ({
+	outcome: bad ? 'fails' : 'passes',
 	compared
 });
 
 type Given<T> = { readonly [K in keyof T]: NonNullable<T[K]> };
 
 /**
- * Goes on with the check only when every value is there; else says, by their
- * names, which are missing.
+ * Goes on with the check only when every value is there; else says which are missing.
  *
- * @example given({ 'angle of the locks': undefined }, …) // missing: ['angle of the locks']
+ * @example given({ 'locks.angle': undefined }, …) // missing: [{ code: 'need.locks.angle' }]
  */
-export function given<T extends Record<string, unknown>>(
+export function given<T extends Partial<Record<FitInput, unknown>>>(
 	values: T,
 	check: (all: Given<T>) => Check
 ): Check {
-	let missing: string[] | null = null;
-	for (const name in values) if (values[name] == null) (missing ??= []).push(name);
+	let missing: Need[] | null = null;
+	for (const name in values)
+		if (values[name] == null) (missing ??= []).push(message(`need.${name as FitInput}`));
 	return missing ? { outcome: 'missing', missing } : check(values as Given<T>);
 }

@@ -1,19 +1,29 @@
 /** A gauge of the shop, and its checks against a reference. */
 import { z } from 'zod';
+import { issue } from '../message/issue.ts';
 import { Id, Length, Line, Load, Moment, Name, Size } from '../units/schema.ts';
 import { LINE_PATTERN, linePattern } from '../gauge-link/line.ts';
-import { GAUGE_SORTS } from './words.ts';
+import { GAUGE_SORTS } from './types.ts';
+
+declare module '../message/issue.ts' {
+	interface FieldMessages {
+		'gauge.host': null;
+		'gauge.port': null;
+		'gauge.pattern-names': null;
+		'gauge.pattern-unusable': { readonly why: string };
+	}
+}
 
 /** Where a gauge that sends its readings is reached, and how its lines are read. */
 export const DeviceLink = z.strictObject({
 	host: z
 		.string()
 		.trim()
-		.regex(/^[a-z0-9.:-]{1,120}$/i, 'a host name or address'),
-	port: z.int('a port').min(1, 'a port').max(65535, 'a port'),
+		.regex(/^[a-z0-9.:-]{1,120}$/i, issue('gauge.host')),
+	port: z.int(issue('gauge.port')).min(1, issue('gauge.port')).max(65535, issue('gauge.port')),
 	pattern: z
 		.string()
-		.max(200, 'at most 200 characters')
+		.max(200, issue('field.max', { max: 200, unit: 'characters' }))
 		.default(LINE_PATTERN)
 		.superRefine((text, context) => {
 			const message = patternProblem(text);
@@ -25,10 +35,10 @@ export const DeviceLink = z.strictObject({
 function patternProblem(text: string): string | null {
 	try {
 		const { height, load } = linePattern(text).namedGroups();
-		return height || load ? null : 'a pattern with (?<height>…), (?<load>…) or both';
+		return height || load ? null : issue('gauge.pattern-names');
 	} catch (error) {
 		const what = (error as Error).message.replace(/^error parsing regexp: /, '');
-		return `no pattern that can be used (${what}); look-around and back-references are not understood`;
+		return issue('gauge.pattern-unusable', { why: what });
 	}
 }
 
@@ -45,7 +55,7 @@ export const Gauge = z.strictObject({
 	loadUnit: z.enum(['lbf', 'N', 'kgf']).default('N'),
 	range: Line.optional(),
 	/** Months after a check until the next one is due. */
-	dueMonths: z.int('whole months').min(1).max(120).default(12),
+	dueMonths: z.int(issue('field.whole-number')).min(1).max(120).default(12),
 	link: DeviceLink.optional(),
 	note: Line.optional()
 });

@@ -54,7 +54,7 @@ describe('the section', () => {
 		expect(draw('1I').station.tipHeight).toBeNull();
 		const height = job.readings.find(({ station }) => station === '1I')!;
 		const reading = { ...height, id: crypto.randomUUID(), read: '0.140 in' };
-		job.readings.push({ ...reading, quantity: 'tip height' });
+		job.readings.push({ ...reading, quantity: 'tip-height' });
 		const { station, drawing } = draw('1I');
 		const above = drawing!.closed.tip - drawing!.closed.landing;
 		expect(above - (usual.tip - usual.landing)).toBeCloseTo(station.tipHeight! - 5, 6);

@@ -5,7 +5,8 @@
  * they are not, which the drawing says.
  */
 import type { KindSetup } from '../document/schema.ts';
-import type { KindSheet, StationSheet } from '../figures/sheet.ts';
+import type { KindSheet } from '../figures/kind.ts';
+import type { StationSheet } from '../figures/sheet.ts';
 import { lengthOf } from '../units/quantity.ts';
 
 export interface Coils {

@@ -1,4 +1,5 @@
 /** What is looked for on a valve before it goes back in (handbook §9, step 3). */
+import { message, type Message } from '../message/message.ts';
 import type { State } from '../verdict/verdict.ts';
 
 export const TIPS_SEEN = ['good', 'ground', 'worn', 'burred', 'battered'] as const;
@@ -14,44 +15,44 @@ export interface ValveSeen {
 	readonly seatMark: (typeof SEAT_MARKS)[number];
 }
 
-const STOPS: ReadonlySet<string> = new Set(['tip battered', 'groove worn', 'stem bent']);
-const FINE: ReadonlySet<string> = new Set([
-	'tip good',
-	'groove good',
-	'stem good',
-	'seatMark even'
-]);
+/** What is not as it should be, place by place; which of it stops the valve. */
+const FINDINGS = {
+	'tip.ground': 'watch',
+	'tip.worn': 'watch',
+	'tip.burred': 'watch',
+	'tip.battered': 'stop',
+	'groove.worn': 'stop',
+	'groove.burred': 'watch',
+	'stem.worn': 'watch',
+	'stem.scored': 'watch',
+	'stem.bent': 'stop',
+	'seatMark.narrow': 'watch',
+	'seatMark.wide': 'watch',
+	'seatMark.uneven': 'watch',
+	'seatMark.pitted': 'watch'
+} as const satisfies Record<string, State>;
+type Mark = keyof typeof FINDINGS;
+type Marks = { readonly [M in Mark as `inspection.${M}`]: null };
 
-const SAID: Readonly<Record<string, string>> = {
-	'tip ground': 'Tip was ground: its length is shorter, read the tip height',
-	'tip worn': 'Tip is worn: dress or replace',
-	'tip burred': 'Tip is burred: dress it before it goes through the seal',
-	'tip battered': 'Tip is battered, as by float: replace the valve, look at spring and rocker',
-	'groove worn': 'Lock groove is worn: the locks will not hold. Replace the valve',
-	'groove burred': 'Lock groove is burred: dress it, or it cuts the seal',
-	'stem worn': 'Stem is worn: measure it against the guide',
-	'stem scored': 'Stem is scored: it wears seal and guide',
-	'stem bent': 'Stem is bent: replace the valve',
-	'seatMark narrow': 'Seat mark is narrow: heat leaves the valve slowly',
-	'seatMark wide': 'Seat mark is wide: it seals badly',
-	'seatMark uneven': 'Seat mark is uneven: look at guide and seat',
-	'seatMark pitted': 'Seat is pitted: it will leak'
-};
+declare module '../message/message.ts' {
+	// eslint-disable-next-line @typescript-eslint/no-empty-object-type
+	interface Messages extends Marks {}
+}
 
-export interface Seen {
+export interface InspectionFinding {
 	readonly state: State;
-	readonly text: string;
+	readonly text: Message;
 }
 
 /**
  * What is to be said of a valve as it was seen; an empty list when all is good.
  *
- * @example seenOn({ condition: 'reused', tip: 'battered', … })[0].state // 'stop'
+ * @example inspectionFindings({ condition: 'reused', tip: 'battered', … })[0].state // 'stop'
  */
-export function seenOn(valve: ValveSeen): readonly Seen[] {
-	return (['tip', 'groove', 'stem', 'seatMark'] as const).flatMap((place): Seen[] => {
-		const mark = `${place} ${valve[place]}`;
-		if (FINE.has(mark)) return [];
-		return [{ state: STOPS.has(mark) ? 'stop' : 'watch', text: SAID[mark]! }];
+export function inspectionFindings(valve: ValveSeen): readonly InspectionFinding[] {
+	return (['tip', 'groove', 'stem', 'seatMark'] as const).flatMap((place): InspectionFinding[] => {
+		const mark = `${place}.${valve[place]}`;
+		if (!(mark in FINDINGS)) return [];
+		return [{ state: FINDINGS[mark as Mark], text: message(`inspection.${mark as Mark}`) }];
 	});
 }

@@ -1,10 +1,18 @@
 /** A plan laid onto a job, and what must be picked for it. */
-import { lengthOf, newtons, type Newtons } from '../units/quantity.ts';
+import { lengthOf, newtons, type Millimetres, type Newtons } from '../units/quantity.ts';
 import { KINDS, type Kind } from '../station/layout.ts';
 import { evaluate } from '../evaluation/evaluate.ts';
 import { partsOf } from '../document/resolve-parts.ts';
 import type { Job, StationEntry } from '../document/schema.ts';
 import type { PlannedStation } from './types.ts';
+import { keyOf, message, type Message } from '../message/message.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'part.shim': { readonly thickness: Millimetres };
+		'part.spring': { readonly tag: string; readonly kind: Kind | null };
+	}
+}
 
 /** The job as it stands once the plan is built, its shims taken off the shelf. */
 export function withPlan(job: Job, planned: readonly PlannedStation[]): Job {
@@ -96,7 +104,7 @@ export function plannedEntry(entry: StationEntry, planned: PlannedStation): Stat
 
 export interface PartPick {
 	readonly sort: 'shim' | 'locks' | 'spring';
-	readonly part: string;
+	readonly part: Message;
 	/** Taken for the plan in all. */
 	readonly wanted: number;
 	/** Of these, already in the heads. */
@@ -123,13 +131,18 @@ export function pickList(
 	}
 	const picks = new Map<
 		string,
-		Pick<PartPick, 'sort' | 'shelf'> & { wanted: number; fitted: number; stations: string[] }
+		Pick<PartPick, 'sort' | 'part' | 'shelf'> & {
+			wanted: number;
+			fitted: number;
+			stations: string[];
+		}
 	>();
-	const add = (sort: PartPick['sort'], part: string, label: string, shelf: number | null) => {
-		const pick = picks.get(part) ?? { sort, shelf, wanted: 0, fitted: 0, stations: [] };
+	const add = (sort: PartPick['sort'], part: Message, label: string, shelf: number | null) => {
+		const key = keyOf(part);
+		const pick = picks.get(key) ?? { sort, part, shelf, wanted: 0, fitted: 0, stations: [] };
 		pick.wanted++;
 		pick.stations.push(label);
-		picks.set(part, pick);
+		picks.set(key, pick);
 		return pick;
 	};
 	const fitted = new Map<number, number>();
@@ -141,19 +154,24 @@ export function pickList(
 		const entry = before.get(label);
 		for (const shim of shims) {
 			const size = lengthOf(shim);
-			add('shim', `Shim ${shim}`, label, shelf.has(size) ? shelf.get(size)! : 0).fitted =
-				fitted.get(size) ?? 0;
+			add(
+				'shim',
+				message('part.shim', { thickness: size }),
+				label,
+				shelf.has(size) ? shelf.get(size)! : 0
+			).fitted = fitted.get(size) ?? 0;
 		}
 		if (locks && entry && partsOf(job.setup, entry).locks?.name !== locks.name)
-			add('locks', locks.name, label, lockShelf.get(locks.name) ?? null);
+			add('locks', message('name', { name: locks.name }), label, lockShelf.get(locks.name) ?? null);
 		if (spring !== undefined && entry && spring !== entry.spring) {
 			// Two sets on one job may have the same tags; the kinds then tell them apart.
 			const isShared = (job.setup.springs ?? []).filter(({ tag }) => tag === spring).length > 1;
-			const name = isShared ? `Spring ${spring}, ${entry.kind}` : `Spring ${spring}`;
-			add('spring', name, label, null);
+			const part = message('part.spring', { tag: spring, kind: isShared ? entry.kind : null });
+			add('spring', part, label, null);
 		}
 	}
-	return [...picks].map(([part, { sort, wanted, fitted: inHeads, shelf: onShelf, stations }]) => {
+	return [...picks.values()].map((pick) => {
+		const { sort, part, wanted, fitted: inHeads, shelf: onShelf, stations } = pick;
 		const reused = Math.min(inHeads, wanted);
 		return {
 			sort,

@@ -13,6 +13,7 @@ import {
 	type Millimetres,
 	type Newtons
 } from '../units/quantity.ts';
+import { message, type Need } from '../message/message.ts';
 import type { CurrentReadings } from '../document/current-readings.ts';
 import {
 	bareHeightOf,
@@ -24,9 +25,26 @@ import {
 import { ROCKER_GAPS } from '../document/quantities.ts';
 import type { KindSetup, StationEntry } from '../document/schema.ts';
 import type { JobLimits } from '../figures/job-limits.ts';
-import type { KindSheet } from '../figures/sheet.ts';
+import type { KindSheet } from '../figures/kind.ts';
 import { meanOfRepeats, type RepeatMean } from '../document/repeats.ts';
 import type { Locks } from './types.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'need.target': null;
+	}
+}
+
+/** What a build must hold. */
+export const BUILD_LIMITS = [
+	'seal-floor',
+	'tip-height',
+	'rocker-floor',
+	'bind-floor',
+	'spring-tested-range',
+	'min-seat-load'
+] as const;
+export type BuildLimit = (typeof BUILD_LIMITS)[number];
 
 /** Distances are counted in whole steps of this many millimetres. */
 export const QUANTUM = 0.005;
@@ -46,7 +64,7 @@ export interface Build {
 	/** How far below its floor the worst figure is; 0 where all hold. */
 	readonly short: Millimetres;
 	/** The floor that fails first. */
-	readonly floor: string | null;
+	readonly floor: BuildLimit | null;
 }
 
 export interface ToBuild {
@@ -90,12 +108,12 @@ export function buildsOf(station: ToBuild): Build[] {
 /** Every way to build a station whose height is measured; none where it is not. */
 function everyBuild(station: ToBuild): Build[] {
 	const { entry, parts, standing, kind, shared } = station;
-	const bare = meanOfRepeats(standing['installed height'], bareHeightOf, shared.repeats);
+	const bare = meanOfRepeats(standing['installed-height'], bareHeightOf, shared.repeats);
 	if (!bare) return [];
 	const own = lengthOf(entry.lockOffset ?? parts.locks?.offset ?? '0 mm');
 	const room = shimRoomOf(parts);
 	const sizes = station.sizes.filter((size) => !isShimTooTight(size, room));
-	const all = stacks(sizes, shared.limits.shimsAtMost);
+	const all = stacks(sizes, shared.limits.maxShims);
 	return station.locks.flatMap((locks) => {
 		const offset = locks ? lengthOf(locks.offset) : own;
 		const unshimmed = installedHeight(bare.value, {
@@ -110,7 +128,7 @@ function everyBuild(station: ToBuild): Build[] {
 			const height = mm(shims.reduce((left, shim) => left - shim, unshimmed as number));
 			const worst = [...above, ...floorsBelow(station, height, bare)].reduce(
 				(a, b) => (b.short > a.short ? b : a),
-				{ name: null as string | null, short: 0 }
+				{ name: null as BuildLimit | null, short: 0 }
 			);
 			return {
 				shims,
@@ -130,11 +148,12 @@ function everyBuild(station: ToBuild): Build[] {
 }
 
 /** Whether a station can be planned at all, and if not, what is missing. */
-export function missingFor({ standing, kind, parts }: ToBuild): string | null {
-	if (standing['installed height'].length === 0) return 'height not measured';
-	if (!kind.lift) return 'no lift';
-	if (!kind.bind) return 'no bind height';
-	if (kind.target.height === null && parts.aim.school !== 'as it stands') return 'no aim';
+export function missingFor({ standing, kind, parts }: ToBuild): Need | null {
+	if (standing['installed-height'].length === 0) return message('need.height');
+	if (!kind.lift) return message('need.lift');
+	if (!kind.bind) return message('need.bind');
+	if (kind.target.height === null && parts.aim.method !== 'as-it-stands')
+		return message('need.target');
 	return null;
 }
 
@@ -146,13 +165,13 @@ function distanceFrom(kind: KindSheet, height: Millimetres, deadBand: Millimetre
 }
 
 interface Floor {
-	readonly name: string;
+	readonly name: BuildLimit;
 	/** How far below the floor, with the figure's uncertainty against it. */
 	readonly short: number;
 }
 
 /** A figure nearer to its floor than it is known is not planned for: it could not be called. */
-const below = (name: string, margin: number, uncertainty: number): Floor => {
+const below = (name: BuildLimit, margin: number, uncertainty: number): Floor => {
 	const inside = toComparisonStep(margin, 'length');
 	return { name, short: inside >= uncertainty ? 0 : Math.max(uncertainty - inside, 1e-4) };
 };
@@ -163,23 +182,23 @@ function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millime
 	const pumpUp = kind.lift ? pumpUpOf(kind.lift) : mm(0);
 	const liftUncertainty = kind.lift?.uncertainty ?? 0;
 	const floors: Floor[] = [];
-	const hold = (name: string, figure: RepeatMean | null, floor: number) => {
+	const hold = (name: BuildLimit, figure: RepeatMean | null, floor: number) => {
 		if (figure) floors.push(below(name, figure.value - floor, figure.uncertainty));
 	};
 	const atLift = meanOfRepeats(
-		standing['seal gap at lift'],
+		standing['seal-gap-at-lift'],
 		(r) => sealGapAtLiftForBuild(r, offset, parts, pumpUp),
 		repeats
 	);
 	const closed = meanOfRepeats(
-		standing['seal gap'],
+		standing['seal-gap'],
 		(r) => sealGapForBuild(r, offset, parts),
 		repeats
 	);
-	if (atLift) hold('seal floor', atLift, limits.sealFloor);
+	if (atLift) hold('seal-floor', atLift, limits.sealFloor);
 	else if (closed && kind.lift)
 		hold(
-			'seal floor',
+			'seal-floor',
 			{
 				...closed,
 				value: sealClearance(closed.value, kind.lift.worst),
@@ -188,13 +207,13 @@ function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millime
 			limits.sealFloor
 		);
 	hold(
-		'tip height',
-		meanOfRepeats(standing['tip height'], (r) => tipHeightForBuild(r, offset, parts), repeats),
+		'tip-height',
+		meanOfRepeats(standing['tip-height'], (r) => tipHeightForBuild(r, offset, parts), repeats),
 		parts.rocker?.nose === 'rail' ? railTip : 0
 	);
 	for (const gap of ROCKER_GAPS)
 		hold(
-			'rocker floor',
+			'rocker-floor',
 			meanOfRepeats(standing[gap], (r) => rockerClearanceForBuild(r, offset, parts), repeats),
 			limits.rockerFloor
 		);
@@ -212,17 +231,17 @@ function floorsBelow(
 	if (lift && bind) {
 		const margin = coilBindMargin(height, lift.worst, bind.height) - shared.limits.bindFloor;
 		const unsure = combinedUncertainty(bare.uncertainty, bind.uncertainty, lift.uncertainty ?? 0);
-		floors.push(below('bind floor', margin, unsure));
+		floors.push(below('bind-floor', margin, unsure));
 	}
 	if (curve) {
-		floors.push(below('spring tested to here', curve.highest - height, 0));
-		if (lift) floors.push(below('spring tested to here', height - lift.net - curve.lowest, 0));
+		floors.push(below('spring-tested-range', curve.highest - height, 0));
+		if (lift) floors.push(below('spring-tested-range', height - lift.net - curve.lowest, 0));
 	}
-	if (parts.aim.school === 'as it stands' && curve) {
+	if (parts.aim.method === 'as-it-stands' && curve) {
 		const load = curve.load(height);
-		const least = loadOf(parts.aim.leastSeatLoad);
+		const least = loadOf(parts.aim.minSeatLoad);
 		if (load !== null && load < least && kind.rate)
-			floors.push({ name: 'least seat load', short: (least - load) / kind.rate });
+			floors.push({ name: 'min-seat-load', short: (least - load) / kind.rate });
 	}
 	return floors;
 }

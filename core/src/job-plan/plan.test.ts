@@ -1,8 +1,7 @@
 import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { showPhrase } from '../units/phrase.ts';
-import { INCH_POUND } from '../units/display.ts';
+import { keyOf, message } from '../message/message.ts';
 import { highsSolver } from '../plan/highs.ts';
 import type { LinearSolver } from '../plan/linear.ts';
 import { evaluate } from '../evaluation/evaluate.ts';
@@ -67,13 +66,13 @@ describe('the plan of a job', () => {
 		const sheet = evaluate(withPlan(job, answer.stations));
 		expect(sheet.stations.map(({ figures }) => figures.bindMargin.state)).not.toContain('stop');
 		expect(sheet.stations.map(({ figures }) => figures.bindMargin.state)).not.toContain(
-			'too close'
+			'inconclusive'
 		);
 	});
 	it('with springs placed leaves less than half the spread of shims to card height, with fewer shims', async () => {
 		const kinds = structuredClone(job.setup.kinds);
-		kinds.intake.aim = { school: 'card height' };
-		kinds.exhaust.aim = { school: 'card height' };
+		kinds.intake.aim = { method: 'card-height' };
+		kinds.exhaust.aim = { method: 'card-height' };
 		const card = await found({ ...job, setup: { ...job.setup, kinds } });
 		const toCard = loadSpread(withPlan(job, card.stations));
 		const placed = loadSpread(withPlan(job, (await found(job, { placeSprings: true })).stations));
@@ -83,8 +82,8 @@ describe('the plan of a job', () => {
 	});
 	it('leaves a station inside the dead band as it is, though a shim less would save a part', async () => {
 		const kinds = structuredClone(job.setup.kinds);
-		for (const kind of ['intake', 'exhaust'] as const) kinds[kind].aim = { school: 'card height' };
-		const limits = { ...job.setup.limits, shimFrom: '0.010 in' };
+		for (const kind of ['intake', 'exhaust'] as const) kinds[kind].aim = { method: 'card-height' };
+		const limits = { ...job.setup.limits, deadBand: '0.010 in' };
 		const toCard = { ...withoutBuilds(job), setup: { ...job.setup, kinds, limits } };
 		const { stations } = evaluate(toCard);
 		// Shims that bring each within the dead band, 0.005 thick where that is nearer than none.
@@ -192,9 +191,9 @@ describe('the plan of a job', () => {
 	});
 	it('names the stations whose heights are not measured', async () => {
 		const half = { ...job, readings: job.readings.filter(({ station }) => station !== '2I') };
-		expect((await found(half)).leftOut).toEqual([['2I', 'height not measured']]);
+		expect((await found(half)).leftOut).toEqual([['2I', message('need.height')]]);
 		const none = await plan({ ...job, readings: [] });
-		expect(none.sort).toBe('no plan');
+		expect(none.sort).toBe('no-plan');
 	});
 	it('says which limit fails, by how much, and what on order or on the shelf would free it', async () => {
 		const strict: Job = {
@@ -202,19 +201,17 @@ describe('the plan of a job', () => {
 			setup: { ...job.setup, limits: { ...job.setup.limits, bindFloor: '0.125 in' } }
 		};
 		const short = await plan(strict);
-		if (short.sort !== 'no plan') throw new Error(short.sort);
-		const said = short.why.map((why) => showPhrase(why, INCH_POUND));
-		expect(said.some((why) => /bind floor short by 0\.0\d\d/.test(why))).toBe(true);
+		if (short.sort !== 'no-plan') throw new Error(short.sort);
+		const said = short.why.map((why) => keyOf(why));
+		expect(said.some((why) => /plan\.limit-short .*"limit":"bind-floor"/.test(why))).toBe(true);
 		const locks = { ...job.setup.kinds.intake.locks!, name: 'Plus locks', offset: '0.050 in' };
 		const ordered = await plan(strict, { lockStock: [{ locks, count: 0 }] });
-		if (ordered.sort !== 'no plan') throw new Error(ordered.sort);
-		expect(ordered.why.map((why) => showPhrase(why, INCH_POUND)).join()).toContain(
-			'on order it would be freed by'
-		);
-		const apart = await plan(strict, { lockStock: [{ locks, count: 12, apart: true }] });
-		if (apart.sort !== 'no plan') throw new Error(apart.sort);
-		expect(apart.why.map((why) => showPhrase(why, INCH_POUND)).join()).toMatch(
-			/it would be freed by .*Plus locks, on the shelf/
+		if (ordered.sort !== 'no-plan') throw new Error(ordered.sort);
+		expect(ordered.why.map((why) => keyOf(why)).join()).toContain('plan.solved-on-order');
+		const apart = await plan(strict, { lockStock: [{ locks, count: 12, excluded: true }] });
+		if (apart.sort !== 'no-plan') throw new Error(apart.sort);
+		expect(apart.why.map((why) => keyOf(why)).join()).toMatch(
+			/plan\.solved-from-stock .*Plus locks/
 		);
 		expect(
 			(await found(strict, { lockStock: [{ locks, count: 12 }] })).stations.some((s) => s.locks)
@@ -230,7 +227,7 @@ describe('the plan of a job', () => {
 			}))
 		};
 		expect(lift).toBeGreaterThan(0);
-		expect((await plan(vague)).sort).toBe('no plan');
+		expect((await plan(vague)).sort).toBe('no-plan');
 	});
 	it('lists what to pick, and what is short', async () => {
 		const answer = await found(job);
@@ -249,11 +246,13 @@ describe('the plan of a job', () => {
 		const springs = (one: Job) =>
 			pickList(withoutBuilds(one), stations).map(({ sort, part, wanted }) => [sort, part, wanted]);
 		expect(springs(both)).toEqual([
-			['spring', `Spring ${first!.tag}, intake`, 1],
-			['spring', `Spring ${first!.tag}, exhaust`, 1]
+			['spring', message('part.spring', { tag: first!.tag, kind: 'intake' }), 1],
+			['spring', message('part.spring', { tag: first!.tag, kind: 'exhaust' }), 1]
 		]);
 		const alone = { ...job, setup: { ...job.setup, springs: [first!] } };
-		expect(springs(alone)).toEqual([['spring', `Spring ${first!.tag}`, 2]]);
+		expect(springs(alone)).toEqual([
+			['spring', message('part.spring', { tag: first!.tag, kind: null }), 2]
+		]);
 	});
 	it('takes its shims off the shelf, and lays them back when another is built', async () => {
 		const answer = await found(job);
@@ -274,7 +273,7 @@ describe('the plan of a job', () => {
 	});
 	it('where the aim is a height, springs go where their loads are most even, and the plan is as good', async () => {
 		const kinds = structuredClone(job.setup.kinds);
-		for (const kind of ['intake', 'exhaust'] as const) kinds[kind].aim = { school: 'card height' };
+		for (const kind of ['intake', 'exhaust'] as const) kinds[kind].aim = { method: 'card-height' };
 		const toCard = { ...job, setup: { ...job.setup, kinds } };
 		const stays = await found(toCard);
 		const placed = await found(toCard, { placeSprings: true });

@@ -2,7 +2,7 @@
  * The plan of a whole job: which shims, which locks and which spring at every
  * station, from what is on the shelf (handbook §3, §4, §5).
  */
-import { joined, ofLength, say, type Phrase } from '../units/phrase.ts';
+import { message, type Message } from '../message/message.ts';
 import { lengthOf, type Millimetres } from '../units/quantity.ts';
 import { costOf, type Problem } from '../plan/problem.ts';
 import { solvePlan, type Answer, type HowToSolve, type Solved } from '../plan/solve.ts';
@@ -13,19 +13,47 @@ import type { ShimStock } from '../plan/shim.ts';
 import { forgottenOn, heightsRead } from '../figures/whole-head.ts';
 import type { StationEntry } from '../document/schema.ts';
 import { jobLimits } from '../figures/job-limits.ts';
-import type { KindSheet } from '../figures/sheet.ts';
-import { buildsOf, missingFor, QUANTUM, type Build, type ToBuild } from './builds.ts';
+import type { KindSheet } from '../figures/kind.ts';
+import {
+	buildsOf,
+	missingFor,
+	QUANTUM,
+	type Build,
+	type BuildLimit,
+	type ToBuild
+} from './builds.ts';
 import { balanceLoads, type BuildChoice } from './balance-loads.ts';
 import { withShelf } from './shelf.ts';
 import type { PlanAnswer, PlannedStation, PlanQuestion } from './types.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'at-station': { readonly station: string; readonly says: Message };
+		'plan.all-locked': null;
+		'plan.too-few': {
+			readonly part: Message;
+			readonly required: number;
+			readonly stock: number;
+		};
+		'plan.springs-do-not-place': null;
+		'plan.limit-short': {
+			readonly station: string;
+			readonly limit: BuildLimit;
+			readonly by: Millimetres;
+		};
+		'plan.nothing-holds': { readonly station: string };
+		'plan.solved-from-stock': { readonly limit: Message; readonly parts: readonly Message[] };
+		'plan.solved-on-order': { readonly limit: Message; readonly parts: readonly Message[] };
+	}
+}
 
 interface Asked {
 	readonly problem: Problem<BuildChoice>;
 	readonly stations: readonly StationEntry[];
 	readonly springs: readonly string[];
 	/** What each part in stock is, to be said. */
-	readonly names: readonly Phrase[];
-	readonly leftOut: readonly (readonly [string, string])[];
+	readonly names: readonly Message[];
+	readonly leftOut: readonly (readonly [string, Message])[];
 	readonly write: (shim: Millimetres) => string;
 }
 
@@ -38,36 +66,39 @@ export interface HowToPlan extends Pick<HowToSolve<BuildChoice>, 'solver' | 'sec
 export async function planJob(question: PlanQuestion, how: HowToPlan): Promise<PlanAnswer> {
 	const asked = problemOf(question);
 	if (asked.stations.length === 0) {
-		const why = asked.leftOut.map(([label, missing]) => say`${label}: ${missing}`);
-		return { sort: 'no plan', why: why.length > 0 ? why : [['every station stays as it is']] };
+		const why = asked.leftOut.map(([station, says]) => message('at-station', { station, says }));
+		return { sort: 'no-plan', why: why.length > 0 ? why : [message('plan.all-locked')] };
 	}
 	const { onProgress, ...rest } = how;
 	const answer = await solvePlan(asked.problem, {
 		...rest,
 		...(onProgress && { onProgress: (best) => onProgress(planned(asked, best)) })
 	});
-	return told(question, asked, answer);
+	return toPlanAnswer(question, asked, answer);
 }
 
-function told(question: PlanQuestion, asked: Asked, answer: Answer<BuildChoice>): PlanAnswer {
+function toPlanAnswer(
+	question: PlanQuestion,
+	asked: Asked,
+	answer: Answer<BuildChoice>
+): PlanAnswer {
 	switch (answer.sort) {
 		case 'plan':
 			return planned(asked, answer);
 		case 'stopped':
 			return { sort: 'stopped' };
-		case 'no choice':
+		case 'no-choice':
 			return {
-				sort: 'no plan',
+				sort: 'no-plan',
 				why: answer.stations.map((station) => whyNot(question, asked.stations[station]!))
 			};
 		case 'short': {
-			const why = answer.short.map(
-				({ part, wanted, there }) =>
-					say`${asked.names[part]!}: ${String(wanted)} wanted, ${String(there)} there`
+			const why = answer.short.map(({ part, wanted, there }) =>
+				message('plan.too-few', { part: asked.names[part]!, required: wanted, stock: there })
 			);
 			return {
-				sort: 'no plan',
-				why: why.length > 0 ? why : [['the springs cannot be placed so that every floor holds']]
+				sort: 'no-plan',
+				why: why.length > 0 ? why : [message('plan.springs-do-not-place')]
 			};
 		}
 	}
@@ -85,14 +116,14 @@ function planned(asked: Asked, solved: Solved<BuildChoice>): PlanAnswer {
 	for (const { takes } of chosen) for (const [part, count] of takes) spare[part]! -= count;
 	return {
 		sort: 'plan',
-		stations: chosen.map((choice) => written(asked, choice)),
+		stations: chosen.map((choice) => toPlannedStation(asked, choice)),
 		proven,
 		worst: value.worst * QUANTUM,
 		bound: bound.worst * QUANTUM,
 		gap: proven || value.cost === 0 ? 0 : Math.max(0, 1 - bound.cost / value.cost),
 		next: chosen.flatMap((choice) => {
 			const other = nextBest(asked.problem, choice, spare);
-			return other ? [written(asked, other)] : [];
+			return other ? [toPlannedStation(asked, other)] : [];
 		}),
 		leftOut: asked.leftOut
 	};
@@ -115,7 +146,10 @@ function nextBest(
 	}, null);
 }
 
-function written({ stations, springs, write }: Asked, choice: BuildChoice): PlannedStation {
+function toPlannedStation(
+	{ stations, springs, write }: Asked,
+	choice: BuildChoice
+): PlannedStation {
 	const entry = stations[choice.station]!;
 	const spring = choice.spring === null ? entry.spring : springs[choice.spring];
 	return {
@@ -153,7 +187,7 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 	const stock = [...sizes.map(({ count }) => count), ...lockStock.map(({ count }) => count)];
 	const kinds = new Map<string, KindSheet>();
 	const stations: StationEntry[] = [];
-	const leftOut: (readonly [string, string])[] = [];
+	const leftOut: (readonly [string, Message])[] = [];
 	const choices: BuildChoice[] = [];
 
 	for (const entry of job.stations) {
@@ -181,7 +215,7 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 			station: withSpring(spring)
 		}));
 		const missing = asked.has(entry.head)
-			? 'say first what stood under the gauge on this head'
+			? message('height.answer-first')
 			: missingFor(candidates[0]!.station);
 		if (missing) {
 			leftOut.push([entry.label, missing]);
@@ -209,8 +243,8 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 		stations,
 		springs: springs.map(({ tag }) => tag),
 		names: [
-			...sizes.map(({ thickness }) => say`Shims ${ofLength(thickness)}`),
-			...lockStock.map(({ locks }): Phrase => [locks.name])
+			...sizes.map(({ thickness }) => message('part.shim', { thickness })),
+			...lockStock.map(({ locks }) => message('name', { name: locks.name }))
 		],
 		leftOut,
 		write: (shim) => text.get(shim) ?? `${shim} mm`
@@ -219,7 +253,7 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 
 /** Lock sets of the shelf that the plan may take. */
 const locksToTake = (lockStock: PlanQuestion['lockStock']) =>
-	lockStock.flatMap(({ locks, count, apart }) => (count > 0 && !apart ? [locks] : []));
+	lockStock.flatMap(({ locks, count, excluded }) => (count > 0 && !excluded ? [locks] : []));
 
 function takesOf(
 	build: Build,
@@ -257,7 +291,7 @@ function poolOf(stations: readonly StationEntry[], stock: readonly ShimStock[]):
 }
 
 /** Which limit keeps a station from being built, by how much, and what on the shelf or on order would free it. */
-function whyNot(question: PlanQuestion, entry: StationEntry): Phrase {
+function whyNot(question: PlanQuestion, entry: StationEntry): Message {
 	const { lockStock } = question;
 	const job = withShelf(question.job, question.shims ?? []);
 	const parts = partsOf(job.setup, entry);
@@ -275,29 +309,30 @@ function whyNot(question: PlanQuestion, entry: StationEntry): Phrase {
 		(best, build) => (!best || build.short < best.short ? build : best),
 		null
 	);
+	const { label: station } = entry;
 	const limit = nearest?.floor
-		? say`${entry.label}: ${nearest.floor} short by ${ofLength(nearest.short)}`
-		: say`${entry.label}: nothing on the shelf holds every floor`;
+		? message('plan.limit-short', { station, limit: nearest.floor, by: nearest.short })
+		: message('plan.nothing-holds', { station });
 	const shelf = lockStock.filter(({ count }) => count > 0).map(({ locks }) => locks);
-	const onShelf = freedBy({ ...base, locks: [null, ...shelf] });
-	if (onShelf) return say`${limit}; it would be freed by ${onShelf}, on the shelf`;
-	const onOrder = freedBy({
+	const onShelf = solvedBy({ ...base, locks: [null, ...shelf] });
+	if (onShelf) return message('plan.solved-from-stock', { limit, parts: onShelf });
+	const onOrder = solvedBy({
 		...base,
-		sizes: shared.stock.map((size) => ({ ...size, count: shared.limits.shimsAtMost })),
+		sizes: shared.stock.map((size) => ({ ...size, count: shared.limits.maxShims })),
 		locks: [null, ...lockStock.map(({ locks }) => locks)]
 	});
-	return onOrder ? say`${limit}; on order it would be freed by ${onOrder}` : limit;
+	return onOrder ? message('plan.solved-on-order', { limit, parts: onOrder }) : limit;
 }
 
-/** The parts of the build nearest to the aim that holds every floor; null where none does. */
-function freedBy(station: ToBuild): Phrase | null {
+/** The parts of the build nearest to the aim that meets every minimum; null where none does. */
+function solvedBy(station: ToBuild): readonly Message[] | null {
 	const build = buildsOf(station)
 		.filter(({ short }) => short === 0)
 		.toSorted((a, b) => a.distance - b.distance || a.parts - b.parts)[0];
 	if (!build) return null;
-	const parts: Phrase[] = [
-		...build.shims.map((shim): Phrase => say`shim ${ofLength(shim)}`),
-		...(build.locks ? [[build.locks.name] as Phrase] : [])
+	const parts = [
+		...build.shims.map((thickness) => message('part.shim', { thickness })),
+		...(build.locks ? [message('name', { name: build.locks.name })] : [])
 	];
-	return parts.length === 0 ? null : joined(parts, ' + ');
+	return parts.length === 0 ? null : parts;
 }

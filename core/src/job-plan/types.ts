@@ -1,5 +1,5 @@
 /** What a plan is asked for, and what it answers, in terms of a job. */
-import type { Phrase } from '../units/phrase.ts';
+import type { Message } from '../message/message.ts';
 import type { Job, StationParts } from '../document/schema.ts';
 import type { ShelvedShim } from './shelf.ts';
 
@@ -9,7 +9,7 @@ export interface LockStock {
 	readonly locks: Locks;
 	readonly count: number;
 	/** They lie on the shelf, but the plan is not to take them; told only where they would free a station. */
-	readonly apart?: boolean;
+	readonly excluded?: boolean;
 }
 
 export interface PlanQuestion {
@@ -48,7 +48,7 @@ export type PlanAnswer =
 			/** What each station would have been given next. */
 			readonly next: readonly PlannedStation[];
 			/** Stations left out of it, and why. */
-			readonly leftOut: readonly (readonly [label: string, why: string])[];
+			readonly leftOut: readonly (readonly [label: string, why: Message])[];
 	  }
-	| { readonly sort: 'no plan'; readonly why: readonly Phrase[] }
+	| { readonly sort: 'no-plan'; readonly why: readonly Message[] }
 	| { readonly sort: 'stopped' };

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { message } from '../message/message.ts';
 import { evaluate } from '../evaluation/evaluate.ts';
 import { readJob } from '../document/file.ts';
 import type { Job } from '../document/schema.ts';
@@ -38,9 +39,13 @@ describe('how far to turn', () => {
 	const station = six.stations[0]!;
 	it('is told in degrees from thread and ratio', () => {
 		expect(perTurn(six, six.setup.kinds.intake)).toBeCloseTo(inches(0.0417 * 2.5), 6);
-		expect(turnAdvice(six, station, '0.020 in')).toBe('turn the adjuster 21° in');
-		expect(turnAdvice(six, station, '0.008 in')).toBe('turn the adjuster 21° out');
-		expect(turnAdvice(six, station, '0.014 in')).toBe('leave the adjuster');
+		expect(turnAdvice(six, station, '0.020 in')).toEqual(
+			message('adjuster.turn', { degrees: 21, way: 'in' })
+		);
+		expect(turnAdvice(six, station, '0.008 in')).toEqual(
+			message('adjuster.turn', { degrees: 21, way: 'out' })
+		);
+		expect(turnAdvice(six, station, '0.014 in')).toEqual(message('adjuster.leave'));
 	});
 	it('is not told where thread or lash are not known', () => {
 		expect(turnAdvice(withSetup(six, { adjuster: undefined }), station, '0.020 in')).toBeNull();
@@ -49,13 +54,13 @@ describe('how far to turn', () => {
 		expect(turnAdvice(withSetup(six, { kinds }), station, '0.020 in')).toBeNull();
 		expect(
 			perTurn(
-				withSetup(twin, { adjuster: { at: 'at the valve end', pitch: '1 mm' } }),
+				withSetup(twin, { adjuster: { at: 'valve-end', pitch: '1 mm' } }),
 				twin.setup.kinds.intake
 			)
 		).toBe(1);
 		expect(
 			perTurn(
-				withSetup(twin, { adjuster: { at: 'in the pushrod end', pitch: '1 mm' } }),
+				withSetup(twin, { adjuster: { at: 'pushrod-end', pitch: '1 mm' } }),
 				twin.setup.kinds.intake
 			)
 		).toBeNull();
@@ -68,16 +73,20 @@ describe('a cylinder with a ratio and a lash of its own', () => {
 			{
 				cylinder: 1,
 				kind: 'intake',
-				lift: { sort: 'lobe', lobe: '0.360 in', ratio: 2, source: 'sheet' },
-				lash: { setting: '0.020 in', tolerance: '0.002 in', engine: 'cold', source: 'sheet' }
+				lift: { sort: 'lobe', lobe: '0.360 in', ratio: 2, source: 'data-sheet' },
+				lash: { setting: '0.020 in', tolerance: '0.002 in', engine: 'cold', source: 'data-sheet' }
 			}
 		]
 	});
 	const first = own.stations.find(({ label }) => label === '1I')!;
 	it('turns by them', () => {
 		// 0.0417 × (1 + 2) = 0.1251 a turn; 0.010 too wide: 0.0799 turns, 29°
-		expect(turnAdvice(own, first, '0.030 in')).toBe('turn the adjuster 29° in');
-		expect(turnAdvice(six, first, '0.024 in')).toBe('turn the adjuster 35° in');
+		expect(turnAdvice(own, first, '0.030 in')).toEqual(
+			message('adjuster.turn', { degrees: 29, way: 'in' })
+		);
+		expect(turnAdvice(six, first, '0.024 in')).toEqual(
+			message('adjuster.turn', { degrees: 35, way: 'in' })
+		);
 	});
 	it('is expected hot by them', () => {
 		expect(expectedHot(own, partsOf(own.setup, first))).toBeCloseTo(inches(0.018));
@@ -91,7 +100,7 @@ describe('a cylinder with a ratio and a lash of its own', () => {
 
 describe('hot', () => {
 	it('is cold and the usual growth of the metals, or the one measured', () => {
-		expect(growthOf(six)).toEqual({ growth: inches(-0.002), from: 'usual for these metals' });
+		expect(growthOf(six)).toEqual({ growth: inches(-0.002), from: 'usual' });
 		const { intake } = six.setup.kinds;
 		expect(expectedHot(six, intake)).toBeCloseTo(inches(0.012));
 		const measured = withSetup(six, { growth: { measured: '0.004 in' } });
@@ -105,13 +114,13 @@ describe('hot', () => {
 
 describe('the order', () => {
 	it('is none until it is known how the engine fires', () => {
-		expect(stopsOf(six, 'firing order')).toHaveLength(6);
+		expect(stopsOf(six, 'firing-order')).toHaveLength(6);
 		const { firingOrder: _, ...layout } = six.engine.layout;
-		expect(stopsOf({ ...six, engine: { ...six.engine, layout } }, 'firing order')).toEqual([]);
+		expect(stopsOf({ ...six, engine: { ...six.engine, layout } }, 'firing-order')).toEqual([]);
 	});
 	it('allows for a long cam where the cam is not known', () => {
 		expect(camEvents(six).from).toBe('duration');
-		expect(camEvents(twin)).toEqual({ events: LONG_CAM, from: 'long cam' });
+		expect(camEvents(twin)).toEqual({ events: LONG_CAM, from: 'long-cam' });
 	});
 	it('goes by the cam card where it says when the valves move', () => {
 		const { cam } = six.setup;
@@ -137,7 +146,7 @@ describe('shims of followers', () => {
 				{
 					...reading,
 					id: '0197a999-0000-7000-8000-00000000000a',
-					quantity: 'follower shim' as const,
+					quantity: 'follower-shim' as const,
 					read: '2.50 mm'
 				}
 			]
@@ -151,7 +160,7 @@ describe('shims of followers', () => {
 			const shim = {
 				...reading,
 				id: '0197a999-0000-7000-8000-00000000000a',
-				quantity: 'follower shim' as const,
+				quantity: 'follower-shim' as const,
 				read: '2.50 mm'
 			};
 			const readings = twin.readings.map((one) => (one === reading ? { ...one, engine } : one));
@@ -205,7 +214,9 @@ describe('shims of followers', () => {
 		expect(stock('2.50,2.55', 'mm')).toHaveLength(2);
 		expect(stock('98 x 2', 'in')).toEqual([{ thickness: '0.098 in', count: 2 }]);
 		expect(stock('2.50 x 4; 2.50', 'mm')).toEqual([{ thickness: '2.50 mm', count: 5 }]);
-		expect(stock('250 x 4', 'mm')).toMatch(/“250 x 4” reads as 250 mm, which is no follower shim/);
+		expect(stock('250 x 4', 'mm')).toEqual(
+			message('entry.not-follower-shim', { item: '250 x 4', read: '250 mm' })
+		);
 	});
 });
 
@@ -223,7 +234,7 @@ describe('the shelf for the followers', () => {
 				...job.readings[0]!,
 				id: crypto.randomUUID(),
 				station,
-				quantity: 'follower shim',
+				quantity: 'follower-shim',
 				read: text,
 				at
 			}

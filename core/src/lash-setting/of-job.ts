@@ -5,6 +5,7 @@ import { ratioOf } from '../figures/valve-kind.ts';
 import type { Job, KindSetup, StationEntry } from '../document/schema.ts';
 import type { Sheet } from '../evaluation/sheet.ts';
 import type { LibraryPart } from '../part/schema.ts';
+import { message, type Message } from '../message/message.ts';
 import { isPlausible, readEntry } from '../units/entry.ts';
 import { lengthOf, mm, type LengthUnit, type Millimetres } from '../units/quantity.ts';
 import { changePerTurn, hotLash, plungerPerTurn, turnsFor, usualGrowth } from '../lash/adjuster.ts';
@@ -14,21 +15,30 @@ import {
 	timingSource,
 	type CamEvents,
 	type SettingOrder,
-	type SettingStop,
+	type CrankPosition,
 	type TimingSource
 } from '../lash/orders.ts';
 import { swapPlan, type Follower, type SwapStep } from '../lash/swap.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'adjuster.leave': null;
+		'adjuster.turn': { readonly degrees: number; readonly way: 'in' | 'out' };
+		'entry.in-list': { readonly item: string; readonly says: Message };
+		'entry.not-follower-shim': { readonly item: string; readonly read: string };
+	}
+}
 
 /** When this engine's valves move, and where that is from: of its two lobes the less certain. */
 export function camEvents({ setup }: Job): { events: CamEvents; from: TimingSource } {
 	const lobes = { intake: setup.cam?.intake ?? {}, exhaust: setup.cam?.exhaust ?? {} };
 	const sources = [timingSource(lobes.intake), timingSource(lobes.exhaust)];
-	const from = (['long cam', 'duration'] as const).find((source) => sources.includes(source));
+	const from = (['long-cam', 'duration'] as const).find((source) => sources.includes(source));
 	return { events: eventsOf(lobes), from: from ?? 'card' };
 }
 
 /** The stops of an order on this engine; none until its firing order is known. */
-export function stopsOf(job: Job, order: SettingOrder): SettingStop[] {
+export function stopsOf(job: Job, order: SettingOrder): CrankPosition[] {
 	const { firingOrder, firingAngles } = job.engine.layout;
 	return firingOrder
 		? settingStops(order, firingOrder, job.stations, camEvents(job).events, firingAngles)
@@ -45,26 +55,28 @@ export function perTurn({ setup }: Job, parts: KindSetup): Millimetres | null {
 	const { adjuster, lifters } = setup;
 	const ratio = ratioOf(parts);
 	if (!adjuster) return null;
-	if (ratio === null && (adjuster.at !== 'at the valve end' || lifters === 'hydraulic'))
-		return null;
+	if (ratio === null && (adjuster.at !== 'valve-end' || lifters === 'hydraulic')) return null;
 	const change = lifters === 'hydraulic' ? plungerPerTurn : changePerTurn;
 	return change(adjuster.at, lengthOf(adjuster.pitch), ratio ?? 1);
 }
 
-/** "turn 12° in": how far to turn from a lash just read to the one wanted; null where it is not known. */
-export function turnAdvice(job: Job, entry: StationEntry, read: string): string | null {
+/** How far to turn from a lash just read to the one wanted; null where it is not known. */
+export function turnAdvice(job: Job, entry: StationEntry, read: string): Message | null {
 	const parts = partsOf(job.setup, entry);
 	const { lash } = parts;
 	const step = perTurn(job, parts);
 	if (!lash || step === null) return null;
 	const degrees = 360 * turnsFor(lengthOf(read), lengthOf(lash.setting), step);
-	if (Math.abs(degrees) < 1) return 'leave the adjuster';
-	return `turn the adjuster ${Math.abs(degrees).toFixed(0)}° ${degrees > 0 ? 'in' : 'out'}`;
+	if (Math.abs(degrees) < 1) return message('adjuster.leave');
+	return message('adjuster.turn', {
+		degrees: Math.round(Math.abs(degrees)),
+		way: degrees > 0 ? 'in' : 'out'
+	});
 }
 
 export interface Growth {
 	readonly growth: Millimetres;
-	readonly from: 'measured' | 'usual for these metals';
+	readonly from: 'measured' | 'usual';
 }
 
 /** What lash gains from cold to hot on this engine. */
@@ -73,7 +85,7 @@ export function growthOf({ setup }: Job): Growth | null {
 	const head = setup.head?.material;
 	const block = setup.growth?.block;
 	const usual = head && block ? usualGrowth(head, block) : null;
-	return usual === null ? null : { growth: usual, from: 'usual for these metals' };
+	return usual === null ? null : { growth: usual, from: 'usual' };
 }
 
 /**
@@ -86,7 +98,7 @@ export function expectedHot(job: Job, { lash }: KindSetup): Millimetres | null {
 }
 
 /** A follower shim of the shop's library, and how many of it this job has taken. */
-export type ShelvedFollowerShim = Pick<LibraryPart<'follower shim'>, 'part' | 'stock'> & {
+export type ShelvedFollowerShim = Pick<LibraryPart<'follower-shim'>, 'part' | 'stock'> & {
 	readonly taken?: number;
 };
 
@@ -128,7 +140,7 @@ function shimsThatCame(job: Job): ReadonlyMap<Millimetres, number> {
 	const came = new Map<Millimetres, number>();
 	const count = (read: string, by: number) =>
 		came.set(lengthOf(read), (came.get(lengthOf(read)) ?? 0) + by);
-	for (const { 'follower shim': readings } of currentReadings(job).values()) {
+	for (const { 'follower-shim': readings } of currentReadings(job).values()) {
 		const [newest, first] = [readings[0], readings.at(-1)];
 		if (!newest || !first) continue;
 		count(newest.read, 1);
@@ -164,11 +176,11 @@ export function followerSwaps(
 ): SwapStep[] {
 	const followers = job.stations.flatMap((entry): Follower[] => {
 		const station = sheet.stations.find(({ label }) => label === entry.label);
-		const shim = station?.inForce['follower shim'];
+		const shim = station?.inForce['follower-shim'];
 		const read = station?.figures.lash;
 		const { lash } = partsOf(job.setup, entry);
 		// A lash read hot says nothing against a cold setting: its verdict is "not measured".
-		if (!shim || read?.figure == null || read.state === 'not measured' || !lash) return [];
+		if (!shim || read?.figure == null || read.state === 'not-measured' || !lash) return [];
 		const measured = read.figure;
 		return [
 			{
@@ -191,7 +203,7 @@ const BETWEEN_SIZES = /[;\n]|,\s+|,(?=\d+\.)/;
 
 export type StockRead =
 	| { readonly ok: true; readonly stock: { thickness: string; count: number }[] }
-	| { readonly ok: false; readonly problem: string };
+	| { readonly ok: false; readonly problem: Message };
 
 /**
  * Reads sizes and counts as they are typed: "2.50 x 4, 2.55". A comma between
@@ -206,9 +218,10 @@ export function readStock(text: string, unit: LengthUnit): StockRead {
 		if (item === '') continue;
 		const [, size = item, count = '1'] = /^(.*?)\s*(?:[x×*]\s*(\d{1,4}))?$/.exec(item) ?? [];
 		const entry = readEntry(size, unit);
-		if (!entry.ok) return { ok: false, problem: `“${item}”: ${entry.problem}` };
+		if (!entry.ok)
+			return { ok: false, problem: message('entry.in-list', { item, says: entry.problem }) };
 		if (!isPlausible(entry.length, SHIM_BAND))
-			return { ok: false, problem: `“${item}” reads as ${entry.text}, which is no follower shim.` };
+			return { ok: false, problem: message('entry.not-follower-shim', { item, read: entry.text }) };
 		stock.set(entry.text, (stock.get(entry.text) ?? 0) + Number(count));
 	}
 	return { ok: true, stock: [...stock].map(([thickness, count]) => ({ thickness, count })) };

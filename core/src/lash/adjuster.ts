@@ -2,15 +2,15 @@
 import { inches, mm, type Millimetres } from '../units/quantity.ts';
 
 /** Where the adjusting thread sits. */
-export const ADJUSTERS = ['pivot nut on a stud', 'in the pushrod end', 'at the valve end'] as const;
+export const ADJUSTERS = ['stud-nut', 'pushrod-end', 'valve-end'] as const;
 export type Adjuster = (typeof ADJUSTERS)[number];
 
 /** Change at the valve for one turn of the adjuster. Source: handbook §7. */
 export function changePerTurn(adjuster: Adjuster, pitch: Millimetres, ratio: number): Millimetres {
 	const factor = {
-		'pivot nut on a stud': 1 + ratio,
-		'in the pushrod end': ratio,
-		'at the valve end': 1
+		'stud-nut': 1 + ratio,
+		'pushrod-end': ratio,
+		'valve-end': 1
 	};
 	return mm(pitch * factor[adjuster]);
 }
@@ -18,9 +18,9 @@ export function changePerTurn(adjuster: Adjuster, pitch: Millimetres, ratio: num
 /** How much deeper a hydraulic plunger sits for one turn of the adjuster. Source: handbook §7. */
 export function plungerPerTurn(adjuster: Adjuster, pitch: Millimetres, ratio: number): Millimetres {
 	const factor = {
-		'pivot nut on a stud': 1 + 1 / ratio,
-		'in the pushrod end': 1,
-		'at the valve end': 1 / ratio
+		'stud-nut': 1 + 1 / ratio,
+		'pushrod-end': 1,
+		'valve-end': 1 / ratio
 	};
 	return mm(pitch * factor[adjuster]);
 }

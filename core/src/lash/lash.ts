@@ -1,7 +1,22 @@
 /** Lash of solid lifters against its setting (handbook §7). All in millimetres. */
 import { mm, type Millimetres } from '../units/quantity.ts';
-import { ofLength, say } from '../units/phrase.ts';
+import { message } from '../message/message.ts';
 import { judge, notMeasured, type Limit, type Source, type Verdict } from '../verdict/verdict.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'lash.other-engine-state': { readonly read: EngineState; readonly setting: EngineState };
+		'lash.none': { readonly setting: Millimetres; readonly engine: EngineState };
+		'lash.set': { readonly setting: Millimetres; readonly engine: EngineState };
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'min-lash': true;
+		'max-lash': true;
+		'any-lash': true;
+	}
+}
 
 export const ENGINE_STATES = ['cold', 'hot'] as const;
 export type EngineState = (typeof ENGINE_STATES)[number];
@@ -28,7 +43,7 @@ export function lashVerdict(
 	if (engine !== wanted.engine) {
 		return {
 			...notMeasured<Millimetres>(
-				say`Lash was read ${engine}, the setting is for a ${wanted.engine} engine: read it ${wanted.engine}`
+				message('lash.other-engine-state', { read: engine, setting: wanted.engine })
 			),
 			figure: measured,
 			sources: ['measured']
@@ -36,28 +51,29 @@ export function lashVerdict(
 	}
 	const limits: Limit<Millimetres>[] = [
 		{
-			name: 'least lash',
+			code: 'min-lash',
 			side: 'floor',
 			at: mm(wanted.setting - wanted.tolerance),
 			severity: 'watch'
 		},
 		{
-			name: 'greatest lash',
+			code: 'max-lash',
 			side: 'ceiling',
 			at: mm(wanted.setting + wanted.tolerance),
 			severity: 'watch'
 		},
-		{ name: 'any lash at all', side: 'floor', at: mm(0.01), severity: 'stop' }
+		{ code: 'any-lash', side: 'floor', at: mm(0.01), severity: 'stop' }
 	];
 	// No lash at all is told by a feeler that does not go in: a fact, not a figure near a limit.
 	const verdict = judge(measured, {
-		sort: 'length',
+		dimension: 'length',
 		limits,
 		sources: ['measured', wanted.source],
 		remedy: (limit) =>
-			limit.severity === 'stop'
-				? say`No lash: the valve is held off its seat. Set ${ofLength(wanted.setting)} ${engine}`
-				: say`Set lash to ${ofLength(wanted.setting)} ${engine}`
+			message(limit.severity === 'stop' ? 'lash.none' : 'lash.set', {
+				setting: wanted.setting,
+				engine
+			})
 	});
 	return { ...verdict, uncertainty: mm(uncertainty) };
 }

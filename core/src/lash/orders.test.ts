@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { message } from '../message/message.ts';
 import { stationsOf, type Layout } from '../station/layout.ts';
 import {
 	eventsOf,
@@ -27,7 +28,7 @@ const valvesOf = (arrangement: Layout['arrangement'], order: number[], per: 2 | 
 		arrangement,
 		cylinders: order.length,
 		valvesPerCylinder: per,
-		numbering: 'bank by bank',
+		numbering: 'bank-by-bank',
 		pairing: 'mirrored'
 	});
 const anyEvents: fc.Arbitrary<CamEvents> = fc.record({
@@ -82,11 +83,11 @@ describe.each(ENGINES)('orders for %s', (_, arrangement, order) => {
 			fc.property(anyEvents, fc.constantFrom(2 as const, 4 as const), (events, per) => {
 				const valves = valvesOf(arrangement, order, per);
 				const stops = settingStops(sort, order, valves, events);
-				const set = stops.flatMap(({ sets }) => sets);
+				const set = stops.flatMap((stop) => stop.valves);
 				expect(set.toSorted()).toEqual(valves.map(({ label }) => label).toSorted());
 				const step = 720 / order.length;
-				for (const { angle, sets } of stops) {
-					for (const label of sets) {
+				for (const { angle, valves: here } of stops) {
+					for (const label of here) {
 						const { kind, cylinder } = valves.find((valve) => valve.label === label)!;
 						expect(isClosed(angle, kind, order.indexOf(cylinder) * step, events)).toBe(true);
 					}
@@ -103,7 +104,7 @@ describe.each(ENGINES)('orders for %s', (_, arrangement, order) => {
 	});
 	it('two positions are two at most, with a usual cam', () => {
 		const events = eventsOf({ intake: { duration: 270 }, exhaust: { duration: 275 } });
-		const stops = settingStops('two positions', order, valvesOf(arrangement, order), events);
+		const stops = settingStops('two-positions', order, valvesOf(arrangement, order), events);
 		expect(stops).toHaveLength(order.length === 1 ? 1 : 2);
 	});
 });
@@ -111,30 +112,30 @@ describe.each(ENGINES)('orders for %s', (_, arrangement, order) => {
 describe('orders that machinists know by heart', () => {
 	it('the firing order turns 720° ÷ cylinders', () => {
 		const order = [1, 3, 4, 2];
-		const stops = settingStops('firing order', order, valvesOf('inline', order), LONG_CAM);
+		const stops = settingStops('firing-order', order, valvesOf('inline', order), LONG_CAM);
 		expect(stops.map(({ turn }) => turn)).toEqual([0, 180, 180, 180]);
-		expect(stops[1]!.place).toBe('cylinder 3 at firing top dead centre');
-		expect(stops[1]!.sets).toEqual(expect.arrayContaining(['3I', '3E']));
+		expect(stops[1]!.position).toEqual(message('crank.firing-tdc', { cylinder: 3 }));
+		expect(stops[1]!.valves).toEqual(expect.arrayContaining(['3I', '3E']));
 	});
 	it('an inline six in two positions: 1 fires, 1E 1I 2I 3E 4I 5E; then the others', () => {
 		const order = [1, 5, 3, 6, 2, 4];
 		const stops = settingStops(
-			'two positions',
+			'two-positions',
 			order,
 			valvesOf('inline', order),
 			eventsOf({ intake: { duration: 260 }, exhaust: { duration: 260 } })
 		);
-		expect(stops[0]!.sets.toSorted()).toEqual(['1E', '1I', '2I', '3E', '4I', '5E']);
-		expect(stops[1]!.sets.toSorted()).toEqual(['2E', '3I', '4E', '5I', '6E', '6I']);
+		expect(stops[0]!.valves.toSorted()).toEqual(['1E', '1I', '2I', '3E', '4I', '5E']);
+		expect(stops[1]!.valves.toSorted()).toEqual(['2E', '3I', '4E', '5I', '6E', '6I']);
 	});
 	it('starts at cylinder 1 wherever the list does', () => {
 		const stops = settingStops(
-			'firing order',
+			'firing-order',
 			[3, 4, 2, 1],
 			valvesOf('inline', [1, 2, 3, 4]),
 			LONG_CAM
 		);
-		expect(stops.map(({ sets }) => sets[0]![0])).toEqual(['1', '3', '4', '2']);
+		expect(stops.map(({ valves }) => valves[0]![0])).toEqual(['1', '3', '4', '2']);
 	});
 	it('the usual orders have every cylinder once', () => {
 		for (const [name, orders] of Object.entries(USUAL_FIRING_ORDERS)) {
@@ -150,8 +151,8 @@ describe('orders that machinists know by heart', () => {
 describe('cylinders that fire unevenly', () => {
 	const twin = valvesOf('inline', [1, 2]);
 	const closedAt = (fires: ReadonlyMap<number, number>, stops: ReturnType<typeof settingStops>) =>
-		stops.every(({ angle, sets }) =>
-			sets.every((label) => {
+		stops.every(({ angle, valves }) =>
+			valves.every((label) => {
 				const { kind, cylinder } = twin.find((valve) => valve.label === label)!;
 				return isClosed(angle, kind, fires.get(cylinder)!, LONG_CAM);
 			})
@@ -159,7 +160,7 @@ describe('cylinders that fire unevenly', () => {
 	it.each(SETTING_ORDERS)('are set on their base circle: a 180° twin, %s', (order) => {
 		const angles = [0, 180];
 		const stops = settingStops(order, [1, 2], twin, LONG_CAM, angles);
-		expect(stops.flatMap(({ sets }) => sets).sort()).toEqual(['1E', '1I', '2E', '2I']);
+		expect(stops.flatMap((stop) => stop.valves).sort()).toEqual(['1E', '1I', '2E', '2I']);
 		expect(
 			closedAt(
 				new Map([
@@ -170,7 +171,7 @@ describe('cylinders that fire unevenly', () => {
 			)
 		).toBe(true);
 		// As if it fired evenly, cylinder 2's valves would be set where they are open.
-		if (order === 'two positions') {
+		if (order === 'two-positions') {
 			const even = settingStops(order, [1, 2], twin, LONG_CAM);
 			expect(
 				closedAt(
@@ -200,11 +201,11 @@ describe('cylinders that fire unevenly', () => {
 					const valves = valvesOf('V', firingOrder);
 					const stops = settingStops(order, firingOrder, valves, events, angles);
 					const fires = new Map(firingOrder.map((cylinder, i) => [cylinder, angles[i]!]));
-					expect(stops.flatMap(({ sets }) => sets).sort()).toEqual(
+					expect(stops.flatMap((stop) => stop.valves).sort()).toEqual(
 						valves.map(({ label }) => label).sort()
 					);
-					for (const { angle, sets } of stops)
-						for (const label of sets) {
+					for (const { angle, valves: here } of stops)
+						for (const label of here) {
 							const { kind, cylinder } = valves.find((valve) => valve.label === label)!;
 							expect(isClosed(angle, kind, fires.get(cylinder)!, events)).toBe(true);
 						}

@@ -4,7 +4,18 @@
  * cylinder 1 is at firing top dead centre. A valve may be set only while it is
  * closed and its follower is on the base circle.
  */
+import { message, type Message } from '../message/message.ts';
 import type { Kind } from '../station/layout.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'crank.firing-tdc': { readonly cylinder: number };
+		'crank.overlap-tdc': null;
+		'crank.exhaust-opening': { readonly cylinder: number };
+		'crank.intake-closing': { readonly cylinder: number };
+		'crank.after-firing-tdc': { readonly cylinder: number; readonly degrees: number };
+	}
+}
 
 const CYCLE = 720;
 
@@ -38,14 +49,14 @@ export interface LobeTiming {
 }
 
 /** Where the events of a lobe are from. */
-export type TimingSource = 'card' | 'duration' | 'long cam';
+export type TimingSource = 'card' | 'duration' | 'long-cam';
 
 export const timingSource = ({ opens, closes, duration }: LobeTiming): TimingSource =>
 	opens !== undefined && closes !== undefined
 		? 'card'
 		: duration !== undefined
 			? 'duration'
-			: 'long cam';
+			: 'long-cam';
 
 /**
  * Events of a cam: as its card has them; where only a duration is known, with
@@ -103,7 +114,7 @@ export function isClosed(
 	return since >= to - from + 2 * margin;
 }
 
-export const SETTING_ORDERS = ['firing order', 'opening and closing', 'two positions'] as const;
+export const SETTING_ORDERS = ['firing-order', 'opening-and-closing', 'two-positions'] as const;
 export type SettingOrder = (typeof SETTING_ORDERS)[number];
 
 export interface ValveOfCylinder {
@@ -112,15 +123,15 @@ export interface ValveOfCylinder {
 	readonly kind: Kind;
 }
 
-export interface SettingStop {
+export interface CrankPosition {
 	/** Where the crankshaft stands. */
 	readonly angle: number;
 	/** How far it was turned on from the stop before; 0 at the first. */
 	readonly turn: number;
-	/** How to know the place: "cylinder 3 at firing top dead centre". */
-	readonly place: string;
+	/** How to know the position. */
+	readonly position: Message;
 	/** The valves to set here. */
-	readonly sets: readonly string[];
+	readonly valves: readonly string[];
 }
 
 /** How near to moving a valve may be when it is set, degrees. */
@@ -141,7 +152,7 @@ export function settingStops(
 	valves: readonly ValveOfCylinder[],
 	events: CamEvents,
 	firingAngles?: readonly number[]
-): SettingStop[] {
+): CrankPosition[] {
 	const step = CYCLE / firingOrder.length;
 	const fires = new Map(
 		firingOrder.map((cylinder, i) => [cylinder, firingAngles?.[i] ?? i * step])
@@ -153,36 +164,36 @@ export function settingStops(
 			.filter((valve) => valve.cylinder === cylinder && (!kind || valve.kind === kind))
 			.map(({ label }) => label);
 	const fromOne = firingOrder.toSorted((a, b) => firesAt(a) - firesAt(b));
-	const onBase = (stops: readonly Omit<SettingStop, 'turn'>[]) =>
+	const onBase = (stops: readonly Omit<CrankPosition, 'turn'>[]) =>
 		withTurns(offBaseElsewhere(stops, valves, firesAt, events));
 
 	switch (order) {
-		case 'firing order':
+		case 'firing-order':
 			return onBase(
 				fromOne.map((cylinder) => ({
 					angle: firesAt(cylinder),
-					place: `cylinder ${cylinder} at firing top dead centre`,
-					sets: of(cylinder)
+					position: message('crank.firing-tdc', { cylinder }),
+					valves: of(cylinder)
 				}))
 			);
-		case 'opening and closing':
+		case 'opening-and-closing':
 			return onBase(
 				fromOne
 					.flatMap((cylinder) => [
 						{
 							angle: turned(firesAt(cylinder) + 180 - events.exhaustOpens),
-							place: `exhaust of cylinder ${cylinder} starts to open`,
-							sets: of(cylinder, 'intake')
+							position: message('crank.exhaust-opening', { cylinder }),
+							valves: of(cylinder, 'intake')
 						},
 						{
 							angle: turned(firesAt(cylinder) + 540 + events.intakeCloses - NEARLY),
-							place: `intake of cylinder ${cylinder} nearly closed`,
-							sets: of(cylinder, 'exhaust')
+							position: message('crank.intake-closing', { cylinder }),
+							valves: of(cylinder, 'exhaust')
 						}
 					])
 					.toSorted((a, b) => a.angle - b.angle)
 			);
-		case 'two positions':
+		case 'two-positions':
 			return onBase(positions(fromOne, firesAt, valves, events));
 	}
 }
@@ -192,11 +203,11 @@ export function settingStops(
  * or that no stop sets, gets a stop of its own in the middle of its closed time.
  */
 function offBaseElsewhere(
-	stops: readonly Omit<SettingStop, 'turn'>[],
+	stops: readonly Omit<CrankPosition, 'turn'>[],
 	valves: readonly ValveOfCylinder[],
 	firesAt: (cylinder: number) => number,
 	events: CamEvents
-): Omit<SettingStop, 'turn'>[] {
+): Omit<CrankPosition, 'turn'>[] {
 	const of = new Map(valves.map((valve) => [valve.label, valve]));
 	const isOnBase = (label: string, angle: number) => {
 		const { kind, cylinder } = of.get(label)!;
@@ -204,9 +215,9 @@ function offBaseElsewhere(
 	};
 	const kept = stops.map((stop) => ({
 		...stop,
-		sets: stop.sets.filter((label) => isOnBase(label, stop.angle))
+		valves: stop.valves.filter((label) => isOnBase(label, stop.angle))
 	}));
-	const set = new Set(kept.flatMap(({ sets }) => sets));
+	const set = new Set(kept.flatMap(({ valves: here }) => here));
 	const own = valves
 		.filter(({ label }) => !set.has(label))
 		.map(({ label, kind, cylinder }) => {
@@ -214,11 +225,14 @@ function offBaseElsewhere(
 			const after = turned((from + to) / 2 + CYCLE / 2);
 			return {
 				angle: turned(firesAt(cylinder) + after),
-				place: `cylinder ${cylinder}, ${Math.round(after)}° after firing top dead centre`,
-				sets: [label]
+				position: message('crank.after-firing-tdc', {
+					cylinder,
+					degrees: Math.round(after)
+				}),
+				valves: [label]
 			};
 		});
-	return [...kept.filter(({ sets }) => sets.length > 0), ...own].toSorted(
+	return [...kept.filter(({ valves: here }) => here.length > 0), ...own].toSorted(
 		(a, b) => a.angle - b.angle
 	);
 }
@@ -229,25 +243,25 @@ function positions(
 	firesAt: (cylinder: number) => number,
 	valves: readonly ValveOfCylinder[],
 	events: CamEvents
-): Omit<SettingStop, 'turn'>[] {
+): Omit<CrankPosition, 'turn'>[] {
 	let left = [...valves];
-	const stops: Omit<SettingStop, 'turn'>[] = [];
-	const stopAt = (angle: number, place: string) => {
+	const stops: Omit<CrankPosition, 'turn'>[] = [];
+	const stopAt = (angle: number, position: Message) => {
 		const now = left.filter(({ cylinder, kind }) =>
 			isClosed(angle, kind, firesAt(cylinder), events, MARGIN)
 		);
 		left = left.filter((valve) => !now.includes(valve));
-		if (now.length > 0) stops.push({ angle, place, sets: now.map(({ label }) => label) });
+		if (now.length > 0) stops.push({ angle, position, valves: now.map(({ label }) => label) });
 	};
-	stopAt(0, 'cylinder 1 at firing top dead centre');
-	stopAt(360, 'one whole turn on, cylinder 1 between exhaust and intake');
+	stopAt(0, message('crank.firing-tdc', { cylinder: 1 }));
+	stopAt(360, message('crank.overlap-tdc'));
 	for (const cylinder of cylinders)
 		if (left.some((valve) => valve.cylinder === cylinder))
-			stopAt(firesAt(cylinder), `cylinder ${cylinder} at firing top dead centre`);
+			stopAt(firesAt(cylinder), message('crank.firing-tdc', { cylinder }));
 	return stops.toSorted((a, b) => a.angle - b.angle);
 }
 
-const withTurns = (stops: readonly Omit<SettingStop, 'turn'>[]): SettingStop[] =>
+const withTurns = (stops: readonly Omit<CrankPosition, 'turn'>[]): CrankPosition[] =>
 	stops.map((stop, i) => ({ ...stop, turn: i === 0 ? 0 : stop.angle - stops[i - 1]!.angle }));
 
 /** Firing orders in common use, to choose from; the engine's own is on its plate or in its maker's book. */

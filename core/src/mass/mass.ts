@@ -1,14 +1,15 @@
 /** What moves with a valve, and what that weighs (handbook §11). Masses in kilograms. */
 import { inertiaOf, kilograms, lengthOf, massOf, type Kilograms } from '../units/quantity.ts';
 import type { KindSetup } from '../document/schema.ts';
+import type { PartSort } from '../part/types.ts';
 
 /** The part of a spring's mass that moves with the valve: a third by the usual rule, a half by some. */
 export const SPRING_SHARE = 1 / 3;
 
 export interface MovingMass {
-	readonly parts: readonly { readonly name: string; readonly mass: Kilograms }[];
+	readonly parts: readonly { readonly part: PartSort; readonly mass: Kilograms }[];
 	/** What moves and has no mass given. */
-	readonly missing: readonly string[];
+	readonly missing: readonly PartSort[];
 	/** Sum of what is given; a lower bound while something is missing. */
 	readonly total: Kilograms;
 }
@@ -22,21 +23,21 @@ export interface MovingMass {
  * @example valve 102 g, retainer 18 g, locks 6 g, spring 96 g: 158 g
  */
 export function movingMass(parts: KindSetup, share = SPRING_SHARE): MovingMass {
-	const masses: [name: string, mass: number | null][] = [
+	const masses: [part: PartSort, mass: number | null][] = [
 		['valve', given(parts.valve)],
 		['retainer', given(parts.retainer)],
 		['locks', given(parts.locks)],
 		['spring', parts.spring?.mass ? massOf(parts.spring.mass) * share : null]
 	];
-	if (parts.lashCap) masses.push(['lash cap', given(parts.lashCap)]);
+	if (parts.lashCap) masses.push(['lash-cap', given(parts.lashCap)]);
 	if (parts.rocker) {
 		const { inertia, arm } = parts.rocker;
 		masses.push(['rocker', inertia && arm ? inertiaOf(inertia) / lengthOf(arm) ** 2 : null]);
 	}
-	const known = masses.filter((entry): entry is [string, number] => entry[1] !== null);
+	const known = masses.filter((entry): entry is [PartSort, number] => entry[1] !== null);
 	return {
-		parts: known.map(([name, mass]) => ({ name, mass: kilograms(mass) })),
-		missing: masses.filter(([, mass]) => mass === null).map(([name]) => name),
+		parts: known.map(([part, mass]) => ({ part, mass: kilograms(mass) })),
+		missing: masses.filter(([, mass]) => mass === null).map(([part]) => part),
 		total: kilograms(known.reduce((sum, [, mass]) => sum + mass, 0))
 	};
 }

@@ -2,25 +2,35 @@
 import { evaluate } from '../evaluation/evaluate.ts';
 import type { Job, StationEntry } from '../document/schema.ts';
 import type { Sheet } from '../evaluation/sheet.ts';
-import { fitsAsWell } from '../fit/remedy.ts';
+import { addsNoNewStop } from '../fit/remedy.ts';
 import type { LibraryPart } from '../part/schema.ts';
-import { SORT_OF } from '../part/words.ts';
+import { SORT_OF } from '../part/types.ts';
 import type { Kind } from '../station/layout.ts';
-import { joined, ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
-import { mm } from '../units/quantity.ts';
+import { message, type Message } from '../message/message.ts';
+import { mm, type Newtons } from '../units/quantity.ts';
 import { limitsOf, type LimitAt } from './limits.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'lift.other-part': { readonly part: Place; readonly name: string };
+		'lift.too-few': { readonly stock: number; readonly required: number };
+		'lift.loads-unknown': null;
+		'lift.loads-stay': null;
+		'lift.seat-loads': { readonly min: Newtons; readonly max: Newtons };
+	}
+}
 
 /** Parts that decide how much lift there is. */
 const PLACES = ['seal', 'retainer', 'locks', 'spring'] as const;
 type Place = (typeof PLACES)[number];
 /** So many of each sort are told. */
-const MOST_OF_A_SORT = 2;
+const MAX_PER_TYPE = 2;
 /** Loads that differ by less, in newtons, are the same. */
 const SAME_LOAD = 2;
 
-export interface PartTried {
-	readonly change: Phrase;
-	readonly costs: Phrase;
+export interface LibraryAlternative {
+	readonly change: Message;
+	readonly tradeOff: Message;
 	/** With the part at every station of the kind, the nearest first. */
 	readonly limits: readonly LimitAt[];
 }
@@ -29,13 +39,13 @@ export interface PartTried {
  * Library parts in place of a kind's own that trip no rule of fit anew, the best
  * of each sort. One that leaves a limit unknown that was known buys nothing here.
  */
-export function partsTried(
+export function libraryAlternatives(
 	job: Job,
 	sheet: Sheet,
 	kind: Kind,
 	library: readonly LibraryPart[],
 	known: readonly LimitAt[]
-): PartTried[] {
+): LibraryAlternative[] {
 	const contexts = sheet.fitContexts
 		.map(({ context }) => context)
 		.filter((context) => context.kind === kind);
@@ -44,18 +54,18 @@ export function partsTried(
 		if (!own) return [];
 		const tried = library.flatMap((part) => {
 			if (part.sort !== SORT_OF[place] || part.retired || part.part.id === own.id) return [];
-			if (!contexts.every((context) => fitsAsWell(context, place, part.part))) return [];
+			if (!contexts.every((context) => addsNoNewStop(context, place, part.part))) return [];
 			const changed = withEverywhere(job, kind, place, part.part);
 			const then = evaluate(changed);
 			const limits = limitsOf(changed, ofKind(then, kind));
 			if (known.some(({ limit }) => !limits.some((one) => one.limit === limit))) return [];
-			const change: Phrase = [`Other ${place}: ${part.part.name}`];
-			const costs = costsOf(sheet, then, kind, part);
-			return [{ change, costs, limits }];
+			const change = message('lift.other-part', { part: place, name: part.part.name });
+			const tradeOff = tradeOffOf(sheet, then, kind, part);
+			return [{ change, tradeOff, limits }];
 		});
 		return tried
 			.toSorted((a, b) => (b.limits[0]?.lift ?? 0) - (a.limits[0]?.lift ?? 0))
-			.slice(0, MOST_OF_A_SORT);
+			.slice(0, MAX_PER_TYPE);
 	});
 }
 
@@ -85,27 +95,28 @@ function withEverywhere(job: Job, kind: Kind, place: Place, part: LibraryPart['p
 }
 
 /** What changes besides the lift: loads, tips, and whether the shelf has enough. */
-function costsOf(before: Sheet, after: Sheet, kind: Kind, part: LibraryPart): Phrase {
+function tradeOffOf(before: Sheet, after: Sheet, kind: Kind, part: LibraryPart): Message {
 	const [old, now] = [ofKind(before, kind), ofKind(after, kind)];
 	const deeper = Math.max(
 		0,
 		...now.map(({ stack }, i) => stack.lockOffset - old[i]!.stack.lockOffset)
 	);
 	const isShort = part.stock !== null && part.stock < now.length;
-	return joined(
-		[
+	return message('list', {
+		of: [
 			loadsOf(before.seatLoads[kind], after.seatLoads[kind]),
-			...(deeper > 0 ? [say`tip and rocker clearance fall by ${ofLength(mm(deeper))}`] : []),
-			...(isShort ? [say`${part.stock!} of ${now.length} on the shelf`] : [])
-		],
-		'; '
-	);
+			...(deeper > 0 ? [message('lift.tip-falls', { by: mm(deeper) })] : []),
+			...(isShort ? [message('lift.too-few', { stock: part.stock!, required: now.length })] : [])
+		]
+	});
 }
 
 type Range = Sheet['seatLoads'][Kind];
-function loadsOf(was: Range, is: Range): Phrase {
-	if (!is) return ['loads not known'];
+function loadsOf(was: Range, is: Range): Message {
+	if (!is) return message('lift.loads-unknown');
 	const isSame =
 		was && Math.abs(was.least - is.least) < SAME_LOAD && Math.abs(was.most - is.most) < SAME_LOAD;
-	return isSame ? ['loads stay'] : say`seat loads ${ofLoad(is.least)} to ${ofLoad(is.most)}`;
+	return isSame
+		? message('lift.loads-stay')
+		: message('lift.seat-loads', { min: is.least, max: is.most });
 }

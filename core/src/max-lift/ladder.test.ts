@@ -4,10 +4,9 @@ import { evaluate } from '../evaluation/evaluate.ts';
 import { readJob } from '../document/file.ts';
 import type { Job } from '../document/schema.ts';
 import { lengthOf, mm } from '../units/quantity.ts';
-import { INCH_POUND, showLoad } from '../units/display.ts';
 import type { LibraryPart, SpringCard } from '../part/schema.ts';
 import { readParts } from '../part/file.ts';
-import { showPhrase } from '../units/phrase.ts';
+import { keyOf } from '../message/message.ts';
 import { liftRoom } from './ladder.ts';
 import { liftAtRockerFloor } from './limits.ts';
 
@@ -33,8 +32,8 @@ describe('how much lift a head takes', () => {
 		const seal = Math.min(
 			...intakes.map(({ sealGap }) => sealGap! - lengthOf(job.setup.limits.sealFloor))
 		);
-		expect(room.limits.find(({ limit }) => limit === 'coil bind')!.lift).toBeCloseTo(bind, 9);
-		expect(room.limits.find(({ limit }) => limit === 'retainer to seal')!.lift).toBeCloseTo(
+		expect(room.limits.find(({ limit }) => limit === 'coil-bind')!.lift).toBeCloseTo(bind, 9);
+		expect(room.limits.find(({ limit }) => limit === 'retainer-to-seal')!.lift).toBeCloseTo(
 			seal,
 			9
 		);
@@ -44,9 +43,9 @@ describe('how much lift a head takes', () => {
 	});
 	it('every rung buys something and names what comes next', () => {
 		expect(room.ladder.length).toBeGreaterThan(0);
-		for (const { buys, next } of room.ladder) {
-			expect(buys).toBeGreaterThan(0);
-			expect(next.lift - room.limits[0]!.lift).toBeCloseTo(buys, 9);
+		for (const { gain, next } of room.ladder) {
+			expect(gain).toBeGreaterThan(0);
+			expect(next.lift - room.limits[0]!.lift).toBeCloseTo(gain, 9);
 		}
 	});
 	it('puts grinding last and says that it is not recommended', () => {
@@ -55,17 +54,17 @@ describe('how much lift a head takes', () => {
 			sheet,
 			'intake'
 		).ladder.at(-1)!;
-		expect(ground.discouraged).toBe(true);
-		expect(showPhrase(ground.costs, INCH_POUND)).toContain('not recommended');
+		expect(ground.notRecommended).toBe(true);
+		expect(keyOf(ground.tradeOff)).toBe('lift.ground-thins');
 	});
 	it('takes in what piston and valve leave, where it was measured', () => {
-		expect(room.unknown).toContain('piston to valve');
+		expect(room.unknown).toContain('piston-to-valve');
 		const [{ label }] = intakes as [(typeof intakes)[number]];
 		const measured: Job = {
 			...job,
 			checks: [
 				{
-					sort: 'piston to valve',
+					sort: 'piston-to-valve',
 					id: '0197a999-0000-7000-8000-000000000001',
 					station: label,
 					method: 'indicator',
@@ -79,8 +78,8 @@ describe('how much lift a head takes', () => {
 			]
 		};
 		const { limits, unknown } = liftRoom(measured, evaluate(measured), 'intake');
-		expect(unknown).not.toContain('piston to valve');
-		const piston = limits.find(({ limit }) => limit === 'piston to valve')!;
+		expect(unknown).not.toContain('piston-to-valve');
+		const piston = limits.find(({ limit }) => limit === 'piston-to-valve')!;
 		const floor = lengthOf(job.setup.limits.pistonFloors.intake);
 		expect(piston).toMatchObject({ station: label });
 		expect(piston.lift).toBeCloseTo(room.cam! + 2.6 - floor, 9);
@@ -88,8 +87,8 @@ describe('how much lift a head takes', () => {
 	it('says what is not known', () => {
 		const bare = load('2421-marine-v8');
 		const none = liftRoom(bare, evaluate(bare), 'intake');
-		expect(none.unknown).toContain('retainer to seal');
-		expect(none.limits.every(({ limit }) => limit === 'spring card')).toBe(true);
+		expect(none.unknown).toContain('retainer-to-seal');
+		expect(none.limits.every(({ limit }) => limit === 'spring-card')).toBe(true);
 	});
 });
 
@@ -120,12 +119,14 @@ describe('parts of the library', () => {
 	const named = (parts: readonly LibraryPart[]) =>
 		liftRoom(job, sheet, 'intake', parts).ladder.map((rung) => ({
 			...rung,
-			change: showPhrase(rung.change, INCH_POUND),
-			costs: showPhrase(rung.costs, INCH_POUND)
+			change: keyOf(rung.change),
+			tradeOff: keyOf(rung.tradeOff)
 		}));
 	const plus = library.find(({ part }) => part.name === 'Ostrel 10° plus 0.050')!;
 	const rungOf = (parts: readonly LibraryPart[]) =>
-		named(parts).find(({ change }) => change === 'Other locks: Ostrel 10° plus 0.050');
+		named(parts).find(
+			({ change }) => change === 'lift.other-part {"part":"locks","name":"Ostrel 10° plus 0.050"}'
+		);
 
 	it('buy what the job has with them in place, and cost what they change', () => {
 		const rung = rungOf(library)!;
@@ -136,15 +137,17 @@ describe('parts of the library', () => {
 		const [first] = liftRoom(changed, then, 'intake').limits;
 		const [before] = liftRoom(job, sheet, 'intake').limits;
 		expect(rung.next).toEqual(first);
-		expect(rung.buys).toBeCloseTo(first!.lift - before!.lift, 9);
-		expect(rung.costs).toContain(
-			`seat loads ${showLoad(then.seatLoads.intake!.least, INCH_POUND)} lbf`
+		expect(rung.gain).toBeCloseTo(first!.lift - before!.lift, 9);
+		expect(rung.tradeOff).toContain(
+			`"lift.seat-loads","params":{"min":${Number(then.seatLoads.intake!.least.toFixed(3))}`
 		);
-		expect(rung.costs).toContain('tip and rocker clearance fall by 0.050');
+		expect(rung.tradeOff).toContain('lift.tip-falls","params":{"by":1.27}');
 	});
 	it('say when the shelf has too few', () => {
-		expect(rungOf([{ ...plus, stock: 4 }])!.costs).toContain('4 of 6 on the shelf');
-		expect(rungOf([{ ...plus, stock: 6 }])!.costs).not.toContain('shelf');
+		expect(rungOf([{ ...plus, stock: 4 }])!.tradeOff).toContain(
+			'lift.too-few","params":{"stock":4,"required":6}'
+		);
+		expect(rungOf([{ ...plus, stock: 6 }])!.tradeOff).not.toContain('lift.too-few');
 	});
 	it('that do not fit, are retired, or leave a limit unknown are no rungs', () => {
 		const locks = plus.part as NonNullable<Job['setup']['kinds']['intake']['locks']>;
@@ -155,10 +158,10 @@ describe('parts of the library', () => {
 		const placed = load('2426-placed-springs');
 		const springs = (part: LibraryPart) =>
 			liftRoom(placed, evaluate(placed), 'intake', [part]).ladder.filter(({ change }) =>
-				showPhrase(change, INCH_POUND).startsWith('Other spring')
+				keyOf(change).startsWith('lift.other-part {"part":"spring"')
 			);
 		const other = library.find(({ part }) => part.name === 'Fennick D-39 dual')!;
-		const { greatestLift: _, ...vague } = other.part as SpringCard;
+		const { maxLift: _, ...vague } = other.part as SpringCard;
 		expect(springs(other)).toHaveLength(1);
 		expect(springs({ ...other, part: vague } as LibraryPart)).toEqual([]);
 	});

@@ -1,25 +1,42 @@
 /**
  * How much lift a head can take: the limit that comes first, and the ladder of
- * single changes, what each buys, what it costs, and which limit comes next
+ * single changes, what each gain, what it tradeOff, and which limit comes next
  * (handbook §3). All lengths in millimetres.
  */
-import { say, ofLength, type Phrase } from '../units/phrase.ts';
+import { message, type Message } from '../message/message.ts';
 import { mm, type Millimetres } from '../units/quantity.ts';
 import type { LibraryPart } from '../part/schema.ts';
 import type { Kind } from '../station/layout.ts';
 import type { Job } from '../document/schema.ts';
 import type { Sheet } from '../evaluation/sheet.ts';
-import { partsTried } from './from-library.ts';
+import { libraryAlternatives } from './from-library.ts';
 import { LIFT_LIMITS, limitsOf, sum, type Change, type LiftLimit, type LimitAt } from './limits.ts';
 
-export interface Rung {
-	readonly change: Phrase;
-	readonly costs: Phrase;
+declare module '../message/message.ts' {
+	interface Messages {
+		'lift.plus-locks-and-shim': { readonly by: Millimetres };
+		'lift.tip-falls': { readonly by: Millimetres };
+		'lift.plus-locks': { readonly by: Millimetres };
+		'lift.loads-and-tip-fall': { readonly by: Millimetres };
+		'lift.shorter-seals': { readonly by: Millimetres };
+		'lift.other-seals': null;
+		'lift.shims-out': null;
+		'lift.loads-fall': null;
+		'lift.lower-bind': { readonly by: Millimetres };
+		'lift.other-springs': null;
+		'lift.ground-retainers': { readonly by: Millimetres };
+		'lift.ground-thins': null;
+	}
+}
+
+export interface LiftOption {
+	readonly change: Message;
+	readonly tradeOff: Message;
 	/** Lift gained before the next limit is met. */
-	readonly buys: Millimetres;
+	readonly gain: Millimetres;
 	readonly next: LimitAt;
 	/** Done by some, and not advised. */
-	readonly discouraged: boolean;
+	readonly notRecommended: boolean;
 }
 
 export interface LiftRoom {
@@ -30,14 +47,14 @@ export interface LiftRoom {
 	/** What is not known yet, and so limits nothing here. */
 	readonly unknown: readonly LiftLimit[];
 	/** Changes by what they buy, the most first. */
-	readonly ladder: readonly Rung[];
+	readonly ladder: readonly LiftOption[];
 }
 
 /** What a lock one step up or down, a shorter seal and a lower bind are tried with. */
 const LOCK_STEP = mm(1.27);
 const SEAL_STEP = mm(1);
 const BIND_STEP = mm(1);
-/** What buys less is no rung. */
+/** What gain less is no rung. */
 const LEAST = 0.005;
 
 /**
@@ -57,67 +74,66 @@ export function liftRoom(
 	const limits = limitsOf(job, stations);
 	const [first] = limits;
 	const shims = Math.max(0, ...stations.map(({ stack }) => sum(stack.shims)));
-	const changes: { change: Phrase; costs: Phrase; with: Change; discouraged?: boolean }[] = [
-		{
-			change: say`Plus locks of ${ofLength(LOCK_STEP)}, and a shim as thick to keep the height`,
-			costs: say`tip and rocker clearance fall by ${ofLength(LOCK_STEP)}`,
-			with: { seal: LOCK_STEP, rocker: mm(-LOCK_STEP) }
-		},
-		{
-			change: say`Plus locks of ${ofLength(LOCK_STEP)} alone`,
-			costs: say`loads fall; tip and rocker clearance fall by ${ofLength(LOCK_STEP)}`,
-			with: { seal: LOCK_STEP, height: LOCK_STEP, rocker: mm(-LOCK_STEP) }
-		},
-		{
-			change: say`Seals shorter by ${ofLength(SEAL_STEP)}; look first whether all are home`,
-			costs: ['other seals'],
-			with: { seal: SEAL_STEP }
-		},
-		...(shims > 0
-			? [
-					{
-						change: ['All shims out'] as Phrase,
-						costs: ['seat and open loads fall'] as Phrase,
-						with: { noShims: true }
-					}
-				]
-			: []),
-		{
-			change: say`A spring that binds ${ofLength(BIND_STEP)} lower`,
-			costs: ['another set of springs, and another card'],
-			with: { height: BIND_STEP, anyCard: true }
-		},
-		{
-			change: say`Retainers ground by ${ofLength(mm(0.5))} underneath`,
-			costs: [
-				'not recommended: it thins a part under thousands of newtons; maker’s approval needed'
-			],
-			with: { seal: mm(0.5) },
-			discouraged: true
-		}
-	];
-	const standard = changes.map(({ change, costs, with: by, discouraged = false }) => ({
+	const changes: { change: Message; tradeOff: Message; with: Change; notRecommended?: boolean }[] =
+		[
+			{
+				change: message('lift.plus-locks-and-shim', { by: LOCK_STEP }),
+				tradeOff: message('lift.tip-falls', { by: LOCK_STEP }),
+				with: { seal: LOCK_STEP, rocker: mm(-LOCK_STEP) }
+			},
+			{
+				change: message('lift.plus-locks', { by: LOCK_STEP }),
+				tradeOff: message('lift.loads-and-tip-fall', { by: LOCK_STEP }),
+				with: { seal: LOCK_STEP, height: LOCK_STEP, rocker: mm(-LOCK_STEP) }
+			},
+			{
+				change: message('lift.shorter-seals', { by: SEAL_STEP }),
+				tradeOff: message('lift.other-seals'),
+				with: { seal: SEAL_STEP }
+			},
+			...(shims > 0
+				? [
+						{
+							change: message('lift.shims-out'),
+							tradeOff: message('lift.loads-fall'),
+							with: { noShims: true }
+						}
+					]
+				: []),
+			{
+				change: message('lift.lower-bind', { by: BIND_STEP }),
+				tradeOff: message('lift.other-springs'),
+				with: { height: BIND_STEP, anyCard: true }
+			},
+			{
+				change: message('lift.ground-retainers', { by: mm(0.5) }),
+				tradeOff: message('lift.ground-thins'),
+				with: { seal: mm(0.5) },
+				notRecommended: true
+			}
+		];
+	const standard = changes.map(({ change, tradeOff, with: by, notRecommended = false }) => ({
 		change,
-		costs,
-		discouraged,
+		tradeOff,
+		notRecommended,
 		limits: limitsOf(job, stations, by)
 	}));
 	const ladder = [
 		...standard,
-		...partsTried(job, sheet, kind, library, limits).map((tried) => ({
+		...libraryAlternatives(job, sheet, kind, library, limits).map((tried) => ({
 			...tried,
-			discouraged: false
+			notRecommended: false
 		}))
-	].flatMap(({ limits: [next], ...rung }): Rung[] => {
-		const buys = first && next ? next.lift - first.lift : 0;
-		return next && buys > LEAST ? [{ ...rung, buys: mm(buys), next }] : [];
+	].flatMap(({ limits: [next], ...rung }): LiftOption[] => {
+		const gain = first && next ? next.lift - first.lift : 0;
+		return next && gain > LEAST ? [{ ...rung, gain: mm(gain), next }] : [];
 	});
 	return {
 		cam: sheet.kinds[kind].lift?.worst ?? null,
 		limits,
 		unknown: LIFT_LIMITS.filter((limit) => !limits.some((known) => known.limit === limit)),
 		ladder: ladder.toSorted(
-			(a, b) => Number(a.discouraged) - Number(b.discouraged) || b.buys - a.buys
+			(a, b) => Number(a.notRecommended) - Number(b.notRecommended) || b.gain - a.gain
 		)
 	};
 }

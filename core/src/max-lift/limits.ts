@@ -9,11 +9,11 @@ import type { StationSheet } from '../figures/sheet.ts';
 import { partsOf } from '../document/resolve-parts.ts';
 
 export const LIFT_LIMITS = [
-	'coil bind',
-	'retainer to seal',
-	'piston to valve',
-	'rocker to retainer',
-	'spring card'
+	'coil-bind',
+	'retainer-to-seal',
+	'piston-to-valve',
+	'rocker-to-retainer',
+	'spring-card'
 ] as const;
 export type LiftLimit = (typeof LIFT_LIMITS)[number];
 
@@ -50,18 +50,18 @@ export function limitsOf(
 		return known.toSorted((a, b) => a.lift - b.lift).slice(0, 1);
 	};
 	return [
-		...least('coil bind', ({ figures, shared, stack }) => {
+		...least('coil-bind', ({ figures, shared, stack }) => {
 			if (figures.height.figure === null || !shared.bind) return null;
 			const shims = change.noShims ? sum(stack.shims) : 0;
 			return figures.height.figure + shims + (change.height ?? 0) - shared.bind.height - bindFloor;
 		}),
 		// Read at full lift only, what was left there is on top of that lift.
-		...least('retainer to seal', ({ sealGap, figures, shared }) => {
+		...least('retainer-to-seal', ({ sealGap, figures, shared }) => {
 			const atLift = figures.sealClearance.figure;
 			const gap = sealGap ?? (atLift === null || !shared.lift ? null : shared.lift.worst + atLift);
 			return gap === null ? null : gap + (change.seal ?? 0) - sealFloor;
 		}),
-		...least('rocker to retainer', ({ rockerGaps, shared }) =>
+		...least('rocker-to-retainer', ({ rockerGaps, shared }) =>
 			shared.lift === null
 				? null
 				: liftAtRockerFloor(
@@ -71,16 +71,16 @@ export function limitsOf(
 					)
 		),
 		// As if the whole of more lift came where valve and piston are nearest; at the timing it was measured with.
-		...least('piston to valve', ({ kind, piston, shared }) =>
+		...least('piston-to-valve', ({ kind, figures: { piston }, shared }) =>
 			piston === null || piston.figure === null || !shared.lift
 				? null
 				: shared.lift.worst + piston.figure - lengthOf(job.setup.limits.pistonFloors[kind])
 		),
 		...(change.anyCard
 			? []
-			: least('spring card', ({ label }) => {
+			: least('spring-card', ({ label }) => {
 					const entry = job.stations.find((station) => station.label === label)!;
-					const greatest = partsOf(job.setup, entry).spring?.greatestLift;
+					const greatest = partsOf(job.setup, entry).spring?.maxLift;
 					return greatest ? lengthOf(greatest) : null;
 				}).map((limit) => ({ ...limit, station: null })))
 	].toSorted((a, b) => a.lift - b.lift);

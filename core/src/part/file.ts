@@ -1,15 +1,21 @@
 /** The parts library as a file: every part with its stock. */
 import { z } from 'zod';
+import { issue } from '../message/issue.ts';
 import { readFile, writeFile, type FileRead } from '../file/file.ts';
+import { upgraded } from '../file/version-1.ts';
 import { Id } from '../units/schema.ts';
 import { SCHEMA_OF } from './schema.ts';
 import type { LibraryPart } from './schema.ts';
-import { PART_SORTS, type PartSort } from './words.ts';
+import { PART_SORTS, type PartSort } from './types.ts';
 
 export const PARTS_FORMAT = 'zinc-ledger/parts';
-export const PARTS_VERSION = 1;
+export const PARTS_VERSION = 2;
 
-const stock = z.int('a whole number').min(0, 'cannot be negative').max(100_000).nullable();
+const stock = z
+	.int(issue('field.whole-number'))
+	.min(0, issue('field.negative'))
+	.max(100_000)
+	.nullable();
 
 const schemaOf = <S extends PartSort>(sort: S) =>
 	z.strictObject({
@@ -31,14 +37,14 @@ const AnyPart = z.discriminatedUnion(
 		ReturnType<typeof libraryPartOf>,
 		...ReturnType<typeof libraryPartOf>[]
 	],
-	{ error: `a sort of part: ${PART_SORTS.join(', ')}` }
+	{ error: issue('field.one-of', { values: PART_SORTS }) }
 );
 
 export const PartsFile = z
 	.strictObject({
 		format: z.literal(PARTS_FORMAT),
 		version: z.literal(PARTS_VERSION),
-		parts: z.array(AnyPart).max(20_000, 'at most 20,000 parts')
+		parts: z.array(AnyPart).max(20_000, issue('field.max', { max: 20000, unit: 'parts' }))
 	})
 	.superRefine(({ parts }, context) => {
 		const seen = new Set<string>();
@@ -47,7 +53,7 @@ export const PartsFile = z
 				context.addIssue({
 					code: 'custom',
 					path: ['parts', i, 'part', 'id'],
-					message: 'this part is there twice'
+					message: issue('field.duplicate', { what: 'part' })
 				});
 			}
 			seen.add(part.id);
@@ -59,6 +65,7 @@ export function readParts(text: string): FileRead<readonly LibraryPart[]> {
 	const read = readFile(text, {
 		format: PARTS_FORMAT,
 		version: PARTS_VERSION,
+		upgrade: { 1: upgraded },
 		what: 'parts',
 		schema: PartsFile
 	});

@@ -4,6 +4,7 @@
  * rule that needs a figure which is not given says so (handbook §6).
  */
 import { z } from 'zod';
+import { issue } from '../message/issue.ts';
 import {
 	Id,
 	Inertia,
@@ -30,7 +31,17 @@ import {
 	SPRING_BUILDS,
 	TIPS,
 	type PartSort
-} from './words.ts';
+} from './types.ts';
+
+declare module '../message/issue.ts' {
+	interface FieldMessages {
+		'spring.rate-or-second': null;
+		'spring.not-below-seat': null;
+		'spring.load-not-above-seat': null;
+		'spring.not-above-seat': null;
+		'spring.load-falls': null;
+	}
+}
 
 /** What every part has, apart from its sort. */
 const common = {
@@ -42,7 +53,10 @@ const common = {
 	mass: Mass.optional(),
 	note: Line.optional()
 };
-const degrees = z.number('degrees, such as 10').min(1, 'at least 1°').max(45, 'at most 45°');
+const degrees = z
+	.number(issue('field.number', { example: '10' }))
+	.min(1, issue('field.min', { min: 1, unit: '°' }))
+	.max(45, issue('field.max', { max: 45, unit: '°' }));
 
 const CardPoint = z.strictObject({ height: PositiveSize, load: Load });
 const Coil = z.strictObject({ outside: PositiveSize, wire: PositiveSize });
@@ -68,19 +82,19 @@ export const SpringCard = z
 		innerBind: PositiveSize.optional(),
 		/** The third, innermost spring's own. */
 		thirdBind: PositiveSize.optional(),
-		greatestLift: PositiveSize.optional(),
+		maxLift: PositiveSize.optional(),
 		freeHeight: PositiveSize.optional(),
 		outer: Coil.optional(),
-		/** Outside diameter at the top, where a conical or narrowing spring ends smaller. */
+		/** Outside diameter at the top, where a conical or beehive spring ends smaller. */
 		topOutside: PositiveSize.optional(),
 		inner: Coil.optional(),
 		third: Coil.optional(),
 		paint: Line.optional(),
 		/** The maker wants new seals and locks with it. */
-		asksNew: z.boolean().optional(),
+		requiresNew: z.boolean().optional(),
 		tested: z
 			.strictObject({
-				points: z.array(CardPoint).min(2, 'at least two tested points'),
+				points: z.array(CardPoint).min(2, issue('field.min', { min: 2, unit: 'points' })),
 				bind: PositiveSize.optional(),
 				/** Half-width of the bind's 95 % interval. */
 				bindUncertainty: Size.optional(),
@@ -95,7 +109,7 @@ export const SpringCard = z
 				/** The set that was tested, where one was. */
 				set: Line.optional(),
 				/** The card that fits what was tested better than this one, where this one does not. */
-				notThis: Line.optional()
+				mismatch: Line.optional()
 			})
 			.optional()
 	})
@@ -103,14 +117,14 @@ export const SpringCard = z
 		const problem = (path: (string | number)[], message: string) =>
 			context.addIssue({ code: 'custom', path, message });
 		const seat = lengthOf(card.seat.height);
-		if (!card.open && !card.rate) problem(['rate'], 'a rate, or a second height with its load');
+		if (!card.open && !card.rate) problem(['rate'], issue('spring.rate-or-second'));
 		if (card.open && lengthOf(card.open.height) >= seat)
-			problem(['open', 'height'], 'must be below the seat height');
+			problem(['open', 'height'], issue('spring.not-below-seat'));
 		if (card.open && loadOf(card.open.load) <= loadOf(card.seat.load))
-			problem(['open', 'load'], 'must be more than the seat load');
-		if (lengthOf(card.bind) >= seat) problem(['bind'], 'must be below the seat height');
+			problem(['open', 'load'], issue('spring.load-not-above-seat'));
+		if (lengthOf(card.bind) >= seat) problem(['bind'], issue('spring.not-below-seat'));
 		if (card.freeHeight && lengthOf(card.freeHeight) <= seat)
-			problem(['freeHeight'], 'must be above the seat height');
+			problem(['freeHeight'], issue('spring.not-above-seat'));
 		const points = card.tested?.points ?? [];
 		const byHeight = points
 			.map((point, i) => ({ i, height: lengthOf(point.height), load: loadOf(point.load) }))
@@ -119,9 +133,12 @@ export const SpringCard = z
 			const taller = byHeight[i - 1];
 			if (!taller) return;
 			if (taller.height === point.height)
-				problem(['tested', 'points', point.i, 'height'], 'this height is there twice');
+				problem(
+					['tested', 'points', point.i, 'height'],
+					issue('field.duplicate', { what: 'height' })
+				);
 			else if (taller.load >= point.load)
-				problem(['tested', 'points', point.i, 'load'], 'the load must grow as the height falls');
+				problem(['tested', 'points', point.i, 'load'], issue('spring.load-falls'));
 		});
 	});
 
@@ -136,7 +153,10 @@ export const Retainer = z.strictObject({
 	/** Height of the outer landing against the shop's common datum. */
 	landingHeight: Length.default('0 mm'),
 	/** Diameter of the step that each spring's inside sits on, outermost spring first. */
-	landings: z.array(PositiveSize).max(3, 'at most three landings').optional(),
+	landings: z
+		.array(PositiveSize)
+		.max(3, issue('field.max', { max: 3, unit: 'landings' }))
+		.optional(),
 	angle: degrees.optional(),
 	height: PositiveSize.optional(),
 	material: z.enum(METALS).optional()
@@ -153,8 +173,8 @@ export const Locks = z.strictObject({
 	/** They reach up and hold the tip, as a wafer tip wants. */
 	holdsTip: z.boolean().optional(),
 	/** Tip lengths they take, where they ask for any. */
-	leastTip: PositiveSize.optional(),
-	mostTip: PositiveSize.optional()
+	minTip: PositiveSize.optional(),
+	maxTip: PositiveSize.optional()
 });
 
 export const Locator = z.strictObject({
@@ -162,7 +182,7 @@ export const Locator = z.strictObject({
 	thickness: Size,
 	innerRise: Size.default('0 mm'),
 	thirdRise: Size.optional(),
-	centres: z.enum(CENTRES).optional(),
+	locatesOn: z.enum(CENTRES).optional(),
 	outside: PositiveSize.optional(),
 	/** Diameter of the spigot that an inside locator puts into the spring. */
 	spigot: PositiveSize.optional(),
@@ -193,8 +213,8 @@ export const Seal = z.strictObject({
 	stem: PositiveSize.optional(),
 	outside: PositiveSize.optional(),
 	/** What it comes to rest on when home. */
-	restsOn: z.enum(SEAL_REST).optional(),
-	turn: z.enum(SEAL_TURNS).optional()
+	bottomsOn: z.enum(SEAL_REST).optional(),
+	installOrder: z.enum(SEAL_TURNS).optional()
 });
 
 export const Valve = z.strictObject({
@@ -218,7 +238,10 @@ export const LashCap = z.strictObject({
 
 export const Rocker = z.strictObject({
 	...common,
-	ratio: z.number('a rocker ratio such as 1.5').min(0.5, 'at least 0.5').max(3, 'at most 3'),
+	ratio: z
+		.number(issue('field.number', { example: '1.5' }))
+		.min(0.5, issue('field.min', { min: 0.5 }))
+		.max(3, issue('field.max', { max: 3 })),
 	nose: z.enum(ROCKER_NOSES).optional(),
 	/** About its pivot. */
 	inertia: Inertia.optional(),
@@ -230,13 +253,20 @@ export const Lifter = z.strictObject({
 	...common,
 	type: z.enum(LIFTERS),
 	/** Open load that the shop allows this type. */
-	greatestOpenLoad: Load.optional()
+	maxOpenLoad: Load.optional()
 });
 
-const CardAngle = z.number('degrees').min(-60, 'at least −60°').max(150, 'at most 150°');
+const CardAngle = z
+	.number(issue('field.number', { example: '10' }))
+	.min(-60, issue('field.min', { min: -60, unit: '°' }))
+	.max(150, issue('field.max', { max: 150, unit: '°' }));
 const Lobe = z.strictObject({
 	lobe: PositiveSize,
-	duration: z.number('degrees').min(120, 'at least 120°').max(420, 'at most 420°').optional(),
+	duration: z
+		.number(issue('field.number', { example: '10' }))
+		.min(120, issue('field.min', { min: 120, unit: '°' }))
+		.max(420, issue('field.max', { max: 420, unit: '°' }))
+		.optional(),
 	/** Crankshaft degrees as the cam card has them: an intake before top, an exhaust before bottom dead centre. */
 	opens: CardAngle.optional(),
 	/** An intake after bottom, an exhaust after top dead centre. */
@@ -257,10 +287,10 @@ export const SCHEMA_OF = {
 	locks: Locks,
 	locator: Locator,
 	shim: Shim,
-	'follower shim': FollowerShim,
+	'follower-shim': FollowerShim,
 	seal: Seal,
 	valve: Valve,
-	'lash cap': LashCap,
+	'lash-cap': LashCap,
 	rocker: Rocker,
 	lifter: Lifter,
 	cam: Cam

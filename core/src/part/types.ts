@@ -1,4 +1,4 @@
-/** The sorts of parts and the words for what they are like. */
+/** The types of parts, and the codes for what they are like. */
 
 export const PART_SORTS = [
 	'spring',
@@ -6,10 +6,10 @@ export const PART_SORTS = [
 	'locks',
 	'locator',
 	'shim',
-	'follower shim',
+	'follower-shim',
 	'seal',
 	'valve',
-	'lash cap',
+	'lash-cap',
 	'rocker',
 	'lifter',
 	'cam'
@@ -18,32 +18,37 @@ export type PartSort = (typeof PART_SORTS)[number];
 
 export const SPRING_BUILDS = [
 	'single',
-	'single with damper',
-	'narrowing',
+	'single-with-damper',
+	'beehive',
 	'conical',
 	'dual',
-	'dual with damper',
+	'dual-with-damper',
 	'triple',
-	'dual conical'
+	'dual-conical'
 ] as const;
 export type SpringBuild = (typeof SPRING_BUILDS)[number];
 /** Bead of the locks and groove of the stem: the two must be of one shape. */
 export const GROOVES = ['square', 'round', 'multi-bead'] as const;
-export const METALS = ['steel', 'tool steel', 'stainless steel', 'titanium', 'aluminium'] as const;
+export type Groove = (typeof GROOVES)[number];
+export const METALS = ['steel', 'tool-steel', 'stainless-steel', 'titanium', 'aluminium'] as const;
+export type Metal = (typeof METALS)[number];
 export const TIPS = ['plain', 'hardened', 'wafer'] as const;
+export type ValveTip = (typeof TIPS)[number];
 export const CENTRES = ['inside', 'outside'] as const;
 export const CAP_SEATS = ['none', 'recess', 'captive'] as const;
 export const SEAL_REST = ['locator', 'guide'] as const;
-export const SEAL_TURNS = ['seal first', 'valve first'] as const;
-export const ROCKER_NOSES = ['roller tip', 'pad', 'rail'] as const;
+export const SEAL_TURNS = ['seal-first', 'valve-first'] as const;
+export const ROCKER_NOSES = ['roller-tip', 'pad', 'rail'] as const;
+export type RockerNose = (typeof ROCKER_NOSES)[number];
 export const LIFTERS = [
-	'solid flat',
-	'solid roller',
-	'solid bucket',
-	'hydraulic flat',
-	'hydraulic roller',
-	'hydraulic bucket'
+	'solid-flat',
+	'solid-roller',
+	'solid-bucket',
+	'hydraulic-flat',
+	'hydraulic-roller',
+	'hydraulic-bucket'
 ] as const;
+export type LifterType = (typeof LIFTERS)[number];
 
 /** Parts that a kind of station is built of, in the order of the stack. */
 export const STATION_PARTS = [
@@ -65,7 +70,7 @@ export const SORT_OF: Readonly<Record<StationPart, PartSort>> = {
 	locks: 'locks',
 	locator: 'locator',
 	seal: 'seal',
-	lashCap: 'lash cap',
+	lashCap: 'lash-cap',
 	rocker: 'rocker',
 	lifter: 'lifter'
 };

@@ -24,14 +24,14 @@ describe('shims for one station', () => {
 	it('leaves a station inside the dead band', () => {
 		expect(suggestShims(question({ unshimmed: inches(1.83) }))).toEqual({
 			sort: 'leave',
-			why: 'within dead band'
+			why: 'dead-band'
 		});
 	});
 
 	it('does not propose what does not bring it closer', () => {
 		expect(suggestShims(question({ unshimmed: inches(1.8) }))).toEqual({
 			sort: 'leave',
-			why: 'nothing closer'
+			why: 'nothing-closer'
 		});
 	});
 
@@ -52,7 +52,7 @@ describe('shims for one station', () => {
 			lowestAim: inches(1.752),
 			stock: [{ thickness: inches(0.03), count: 9 }]
 		});
-		expect(suggestShims(none)).toEqual({ sort: 'leave', why: 'nothing closer' });
+		expect(suggestShims(none)).toEqual({ sort: 'leave', why: 'nothing-closer' });
 	});
 
 	it('adds up sizes listed twice, and leaves those that cannot lie there', () => {
@@ -77,7 +77,7 @@ describe('shims for one station', () => {
 	});
 
 	it('says so when nothing holds the floor', () => {
-		expect(suggestShims(question({ lowest: inches(1.9) }))).toEqual({ sort: 'no room' });
+		expect(suggestShims(question({ lowest: inches(1.9) }))).toEqual({ sort: 'no-room' });
 	});
 
 	it('uses no more of a size than there are', () => {

@@ -66,11 +66,11 @@ export interface ShimQuestion {
 
 export type ShimAnswer =
 	/** Leave the shims as they are: inside the dead band, or nothing in stock comes closer. */
-	| { readonly sort: 'leave'; readonly why: 'within dead band' | 'nothing closer' }
+	| { readonly sort: 'leave'; readonly why: 'dead-band' | 'nothing-closer' }
 	/** Fit these, thickest first, in place of what is there; an empty list takes all shims out. */
 	| { readonly sort: 'fit'; readonly shims: readonly Millimetres[]; readonly height: Millimetres }
 	/** The bind floor does not hold with any stack in stock, nor with none. */
-	| { readonly sort: 'no room' };
+	| { readonly sort: 'no-room' };
 
 /**
  * The stack that brings a station closest to its aim without breaking the
@@ -92,7 +92,7 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 		!holds(now);
 	const offNow = offBy(now);
 	if (holds(now) && offNow <= toComparisonStep(question.deadBand, 'length')) {
-		return { sort: 'leave', why: 'within dead band' };
+		return { sort: 'leave', why: 'dead-band' };
 	}
 
 	let best: { shims: readonly Millimetres[]; height: Millimetres; off: number } | null = null;
@@ -105,8 +105,8 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 			best = { shims, height, off };
 		}
 	}
-	if (!best) return { sort: 'no room' };
-	if (holds(now) && best.off >= offNow) return { sort: 'leave', why: 'nothing closer' };
+	if (!best) return { sort: 'no-room' };
+	if (holds(now) && best.off >= offNow) return { sort: 'leave', why: 'nothing-closer' };
 	return { sort: 'fit', shims: best.shims, height: best.height };
 }
 

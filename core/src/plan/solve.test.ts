@@ -177,7 +177,7 @@ describe('the best plan', () => {
 
 	it('names the stations that cannot be built at all', async () => {
 		const problem = { stations: 2, springs: 0, stock: [], choices: [choice(0, 1, 0)] };
-		expect(await solved(problem)).toEqual({ sort: 'no choice', stations: [1] });
+		expect(await solved(problem)).toEqual({ sort: 'no-choice', stations: [1] });
 	});
 	it('names what runs short when not all can be built at once', async () => {
 		const choices = [choice(0, 1, 1, [[0, 1]]), choice(1, 2, 1, [[0, 1]])];
@@ -224,7 +224,7 @@ describe('the best plan', () => {
 		];
 		const told: boolean[] = [];
 		const answer = await solvePlan(
-			// With a spring to place it is the solver that settles whole numbers.
+			// With a spring to place it is the solver that resolves whole numbers.
 			{ stations: 2, springs: 1, stock: [1], choices },
 			{ solver: () => Promise.resolve(stopped), onProgress: ({ proven }) => told.push(proven) }
 		);

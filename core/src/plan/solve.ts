@@ -33,7 +33,7 @@ export interface Solved<C extends Choice> {
 export type Answer<C extends Choice> =
 	| ({ readonly sort: 'plan' } & Solved<C>)
 	/** Some stations have no way to be built at all. */
-	| { readonly sort: 'no choice'; readonly stations: readonly number[] }
+	| { readonly sort: 'no-choice'; readonly stations: readonly number[] }
 	/** Every station could be built, yet not all at once: what runs short. */
 	| { readonly sort: 'short'; readonly short: ReturnType<typeof shortOf> }
 	/** Time ran out before any plan was found. */
@@ -56,7 +56,7 @@ export async function solvePlan<C extends Choice>(
 	const without = Array.from({ length: problem.stations }, (_, i) => i).filter(
 		(station) => !problem.choices.some((choice) => choice.station === station)
 	);
-	if (without.length > 0) return { sort: 'no choice', stations: without };
+	if (without.length > 0) return { sort: 'no-choice', stations: without };
 	const choices = withoutDominated(problem);
 	const least = leastWorst(problem, choices);
 	if (least === null) return { sort: 'short', short: [] };

@@ -1,12 +1,19 @@
 /** The open format of a signed sheet. */
 import { z } from 'zod';
+import { issue } from '../message/issue.ts';
 import { Job, Person } from '../document/schema.ts';
 import { Id, Moment } from '../units/schema.ts';
 
-export const SIGNED_FORMAT = 'zinc-ledger/signed-sheet';
-export const SIGNED_VERSION = 1;
+declare module '../message/issue.ts' {
+	interface FieldMessages {
+		'field.sha256': null;
+	}
+}
 
-const Digest = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 as 64 lower-case hexadecimal digits');
+export const SIGNED_FORMAT = 'zinc-ledger/signed-sheet';
+export const SIGNED_VERSION = 2;
+
+const Digest = z.string().regex(/^[0-9a-f]{64}$/, issue('field.sha256'));
 
 const Signing = z.strictObject({
 	id: Id,
@@ -28,27 +35,46 @@ const FrozenFigures = z
 	})
 	.catchall(z.json());
 
-/** What was open when it was signed, and who took it on and why. */
-const OpenPoint = z.strictObject({
+const Accepted = z.strictObject({ by: z.string(), reason: z.string() }).optional();
+
+/** What was open when it was signed, and who accepted it and why. */
+const OpenItem = z.strictObject({
 	place: z.string(),
-	text: z.string(),
-	accepted: z.strictObject({ by: z.string(), reason: z.string() }).optional()
+	/** Code and quantities, with the words they were signed in. */
+	says: z.looseObject({ code: z.string(), text: z.string() }),
+	accepted: Accepted
 });
 
-export const SignedSheet = z.strictObject({
+const common = {
 	format: z.literal(SIGNED_FORMAT),
-	version: z.literal(SIGNED_VERSION),
 	signing: Signing,
-	job: Job,
 	sheet: FrozenFigures,
-	open: z.array(OpenPoint),
-	/** The stack with the least left before coil bind, as it was drawn; none in sheets of earlier versions. */
+	/** The stack with the least left before coil bind, as it was drawn; none in the earliest sheets. */
 	section: z
 		.strictObject({ station: z.string(), drawing: z.record(z.string(), z.json()) })
 		.optional(),
 	/** SHA-256 of the canonical JSON of everything else. */
 	sha256: Digest
+};
+
+export const SignedSheet = z.strictObject({
+	...common,
+	version: z.literal(SIGNED_VERSION),
+	job: Job,
+	open: z.array(OpenItem)
 });
+
+/** A sheet of any version, its job not looked into: the text is never rewritten. */
+export const AnySignedSheet = z.discriminatedUnion('version', [
+	SignedSheet.extend({ job: z.unknown() }),
+	z.strictObject({
+		...common,
+		version: z.literal(1),
+		job: z.unknown(),
+		open: z.array(z.strictObject({ place: z.string(), text: z.string(), accepted: Accepted }))
+	})
+]);
 
 export type Signing = z.infer<typeof Signing>;
 export type SignedSheet = z.infer<typeof SignedSheet>;
+export type AnySignedSheet = z.infer<typeof AnySignedSheet>;

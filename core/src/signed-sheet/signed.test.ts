@@ -5,14 +5,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assemblySteps } from '../assembly/steps.ts';
 import { evaluate } from '../evaluation/evaluate.ts';
-import { isTooDeep, TOO_DEEP } from '../file/file.ts';
+import { isTooDeep } from '../file/file.ts';
 import { readJob } from '../document/file.ts';
 import type { Acceptance, Job, Note, Reading } from '../document/schema.ts';
 import { entryCount } from '../document/append-only-lists.ts';
 import { stagesOf, type Signed } from '../stages/stages.ts';
-import { INCH_POUND, METRIC } from '../units/display.ts';
-import { showPhrase } from '../units/phrase.ts';
-import { maySign, openPoints } from '../open-items/open-points.ts';
+import { METRIC } from '../units/display.ts';
+import { keyOf, message, type Message } from '../message/message.ts';
+import { maySign, openItems } from '../open-items/open-items.ts';
 import { SignedSheet, signSheet, verifySheet } from './signed.ts';
 
 const load = (name: string): Job => {
@@ -30,14 +30,16 @@ const signing = {
 	person,
 	at: '2026-11-20T10:00:00.000Z'
 };
-const text = signSheet(twin, signing, METRIC, sha256);
-const pointsOf = (job: Job) => openPoints(job, evaluate(job));
-const keysOf = (job: Job) => pointsOf(job).map(({ key, weight }) => `${weight}: ${key}`);
+/** Words of a language that says codes. */
+const write = (one: Message) => keyOf(one);
+const text = signSheet(twin, signing, METRIC, { sha256, write });
+const pointsOf = (job: Job) => openItems(job, evaluate(job));
+const keysOf = (job: Job) => pointsOf(job).map(({ key, severity }) => `${severity}: ${key}`);
 
 describe('a signed sheet', () => {
 	it('verifies, and its figures are worked out the same', () => {
 		const verified = verifySheet(text, sha256);
-		if (!verified.ok) throw new Error(verified.problem);
+		if (!verified.ok) throw new Error(verified.problem.code);
 		expect(verified.same).toBe(true);
 		expect(verified.signed.job).toEqual(twin);
 		expect(verifySheet(`${text}\n`, sha256).ok).toBe(true);
@@ -56,14 +58,14 @@ describe('a signed sheet', () => {
 	it('says what is wrong: cut short, laid out anew, another file', () => {
 		const problem = (other: string) => {
 			const verified = verifySheet(other, sha256);
-			return verified.ok ? '' : verified.problem;
+			return verified.ok ? '' : verified.problem.code;
 		};
-		expect(problem(text.slice(0, -10))).toContain('not JSON');
-		expect(problem(JSON.stringify(JSON.parse(text), null, 2))).toContain('laid out anew');
-		expect(problem('{"format":"other"}')).toContain('not a signed sheet');
-		expect(problem('null')).toContain('not a signed sheet');
-		expect(problem(text.replace('"version":1}', '"version":2}'))).not.toBe('');
-		expect(problem(text.replace('Kestler', 'Kessler'))).toContain('changed since it was signed');
+		expect(problem(text.slice(0, -10))).toBe('signed.not-json');
+		expect(problem(JSON.stringify(JSON.parse(text), null, 2))).toBe('signed.not-canonical');
+		expect(problem('{"format":"other"}')).toBe('signed.other-format');
+		expect(problem('null')).toBe('signed.other-format');
+		expect(problem(text.replace('"version":2}', '"version":3}'))).toBe('signed.newer');
+		expect(problem(text.replace('Kestler', 'Kessler'))).toBe('signed.changed');
 	});
 	it('is told apart from something signed that is no sheet', () => {
 		const { sha256: _, open: left, ...cut } = JSON.parse(text) as SignedSheet;
@@ -71,7 +73,11 @@ describe('a signed sheet', () => {
 		const body = canonicalize(cut)!;
 		const whole = canonicalize({ ...cut, sha256: sha256(body) })!;
 		const verified = verifySheet(whole, sha256);
-		expect(verified.ok ? '' : verified.problem).toMatch(/no whole signed sheet.*open/s);
+		expect(verified).toMatchObject({
+			ok: false,
+			problem: message('signed.not-whole'),
+			problems: [{ path: 'open' }]
+		});
 	});
 	it('is what its published schema says', () => {
 		const parsed = SignedSheet.parse(JSON.parse(text));
@@ -80,7 +86,10 @@ describe('a signed sheet', () => {
 	it('names the sheet it takes the place of', () => {
 		const first = JSON.parse(text) as { sha256: string };
 		const supersedes = { id: signing.id, sha256: first.sha256 };
-		const second = signSheet(twin, { ...signing, revision: 2, supersedes }, METRIC, sha256);
+		const second = signSheet(twin, { ...signing, revision: 2, supersedes }, METRIC, {
+			sha256,
+			write
+		});
 		const verified = verifySheet(second, sha256);
 		expect(verified.ok && verified.signed.signing.supersedes).toEqual(supersedes);
 	});
@@ -94,7 +103,10 @@ describe('verifying', () => {
 	};
 	it('does not say “same” where the list of what was open was emptied and hashed again', () => {
 		const six = load('2417-straight-six');
-		const whole = signSheet(six, { ...signing, person: six.people[0]! }, METRIC, sha256);
+		const whole = signSheet(six, { ...signing, person: six.people[0]! }, METRIC, {
+			sha256,
+			write
+		});
 		const { sha256: _, ...body } = JSON.parse(whole) as Record<string, unknown>;
 		const emptied = { ...body, open: [] };
 		const forged = canonicalize({ ...emptied, sha256: sha256(canonicalize(emptied)!) })!;
@@ -107,13 +119,13 @@ describe('verifying', () => {
 	});
 	it('what nests too deeply is refused with a word, here and in every file', () => {
 		const deep = `${'['.repeat(100_000)}${']'.repeat(100_000)}`;
-		expect(verifySheet(deep, sha256)).toEqual({ ok: false, problem: TOO_DEEP });
+		expect(verifySheet(deep, sha256)).toEqual({ ok: false, problem: message('file.too-deep') });
 		expect(verifySheet(text.replace('"open":[', `"open":[${'['.repeat(5000)}`), sha256).ok).toBe(
 			false
 		);
 		expect(readJob(deep)).toEqual({
 			ok: false,
-			problems: [{ path: 'the file', message: TOO_DEEP }]
+			problems: [{ path: '', text: message('file.too-deep') }]
 		});
 		expect(isTooDeep(JSON.stringify({ text: '[['.repeat(200) }))).toBe(false);
 	});
@@ -127,7 +139,7 @@ describe('what is open', () => {
 			setup: { ...six.setup, limits: { ...six.setup.limits, sealFloor: '0.060 in' } }
 		};
 		const stops = (job: Job) =>
-			openPoints(job, evaluate(job)).filter(({ key }) => key.includes('sealClearance'));
+			openItems(job, evaluate(job)).filter(({ key }) => key.includes('sealClearance'));
 		const [first] = stops(lower);
 		const accepted = {
 			...lower,
@@ -164,7 +176,7 @@ describe('what is open', () => {
 		id,
 		text: 'Checking spring on 3E',
 		private: true,
-		holds: true,
+		blocksSignOff: true,
 		person: person.id,
 		at: '2026-11-20T10:00:00Z',
 		...more
@@ -172,11 +184,11 @@ describe('what is open', () => {
 	it('a clear job may be signed; what was not measured or written down is said', () => {
 		const points = pointsOf(twin);
 		expect(maySign(points)).toBe(true);
-		expect(points.every(({ weight }) => weight === 'said')).toBe(true);
+		expect(points.every(({ severity }) => severity === 'info')).toBe(true);
 	});
 	it('a station at stop blocks until it is accepted with a reason, and again when the acceptance is taken back', () => {
 		const points = pointsOf(six);
-		const stops = points.filter(({ weight }) => weight === 'to accept');
+		const stops = points.filter(({ severity }) => severity === 'acceptance');
 		expect(stops.length).toBeGreaterThan(0);
 		expect(maySign(points)).toBe(false);
 		const all = { ...six, acceptances: stops.map(({ key }) => accept(key)) };
@@ -190,22 +202,22 @@ describe('what is open', () => {
 		);
 		const place = stop!.place;
 		const readings = six.readings.map((reading) =>
-			reading.station === place && reading.quantity === 'installed height'
+			reading.station === place && reading.quantity === 'installed-height'
 				? { ...reading, read: '1.900 in' }
 				: reading
 		);
 		const moved = { ...six, readings, acceptances: [accept(stop!.key)] };
 		const now = pointsOf(moved).filter(
-			(point) => point.place === place && point.weight === 'to accept'
+			(point) => point.place === place && point.severity === 'acceptance'
 		);
 		expect(now.length).toBeGreaterThan(0);
 		expect(now.every(({ acceptance }) => acceptance === null)).toBe(true);
 	});
-	it('a note that holds blocks until another settles it', () => {
-		expect(keysOf({ ...twin, notes: [note('n1', {})] })).toContain('blocks: holds n1');
+	it('a note that holds blocks until another resolves it', () => {
+		expect(keysOf({ ...twin, notes: [note('n1', {})] })).toContain('blocking: hold n1');
 		const settled = {
 			...twin,
-			notes: [note('n1', {}), note('n2', { holds: false, settles: 'n1' })]
+			notes: [note('n1', {}), note('n2', { blocksSignOff: false, resolves: 'n1' })]
 		};
 		expect(maySign(pointsOf(settled))).toBe(true);
 	});
@@ -218,32 +230,32 @@ describe('what is open', () => {
 			place,
 			step,
 			done: true,
-			...(counts && { count: step === 'count in' ? back : 32 }),
+			...(counts && { count: step === 'count-in' ? back : 32 }),
 			person: person.id,
 			at: new Date(Date.UTC(2026, 2, 1, 8, 0, i)).toISOString()
 		}))
 	});
 	it('a half-built station blocks, as does one not built, and locks that do not count up', () => {
 		expect(keysOf(built(5, 0))).toEqual(
-			expect.arrayContaining(['blocks: half built 1Ia', 'blocks: unbuilt'])
+			expect.arrayContaining(['blocking: half-built 1Ia', 'blocking: unbuilt'])
 		);
-		expect(keysOf(built(steps.length - 1, 0))).toContain('blocks: count');
-		expect(keysOf(built(steps.length, 31))).toContain('blocks: count 32 31');
+		expect(keysOf(built(steps.length - 1, 0))).toContain('blocking: count');
+		expect(keysOf(built(steps.length, 31))).toContain('blocking: count 32 31');
 		expect(maySign(pointsOf(built(steps.length, 32)))).toBe(true);
 	});
 	it('a build that is not what was planned blocks, with its likely cause', () => {
 		const height = evaluate(twin).stations[0]!.figures.height.figure!;
 		const reading: Reading = {
-			...twin.readings.find(({ quantity }) => quantity === 'installed height')!,
+			...twin.readings.find(({ quantity }) => quantity === 'installed-height')!,
 			id: '0197a999-0000-7000-8000-000000000002',
 			station: twin.stations[0]!.label,
-			quantity: 'built height',
+			quantity: 'built-height',
 			read: `${(height + 0.75).toFixed(2)} mm`
 		};
 		const job = { ...twin, readings: [...twin.readings, reading] };
 		const point = pointsOf(job).find(({ key }) => key.includes('built'))!;
-		expect(point.weight).toBe('to accept');
-		expect(showPhrase(point.text, INCH_POUND)).toMatch(/taller than planned/);
+		expect(point.severity).toBe('acceptance');
+		expect(keyOf(point.text)).toMatch(/as-built\.off.*"way":"taller"/);
 		expect(maySign(pointsOf(job))).toBe(false);
 	});
 	it('a failed port and a passage that touches block, until they are tried again', () => {
@@ -254,15 +266,17 @@ describe('what is open', () => {
 				...check,
 				id: 'b',
 				sort: 'passage',
-				passage: 'rocker slot',
+				passage: 'rocker-slot',
 				passes: false,
 				note: 'at half lift'
 			}
 		];
-		const open = pointsOf({ ...twin, checks: bad }).filter(({ weight }) => weight === 'to accept');
-		expect(open.map(({ text: said }) => showPhrase(said, METRIC))).toEqual([
-			expect.stringContaining('Port held 300 mbar of the 500 mbar'),
-			expect.stringContaining('stud or shaft: at half lift')
+		const open = pointsOf({ ...twin, checks: bad }).filter(
+			({ severity }) => severity === 'acceptance'
+		);
+		expect(open.map(({ text: said }) => keyOf(said))).toEqual([
+			expect.stringContaining('"reached":"300 mbar","min":"500 mbar"'),
+			'passage.contact {"passage":"rocker-slot","note":"at half lift"}'
 		]);
 		const again: Job['checks'] = [
 			...bad,
@@ -280,7 +294,7 @@ describe('what is open', () => {
 				id: 'd',
 				at: '2026-11-20T11:00:00Z',
 				sort: 'passage',
-				passage: 'rocker slot',
+				passage: 'rocker-slot',
 				passes: true
 			}
 		];
@@ -289,20 +303,26 @@ describe('what is open', () => {
 	it('the rail follows: half built, tried, to settle, signed, changed since', () => {
 		const stage = (job: Job, name: string, signed: Signed | null = null) =>
 			stagesOf(job, evaluate(job), signed).find((one) => one.name === name)!;
-		expect(stage(built(5, 0), 'assembly')).toMatchObject({ note: '1Ia half built', blocks: true });
+		expect(stage(built(5, 0), 'assembly')).toMatchObject({
+			note: message('stage.incomplete', { place: '1Ia' }),
+			blocks: true
+		});
 		expect(stage(built(steps.length, 32), 'assembly').done).toBe(true);
-		expect(stage(twin, 'sign').note).toBe('can be signed');
-		expect(stage(six, 'sign').note).toMatch(/to settle$/);
+		expect(stage(twin, 'sign').note).toEqual(message('stage.can-be-signed'));
+		expect(stage(six, 'sign').note!.code).toBe('stage.to-resolve');
 		const signed = { revision: 1, entries: entryCount(twin) };
-		expect(stage(twin, 'sign', signed)).toMatchObject({ done: true, note: 'sheet 1 signed' });
-		const more = { ...twin, notes: [note('n1', { holds: false })] };
+		expect(stage(twin, 'sign', signed)).toMatchObject({
+			done: true,
+			note: message('stage.signed', { revision: 1 })
+		});
+		const more = { ...twin, notes: [note('n1', { blocksSignOff: false })] };
 		expect(stage(more, 'sign', signed)).toMatchObject({
 			done: false,
-			note: 'changed since sheet 1'
+			note: message('stage.changed-since', { revision: 1 })
 		});
-		expect(stage(built(0, 0), 'checks')).toMatchObject({ done: false, note: '' });
+		expect(stage(built(0, 0), 'checks')).toMatchObject({ done: false, note: null });
 		const stamp = { id: 'a', person: person.id, at: '2026-11-20T10:00:00Z', station: '1Ia' };
 		const passage = { ...stamp, sort: 'passage', passage: 'pushrod', passes: true } as const;
-		expect(stage({ ...twin, checks: [passage] }, 'checks').note).toMatch(/^vacuum 0 of /);
+		expect(stage({ ...twin, checks: [passage] }, 'checks').note?.code).toBe('stage.vacuum');
 	});
 });

@@ -4,21 +4,28 @@
  * afterwards, down to a digit, shows.
  */
 import canonicalize from 'canonicalize';
-import { z } from 'zod';
 import { evaluate } from '../evaluation/evaluate.ts';
-import { plainSheet } from '../evaluation/sheet-json.ts';
+import { sheetJson, withoutWords, withWords, type Write } from '../evaluation/sheet-json.ts';
 import type { Job } from '../document/schema.ts';
 import { checkJob } from '../document/file.ts';
-import { isTooDeep, TOO_DEEP } from '../file/file.ts';
+import { isTooDeep, problemsOf, type Problem } from '../file/file.ts';
 import { drawingOf, tightestStation } from '../geometry/section.ts';
 import { partsOf } from '../document/resolve-parts.ts';
 import type { Sheet } from '../evaluation/sheet.ts';
 import type { Units } from '../units/display.ts';
-import { showPhrase } from '../units/phrase.ts';
-import { openPoints } from '../open-items/open-points.ts';
-import { SIGNED_FORMAT, SIGNED_VERSION, SignedSheet, type Signing } from './schema.ts';
+import { message, type Message } from '../message/message.ts';
+import { openItems } from '../open-items/open-items.ts';
+import {
+	AnySignedSheet,
+	SIGNED_FORMAT,
+	SIGNED_VERSION,
+	type SignedSheet,
+	type Signing
+} from './schema.ts';
+import { hasSameFigures } from './version-1.ts';
 
-export { SignedSheet, type Signing } from './schema.ts';
+export { AnySignedSheet, SignedSheet, type Signing } from './schema.ts';
+export { figureOfVersion1, stateOfVersion1 } from './version-1.ts';
 
 /** SHA-256 of a text in UTF-8, as lower-case hexadecimal digits. */
 export type Sha256 = (text: string) => string;
@@ -26,25 +33,30 @@ export type Sha256 = (text: string) => string;
 const canonical = (value: unknown): string => canonicalize(value) as string;
 
 /** Freezes a job as it stands; the text is what is kept and handed out. */
-export function signSheet(job: Job, signing: Signing, units: Units, sha256: Sha256): string {
+export function signSheet(
+	job: Job,
+	signing: Signing,
+	units: Units,
+	{ sha256, write }: { readonly sha256: Sha256; readonly write: Write }
+): string {
 	const sheet = evaluate(job);
 	const body = {
 		format: SIGNED_FORMAT,
 		version: SIGNED_VERSION,
 		signing,
 		job,
-		sheet: plainSheet(sheet, units),
-		open: openAsSigned(job, sheet, units),
+		sheet: sheetJson(sheet, units, write),
+		open: withWords(openAsSigned(job, sheet), units, write),
 		...sectionOf(job, sheet)
 	};
 	return canonical({ ...body, sha256: sha256(canonical(body)) });
 }
 
-/** What is open on a job as a signed sheet keeps it, in words. */
-const openAsSigned = (job: Job, sheet: Sheet, units: Units): SignedSheet['open'] =>
-	openPoints(job, sheet).map(({ place, text, acceptance }) => ({
+/** What is open on a job as a signed sheet keeps it. */
+const openAsSigned = (job: Job, sheet: Sheet) =>
+	openItems(job, sheet).map(({ place, text, acceptance }) => ({
 		place,
-		text: showPhrase(text, units),
+		says: text,
 		...(acceptance && {
 			accepted: {
 				by: job.people.find(({ id }) => id === acceptance.person)?.name ?? acceptance.person,
@@ -71,20 +83,30 @@ function sectionOf(job: Job, sheet: Sheet): Pick<SignedSheet, 'section'> {
 }
 
 export type Verification =
-	| { readonly ok: true; readonly signed: SignedSheet; readonly same: boolean }
-	| { readonly ok: false; readonly problem: string };
+	| { readonly ok: true; readonly signed: AnySignedSheet; readonly same: boolean }
+	| { readonly ok: false; readonly problem: Message; readonly problems?: readonly Problem[] };
 
-/** Whether sheet and open points are what this program works out from the job. */
-function isSame(job: Job, signed: SignedSheet, units: Units): boolean {
-	const sheet = evaluate(job);
-	return (
-		canonical(plainSheet(sheet, units)) === canonical(signed.sheet) &&
-		canonical(openAsSigned(job, sheet, units)) === canonical(signed.open)
-	);
+declare module '../message/message.ts' {
+	interface Messages {
+		'signed.not-json': null;
+		'signed.other-format': { readonly format: string };
+		'signed.newer': { readonly reads: number };
+		'signed.not-canonical': null;
+		'signed.changed': { readonly found: string; readonly stated: string };
+		'signed.not-whole': null;
+	}
 }
 
-/** The job in it is looked at on its own: one of another release is sound all the same. */
-const AnyJob = SignedSheet.extend({ job: z.unknown() });
+/** Whether sheet and open items are what this program works out from the job. */
+function isSame(job: Job, signed: AnySignedSheet): boolean {
+	const sheet = evaluate(job);
+	if (signed.version === 1) return hasSameFigures(sheet, signed.sheet);
+	const now = sheetJson(sheet, signed.sheet.units.sentences, () => '');
+	return (
+		canonical(withoutWords(now)) === canonical(withoutWords(signed.sheet)) &&
+		canonical(openAsSigned(job, sheet)) === canonical(withoutWords(signed.open))
+	);
+}
 
 /**
  * Whether a signed sheet is as it was signed.
@@ -93,38 +115,34 @@ const AnyJob = SignedSheet.extend({ job: z.unknown() });
  * job in it; a later one may not, and the file is sound all the same
  */
 export function verifySheet(text: string, sha256: Sha256): Verification {
-	if (isTooDeep(text)) return { ok: false, problem: TOO_DEEP };
-	let value: Partial<SignedSheet>;
+	const refused = (problem: Message): Verification => ({ ok: false, problem });
+	if (isTooDeep(text)) return refused(message('file.too-deep'));
+	let value: Partial<AnySignedSheet>;
 	try {
-		value = JSON.parse(text) as Partial<SignedSheet>;
+		value = JSON.parse(text) as Partial<AnySignedSheet>;
 	} catch {
-		return { ok: false, problem: 'this is not JSON: cut short, or changed' };
+		return refused(message('signed.not-json'));
 	}
 	if (value === null || typeof value !== 'object' || value.format !== SIGNED_FORMAT)
-		return {
-			ok: false,
-			problem: `this is not a signed sheet ("format" must be "${SIGNED_FORMAT}")`
-		};
-	if (value.version !== SIGNED_VERSION)
-		return { ok: false, problem: `this program verifies version ${SIGNED_VERSION}` };
+		return refused(message('signed.other-format', { format: SIGNED_FORMAT }));
+	if (value.version !== 1 && value.version !== SIGNED_VERSION)
+		return refused(message('signed.newer', { reads: SIGNED_VERSION }));
 	const { sha256: stated, ...body } = value;
 	// Digits beyond what a number keeps would not change its value: the text itself must be canonical.
 	if (canonical(value) !== text.replace(/\r?\n$/, ''))
-		return {
-			ok: false,
-			problem: 'the text is not as it was written: it was changed or laid out anew'
-		};
+		return refused(message('signed.not-canonical'));
 	const found = sha256(canonical(body));
 	if (found !== stated)
+		return refused(message('signed.changed', { found, stated: String(stated) }));
+	// The job in it is looked at on its own: one of another release is sound all the same.
+	const shape = AnySignedSheet.safeParse({ ...value, job: null });
+	if (!shape.success)
 		return {
 			ok: false,
-			problem: `changed since it was signed: its SHA-256 is ${found}, ${String(stated)} is stated`
+			problem: message('signed.not-whole'),
+			problems: problemsOf(shape.error)
 		};
-	const shape = AnyJob.safeParse(value);
-	if (!shape.success)
-		return { ok: false, problem: `this is no whole signed sheet: ${z.prettifyError(shape.error)}` };
-	const signed = value as SignedSheet;
+	const signed = value as AnySignedSheet;
 	const read = checkJob(signed.job);
-	const units = signed.sheet.units.sentences;
-	return { ok: true, signed, same: read.ok && isSame(read.value, signed, units) };
+	return { ok: true, signed, same: read.ok && isSame(read.value, signed) };
 }

@@ -85,8 +85,8 @@ export function applyToCard(
 		tested: {
 			...testedIn(card, curve, bind),
 			set,
-			...(own?.fits === 'is not it' && {
-				notThis: matches[0]?.card.name ?? 'no card in the library'
+			...(own?.fits === 'mismatch' && {
+				mismatch: matches[0]?.card.name ?? ''
 			})
 		}
 	};

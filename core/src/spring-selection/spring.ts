@@ -5,30 +5,38 @@
  */
 import { coilBindMargin } from '../clearance/clearance.ts';
 import { withPart } from '../fit/remedy.ts';
-import type { FitContext } from '../fit/rule.ts';
+import type { FitContext, RuleId } from '../fit/rule.ts';
 import { RULES } from '../fit/rules/index.ts';
 import { kindSheet } from '../figures/valve-kind.ts';
 import { lengthOf, massOf, mm, toComparisonStep } from '../units/quantity.ts';
 import type { Kilograms, Millimetres, Newtons } from '../units/quantity.ts';
-import { ofLength, say, type Phrase } from '../units/phrase.ts';
+import { message, type Message, type Need } from '../message/message.ts';
 import type { LibraryPart } from '../part/schema.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'spring.bind-margin-short': { readonly margin: Millimetres; readonly min: Millimetres };
+		'spring.bind-margin-wide': { readonly margin: Millimetres; readonly wide: Millimetres };
+		'fit.rule-needs': { readonly rule: RuleId; readonly needs: readonly Need[] };
+	}
+}
 
 export interface SpringCandidate {
 	readonly part: LibraryPart<'spring'>;
-	/** Height that the job's school would aim at with it. */
+	/** Height that the job's method would aim at with it. */
 	readonly height: Millimetres | null;
 	readonly seatLoad: Newtons | null;
 	readonly openLoad: Newtons | null;
 	readonly bindMargin: Millimetres | null;
 	readonly mass: Kilograms | null;
 	/** Why it cannot serve; empty for one that could. */
-	readonly ruledOut: readonly Phrase[];
+	readonly ruledOut: readonly Message[];
 	/** What is to be watched, or is not known, with it. */
-	readonly remarks: readonly Phrase[];
+	readonly remarks: readonly Message[];
 }
 
 /** Only what another spring could mend speaks against a spring. */
-const SPRING_RULES = RULES.filter((rule) => rule.mends.includes('spring'));
+const SPRING_RULES = RULES.filter((rule) => rule.fixableBy.includes('spring'));
 
 /**
  * Every spring of the library that is not retired, those that could serve
@@ -63,22 +71,22 @@ function candidate(context: FitContext, part: LibraryPart<'spring'>): SpringCand
 	const bindMargin =
 		bind && lift && height !== null ? coilBindMargin(height, lift.worst, bind.height) : null;
 
-	const ruledOut: Phrase[] = [];
-	const remarks: Phrase[] = [];
+	const ruledOut: Message[] = [];
+	const remarks: Message[] = [];
 	const floor = lengthOf(setup.limits.bindFloor);
 	if (bindMargin !== null && toComparisonStep(bindMargin - floor, 'length') < 0) {
-		ruledOut.push(say`bind margin ${ofLength(bindMargin)}, floor ${ofLength(floor)}`);
+		ruledOut.push(message('spring.bind-margin-short', { margin: bindMargin, min: floor }));
 	}
-	const wide = lengthOf(setup.limits.bindWide);
+	const wide = lengthOf(setup.limits.bindMarginMax);
 	if (bindMargin !== null && toComparisonStep(bindMargin - wide, 'length') > 0) {
-		remarks.push(say`bind margin ${ofLength(bindMargin)}, wide above ${ofLength(wide)}`);
+		remarks.push(message('spring.bind-margin-wide', { margin: bindMargin, wide }));
 	}
 	if (height === null) remarks.push(target.because);
 	for (const rule of SPRING_RULES) {
 		const check = rule.check({ ...swapped, lift, openLoad });
 		if (check.outcome === 'missing') {
-			remarks.push([`${rule.title}: ${check.missing.join(', ')} not known`]);
-		} else if (check.outcome === 'trips') {
+			remarks.push(message('fit.rule-needs', { rule: rule.id, needs: check.missing }));
+		} else if (check.outcome === 'fails') {
 			const severity = check.severity ?? rule.severity;
 			(severity === 'stop' ? ruledOut : remarks).push(check.compared);
 		}

@@ -58,8 +58,8 @@ const USUAL_LIFT = { in: '0.500 in', mm: '10.00 mm' } as const;
  *
  * @example cardLift(card of 1.820 in seat, 1.280 in open) // "0.540 in"
  */
-export function cardLift({ seat, open, greatestLift }: SpringCard): string {
+export function cardLift({ seat, open, maxLift }: SpringCard): string {
 	const unit = seat.height.endsWith('in') ? 'in' : 'mm';
 	if (open) return lengthText(mm(lengthOf(seat.height) - lengthOf(open.height)), unit);
-	return greatestLift ?? USUAL_LIFT[unit];
+	return maxLift ?? USUAL_LIFT[unit];
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { cardLift } from './of-card.ts';
 import { describe, expect, it } from 'vitest';
+import { message } from '../message/message.ts';
 import { grossLift, hydraulicLift, solidLift } from '../lift/lift.ts';
 import { targetHeight, type Known } from '../target-height/target.ts';
 import { inches, mm, newtons, newtonsPerMm, poundsForce, rateOf } from '../units/quantity.ts';
@@ -54,7 +55,7 @@ describe('a tested curve', () => {
 	});
 
 	it('agrees with the published method on a hand-worked case', () => {
-		// x 0 1 3, y 0 1 2: secants 1 and ½; weights 2·2+1 = 5 and 2+2·1 = 4,
+		// x 0 1 3, y 0 1 2: secants 1 and ½; severitys 2·2+1 = 5 and 2+2·1 = 4,
 		// middle slope 9 ÷ (5/1 + 4/½) = 9/13; ends (4·1 − ½)/3 = 7/6 and (5·½ − 2)/3 = 1/6.
 		// At ½: 0·½ + 7/6·⅛ + 1·½ − 9/13·⅛ = 0.559295
 		const small = testedCurve([point(0, 0), point(1, 1), point(3, 2)]);
@@ -198,32 +199,32 @@ describe('what to aim for', () => {
 		targetHeight(aim, { ...known, ...what });
 
 	it('takes the card height', () => {
-		expect(aimed({ school: 'card height' }).height).toBe(inches(1.82));
-		expect(aimed({ school: 'card height' }, { cardHeight: null }).height).toBeNull();
+		expect(aimed({ method: 'card-height' }).height).toBe(inches(1.82));
+		expect(aimed({ method: 'card-height' }, { cardHeight: null }).height).toBeNull();
 	});
 	it('adds bind, lift and cushion', () => {
-		const aim = { school: 'bind cushion', cushion: inches(0.06) } as const;
+		const aim = { method: 'bind-cushion', cushion: inches(0.06) } as const;
 		expect(aimed(aim).height).toBeCloseTo(inches(1.78), 9);
-		expect(aimed(aim, { lift: null }).because).toEqual(['the valve lift is not known']);
+		expect(aimed(aim, { lift: null }).because).toEqual(message('need.lift'));
 		expect(aimed(aim, { bind: null }).height).toBeNull();
 	});
 	it('looks the seat load up on the curve and says when that is only a card’s line', () => {
-		const target = aimed({ school: 'seat load', load: poundsForce(145) });
+		const target = aimed({ method: 'seat-load', load: poundsForce(145) });
 		// 1.82 − 17 ÷ 340 = 1.770
 		expect(target.height).toBeCloseTo(inches(1.77), 6);
 		expect(target.fromCardLine).toBe(true);
-		expect(aimed({ school: 'seat load', load: poundsForce(900) }).height).toBeNull();
+		expect(aimed({ method: 'seat-load', load: poundsForce(900) }).height).toBeNull();
 		expect(
-			aimed({ school: 'seat load', load: poundsForce(145) }, { curve: null }).height
+			aimed({ method: 'seat-load', load: poundsForce(145) }, { curve: null }).height
 		).toBeNull();
 	});
 	it('puts the net lift on top for an open load', () => {
-		const target = aimed({ school: 'open load', load: poundsForce(300) });
+		const target = aimed({ method: 'open-load', load: poundsForce(300) });
 		// 1.82 − 172 ÷ 340 + 0.526
 		expect(target.height).toBeCloseTo(inches(1.82 - 172 / 340 + 0.526), 6);
 	});
 	it('has no height to aim for as it stands', () => {
-		expect(aimed({ school: 'as it stands', leastSeatLoad: poundsForce(100) }).height).toBeNull();
+		expect(aimed({ method: 'as-it-stands', minSeatLoad: poundsForce(100) }).height).toBeNull();
 	});
 });
 
@@ -237,7 +238,7 @@ describe('the lift of a card', () => {
 	it('is what its two heights say, else what it allows, else a usual one in its unit', () => {
 		expect(cardLift(card)).toBe('0.540 in');
 		expect(cardLift({ ...card, open: { height: '32.51 mm', load: '1500 N' } })).toBe('0.540 in');
-		expect(cardLift({ ...plain, greatestLift: '0.600 in' })).toBe('0.600 in');
+		expect(cardLift({ ...plain, maxLift: '0.600 in' })).toBe('0.600 in');
 		expect(cardLift(plain)).toBe('0.500 in');
 		expect(cardLift({ ...plain, seat: { height: '46 mm', load: '500 N' } })).toBe('10.00 mm');
 	});

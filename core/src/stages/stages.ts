@@ -2,24 +2,56 @@
 import { KINDS } from '../station/layout.ts';
 import { assemblyOf } from '../assembly/of-job.ts';
 import { halfBuilt } from '../assembly/progress.ts';
-import { holdsVacuum, NO_CHECKS, passagesAtFault } from '../build-checks/check.ts';
-import { openPoints } from '../open-items/open-points.ts';
+import { NO_CHECKS, passagesAtFault } from '../build-checks/check.ts';
+import { openItems } from '../open-items/open-items.ts';
+import { message, type Message } from '../message/message.ts';
 import { entryCount } from '../document/append-only-lists.ts';
 import type { Job, Plan } from '../document/schema.ts';
 import type { Sheet } from '../evaluation/sheet.ts';
 import type { StationSheet } from '../figures/sheet.ts';
 
+declare module '../message/message.ts' {
+	interface Messages {
+		'stage.of': { readonly done: number; readonly of: number };
+		'stage.stations': { readonly count: number };
+		'stage.set': null;
+		'stage.to-fit': { readonly count: number };
+		'stage.none-to-fit': null;
+		'stage.at-stop': { readonly count: number };
+		'stage.open': { readonly count: number };
+		'stage.all-clear': null;
+		'stage.incomplete': { readonly place: string };
+		'stage.steps': { readonly done: number; readonly of: number };
+		'stage.failed': { readonly count: number };
+		'stage.vacuum': { readonly done: number; readonly of: number };
+		'stage.changed-since': { readonly revision: number };
+		'stage.signed': { readonly revision: number };
+		'stage.to-resolve': { readonly count: number };
+		'stage.can-be-signed': null;
+		'stage.accepted': null;
+		'stage.can-be-planned': null;
+		'stage.not-needed': null;
+		'stage.heights-since': null;
+		'stage.springs-since': null;
+		'stage.fit-at-stop': { readonly count: number };
+		'stage.fit-to-accept': { readonly count: number };
+		'stage.fit-not-known': { readonly count: number };
+		'stage.fit-accepted': { readonly count: number };
+		'stage.all-fit': null;
+	}
+}
+
 export const STAGES = [
-	'take in',
-	'set up',
+	'check-in',
+	'setup',
 	'parts',
 	'inspect',
 	'heights',
-	'seal gaps',
+	'seal-gaps',
 	'plan',
 	'shims',
 	'assembly',
-	'as built',
+	'as-built',
 	'checks',
 	'lash',
 	'sheet',
@@ -30,8 +62,8 @@ export type StageName = (typeof STAGES)[number];
 export interface Stage {
 	readonly name: StageName;
 	readonly done: boolean;
-	/** "9 of 12", "2 to fit", "exhaust has no spring card". */
-	readonly note: string;
+	/** "9 of 12", "2 to fit"; null before it is begun. */
+	readonly note: Message | null;
 	/** True when something here must be settled before the sheet can go out. */
 	readonly blocks: boolean;
 }
@@ -49,44 +81,61 @@ export function stagesOf(job: Job, sheet: Sheet, signed: Signed | null = null): 
 	const counted = (name: StageName, done: number): Stage => ({
 		name,
 		done: done === total,
-		note: `${done} of ${total}`,
+		note: message('stage.of', { done, of: total }),
 		blocks: false
 	});
 	const lacking = KINDS.flatMap((kind) => {
-		return job.setup.kinds[kind].lift ? [] : [`${kind}: no lift`];
+		return job.setup.kinds[kind].lift
+			? []
+			: [message('of-kind', { kind, says: message('need.lift') })];
 	});
 	const toShim = sheet.stations.filter((station) => station.shim?.answer.sort === 'fit').length;
-	const heights = sheet.measured['installed height'];
+	const heights = sheet.measured['installed-height'];
 	const stopped = sheet.stations.filter((station) => station.state === 'stop').length;
 	const open = sheet.stations.filter((station) => station.state !== 'clear').length;
 
 	return [
-		{ name: 'take in', done: true, note: `${total} stations`, blocks: false },
 		{
-			name: 'set up',
+			name: 'check-in',
+			done: true,
+			note: message('stage.stations', { count: total }),
+			blocks: false
+		},
+		{
+			name: 'setup',
 			done: lacking.length === 0,
-			note: lacking[0] ?? 'lift, aims, limits',
+			note: lacking[0] ?? message('stage.set'),
 			blocks: lacking.length > 0
 		},
 		partsStage(job, sheet),
 		counted('inspect', sheet.stations.filter((station) => station.seen).length),
 		counted('heights', heights),
-		counted('seal gaps', sheet.measured['seal gap']),
+		counted('seal-gaps', sheet.measured['seal-gap']),
 		planStage(job, heights === total, toShim),
 		{
 			name: 'shims',
 			done: heights === total && toShim === 0,
-			note: toShim > 0 ? `${toShim} to fit` : heights === 0 ? '' : 'none to fit',
+			note:
+				toShim > 0
+					? message('stage.to-fit', { count: toShim })
+					: heights === 0
+						? null
+						: message('stage.none-to-fit'),
 			blocks: false
 		},
 		assemblyStage(job, sheet),
-		counted('as built', sheet.stations.filter(isBuiltMeasured).length),
+		counted('as-built', sheet.stations.filter(isBuiltMeasured).length),
 		checksStage(sheet),
 		counted('lash', sheet.measured[job.setup.lifters === 'solid' ? 'lash' : 'preload']),
 		{
 			name: 'sheet',
 			done: open === 0,
-			note: stopped > 0 ? `${stopped} at stop` : open > 0 ? `${open} open` : 'all clear',
+			note:
+				stopped > 0
+					? message('stage.at-stop', { count: stopped })
+					: open > 0
+						? message('stage.open', { count: open })
+						: message('stage.all-clear'),
 			blocks: stopped > 0
 		},
 		signStage(job, sheet, signed)
@@ -94,17 +143,20 @@ export function stagesOf(job: Job, sheet: Sheet, signed: Signed | null = null): 
 }
 
 /** A station that was verified once built: by its height, or by a load on the head. */
-const isBuiltMeasured = ({ built, headLoad }: StationSheet) => built !== null || headLoad !== null;
+const isBuiltMeasured = ({ figures: { built, headLoad } }: StationSheet) =>
+	built !== null || headLoad !== null;
 
 function assemblyStage(job: Job, sheet: Sheet): Stage {
 	const name = 'assembly';
-	if (job.assembly.length === 0) return { name, done: false, note: '', blocks: false };
+	if (job.assembly.length === 0) return { name, done: false, note: null, blocks: false };
 	const { steps, done } = assemblyOf(job, sheet);
 	const [half] = halfBuilt(steps, done);
 	return {
 		name,
 		done: done.size === steps.length,
-		note: half ? `${half} half built` : `${done.size} of ${steps.length} steps`,
+		note: half
+			? message('stage.incomplete', { place: half })
+			: message('stage.steps', { done: done.size, of: steps.length }),
 		blocks: half !== undefined
 	};
 }
@@ -114,40 +166,45 @@ function checksStage({ stations }: Sheet): Stage {
 	const tried = stations.filter(({ checks }) => checks.vacuum).length;
 	const isBegun = stations.some(({ checks }) => checks !== NO_CHECKS);
 	const failed = stations.filter(
-		({ checks, piston }) =>
-			(checks.vacuum && !holdsVacuum(checks.vacuum)) ||
-			passagesAtFault(checks).length > 0 ||
-			piston?.state === 'stop'
+		({ checks, figures: { piston, vacuum } }) =>
+			vacuum?.state === 'stop' || passagesAtFault(checks).length > 0 || piston?.state === 'stop'
 	).length;
 	return {
 		name: 'checks',
 		done: failed === 0 && tried === stations.length,
-		note: failed > 0 ? `${failed} failed` : isBegun ? `vacuum ${tried} of ${stations.length}` : '',
+		note:
+			failed > 0
+				? message('stage.failed', { count: failed })
+				: isBegun
+					? message('stage.vacuum', { done: tried, of: stations.length })
+					: null,
 		blocks: failed > 0
 	};
 }
 
 function signStage(job: Job, sheet: Sheet, signed: Signed | null): Stage {
 	const name = 'sign';
-	const points = openPoints(job, sheet);
-	const blocking = points.filter(
-		({ weight, acceptance }) => weight !== 'said' && !acceptance
+	const blocking = openItems(job, sheet).filter(
+		({ severity, acceptance }) => severity !== 'info' && !acceptance
 	).length;
 	if (signed) {
 		const isChanged = changedSince(job, signed);
 		return {
 			name,
 			done: !isChanged,
-			note: isChanged
-				? `changed since sheet ${signed.revision}`
-				: `sheet ${signed.revision} signed`,
+			note: message(isChanged ? 'stage.changed-since' : 'stage.signed', {
+				revision: signed.revision
+			}),
 			blocks: false
 		};
 	}
 	return {
 		name,
 		done: false,
-		note: blocking > 0 ? `${blocking} to settle` : 'can be signed',
+		note:
+			blocking > 0
+				? message('stage.to-resolve', { count: blocking })
+				: message('stage.can-be-signed'),
 		blocks: false
 	};
 }
@@ -163,12 +220,10 @@ function planStage(job: Job, canPlan: boolean, toShim: number): Stage {
 		name: 'plan',
 		done: plan ? old === null : canPlan && toShim === 0,
 		note: plan
-			? (old ?? 'accepted')
+			? (old ?? message('stage.accepted'))
 			: !canPlan
-				? ''
-				: toShim > 0
-					? 'can be worked out'
-					: 'none wanted',
+				? null
+				: message(toShim > 0 ? 'stage.can-be-planned' : 'stage.not-needed'),
 		blocks: false
 	};
 }
@@ -180,44 +235,43 @@ export function planInForce({ plans }: Pick<Job, 'plans'>): Plan | null {
 }
 
 /** What makes an accepted plan old: heights read after it, or springs it placed that were taken off the job. */
-function outdated({ readings, stations }: Job, plan: Plan): string | null {
+function outdated({ readings, stations }: Job, plan: Plan): Message | null {
 	if (
 		readings.some(
-			({ at, quantity }) => quantity === 'installed height' && Date.parse(at) > Date.parse(plan.at)
+			({ at, quantity }) => quantity === 'installed-height' && Date.parse(at) > Date.parse(plan.at)
 		)
 	)
-		return 'heights read since';
+		return message('stage.heights-since');
 	const stands = new Map(stations.map(({ label, spring }) => [label, spring]));
 	const isOff = plan.stations.some(
 		({ label, spring }) => spring !== undefined && stands.get(label) !== spring
 	);
-	return isOff ? 'springs changed since' : null;
+	return isOff ? message('stage.springs-since') : null;
 }
 
-/** Parts are done when every rule of fit passes or what trips is accepted. */
+/** Parts are done when every rule of fit passes or what fails is accepted. */
 function partsStage(job: Job, sheet: Sheet): Stage {
 	const without = KINDS.find((kind) => !job.setup.kinds[kind].spring);
-	const tripped = sheet.fit.filter(
-		({ outcome, severity }) => outcome === 'trips' && severity !== 'note'
+	const failing = sheet.fit.filter(
+		({ outcome, severity }) => outcome === 'fails' && severity !== 'note'
 	);
-	const open = tripped.filter(({ acceptance }) => !acceptance);
+	const open = failing.filter(({ acceptance }) => !acceptance);
 	const stops = open.filter(({ severity }) => severity === 'stop').length;
 	const unknown = sheet.fit.filter(({ outcome }) => outcome === 'missing').length;
-	const accepted = tripped.length - open.length;
+	const accepted = failing.length - open.length;
+	const partsNote = () => {
+		if (without) return message('of-kind', { kind: without, says: message('need.spring') });
+		if (stops > 0) return message('stage.fit-at-stop', { count: stops });
+		if (open.length > 0) return message('stage.fit-to-accept', { count: open.length });
+		if (unknown > 0) return message('stage.fit-not-known', { count: unknown });
+		return accepted > 0
+			? message('stage.fit-accepted', { count: accepted })
+			: message('stage.all-fit');
+	};
 	return {
 		name: 'parts',
 		done: !without && open.length === 0 && unknown === 0,
-		note: without
-			? `${without}: no spring`
-			: stops > 0
-				? `fit: ${stops} at stop`
-				: open.length > 0
-					? `fit: ${open.length} to accept`
-					: unknown > 0
-						? `fit: ${unknown} not known`
-						: accepted > 0
-							? `fit: ${accepted} accepted`
-							: 'all fit',
+		note: partsNote(),
 		blocks: without !== undefined || stops > 0
 	};
 }

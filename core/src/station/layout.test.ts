@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import { issue } from '../message/issue.ts';
 import { layoutProblem, stationsOf, type Layout } from './layout.ts';
 
 const layout = (change: Partial<Layout>): Layout => ({
 	arrangement: 'V',
 	cylinders: 6,
 	valvesPerCylinder: 2,
-	numbering: 'bank by bank',
+	numbering: 'bank-by-bank',
 	pairing: 'mirrored',
 	...change
 });
@@ -20,24 +21,24 @@ describe('firing angles', () => {
 		arrangement: 'inline',
 		cylinders: 2,
 		valvesPerCylinder: 2,
-		numbering: 'bank by bank',
+		numbering: 'bank-by-bank',
 		pairing: 'mirrored',
 		firingOrder: [1, 2]
 	};
 	it.each([
 		[[0, 180], undefined],
-		[[0], 'one angle for each cylinder of the firing order'],
-		[[90, 180], 'the first fires at 0°'],
-		[[0, 720], 'degrees that grow, below 720']
-	])('%j: %s', (firingAngles, message) => {
-		expect(layoutProblem({ ...twin, firingAngles })?.message).toBe(message);
+		[[0], issue('layout.angles-count')],
+		[[90, 180], issue('layout.first-angle')],
+		[[0, 720], issue('layout.angles-grow')]
+	])('%j: %s', (firingAngles, text) => {
+		expect(layoutProblem({ ...twin, firingAngles })?.text).toBe(text);
 	});
 });
 
 describe('layouts of every sort', () => {
 	it('number the cylinders as the maker does', () => {
 		const own = {
-			numbering: 'own',
+			numbering: 'custom',
 			ownNumbers: [
 				[2, 4, 6],
 				[1, 3, 5]
@@ -48,12 +49,12 @@ describe('layouts of every sort', () => {
 	});
 	it('begin with the exhaust where the head does', () => {
 		expect(along({ firstValve: 'exhaust' })).toBe('1E 1I 2I 2E 3E 3I');
-		expect(along({ firstValve: 'exhaust', pairing: 'repeated' })).toBe('1E 1I 2E 2I 3E 3I');
+		expect(along({ firstValve: 'exhaust', pairing: 'alternating' })).toBe('1E 1I 2E 2I 3E 3I');
 	});
 	it('turn the same casting round for the right head: what was last is first', () => {
-		const turned = { rightHead: 'same casting turned round' } as const;
+		const turned = { rightHead: 'reversed' } as const;
 		expect(along(turned, 'B')).toBe('4E 4I 5I 5E 6E 6I');
-		expect(along({ ...turned, pairing: 'repeated' }, 'B')).toBe('4E 4I 5E 5I 6E 6I');
+		expect(along({ ...turned, pairing: 'alternating' }, 'B')).toBe('4E 4I 5E 5I 6E 6I');
 		const four = stationsOf(layout({ ...turned, valvesPerCylinder: 4 }));
 		const row = (head: string) =>
 			four.find((station) => station.head === head && station.kind === 'intake')!.across;
@@ -73,23 +74,27 @@ describe('layouts of every sort', () => {
 
 describe('what makes no sense', () => {
 	it.each([
-		[{ cylinders: 5 }, 'cylinders', 'an even number for two heads'],
-		[{ numbering: 'own' }, 'ownNumbers', '3 cylinder numbers for each head'],
+		[{ cylinders: 5 }, 'cylinders', issue('layout.odd-cylinders')],
+		[{ numbering: 'custom' }, 'ownNumbers', issue('layout.own-numbers', { perHead: 3, heads: 2 })],
 		[
 			{
-				numbering: 'own',
+				numbering: 'custom',
 				ownNumbers: [
 					[1, 2, 3],
 					[3, 4, 5]
 				]
 			},
 			'ownNumbers',
-			'each of 1 to 6 once'
+			issue('layout.each-once', { cylinders: 6 })
 		],
-		[{ firingOrder: [1, 2, 3] }, 'firingOrder', 'each of 1 to 6 once'],
-		[{ firingOrder: [1, 2, 3, 4, 5, 5] }, 'firingOrder', 'each of 1 to 6 once']
-	] as const)('%j is refused at %s', (change, path, message) => {
-		expect(layoutProblem(layout(change as Partial<Layout>))).toEqual({ path: [path], message });
+		[{ firingOrder: [1, 2, 3] }, 'firingOrder', issue('layout.each-once', { cylinders: 6 })],
+		[
+			{ firingOrder: [1, 2, 3, 4, 5, 5] },
+			'firingOrder',
+			issue('layout.each-once', { cylinders: 6 })
+		]
+	] as const)('%j is refused at %s', (change, path, text) => {
+		expect(layoutProblem(layout(change as Partial<Layout>))).toEqual({ path: [path], text });
 	});
 	it('a firing order with every cylinder once is taken', () => {
 		expect(layoutProblem(layout({ firingOrder: [1, 4, 2, 5, 3, 6] }))).toBeNull();

@@ -5,11 +5,24 @@
 
 export const KINDS = ['intake', 'exhaust'] as const;
 export type Kind = (typeof KINDS)[number];
+import { issue } from '../message/issue.ts';
+
+declare module '../message/issue.ts' {
+	interface FieldMessages {
+		'layout.odd-cylinders': null;
+		'layout.own-numbers': { readonly perHead: number; readonly heads: number };
+		'layout.each-once': { readonly cylinders: number };
+		'layout.angles-count': null;
+		'layout.first-angle': null;
+		'layout.angles-grow': null;
+	}
+}
+
 export const ARRANGEMENTS = ['inline', 'V', 'flat'] as const;
-export const NUMBERINGS = ['bank by bank', 'alternating', 'own'] as const;
-export const PAIRINGS = ['mirrored', 'repeated'] as const;
+export const NUMBERINGS = ['bank-by-bank', 'alternating', 'custom'] as const;
+export const PAIRINGS = ['mirrored', 'alternating'] as const;
 export const FIRST_VALVES = ['intake', 'exhaust'] as const;
-export const CASTINGS = ['its own casting', 'same casting turned round'] as const;
+export const CASTINGS = ['separate', 'reversed'] as const;
 
 export interface Layout {
 	readonly arrangement: (typeof ARRANGEMENTS)[number];
@@ -34,35 +47,33 @@ export interface Layout {
 /** What is wrong with a layout, and where; null when it makes sense. */
 export function layoutProblem(
 	layout: Layout
-): { readonly path: readonly string[]; readonly message: string } | null {
+): { readonly path: readonly string[]; readonly text: string } | null {
 	const { cylinders, arrangement, numbering, ownNumbers, firingOrder } = layout;
 	const heads = arrangement === 'inline' ? 1 : 2;
 	if (cylinders % heads !== 0) {
-		return { path: ['cylinders'], message: 'an even number for two heads' };
+		return { path: ['cylinders'], text: issue('layout.odd-cylinders') };
 	}
-	if (numbering === 'own') {
+	if (numbering === 'custom') {
 		const lists = ownNumbers ?? [];
 		const perHead = cylinders / heads;
-		const words = heads === 2 ? 'for each head' : 'for the head';
 		if (lists.length !== heads || lists.some((list) => list.length !== perHead))
-			return { path: ['ownNumbers'], message: `${perHead} cylinder numbers ${words}` };
+			return { path: ['ownNumbers'], text: issue('layout.own-numbers', { perHead, heads }) };
 		if (!isEachOnce(lists.flat(), cylinders))
-			return { path: ['ownNumbers'], message: `each of 1 to ${cylinders} once` };
+			return { path: ['ownNumbers'], text: issue('layout.each-once', { cylinders }) };
 	}
 	if (firingOrder && !isEachOnce(firingOrder, cylinders)) {
-		return { path: ['firingOrder'], message: `each of 1 to ${cylinders} once` };
+		return { path: ['firingOrder'], text: issue('layout.each-once', { cylinders }) };
 	}
 	return layout.firingAngles ? anglesProblem(layout.firingAngles, firingOrder) : null;
 }
 
 /** Two cylinders may fire together; none fires before the one in front of it. */
 function anglesProblem(angles: readonly number[], firingOrder: readonly number[] | undefined) {
-	const problem = (message: string) => ({ path: ['firingAngles'], message });
-	if (angles.length !== (firingOrder?.length ?? 0))
-		return problem('one angle for each cylinder of the firing order');
-	if (angles[0] !== 0) return problem('the first fires at 0°');
+	const problem = (text: string) => ({ path: ['firingAngles'], text });
+	if (angles.length !== (firingOrder?.length ?? 0)) return problem(issue('layout.angles-count'));
+	if (angles[0] !== 0) return problem(issue('layout.first-angle'));
 	if (angles.some((angle, i) => angle < (angles[i - 1] ?? 0) || angle >= 720))
-		return problem('degrees that grow, below 720');
+		return problem(issue('layout.angles-grow'));
 	return null;
 }
 
@@ -105,7 +116,7 @@ export function stationsOf(layout: Layout): StationPlace[] {
 	}
 	const perHead = layout.cylinders / heads.length;
 	return heads.flatMap((head, bank) => {
-		const turned = bank === 1 && layout.rightHead === 'same casting turned round';
+		const turned = bank === 1 && layout.rightHead === 'reversed';
 		return range(perHead).flatMap((position) => {
 			const cylinder = cylinderAt(layout, heads.length, perHead, bank, position);
 			return valvesOf(layout, position, perHead, turned).map(({ suffix, ...valve }) => ({
@@ -126,11 +137,11 @@ function cylinderAt(
 	position: number
 ): number {
 	switch (layout.numbering) {
-		case 'own':
+		case 'custom':
 			return layout.ownNumbers?.[bank]?.[position] ?? bank * perHead + position + 1;
 		case 'alternating':
 			return position * heads + bank + 1;
-		case 'bank by bank':
+		case 'bank-by-bank':
 			return bank * perHead + position + 1;
 	}
 }

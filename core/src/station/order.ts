@@ -1,8 +1,8 @@
 /** The order in which a machinist walks the stations when measuring. */
 import type { StationPlace } from './layout.ts';
 
-export const WALKING_ORDERS = ['along the head', 'by cylinder', 'intakes, then exhausts'] as const;
-export type WalkingOrder = (typeof WALKING_ORDERS)[number];
+export const MEASURING_ORDERS = ['along-the-head', 'by-cylinder', 'intakes-then-exhausts'] as const;
+export type MeasuringOrder = (typeof MEASURING_ORDERS)[number];
 
 type Walked = Pick<StationPlace, 'head' | 'cylinder' | 'kind' | 'along' | 'across' | 'label'>;
 
@@ -12,13 +12,13 @@ const alongHead = (a: Walked, b: Walked) =>
 const byCylinder = (a: Walked, b: Walked) =>
 	a.cylinder - b.cylinder || kindFirst(a, b) || a.label.localeCompare(b.label);
 
-const COMPARE: Readonly<Record<WalkingOrder, (a: Walked, b: Walked) => number>> = {
-	'along the head': alongHead,
-	'by cylinder': byCylinder,
-	'intakes, then exhausts': (a, b) => kindFirst(a, b) || byCylinder(a, b)
+const COMPARE: Readonly<Record<MeasuringOrder, (a: Walked, b: Walked) => number>> = {
+	'along-the-head': alongHead,
+	'by-cylinder': byCylinder,
+	'intakes-then-exhausts': (a, b) => kindFirst(a, b) || byCylinder(a, b)
 };
 
 /** The stations in walking order; the list given is left as it is. */
-export function walk<S extends Walked>(stations: readonly S[], order: WalkingOrder): S[] {
+export function walk<S extends Walked>(stations: readonly S[], order: MeasuringOrder): S[] {
 	return stations.toSorted(COMPARE[order]);
 }

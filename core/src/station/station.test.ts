@@ -110,7 +110,7 @@ const layout = (change: Partial<Layout>): Layout => ({
 	arrangement: 'inline',
 	cylinders: 4,
 	valvesPerCylinder: 2,
-	numbering: 'bank by bank',
+	numbering: 'bank-by-bank',
 	pairing: 'mirrored',
 	...change
 });
@@ -120,7 +120,7 @@ const labels = (change: Partial<Layout>) =>
 describe('layouts', () => {
 	it('lays valves mirrored or repeated along the head', () => {
 		expect(labels({ cylinders: 3 })).toEqual(['1I', '1E', '2E', '2I', '3I', '3E']);
-		expect(labels({ cylinders: 3, pairing: 'repeated' }).slice(2, 4)).toEqual(['2I', '2E']);
+		expect(labels({ cylinders: 3, pairing: 'alternating' }).slice(2, 4)).toEqual(['2I', '2E']);
 	});
 
 	it('numbers two heads bank by bank or alternating', () => {
@@ -150,8 +150,8 @@ describe('layouts', () => {
 					arrangement: fc.constantFrom('inline', 'V', 'flat'),
 					cylinders: fc.integer({ min: 1, max: 8 }).map((half) => half * 2),
 					valvesPerCylinder: fc.constantFrom(2, 4),
-					numbering: fc.constantFrom('bank by bank', 'alternating'),
-					pairing: fc.constantFrom('mirrored', 'repeated')
+					numbering: fc.constantFrom('bank-by-bank', 'alternating'),
+					pairing: fc.constantFrom('mirrored', 'alternating')
 				}) as fc.Arbitrary<Layout>,
 				(any) => {
 					const stations = stationsOf(any);
@@ -173,9 +173,9 @@ describe('layouts', () => {
 describe('walking orders', () => {
 	const stations = stationsOf(layout({ cylinders: 2 }));
 	it.each([
-		['along the head', '1I 1E 2E 2I'],
-		['by cylinder', '1I 1E 2I 2E'],
-		['intakes, then exhausts', '1I 2I 1E 2E']
+		['along-the-head', '1I 1E 2E 2I'],
+		['by-cylinder', '1I 1E 2I 2E'],
+		['intakes-then-exhausts', '1I 2I 1E 2E']
 	] as const)('%s: %s', (order, expected) => {
 		expect(
 			walk(stations, order)

@@ -39,7 +39,7 @@ export type BindFound =
 	  }
 	| {
 			readonly sort: 'none';
-			readonly why: 'too few points' | 'not reached' | 'cannot tell';
+			readonly why: 'too-few-points' | 'not-reached' | 'unclear';
 			/** Where it cannot be told: points from here down may be past solid. */
 			readonly below?: Millimetres;
 	  };
@@ -71,7 +71,7 @@ const UNSURE = 2.4;
 const LEFT = 5;
 
 /** How a spring is expected to go solid, by its build. */
-export type Solid = 'at a corner' | 'one coil of several first' | 'gradually';
+export type Solid = 'knee' | 'first-coil' | 'gradually';
 
 type Why = Extract<BindFound, { sort: 'none' }>['why'];
 const none = (why: Why, below?: number): BindFound => ({
@@ -91,18 +91,18 @@ const none = (why: Why, below?: number): BindFound => ({
  */
 export function findBind(
 	points: readonly Point[],
-	expected: Solid = 'at a corner',
+	expected: Solid = 'knee',
 	noise: TesterNoise = USUAL_NOISE,
 	frame: number | null = null
 ): BindFound {
 	const loaded = loadedPoints(points);
-	if (loaded.length < FEWEST) return none('too few points');
+	if (loaded.length < FEWEST) return none('too-few-points');
 	const sweep: Sweep = { points: merged(loaded), noise, frame };
 	const tail = steepTail(sweep);
-	if (tail === null) return none('not reached');
+	if (tail === null) return none('not-reached');
 	if (!('line' in tail) || tail.first < FEWEST_WORKING) {
 		const at = sweep.points[tail.first]!;
-		return none('cannot tell', at.height + (frame === null ? 0 : at.load / frame));
+		return none('unclear', at.height + (frame === null ? 0 : at.load / frame));
 	}
 	return told(sweep, tail, expected);
 }
@@ -166,7 +166,7 @@ function steepTail(sweep: Sweep): Tail | { readonly first: number } | null {
 	let open: number | null = null;
 	for (let first = last - 1; first >= 3; first--) {
 		const tail = tailFrom(sweep, first);
-		if (tail === 'cannot tell') open = first;
+		if (tail === 'unclear') open = first;
 		else if (tail) best = tail;
 		else if (best && best.first - first > 3) break;
 	}
@@ -190,7 +190,7 @@ function windowAbove({ points }: Sweep, first: number): readonly Point[] {
 	return points.slice(from, first);
 }
 
-function tailFrom(sweep: Sweep, first: number): Tail | 'cannot tell' | null {
+function tailFrom(sweep: Sweep, first: number): Tail | 'unclear' | null {
 	const { points, frame } = sweep;
 	const most = points.at(-1)!.load;
 	const above = windowAbove(sweep, first);
@@ -222,9 +222,8 @@ function tailFrom(sweep: Sweep, first: number): Tail | 'cannot tell' | null {
 		ratio > STEEPER_AS_FRAME;
 	const isSteep = ratio > STEEPER && (frame === null || line.slope > LEAST_OF_FRAME * frame);
 	// Two points alone, or two beside a misread one, must be as plain as a stack can be.
-	if (left < 3 && !isFrame && ratio < PLAIN) return 'cannot tell';
-	if (!isFrame && !isSteep)
-		return ratio > STEEPER_AS_FRAME && frame === null ? 'cannot tell' : null;
+	if (left < 3 && !isFrame && ratio < PLAIN) return 'unclear';
+	if (!isFrame && !isSteep) return ratio > STEEPER_AS_FRAME && frame === null ? 'unclear' : null;
 	const after = tail.slice(Math.max(1, start.count - 1));
 	const rest = after.length > 1 ? lineThrough(after, sweep.noise) : null;
 	const isBent = rest !== null && start.count < tail.length && rest.slope > BENT * line.slope;
@@ -307,7 +306,7 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	// Coarsely read, a smooth curve would run over where a cone stiffens.
 	const working = above - below > COARSE ? tail.working : carriedOn(sweep, tail);
 	const meet = (line: Line, least: number = next) => meeting(working, line, highest, least);
-	const isExpected = expected === 'one coil of several first';
+	const isExpected = expected === 'first-coil';
 	const isPair = tail.rest !== null || isExpected;
 	// With another coil to follow, the first may have gone solid anywhere from the last working
 	// point on. A frame that is known, or a build that stiffens, says which line is the stack.

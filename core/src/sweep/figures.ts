@@ -9,7 +9,7 @@ import {
 	type Newtons,
 	type NewtonsPerMillimetre
 } from '../units/quantity.ts';
-import type { SpringBuild } from '../part/words.ts';
+import type { SpringBuild } from '../part/types.ts';
 import { findBind, type BindFound, type Solid } from './bind.ts';
 import { withoutMisread } from './robust.ts';
 import { loadedPoints } from './slack.ts';
@@ -56,9 +56,9 @@ const FEWEST = 2;
 
 /** How a spring of this build goes solid. */
 export function solidOf(build: SpringBuild | undefined): Solid {
-	if (build === undefined) return 'at a corner';
-	if (/dual|triple/.test(build)) return 'one coil of several first';
-	return /conical|narrowing/.test(build) ? 'gradually' : 'at a corner';
+	if (build === undefined) return 'knee';
+	if (/dual|triple/.test(build)) return 'first-coil';
+	return /conical|beehive/.test(build) ? 'gradually' : 'knee';
 }
 
 /**

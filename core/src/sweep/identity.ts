@@ -18,7 +18,7 @@ export interface InHand {
 }
 
 export interface Evidence {
-	readonly what: 'load at card height' | 'rate' | 'coil bind' | 'free height' | 'outside' | 'wire';
+	readonly what: 'load-at-card-height' | 'rate' | 'coil-bind' | 'free-height' | 'outside' | 'wire';
 	/** Card and spring in the hand, in SI units. */
 	readonly card: number;
 	readonly hand: number;
@@ -31,7 +31,7 @@ export interface Match {
 	readonly evidence: readonly Evidence[];
 	/** Mean square of the evidence; 1 is as far as springs of one card go. */
 	readonly distance: number;
-	readonly fits: 'fits' | 'near' | 'is not it';
+	readonly fits: 'fits' | 'near' | 'mismatch';
 }
 
 /** What springs of one card may differ by: parts of a load or rate, millimetres of a length. */
@@ -79,7 +79,7 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 		evidence.push({ what, card: lengthOf(of), hand: found, off: (found - lengthOf(of)) / may });
 	};
 	const seat = { height: lengthOf(card.seat.height), load: loadOf(card.seat.load) };
-	parts('load at card height', seat.load, loadAt(hand.curve, seat), MAY_DIFFER.load);
+	parts('load-at-card-height', seat.load, loadAt(hand.curve, seat), MAY_DIFFER.load);
 	const rate = cardRate(card);
 	const to = card.open ? lengthOf(card.open.height) : mm(seat.height - 8);
 	const [high, low] = [hand.curve.load(to), hand.curve.load(seat.height)];
@@ -89,8 +89,8 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 		high === null || low === null ? null : (high - low) / (seat.height - to),
 		MAY_DIFFER.rate
 	);
-	if (hand.bind.sort === 'bind') lengths('coil bind', card.bind, hand.bind.height, MAY_DIFFER.bind);
-	lengths('free height', card.freeHeight, hand.freeHeight, MAY_DIFFER.free);
+	if (hand.bind.sort === 'bind') lengths('coil-bind', card.bind, hand.bind.height, MAY_DIFFER.bind);
+	lengths('free-height', card.freeHeight, hand.freeHeight, MAY_DIFFER.free);
 	lengths('outside', card.outer?.outside, hand.outside, MAY_DIFFER.diameter);
 	lengths('wire', card.outer?.wire, hand.wire, MAY_DIFFER.wire);
 
@@ -98,6 +98,6 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 		evidence.reduce((sum, { off }) => sum + off ** 2, 0) / Math.max(1, evidence.length)
 	);
 	const worst = Math.max(0, ...evidence.map(({ off }) => Math.abs(off)));
-	const fits = worst > RULED_OUT || distance > NEAR ? 'is not it' : distance > 1 ? 'near' : 'fits';
+	const fits = worst > RULED_OUT || distance > NEAR ? 'mismatch' : distance > 1 ? 'near' : 'fits';
 	return { card, evidence, distance, fits };
 }

@@ -5,7 +5,7 @@
  * a figure misread now and then. What is known of each spring is its truth.
  */
 import { mm, newtons } from '../units/quantity.ts';
-import type { SpringBuild } from '../part/words.ts';
+import type { SpringBuild } from '../part/types.ts';
 import { normal } from './synthetic.ts';
 import { withTravel, type SweepPoint } from './sweep.ts';
 
@@ -17,7 +17,7 @@ export const BUILD_OF_FAMILY: Readonly<Record<Family, SpringBuild>> = {
 	progressive: 'single',
 	dual: 'dual',
 	triple: 'triple',
-	beehive: 'narrowing',
+	beehive: 'beehive',
 	cone: 'conical'
 };
 

@@ -1,5 +1,6 @@
 /** A sweep as a file: digits as read, units named once, and what stood in the press. */
 import { z } from 'zod';
+import { issue } from '../message/issue.ts';
 import { readFile, writeFile, type FileRead } from '../file/file.ts';
 import { Id, Line, Moment, Name, Size } from '../units/schema.ts';
 
@@ -8,9 +9,12 @@ export const SWEEP_VERSION = 1;
 
 const digits = z
 	.string()
-	.regex(/^-?\d+(\.\d+)?$/, 'a figure such as "46.212"')
-	.max(14, 'too many digits');
-const gain = z.number().min(0.5, 'at least 0.5').max(2, 'at most 2');
+	.regex(/^-?\d+(\.\d+)?$/, issue('field.number', { example: '46.212' }))
+	.max(14, issue('field.max', { max: 14, unit: 'characters' }));
+const gain = z
+	.number()
+	.min(0.5, issue('field.min', { min: 0.5 }))
+	.max(2, issue('field.max', { max: 2 }));
 const Applied = z.strictObject({ gain, offset: z.number() });
 
 export const Sweep = z.strictObject({
@@ -32,14 +36,18 @@ export const Sweep = z.strictObject({
 			height: Applied,
 			load: Applied,
 			/** Newtons that a millimetre of the frame holds, from a pull on a solid block. */
-			frame: z.number().min(10, 'at least 10 N/mm').max(1e6, 'at most 1,000,000 N/mm').optional()
+			frame: z
+				.number()
+				.min(10, issue('field.min', { min: 10, unit: 'N/mm' }))
+				.max(1e6, issue('field.max', { max: 1000000, unit: 'N/mm' }))
+				.optional()
 		})
 		.optional(),
 	/** Dial height, load, and which way the press was going, in the order they were taken. */
 	points: z
 		.array(z.tuple([digits, digits, z.enum(['down', 'up'])]))
-		.min(1, 'a sweep has points')
-		.max(50_000, 'at most 50,000 points'),
+		.min(1, issue('field.min', { min: 1, unit: 'points' }))
+		.max(50_000, issue('field.max', { max: 50000, unit: 'points' })),
 	person: Name,
 	at: Moment
 });

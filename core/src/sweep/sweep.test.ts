@@ -102,7 +102,7 @@ describe('bind', () => {
 	});
 	it.each([1, 2, 3, 4])('of a pair is where the first coil goes solid, sweep %i', (seed) => {
 		const { spring, points } = sweep('dual', seed);
-		const found = findBind(points, 'one coil of several first');
+		const found = findBind(points, 'first-coil');
 		expect(found.sort === 'bind' && Math.abs(found.height - spring.solid)).toBeLessThan(0.325);
 	});
 	it.each([1, 2, 3, 4])(
@@ -133,7 +133,7 @@ describe('bind', () => {
 				if (found.sort === 'bind' && Math.abs(found.height - spring.solid) < 0.15) close++;
 				const before = rough(family, seed + 500, -0.6);
 				expect(
-					findBind(travelled(before.points, 'down'), 'at a corner', USUAL_NOISE, before.frame).sort
+					findBind(travelled(before.points, 'down'), 'knee', USUAL_NOISE, before.frame).sort
 				).toBe('none');
 			}
 			expect(told).toBeGreaterThanOrEqual(59);
@@ -146,7 +146,7 @@ describe('bind', () => {
 			height: mm(height + 0.01 * normal(random)),
 			load: newtons(Math.max(0, 50 * (50 - height)) * (1 + 0.004 * normal(random)))
 		}));
-		expect(findBind(points)).toEqual({ sort: 'none', why: 'not reached' });
+		expect(findBind(points)).toEqual({ sort: 'none', why: 'not-reached' });
 		const { curve } = sweepFigures(withTravel(points), { seat: mm(45), lift: mm(10) });
 		expect(curve!.load(mm(45))! / 250).toBeCloseTo(1, 2);
 		expect(curve!.load(mm(35))! / 750).toBeCloseTo(1, 2);
@@ -156,14 +156,14 @@ describe('bind', () => {
 		const straight = (i: number) => ({ height: mm(48 - i), load: newtons(40 * (2 + i)) });
 		const points = Array.from({ length: 18 }, (_, i) => straight(i));
 		points[14] = { ...points[14]!, load: newtons(900) };
-		expect(findBind(points)).toEqual({ sort: 'none', why: 'not reached' });
+		expect(findBind(points)).toEqual({ sort: 'none', why: 'not-reached' });
 		const { curve } = sweepFigures(withTravel(points), null);
 		expect(curve!.load(mm(34))).toBeCloseTo(640, 0);
 		// At the very end it may be the first of the stack: that cannot be told from one figure.
 		const end = points.map((point, i) =>
 			i === 17 ? { ...point, load: newtons(1100) } : straight(i)
 		);
-		expect(findBind(end)).toMatchObject({ sort: 'none', why: 'cannot tell' });
+		expect(findBind(end)).toMatchObject({ sort: 'none', why: 'unclear' });
 		expect(sweepFigures(withTravel(end), null).curve!.lowest).toBe(mm(32));
 	});
 	it('with fewer than four working points above it cannot be told', () => {
@@ -171,8 +171,8 @@ describe('bind', () => {
 			height: mm(height),
 			load: newtons(50 * (44 - height) + 1500 * Math.max(0, 37 - height))
 		}));
-		expect(findBind(points)).toMatchObject({ sort: 'none', why: 'cannot tell' });
-		expect(findBind(points.slice(1))).toEqual({ sort: 'none', why: 'too few points' });
+		expect(findBind(points)).toMatchObject({ sort: 'none', why: 'unclear' });
+		expect(findBind(points.slice(1))).toEqual({ sort: 'none', why: 'too-few-points' });
 	});
 	it('of a dual with its build missing or wrong is not told short', () => {
 		for (let seed = 1; seed <= 40; seed++) {
@@ -198,7 +198,7 @@ describe('bind', () => {
 	});
 	it('says so with too few points', () => {
 		const points = [50, 45, 40].map((h) => ({ height: mm(h), load: newtons((60 - h) * 20) }));
-		expect(findBind(points)).toEqual({ sort: 'none', why: 'too few points' });
+		expect(findBind(points)).toEqual({ sort: 'none', why: 'too-few-points' });
 		expect(sweepFigures([], null)).toMatchObject({ curve: null, seat: null, points: 0 });
 	});
 	it('of a test at two heights is not told, and its loads and rate are', () => {
@@ -206,21 +206,15 @@ describe('bind', () => {
 		const figures = sweepFigures(withTravel(two), { seat: mm(46), lift: mm(12) });
 		expect([figures.seat, figures.open, figures.rate]).toEqual([480, 960, 40]);
 		expect(figures.nonLinearity).toBeNull();
-		expect(figures.bind).toEqual({ sort: 'none', why: 'too few points' });
+		expect(figures.bind).toEqual({ sort: 'none', why: 'too-few-points' });
 		expect(figures.curve!.load(mm(30))).toBeNull();
 	});
 	it('is expected by the build', () => {
 		expect(
-			['single', 'dual with damper', 'triple', 'conical', 'dual conical'].map((build) =>
+			['single', 'dual-with-damper', 'triple', 'conical', 'dual-conical'].map((build) =>
 				solidOf(build as 'single')
 			)
-		).toEqual([
-			'at a corner',
-			'one coil of several first',
-			'one coil of several first',
-			'gradually',
-			'one coil of several first'
-		]);
+		).toEqual(['knee', 'first-coil', 'first-coil', 'gradually', 'first-coil']);
 	});
 });
 
@@ -236,7 +230,7 @@ describe('figures', () => {
 		expect(figures.open).toBeCloseTo(600, 6);
 		expect(figures.rate).toBeCloseTo(30, 6);
 		expect(figures.nonLinearity).toBeCloseTo(0, 6);
-		expect(figures.bind).toEqual({ sort: 'none', why: 'not reached' });
+		expect(figures.bind).toEqual({ sort: 'none', why: 'not-reached' });
 		// ½ × 30 × (20.5² − 1²) = 6,288.75 N·mm
 		expect(figures.energy).toBeCloseTo(6.28875, 3);
 		expect(localRate(figures.curve!, mm(40))).toBeCloseTo(30, 6);
@@ -345,7 +339,7 @@ describe('which spring is it', () => {
 				newtonsPerMm(rateOfCard(card)),
 				mm(15)
 			),
-			bind: { sort: 'none', why: 'not reached' } as const,
+			bind: { sort: 'none', why: 'not-reached' } as const,
 			outside: card.outer && mm(lengthIn(card.outer.outside) + 0.05),
 			wire: card.outer && mm(lengthIn(card.outer.wire))
 		};
@@ -359,17 +353,17 @@ describe('which spring is it', () => {
 			[42, 38, 34, 30].map((h) => ({ height: mm(h), load: newtons((43 - h) * 33) }))
 		);
 		const d37 = cards.filter(({ name }) => name === 'Fennick D-37 dual');
-		const [match] = identify({ curve: short, bind: { sort: 'none', why: 'not reached' } }, d37);
-		expect(match!.fits).toBe('is not it');
-		expect(match!.evidence[0]).toMatchObject({ what: 'load at card height', hand: 0 });
+		const [match] = identify({ curve: short, bind: { sort: 'none', why: 'not-reached' } }, d37);
+		expect(match!.fits).toBe('mismatch');
+		expect(match!.evidence[0]).toMatchObject({ what: 'load-at-card-height', hand: 0 });
 	});
 	it('says plainly that it is none of them', () => {
 		const stranger = cardCurve({ height: mm(46), load: newtons(2600) }, newtonsPerMm(150), mm(20));
 		const matches = identify(
-			{ curve: stranger, bind: { sort: 'none', why: 'not reached' } },
+			{ curve: stranger, bind: { sort: 'none', why: 'not-reached' } },
 			cards
 		);
-		expect(matches.every(({ fits }) => fits === 'is not it')).toBe(true);
+		expect(matches.every(({ fits }) => fits === 'mismatch')).toBe(true);
 	});
 	const lengthIn = (text: string) => Number.parseFloat(text) * (text.endsWith('in') ? 25.4 : 1);
 	function rateOfCard(card: (typeof cards)[number]): number {
@@ -395,7 +389,7 @@ describe('a tested spring onto a card', () => {
 	const spring = (tag: string, rate: number) => ({
 		tag,
 		curve: straight(rate),
-		bind: { sort: 'none', why: 'not reached' } as const
+		bind: { sort: 'none', why: 'not-reached' } as const
 	});
 	const card = {
 		id: '0197a000-0000-7000-8000-00000000c0de',
@@ -415,7 +409,7 @@ describe('a tested spring onto a card', () => {
 	it('keeps the card’s units and says nothing against its own spring', () => {
 		const { tested } = applyToCard(card, spring('T3', 50), 'set', [card]);
 		expect(tested?.points[0]).toEqual({ height: '48.000 mm', load: '200.00 N' });
-		expect(tested?.notThis).toBeUndefined();
+		expect(tested?.mismatch).toBeUndefined();
 		const inInches = { ...card, seat: { height: '1.575 in', load: '135 lbf' } };
 		expect(applyToCard(inInches, spring('T3', 50), 'set', []).tested?.points[0]).toEqual({
 			height: '1.8898 in',
@@ -430,7 +424,7 @@ describe('a tested spring onto a card', () => {
 			seat: { height: '40 mm', load: '960 N' },
 			rate: '80 N/mm' as const
 		};
-		expect(applyToCard(card, spring('T9', 80), 'set', [card, strong]).tested?.notThis).toBe('D-2');
+		expect(applyToCard(card, spring('T9', 80), 'set', [card, strong]).tested?.mismatch).toBe('D-2');
 	});
 	it('goes on the kinds that have its card, and each of its springs with it', () => {
 		const other = { ...card, id: '0197a000-0000-7000-8000-00000000c0df', name: 'D-2' };

@@ -4,7 +4,7 @@
  */
 import { mm, newtons } from '../units/quantity.ts';
 import type { Point } from '../spring/curve.ts';
-import type { SpringBuild } from '../part/words.ts';
+import type { SpringBuild } from '../part/types.ts';
 import type { TesterNoise } from './sweep.ts';
 
 export const MODEL_SORTS = ['linear', 'progressive', 'dual', 'cone'] as const;

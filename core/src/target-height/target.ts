@@ -1,27 +1,46 @@
 /**
- * What installed height to aim for. Practitioners differ; each school here is
+ * What installed height to aim for. Practitioners differ; each method here is
  * one of theirs (handbook §4). Heights in millimetres, loads in newtons.
  */
 import { mm, type Millimetres, type Newtons } from '../units/quantity.ts';
-import { ofLength, ofLoad, say, type Phrase } from '../units/phrase.ts';
+import { message, type Message } from '../message/message.ts';
 import { heightForLoad, isBeyondTested, type Curve } from '../spring/curve.ts';
 import type { Lift } from '../lift/lift.ts';
 
-export const SCHOOLS = [
-	'card height',
-	'bind cushion',
-	'seat load',
-	'open load',
-	'as it stands'
+declare module '../message/message.ts' {
+	interface Messages {
+		'need.spring': null;
+		'need.bind': null;
+		'need.lift': null;
+		'target.card-height': null;
+		'target.bind-cushion': {
+			readonly bind: Millimetres;
+			readonly lift: Millimetres;
+			readonly cushion: Millimetres;
+		};
+		'target.seat-load': { readonly load: Newtons };
+		'target.open-load': { readonly load: Newtons };
+		'target.as-it-stands': null;
+		'target.outside-curve': { readonly load: Message };
+		'target.from-card-line': { readonly load: Message };
+	}
+}
+
+export const TARGET_METHODS = [
+	'card-height',
+	'bind-cushion',
+	'seat-load',
+	'open-load',
+	'as-it-stands'
 ] as const;
-export type School = (typeof SCHOOLS)[number];
+export type TargetMethod = (typeof TARGET_METHODS)[number];
 
 export type Aim =
-	| { readonly school: 'card height' }
-	| { readonly school: 'bind cushion'; readonly cushion: Millimetres }
-	| { readonly school: 'seat load'; readonly load: Newtons }
-	| { readonly school: 'open load'; readonly load: Newtons }
-	| { readonly school: 'as it stands'; readonly leastSeatLoad: Newtons };
+	| { readonly method: 'card-height' }
+	| { readonly method: 'bind-cushion'; readonly cushion: Millimetres }
+	| { readonly method: 'seat-load'; readonly load: Newtons }
+	| { readonly method: 'open-load'; readonly load: Newtons }
+	| { readonly method: 'as-it-stands'; readonly minSeatLoad: Newtons };
 
 /** What is known about a station when its aim is worked out; null where it is not. */
 export interface Known {
@@ -35,20 +54,20 @@ export interface Target {
 	/** The height to aim for; null when there is none, for the reason in `because`. */
 	readonly height: Millimetres | null;
 	/** How the height came about, or what is missing. */
-	readonly because: Phrase;
+	readonly because: Message;
 	/** True when a load was looked up on a card's straight line for want of a tested curve. */
 	readonly fromCardLine: boolean;
 	/** Known figures that it stands on, besides what the job asks for. */
-	readonly standsOn: readonly ('card height' | 'bind' | 'lift' | 'curve')[];
+	readonly standsOn: readonly ('card-height' | 'bind' | 'lift' | 'curve')[];
 }
 
 /**
- * The height a school aims for.
+ * The height a method aims for.
  *
  * @example bind cushion 0.060 in, bind 1.180 in, lift 0.540 in: 1.780 in
  */
 export function targetHeight(aim: Aim, known: Known): Target {
-	const none = (because: Phrase): Target => ({
+	const none = (because: Message): Target => ({
 		height: null,
 		because,
 		fromCardLine: false,
@@ -56,42 +75,46 @@ export function targetHeight(aim: Aim, known: Known): Target {
 	});
 	const { bind, lift, curve, cardHeight } = known;
 
-	switch (aim.school) {
-		case 'card height':
+	switch (aim.method) {
+		case 'card-height':
 			return cardHeight === null
-				? none(['no spring card: its height is the aim'])
+				? none(message('need.spring'))
 				: {
 						height: cardHeight,
-						because: ['card height'],
+						because: message('target.card-height'),
 						fromCardLine: false,
-						standsOn: ['card height']
+						standsOn: ['card-height']
 					};
-		case 'bind cushion':
-			if (bind === null) return none(['the bind height is not known']);
-			if (lift === null) return none(['the valve lift is not known']);
+		case 'bind-cushion':
+			if (bind === null) return none(message('need.bind'));
+			if (lift === null) return none(message('need.lift'));
 			return {
 				height: mm(bind + lift.gross + aim.cushion),
-				because: say`bind ${ofLength(bind)} + lift ${ofLength(lift.gross)} + cushion ${ofLength(aim.cushion)}`,
+				because: message('target.bind-cushion', {
+					bind,
+					lift: lift.gross,
+					cushion: aim.cushion
+				}),
 				fromCardLine: false,
 				standsOn: ['bind', 'lift']
 			};
-		case 'seat load':
-			return forLoad(aim.load, mm(0), curve, say`seat load of ${ofLoad(aim.load)}`);
-		case 'open load':
-			if (lift === null) return none(['the valve lift is not known']);
-			return forLoad(aim.load, lift.net, curve, say`open load of ${ofLoad(aim.load)}`);
-		case 'as it stands':
-			return none(['no aim: each height is judged by its loads']);
+		case 'seat-load':
+			return forLoad(aim.load, mm(0), curve, message('target.seat-load', { load: aim.load }));
+		case 'open-load':
+			if (lift === null) return none(message('need.lift'));
+			return forLoad(aim.load, lift.net, curve, message('target.open-load', { load: aim.load }));
+		case 'as-it-stands':
+			return none(message('target.as-it-stands'));
 	}
 
-	function forLoad(load: Newtons, above: Millimetres, on: Curve | null, what: Phrase): Target {
-		if (on === null) return none(['no spring curve to look the load up on']);
+	function forLoad(load: Newtons, above: Millimetres, on: Curve | null, what: Message): Target {
+		if (on === null) return none(message('need.spring'));
 		const height = heightForLoad(on, load);
-		if (height === null) return none(say`${what} is not within what the spring is known for`);
+		if (height === null) return none(message('target.outside-curve', { load: what }));
 		const fromCardLine = on.from === 'card' || isBeyondTested(on, height);
 		return {
 			height: mm(height + above),
-			because: fromCardLine ? say`${what}, from the card’s line: not tested` : what,
+			because: fromCardLine ? message('target.from-card-line', { load: what }) : what,
 			fromCardLine,
 			standsOn: above > 0 ? ['curve', 'lift'] : ['curve']
 		};

@@ -5,6 +5,7 @@
  * things, is refused with the reason, and what is outside the plausible band is
  * asked about by the caller.
  */
+import { message, type Message } from '../message/message.ts';
 import {
 	LOAD_TEXT,
 	lengthOf,
@@ -14,9 +15,23 @@ import {
 	type Millimetres
 } from './quantity.ts';
 
+declare module '../message/message.ts' {
+	interface Messages {
+		'entry.empty': null;
+		'entry.negative': null;
+		'entry.two-decimals': { readonly typed: string };
+		'entry.not-figure': { readonly typed: string };
+		'entry.too-many-decimals': null;
+		'entry.too-many-digits': null;
+		'entry.not-fraction': { readonly typed: string };
+		'entry.not-load': { readonly typed: string };
+		'entry.two-meanings': { readonly typed: string; readonly meanings: readonly string[] };
+	}
+}
+
 /** What a figure of any sort was understood as. */
 export type Figure =
-	{ readonly ok: true; readonly text: string } | { readonly ok: false; readonly problem: string };
+	{ readonly ok: true; readonly text: string } | { readonly ok: false; readonly problem: Message };
 
 export type Entry =
 	| {
@@ -27,9 +42,9 @@ export type Entry =
 			/** True when the digits were read as thousandths of an inch. */
 			readonly thousandths: boolean;
 	  }
-	| { readonly ok: false; readonly problem: string };
+	| { readonly ok: false; readonly problem: Message };
 
-const refuse = (problem: string) => ({ ok: false, problem }) as const;
+const refuse = (problem: Message) => ({ ok: false, problem }) as const;
 
 /** What people write behind a length, and what it is. */
 const LENGTH_SUFFIX: readonly (readonly [RegExp, LengthUnit | 'thou'])[] = [
@@ -57,24 +72,24 @@ const DENOMINATORS = [2, 4, 8, 16, 32, 64];
  */
 export function readEntry(typed: string, unit: LengthUnit): Entry {
 	const trimmed = typed.trim();
-	if (trimmed === '') return refuse('Type the figure off the gauge.');
+	if (trimmed === '') return refuse(message('entry.empty'));
 
 	const [pattern, suffix] = LENGTH_SUFFIX.find(([of]) => of.test(trimmed)) ?? [null, undefined];
 	const body = (pattern ? trimmed.replace(pattern, '') : trimmed).trim();
 
-	if (/^[-−]/.test(body)) return refuse('A reading cannot be negative.');
+	if (/^[-−]/.test(body)) return refuse(message('entry.negative'));
 	const fraction = FRACTION.exec(body);
 	if (fraction && suffix !== 'thou' && suffix !== 'mm') return readFraction(trimmed, fraction);
 	if (/[,.].*[,.]/.test(body)) {
-		return refuse(`Two decimal marks in “${trimmed}”: type it once more with one.`);
+		return refuse(message('entry.two-decimals', { typed: trimmed }));
 	}
 	const digits = body.replace(',', '.');
 	if (!/^(\d+\.?\d*|\.\d+)$/.test(digits)) {
-		return refuse(`“${trimmed}” is not a figure: digits and one decimal point.`);
+		return refuse(message('entry.not-figure', { typed: trimmed }));
 	}
 	const decimals = digits.split('.')[1]?.length ?? 0;
-	if (decimals > 5) return refuse('More decimals than any gauge here reads: at most five.');
-	if (digits.replace('.', '').length > 9) return refuse('Too many digits for one reading.');
+	if (decimals > 5) return refuse(message('entry.too-many-decimals'));
+	if (digits.replace('.', '').length > 9) return refuse(message('entry.too-many-digits'));
 
 	const readIn = suffix === 'thou' ? 'in' : (suffix ?? unit);
 	const thousandths = suffix === 'thou' || (readIn === 'in' && !digits.includes('.'));
@@ -86,7 +101,7 @@ export function readEntry(typed: string, unit: LengthUnit): Entry {
 function readFraction(typed: string, [, whole = '0', over, under]: RegExpExecArray): Entry {
 	const [numerator, denominator] = [Number(over), Number(under)];
 	if (!DENOMINATORS.includes(denominator) || numerator >= denominator) {
-		return refuse(`“${typed}” is no fraction of an inch: halves to sixty-fourths.`);
+		return refuse(message('entry.not-fraction', { typed }));
 	}
 	// Halves to sixty-fourths end after six decimals, so the text is exact.
 	const text = `${Number(whole) + numerator / denominator} in`;
@@ -173,14 +188,14 @@ export function withUnit(typed: string, unit: string): string {
  */
 export function readLoadEntry(typed: string, unit: LoadUnit, band?: Band<number>): Figure {
 	const trimmed = typed.trim();
-	if (trimmed === '') return refuse('Type the figure off the gauge.');
-	if (/^[-−]/.test(trimmed)) return refuse('A reading cannot be negative.');
+	if (trimmed === '') return refuse(message('entry.empty'));
+	if (/^[-−]/.test(trimmed)) return refuse(message('entry.negative'));
 	const two = TWO_MEANINGS.exec(trimmed);
 	if (two) return readOneMeaning(two, unit, band);
 	const text = withUnit(trimmed, unit);
 	return LOAD_TEXT.test(text)
 		? { ok: true, text }
-		: refuse(`“${trimmed}” is not a load: digits, and lbf, N or kgf.`);
+		: refuse(message('entry.not-load', { typed: trimmed }));
 }
 
 function readOneMeaning(
@@ -194,5 +209,5 @@ function readOneMeaning(
 		.filter((text) => LOAD_TEXT.test(text) && band && isPlausible(loadOf(text), band));
 	return likely.length === 1
 		? { ok: true, text: likely[0]! }
-		: refuse(`“${typed}”: is it ${meanings.join(' or ')}? Type it so.`);
+		: refuse(message('entry.two-meanings', { typed, meanings }));
 }

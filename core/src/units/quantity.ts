@@ -144,9 +144,9 @@ export function unitOf(text: string): LengthUnit {
  * Limits are compared after rounding to 0.1 µm and 0.01 N, so that a margin of
  * exactly the limit passes whatever floating point makes of it (handbook §2).
  */
-export const COMPARISON_STEP = { length: 1e-4, load: 1e-2 } as const;
+export const COMPARISON_STEP = { length: 1e-4, load: 1e-2, pressure: 1e-9 } as const;
 
-export function toComparisonStep(value: number, sort: keyof typeof COMPARISON_STEP): number {
-	const step = COMPARISON_STEP[sort];
+export function toComparisonStep(value: number, dimension: keyof typeof COMPARISON_STEP): number {
+	const step = COMPARISON_STEP[dimension];
 	return Math.round(value / step) * step;
 }

@@ -6,21 +6,42 @@
 import {
 	toComparisonStep,
 	type COMPARISON_STEP,
+	type Kilopascals,
 	type Millimetres,
 	type Newtons
 } from '../units/quantity.ts';
-import type { Phrase } from '../units/phrase.ts';
+import { isNeed, message, needsOf, type Message, type Need } from '../message/message.ts';
 
-export type State = 'clear' | 'not measured' | 'watch' | 'too close' | 'stop';
+declare module '../message/message.ts' {
+	interface Messages {
+		'figure.not-finite': null;
+		'figure.unconfirmed': { readonly source: Source };
+	}
+}
 
-/** Where a figure came from. A told or remembered figure never makes a verdict clear on its own. */
-export const SOURCES = ['measured', 'tested', 'card', 'sheet', 'told', 'memory'] as const;
+export const STATES = ['clear', 'not-measured', 'watch', 'inconclusive', 'stop'] as const;
+export type State = (typeof STATES)[number];
+
+/** Where a figure came from. What a customer says or somebody recalls never makes a verdict clear on its own. */
+export const SOURCES = [
+	'measured',
+	'tested',
+	'card',
+	'data-sheet',
+	'customer',
+	'recalled'
+] as const;
 export type Source = (typeof SOURCES)[number];
-const UNCONFIRMED: ReadonlySet<Source> = new Set(['told', 'memory']);
+const UNCONFIRMED: ReadonlySet<Source> = new Set(['customer', 'recalled']);
+
+/** Limits that figures are held against; a room adds those it judges by. */
+// eslint-disable-next-line @typescript-eslint/no-empty-object-type
+export interface LimitCodes {}
+export type LimitCode = keyof LimitCodes;
 
 export interface Limit<Q extends number = number> {
-	/** What the limit is called on screen: "bind floor". */
-	readonly name: string;
+	/** Which limit of the job it is. */
+	readonly code: LimitCode;
 	readonly side: 'floor' | 'ceiling';
 	readonly at: Q;
 	readonly severity: 'watch' | 'stop';
@@ -41,26 +62,30 @@ export interface Verdict<Q extends number = number> {
 	/** What the gauge it was read with resolves, where one was. */
 	readonly resolution?: Q;
 	readonly sources: readonly Source[];
-	/** What is the matter and what would change it; empty when clear. */
-	readonly remedy: Phrase;
+	/** What it needs and has not got; empty where it is known. */
+	readonly needs: readonly Need[];
+	/** What is the matter and what would change it; null when clear. */
+	readonly remedy: Message | null;
 }
 
-/** A verdict on a figure that is not there, saying what is missing. */
-export function notMeasured<Q extends number>(missing: Phrase): Verdict<Q> {
+/** A verdict on a figure that is not there: what it needs, or why it cannot be told. */
+export function notMeasured<Q extends number>(why: Message | readonly Need[]): Verdict<Q> {
+	const needs = 'code' in why ? (isNeed(why) ? [why] : []) : why;
 	return {
-		state: 'not measured',
+		state: 'not-measured',
 		figure: null,
 		limits: [],
 		limit: null,
 		difference: null,
 		uncertainty: 0 as Q,
 		sources: [],
-		remedy: missing
+		needs,
+		remedy: needs.length > 0 ? needsOf(needs) : (why as Message)
 	};
 }
 
 export interface Judging<Q extends number> {
-	readonly sort: Q extends Millimetres ? 'length' : 'load';
+	readonly dimension: Q extends Millimetres ? 'length' : Q extends Newtons ? 'load' : 'pressure';
 	readonly limits: readonly Limit<Q>[];
 	readonly sources: readonly Source[];
 	/** Half-width of the 95 % interval, same unit as the figure. */
@@ -68,7 +93,7 @@ export interface Judging<Q extends number> {
 	/** What the gauge resolves, same unit as the figure. */
 	readonly resolution?: number | undefined;
 	/** What to say when the given limit decided against the figure. */
-	readonly remedy: (limit: Limit<Q>, state: State) => Phrase;
+	readonly remedy: (limit: Limit<Q>, state: State) => Message | null;
 }
 
 /**
@@ -76,25 +101,25 @@ export interface Judging<Q extends number> {
  *
  * The worst limit passed decides. A figure nearer to a stop limit than its
  * 95 % uncertainty, on either side, is too close to call. A clear figure whose
- * inputs are told or remembered becomes a watch. A figure, limit or uncertainty
+ * inputs are a customer's word or recalled becomes a watch. A figure, limit or uncertainty
  * that is no finite number is "not measured": it can never be clear.
  *
- * @example judge(mm(1.27), { sort: 'length', limits: [floor of 1.27 mm], … }).state // 'clear'
+ * @example judge(mm(1.27), { dimension: 'length', limits: [floor of 1.27 mm], … }).state // 'clear'
  */
-export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q>): Verdict<Q> {
+export function judge<Q extends Millimetres | Newtons | Kilopascals>(
+	figure: Q,
+	how: Judging<Q>
+): Verdict<Q> {
 	const { limits, sources, uncertainty = 0, resolution } = how;
 	if (!isAllFinite(figure, uncertainty, limits)) {
-		return {
-			...notMeasured<Q>(['no finite figure: look at what it was worked out from']),
-			sources
-		};
+		return { ...notMeasured<Q>(message('figure.not-finite')), sources };
 	}
 	let state: State = 'clear';
 	let decisive: Limit<Q> | null = null;
 	let difference = Number.POSITIVE_INFINITY;
 
 	for (const limit of limits) {
-		const inside = insideBy(figure, limit, how.sort);
+		const inside = insideBy(figure, limit, how.dimension);
 		const against = stateAgainst(limit, inside, uncertainty);
 		const worse = rank(against) - rank(state);
 		if (decisive === null || worse > 0 || (worse === 0 && inside < difference)) {
@@ -104,12 +129,11 @@ export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q
 		}
 	}
 
-	let remedy: Phrase = state === 'clear' || decisive === null ? [] : how.remedy(decisive, state);
+	let remedy = state === 'clear' || decisive === null ? null : how.remedy(decisive, state);
 	const unconfirmed = state === 'clear' && sources.find((source) => UNCONFIRMED.has(source));
 	if (unconfirmed) {
-		const origin = unconfirmed === 'told' ? 'told by the customer' : 'from memory';
 		state = 'watch';
-		remedy = [`A figure behind this is ${origin}: confirm it`];
+		remedy = message('figure.unconfirmed', { source: unconfirmed });
 	}
 	return {
 		state,
@@ -120,6 +144,7 @@ export function judge<Q extends Millimetres | Newtons>(figure: Q, how: Judging<Q
 		uncertainty: uncertainty as Q,
 		...(resolution !== undefined && { resolution: resolution as Q }),
 		sources,
+		needs: [],
 		remedy
 	};
 }
@@ -131,22 +156,22 @@ function isAllFinite(figure: number, uncertainty: number, limits: readonly Limit
 }
 
 /** How far inside its limit a figure is, after rounding to the comparison step. */
-function insideBy(figure: number, limit: Limit, sort: keyof typeof COMPARISON_STEP): number {
+function insideBy(figure: number, limit: Limit, dimension: keyof typeof COMPARISON_STEP): number {
 	const distance = limit.side === 'floor' ? figure - limit.at : limit.at - figure;
-	return toComparisonStep(distance, sort) + 0;
+	return toComparisonStep(distance, dimension) + 0;
 }
 
 function stateAgainst(limit: Limit, inside: number, uncertainty: number): State {
-	if (limit.severity === 'stop' && Math.abs(inside) < uncertainty) return 'too close';
+	if (limit.severity === 'stop' && Math.abs(inside) < uncertainty) return 'inconclusive';
 	return inside < 0 ? limit.severity : 'clear';
 }
 
 /** From calm to alarming; {@link worst} goes by this order. */
 const RANK: Readonly<Record<State, number>> = {
 	clear: 0,
-	'not measured': 1,
+	'not-measured': 1,
 	watch: 2,
-	'too close': 3,
+	inconclusive: 3,
 	stop: 4
 };
 const rank = (state: State) => RANK[state];
@@ -158,6 +183,6 @@ export const byAlarm = (a: State, b: State) => rank(b) - rank(a);
 export function worst(states: readonly State[]): State {
 	return states.reduce<State>(
 		(a, b) => (rank(b) > rank(a) ? b : a),
-		states.length === 0 ? 'not measured' : 'clear'
+		states.length === 0 ? 'not-measured' : 'clear'
 	);
 }

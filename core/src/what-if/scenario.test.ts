@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { KINDS } from '../station/layout.ts';
-import { SCHOOLS } from '../target-height/target.ts';
+import { TARGET_METHODS } from '../target-height/target.ts';
 import { evaluate } from '../evaluation/evaluate.ts';
 import { readJob } from '../document/file.ts';
 import { aimAs, tallied, withLift, withScenario } from './scenario.ts';
@@ -12,13 +12,13 @@ const job = read.value;
 const sheet = evaluate(job);
 
 describe('what if', () => {
-	it('every school gets a figure of its own, and the present one stays', () => {
+	it('every method gets a figure of its own, and the present one stays', () => {
 		const parts = job.setup.kinds.intake;
-		for (const school of SCHOOLS) {
-			expect(aimAs(school, sheet.kinds.intake, parts).school).toBe(school);
+		for (const method of TARGET_METHODS) {
+			expect(aimAs(method, sheet.kinds.intake, parts).method).toBe(method);
 		}
-		expect(aimAs(parts.aim.school, sheet.kinds.intake, parts)).toBe(parts.aim);
-		expect(aimAs('seat load', sheet.kinds.intake, parts)).toMatchObject({
+		expect(aimAs(parts.aim.method, sheet.kinds.intake, parts)).toBe(parts.aim);
+		expect(aimAs('seat-load', sheet.kinds.intake, parts)).toMatchObject({
 			load: expect.stringMatching(/^\d+(\.\d+)? N$/)
 		});
 	});
@@ -26,10 +26,10 @@ describe('what if', () => {
 		const none = { intake: {}, exhaust: {} };
 		expect(withScenario(job.setup, sheet, { kinds: none, limits: {} })).toEqual(job.setup);
 		const spring = { ...job.setup.kinds.intake.spring!, name: 'Another' };
-		const asked = { ...none, intake: { spring, lift: '10 mm', school: 'seat load' as const } };
+		const asked = { ...none, intake: { spring, lift: '10 mm', method: 'seat-load' as const } };
 		const then = withScenario(job.setup, sheet, { kinds: asked, limits: { bindFloor: '1.2 mm' } });
 		expect(then.kinds.exhaust).toEqual(job.setup.kinds.exhaust);
-		expect(then.kinds.intake).toMatchObject({ spring, aim: { school: 'seat load' } });
+		expect(then.kinds.intake).toMatchObject({ spring, aim: { method: 'seat-load' } });
 		expect(then.limits).toEqual({ ...job.setup.limits, bindFloor: '1.2 mm' });
 	});
 	it('more lift takes from both margins and adds to the open load', () => {
@@ -48,7 +48,7 @@ describe('what if', () => {
 		for (const kind of KINDS) {
 			const { stop, close, watch } = tallied(sheet, kind);
 			const clear = sheet.stations.filter(
-				(station) => station.kind === kind && ['clear', 'not measured'].includes(station.state)
+				(station) => station.kind === kind && ['clear', 'not-measured'].includes(station.state)
 			).length;
 			expect(stop + close + watch + clear).toBe(8);
 		}

@@ -1,40 +1,43 @@
 /** What a question of "what if" changes, and what a sheet comes to in a few figures. */
 import { KINDS, type Kind } from '../station/layout.ts';
-import type { School } from '../target-height/target.ts';
+import type { TargetMethod } from '../target-height/target.ts';
 import { lengthText, loadText } from '../units/display.ts';
 import { lengthOf, mm, type Millimetres, type Newtons } from '../units/quantity.ts';
 import { USUAL_CUSHION } from '../figures/valve-kind.ts';
 import type { KindSetup, Limits, Setup } from '../document/schema.ts';
 import type { Sheet } from '../evaluation/sheet.ts';
-import type { KindSheet } from '../figures/sheet.ts';
+import type { KindSheet } from '../figures/kind.ts';
 
 /** Parts with this valve lift; a lobe's lift is changed so that its ratio gives it. */
 export function withLift(parts: KindSetup, valve: string): KindSetup {
 	const { lift } = parts;
 	if (lift?.sort !== 'lobe')
-		return { ...parts, lift: { ...lift, sort: 'valve', valve, source: lift?.source ?? 'told' } };
+		return {
+			...parts,
+			lift: { ...lift, sort: 'valve', valve, source: lift?.source ?? 'customer' }
+		};
 	return { ...parts, lift: { ...lift, lobe: `${(lengthOf(valve) / lift.ratio).toFixed(6)} mm` } };
 }
 
-/** A school's aim with the figure that the present set-up implies for it. */
-export function aimAs(school: School, now: KindSheet, parts: KindSetup): KindSetup['aim'] {
-	if (parts.aim.school === school) return parts.aim;
+/** A method's aim with the figure that the present set-up implies for it. */
+export function aimAs(method: TargetMethod, now: KindSheet, parts: KindSetup): KindSetup['aim'] {
+	if (parts.aim.method === method) return parts.aim;
 	const { curve, lift, target } = now;
 	const height = target.height;
 	const seat = curve && height !== null ? curve.load(height) : null;
 	const open = curve && lift && height !== null ? curve.load(mm(height - lift.net)) : null;
 	const card = parts.spring?.seat.load ?? '0 N';
-	switch (school) {
-		case 'card height':
-			return { school };
-		case 'bind cushion':
-			return { school, cushion: lengthText(USUAL_CUSHION, 'in') };
-		case 'seat load':
-			return { school, load: seat === null ? card : loadText(seat, 'N') };
-		case 'open load':
-			return { school, load: open === null ? card : loadText(open, 'N') };
-		case 'as it stands':
-			return { school, leastSeatLoad: card };
+	switch (method) {
+		case 'card-height':
+			return { method };
+		case 'bind-cushion':
+			return { method, cushion: lengthText(USUAL_CUSHION, 'in') };
+		case 'seat-load':
+			return { method, load: seat === null ? card : loadText(seat, 'N') };
+		case 'open-load':
+			return { method, load: open === null ? card : loadText(open, 'N') };
+		case 'as-it-stands':
+			return { method, minSeatLoad: card };
 	}
 }
 
@@ -42,7 +45,7 @@ export function aimAs(school: School, now: KindSheet, parts: KindSetup): KindSet
 export interface KindChange {
 	readonly spring?: KindSetup['spring'];
 	readonly lift?: string;
-	readonly school?: School;
+	readonly method?: TargetMethod;
 }
 
 export interface Scenario {
@@ -53,7 +56,7 @@ export interface Scenario {
 /**
  * The set-up with what is asked laid on.
  *
- * @param now the sheet of the set-up as it is, by which an aim of another school gets its figure
+ * @param now the sheet of the set-up as it is, by which an aim of another method gets its figure
  */
 export function withScenario(
 	setup: Setup,
@@ -62,10 +65,10 @@ export function withScenario(
 ): Setup {
 	const kinds = { ...setup.kinds };
 	for (const kind of KINDS) {
-		const { spring, lift, school } = changes[kind];
+		const { spring, lift, method } = changes[kind];
 		if (spring) kinds[kind] = { ...kinds[kind], spring };
 		if (lift !== undefined) kinds[kind] = withLift(kinds[kind], lift);
-		if (school) kinds[kind] = { ...kinds[kind], aim: aimAs(school, now.kinds[kind], kinds[kind]) };
+		if (method) kinds[kind] = { ...kinds[kind], aim: aimAs(method, now.kinds[kind], kinds[kind]) };
 	}
 	return { ...setup, kinds, limits: { ...setup.limits, ...limits } };
 }
@@ -97,7 +100,7 @@ export function tallied({ stations }: Sheet, kind: Kind): Tally {
 		bind: least(own.map(({ figures }) => figures.bindMargin.figure)),
 		seal: least(own.map(({ figures }) => figures.sealClearance.figure)),
 		stop: count('stop'),
-		close: count('too close'),
+		close: count('inconclusive'),
 		watch: count('watch')
 	};
 }

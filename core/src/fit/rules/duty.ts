@@ -1,25 +1,59 @@
 /** Whether the parts suit what they will do and what they have done: F18, F19, F21 to F23, F25. */
-import { loadOf, toComparisonStep } from '../../units/quantity.ts';
-import { ofLoad, say } from '../../units/phrase.ts';
-import { given, passes, trips, tripsIf, type Rule } from '../rule.ts';
+import { loadOf, toComparisonStep, type Newtons } from '../../units/quantity.ts';
+import type { KindSetup, Setup } from '../../document/schema.ts';
+import type { LifterType, SpringBuild } from '../../part/types.ts';
+import { message } from '../../message/message.ts';
+import { given, passes, fails, failsIf, type Rule } from '../rule.ts';
+
+declare module '../../message/message.ts' {
+	interface Messages {
+		'fit.lifter-load': { readonly open: Newtons; readonly max: Newtons };
+		'fit.lifter-type': { readonly type: LifterType; readonly lifters: Setup['lifters'] };
+		'fit.lash-given': { readonly lifters: Setup['lifters'] };
+		'fit.no-lash': { readonly lifters: Setup['lifters'] };
+		'fit.springs-new-and-used': null;
+		'fit.spring-batches-mixed': { readonly spring: string; readonly batches: readonly string[] };
+		'fit.spring-batches': {
+			readonly condition: 'new' | 'used';
+			readonly batches: readonly string[];
+		};
+		'fit.spring-build': { readonly build: SpringBuild };
+		'fit.single-spring': {
+			readonly build: SpringBuild;
+			readonly load: Newtons;
+			readonly speed: number;
+			readonly maxLoad: Newtons;
+			readonly maxSpeed: number;
+		};
+		'fit.no-long-duty': null;
+		'fit.long-duty': { readonly insert: SeatInsert; readonly facing: 'hard' | 'plain' };
+		'fit.new-not-required': null;
+		'fit.new-required': { readonly reused: readonly Reusable[] };
+		'fit.new-fitted': null;
+		'fit.springs-new': null;
+		'fit.springs-used-not-allowed': null;
+		'fit.springs-retested': null;
+		'fit.springs-not-retested': null;
+	}
+}
+type SeatInsert = NonNullable<NonNullable<Setup['head']>['seatInsert']>;
+type Reusable = NonNullable<KindSetup['reused']>[number];
 
 const lifterLoad: Rule = {
 	id: 'F18',
-	title: 'Load on the lifter',
 	severity: 'watch',
-	why: 'Above what its type stands, a lifter’s face, roller or axle wears and fails.',
-	mends: ['lifter', 'spring'],
+	fixableBy: ['lifter', 'spring'],
 	check: ({ parts, openLoad }) =>
 		given(
 			{
-				'open load': openLoad,
-				'greatest load of the lifter': parts.lifter?.greatestOpenLoad ?? parts.greatestOpenLoad
+				'open-load': openLoad,
+				'lifter.max-load': parts.lifter?.maxOpenLoad ?? parts.maxOpenLoad
 			},
 			(all) => {
-				const most = loadOf(all['greatest load of the lifter']);
-				return tripsIf(
-					toComparisonStep(all['open load'] - most, 'load') > 0,
-					say`open load ${ofLoad(all['open load'])}, lifter ${ofLoad(most)}`
+				const most = loadOf(all['lifter.max-load']);
+				return failsIf(
+					toComparisonStep(all['open-load'] - most, 'load') > 0,
+					message('fit.lifter-load', { open: all['open-load'], max: most })
 				);
 			}
 		)
@@ -27,33 +61,30 @@ const lifterLoad: Rule = {
 
 const lashForLifters: Rule = {
 	id: 'F19',
-	title: 'Lash for these lifters',
 	severity: 'watch',
-	why: 'Solid lifters need a lash figure; hydraulic ones take up their own and want none.',
-	mends: [],
+	fixableBy: [],
 	check: ({ parts, setup }) => {
-		const lash = parts.lash ? 'a lash figure' : 'no lash figure';
+		const { lifters } = setup;
 		const type = parts.lifter?.type;
-		if (type && type.startsWith(setup.lifters) === false) {
-			return trips([`${type} lifter on a job with ${setup.lifters} lifters`]);
-		}
-		return tripsIf((setup.lifters === 'solid') !== (parts.lash !== undefined), [
-			`${setup.lifters} lifters, ${lash}`
-		]);
+		if (type && !type.startsWith(lifters))
+			return fails(message('fit.lifter-type', { type, lifters }));
+		const hasLash = parts.lash !== undefined;
+		return failsIf(
+			(lifters === 'solid') !== hasLash,
+			message(hasLash ? 'fit.lash-given' : 'fit.no-lash', { lifters })
+		);
 	}
 };
 
 const oneBatch: Rule = {
 	id: 'F21',
-	title: 'Springs of one batch and age',
 	severity: 'watch',
-	why: 'Springs of mixed batches, or new beside used, give mixed loads in one head.',
-	mends: [],
+	fixableBy: [],
 	check: ({ springsOfHead }) =>
 		given(
 			{
-				'a spring': springsOfHead.length > 0 ? true : undefined,
-				'batch of the springs': springsOfHead.every(({ batch }) => batch) ? true : undefined
+				spring: springsOfHead.length > 0 ? true : undefined,
+				'spring.batch': springsOfHead.every(({ batch }) => batch) ? true : undefined
 			},
 			() => {
 				const used = new Set(springsOfHead.map((spring) => spring.used));
@@ -62,10 +93,16 @@ const oneBatch: Rule = {
 					batches.set(name, (batches.get(name) ?? new Set()).add(batch!));
 				}
 				const mixed = [...batches].find(([, of]) => of.size > 1);
-				if (used.size > 1) return trips(['new and used springs in one head']);
-				if (mixed) return trips([`${mixed[0]}: batches ${[...mixed[1]].join(' and ')}`]);
+				if (used.size > 1) return fails(message('fit.springs-new-and-used'));
+				if (mixed)
+					return fails(
+						message('fit.spring-batches-mixed', { spring: mixed[0], batches: [...mixed[1]] })
+					);
 				return passes(
-					`${used.has(true) ? 'used' : 'new'}, ${[...batches].map(([, of]) => `batch ${[...of].join()}`).join(', ')}`
+					message('fit.spring-batches', {
+						condition: used.has(true) ? 'used' : 'new',
+						batches: [...batches].flatMap(([, of]) => [...of])
+					})
 				);
 			}
 		)
@@ -73,47 +110,48 @@ const oneBatch: Rule = {
 
 const singleSpring: Rule = {
 	id: 'F22',
-	title: 'A single spring',
 	severity: 'note',
-	why: 'There is no second coil to hold the valve if this one breaks.',
-	mends: ['spring'],
+	fixableBy: ['spring'],
 	check: ({ parts, openLoad, setup }) =>
-		given({ 'build of the spring': parts.spring?.build }, (spring) => {
-			const build = spring['build of the spring'];
-			if (/dual|triple/.test(build)) return passes(`${build} spring`);
-			return given(
-				{ 'open load': openLoad, 'highest engine speed': setup.use.engineSpeed },
-				(all) => {
-					const { singleLoad, singleSpeed } = setup.limits.fit;
-					const load = loadOf(singleLoad);
-					return tripsIf(
-						toComparisonStep(all['open load'] - load, 'load') > 0 ||
-							all['highest engine speed'] > singleSpeed,
-						say`${build} spring at ${ofLoad(all['open load'])} and ${all['highest engine speed']} rpm; remarked on above ${ofLoad(load)} or ${singleSpeed} rpm`
-					);
-				}
-			);
+		given({ 'spring.build': parts.spring?.build }, (spring) => {
+			const build = spring['spring.build'];
+			if (/dual|triple/.test(build)) return passes(message('fit.spring-build', { build }));
+			return given({ 'open-load': openLoad, 'engine-speed': setup.use.engineSpeed }, (all) => {
+				const { singleSpringMaxLoad, singleSpringMaxRpm } = setup.limits.fit;
+				const load = loadOf(singleSpringMaxLoad);
+				return failsIf(
+					toComparisonStep(all['open-load'] - load, 'load') > 0 ||
+						all['engine-speed'] > singleSpringMaxRpm,
+					message('fit.single-spring', {
+						build,
+						load: all['open-load'],
+						speed: all['engine-speed'],
+						maxLoad: load,
+						maxSpeed: singleSpringMaxRpm
+					})
+				);
+			});
 		})
 };
 
 const softSeat: Rule = {
 	id: 'F23',
-	title: 'Seat insert for long duty',
 	severity: 'watch',
-	why: 'A hard-faced valve beats a soft bronze-type seat down when it works for hours on end.',
-	mends: ['valve'],
+	fixableBy: ['valve'],
 	check: ({ parts, setup }) => {
-		if (!setup.use.longDuty) return passes('no long duty');
+		if (!setup.use.longDuty) return passes(message('fit.no-long-duty'));
 		return given(
 			{
-				'seat insert': setup.head?.seatInsert,
-				'whether the valve is hard-faced': parts.valve?.hardFaced
+				'head.seat-insert': setup.head?.seatInsert,
+				'valve.facing': parts.valve?.hardFaced
 			},
 			(all) => {
-				const facing = all['whether the valve is hard-faced'] ? 'hard-faced' : 'plain';
-				return tripsIf(all['seat insert'] === 'soft bronze' && facing === 'hard-faced', [
-					`${all['seat insert']} seat, ${facing} valve, long duty`
-				]);
+				const insert = all['head.seat-insert'];
+				const facing = all['valve.facing'] ? 'hard' : 'plain';
+				return failsIf(
+					insert === 'soft-bronze' && facing === 'hard',
+					message('fit.long-duty', { insert, facing })
+				);
 			}
 		);
 	}
@@ -121,33 +159,29 @@ const softSeat: Rule = {
 
 const newWhereAsked: Rule = {
 	id: 'F25',
-	title: 'New seals and locks where asked',
 	severity: 'watch',
-	why: 'The spring set’s maker wants new seals and locks: worn ones leak and let go.',
-	mends: [],
+	fixableBy: [],
 	check: ({ parts }) =>
-		given({ 'whether the spring set asks for new': parts.spring?.asksNew }, (all) => {
+		given({ 'spring.requires-new': parts.spring?.requiresNew }, (all) => {
 			const old = (parts.reused ?? []).filter((part) => part !== 'spring');
-			if (!all['whether the spring set asks for new']) return passes('the set does not ask');
-			return tripsIf(old.length > 0, [
-				`the set asks for new, ${old.length > 0 ? `${old.join(' and ')} reused` : 'seals and locks new'}`
-			]);
+			if (!all['spring.requires-new']) return passes(message('fit.new-not-required'));
+			return old.length > 0
+				? fails(message('fit.new-required', { reused: old }))
+				: passes(message('fit.new-fitted'));
 		})
 };
 
 const usedSprings: Rule = {
 	id: 'F27',
-	title: 'Used springs',
 	severity: 'watch',
-	why: 'A spring that has run has lost load and life, and how much of each does not show on it.',
-	mends: ['spring'],
+	fixableBy: ['spring'],
 	check: ({ parts, setup }) => {
-		if (!parts.reused?.includes('spring')) return passes('new springs');
+		if (!parts.reused?.includes('spring')) return passes(message('fit.springs-new'));
 		if (setup.policies?.usedSprings !== 'retested')
-			return trips(['used springs; this job fits none']);
-		return tripsIf(parts.spring?.tested === undefined, [
-			`used springs, ${parts.spring?.tested ? 'retested' : 'to be retested, and not tested yet'}`
-		]);
+			return fails(message('fit.springs-used-not-allowed'));
+		return parts.spring?.tested
+			? passes(message('fit.springs-retested'))
+			: fails(message('fit.springs-not-retested'));
 	}
 };
 

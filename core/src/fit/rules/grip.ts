@@ -1,39 +1,105 @@
 /** How stem, locks, retainer and lash cap hold each other: F1 to F10, and F17. */
-import { lengthOf, loadOf, mm, toComparisonStep, type Millimetres } from '../../units/quantity.ts';
-import { joined, ofLength, ofLoad, say, type Phrase } from '../../units/phrase.ts';
-import { given, passes, trips, tripsIf, type FitContext, type Rule } from '../rule.ts';
+import {
+	lengthOf,
+	loadOf,
+	mm,
+	toComparisonStep,
+	type Millimetres,
+	type Newtons
+} from '../../units/quantity.ts';
+import type { Groove, Metal, RockerNose, ValveTip } from '../../part/types.ts';
+import { message } from '../../message/message.ts';
+import { given, passes, fails, failsIf, type FitContext, type Rule } from '../rule.ts';
+
+declare module '../../message/message.ts' {
+	interface Messages {
+		'fit.stems': {
+			readonly stems: readonly { readonly of: StemPart; readonly stem: Millimetres }[];
+			readonly tolerance: Millimetres;
+		};
+		'fit.bead': { readonly bead: Groove; readonly groove: Groove };
+		'fit.angles': { readonly locks: number; readonly retainer: number };
+		'fit.no-lash-cap': null;
+		'fit.cap-on-tip': { readonly material: Metal; readonly tip: ValveTip };
+		'fit.valve-tip': { readonly tip: ValveTip };
+		'fit.wafer-held': null;
+		'fit.wafer-not-held': null;
+		'fit.valve-material': { readonly material: Metal };
+		'fit.titanium-capped': null;
+		'fit.titanium-uncapped': { readonly tip: ValveTip };
+		'fit.tip-length': {
+			readonly tip: Millimetres;
+			readonly locks: 'recess' | 'captive';
+			readonly min: Millimetres;
+			readonly max: Millimetres;
+		};
+		'fit.cap-without-recess': null;
+		'fit.captive-see-f8': null;
+		'fit.not-captive': null;
+		'fit.groove': { readonly groove: Groove };
+		'fit.square-groove': { readonly load: Newtons; readonly max: Newtons };
+		'fit.makers': {
+			readonly makers: readonly {
+				readonly of: 'retainer' | 'locks' | 'lash-cap';
+				readonly maker: string;
+			}[];
+		};
+		'fit.not-ground': null;
+		'fit.retainer-ground': {
+			readonly ground: Millimetres;
+			/** Of the whole retainer, where it is known. */
+			readonly height: Millimetres | null;
+		};
+		'fit.locks-new': null;
+		'fit.locks-inspected': null;
+		'fit.locks-used-not-allowed': null;
+		'fit.no-rocker': null;
+		'fit.rocker-nose': { readonly nose: RockerNose };
+		'fit.rail-with-cap': null;
+		'fit.rail-tip': { readonly tip: Millimetres; readonly min: Millimetres };
+	}
+}
+
+/** What a stem diameter is of, by what was asked for. */
+const STEM_OF = {
+	'valve.stem': 'valve',
+	'locks.stem': 'locks',
+	'seal.stem': 'seal',
+	'guide.stem': 'guide',
+	'lash-cap.stem': 'lash-cap'
+} as const;
+export type StemPart = (typeof STEM_OF)[keyof typeof STEM_OF];
+const MADE = {
+	'retainer.maker': 'retainer',
+	'locks.maker': 'locks',
+	'lash-cap.maker': 'lash-cap'
+} as const;
 
 const isTitanium = (context: FitContext) => context.parts.valve?.material === 'titanium';
 
 const stemsMatch: Rule = {
 	id: 'F1',
-	title: 'One stem diameter',
 	severity: 'stop',
-	why: 'Locks of another size do not grip, and a seal or guide of another size leaks or seizes.',
-	mends: ['locks', 'seal', 'valve'],
+	fixableBy: ['locks', 'seal', 'valve'],
 	check: ({ parts, setup }) => {
 		const stems = {
-			'stem of the valve': parts.valve?.stem,
-			'stem of the locks': parts.locks?.stem,
-			'stem of the seal': parts.seal?.stem,
-			...(parts.pocket?.guide && { 'stem of the guide': parts.pocket.guide }),
-			...(parts.lashCap && { 'stem of the lash cap': parts.lashCap.stem })
+			'valve.stem': parts.valve?.stem,
+			'locks.stem': parts.locks?.stem,
+			'seal.stem': parts.seal?.stem,
+			...(parts.pocket?.guide && { 'guide.stem': parts.pocket.guide }),
+			...(parts.lashCap && { 'lash-cap.stem': parts.lashCap.stem })
 		};
 		return given(stems, (all) => {
-			const named = Object.entries(all).map(([name, text]) => ({
-				name: name.replace(/^stem of the /, ''),
+			const named = Object.entries(all).map(([input, text]) => ({
+				of: STEM_OF[input as keyof typeof STEM_OF],
 				stem: lengthOf(text as string)
 			}));
 			const spread =
 				Math.max(...named.map(({ stem }) => stem)) - Math.min(...named.map(({ stem }) => stem));
-			const compared = joined(
-				named.map(({ name, stem }) => say`${name} ${ofLength(stem)}`),
-				', '
-			);
 			const match = lengthOf(setup.limits.fit.stemMatch);
-			return tripsIf(
+			return failsIf(
 				toComparisonStep(spread - match, 'length') > 0,
-				say`${compared}; alike within ${ofLength(match)}`
+				message('fit.stems', { stems: named, tolerance: match })
 			);
 		});
 	}
@@ -41,50 +107,42 @@ const stemsMatch: Rule = {
 
 const beadMatches: Rule = {
 	id: 'F2',
-	title: 'Lock bead and stem groove',
 	severity: 'stop',
-	why: 'A bead of another shape sits on an edge of the groove and lets go.',
-	mends: ['locks', 'valve'],
+	fixableBy: ['locks', 'valve'],
 	check: ({ parts }) =>
-		given(
-			{ 'bead of the locks': parts.locks?.bead, 'groove of the valve': parts.valve?.groove },
-			(all) =>
-				tripsIf(all['bead of the locks'] !== all['groove of the valve'], [
-					`locks ${all['bead of the locks']}, stem ${all['groove of the valve']}`
-				])
+		given({ 'locks.bead': parts.locks?.bead, 'valve.groove': parts.valve?.groove }, (all) =>
+			failsIf(
+				all['locks.bead'] !== all['valve.groove'],
+				message('fit.bead', { bead: all['locks.bead'], groove: all['valve.groove'] })
+			)
 		)
 };
 
 const anglesMatch: Rule = {
 	id: 'F3',
-	title: 'Taper angles',
 	severity: 'stop',
-	why: 'Locks of another taper touch the retainer on a ring only, and pull through.',
-	mends: ['locks', 'retainer'],
+	fixableBy: ['locks', 'retainer'],
 	check: ({ parts }) =>
-		given(
-			{ 'angle of the locks': parts.locks?.angle, 'angle of the retainer': parts.retainer?.angle },
-			(all) =>
-				tripsIf(all['angle of the locks'] !== all['angle of the retainer'], [
-					`locks ${all['angle of the locks']}°, retainer ${all['angle of the retainer']}°`
-				])
+		given({ 'locks.angle': parts.locks?.angle, 'retainer.angle': parts.retainer?.angle }, (all) =>
+			failsIf(
+				all['locks.angle'] !== all['retainer.angle'],
+				message('fit.angles', { locks: all['locks.angle'], retainer: all['retainer.angle'] })
+			)
 		)
 };
 
 const capOnWafer: Rule = {
 	id: 'F4',
-	title: 'Lash cap on a wafer tip',
 	severity: 'stop',
-	why: 'The cap rocks on the wafer let into a titanium tip and works it loose.',
-	mends: ['valve'],
+	fixableBy: ['valve'],
 	check: ({ parts }) => {
-		if (!parts.lashCap) return passes('no lash cap');
+		if (!parts.lashCap) return passes(message('fit.no-lash-cap'));
 		return given(
-			{ 'material of the valve': parts.valve?.material, 'tip of the valve': parts.valve?.tip },
+			{ 'valve.material': parts.valve?.material, 'valve.tip': parts.valve?.tip },
 			(all) =>
-				tripsIf(
-					all['material of the valve'] === 'titanium' && all['tip of the valve'] === 'wafer',
-					[`${all['material of the valve']} valve, ${all['tip of the valve']} tip, lash cap`]
+				failsIf(
+					all['valve.material'] === 'titanium' && all['valve.tip'] === 'wafer',
+					message('fit.cap-on-tip', { material: all['valve.material'], tip: all['valve.tip'] })
 				)
 		);
 	}
@@ -92,35 +150,34 @@ const capOnWafer: Rule = {
 
 const waferHeld: Rule = {
 	id: 'F5',
-	title: 'Locks for a wafer tip',
 	severity: 'watch',
-	why: 'A wafer wants locks that reach up and hold the tip; ordinary ones leave it to itself.',
-	mends: ['locks'],
+	fixableBy: ['locks'],
 	check: ({ parts }) =>
-		given({ 'tip of the valve': parts.valve?.tip }, (all) => {
-			if (all['tip of the valve'] !== 'wafer') return passes(`${all['tip of the valve']} tip`);
-			return given({ 'whether the locks hold the tip': parts.locks?.holdsTip }, (locks) =>
-				tripsIf(!locks['whether the locks hold the tip'], [
-					`wafer tip, locks ${locks['whether the locks hold the tip'] ? 'that hold the tip' : 'that end below it'}`
-				])
+		given({ 'valve.tip': parts.valve?.tip }, (all) => {
+			if (all['valve.tip'] !== 'wafer')
+				return passes(message('fit.valve-tip', { tip: all['valve.tip'] }));
+			return given({ 'locks.holds-tip': parts.locks?.holdsTip }, (locks) =>
+				locks['locks.holds-tip']
+					? passes(message('fit.wafer-held'))
+					: fails(message('fit.wafer-not-held'))
 			);
 		})
 };
 
 const bareTitanium: Rule = {
 	id: 'F6',
-	title: 'Bare titanium tip',
 	severity: 'stop',
-	why: 'A bare titanium tip wears away at once, the locks go and the valve drops.',
-	mends: ['lashCap', 'valve'],
+	fixableBy: ['lashCap', 'valve'],
 	check: (context) =>
-		given({ 'material of the valve': context.parts.valve?.material }, (all) => {
-			if (!isTitanium(context)) return passes(`${all['material of the valve']} valve`);
-			if (context.parts.lashCap) return passes('titanium valve, lash cap');
-			return given({ 'tip of the valve': context.parts.valve?.tip }, (valve) =>
-				tripsIf(valve['tip of the valve'] !== 'wafer', [
-					`titanium valve, ${valve['tip of the valve']} tip, no lash cap`
-				])
+		given({ 'valve.material': context.parts.valve?.material }, (all) => {
+			if (!isTitanium(context))
+				return passes(message('fit.valve-material', { material: all['valve.material'] }));
+			if (context.parts.lashCap) return passes(message('fit.titanium-capped'));
+			return given({ 'valve.tip': context.parts.valve?.tip }, (valve) =>
+				failsIf(
+					valve['valve.tip'] !== 'wafer',
+					message('fit.titanium-uncapped', { tip: valve['valve.tip'] })
+				)
 			);
 		})
 };
@@ -128,18 +185,18 @@ const bareTitanium: Rule = {
 function tipWindow({ parts }: FitContext, seat: 'recess' | 'captive') {
 	return given(
 		{
-			'tip length of the valve': parts.valve?.tipLength,
-			'least tip length of the locks': parts.locks?.leastTip,
-			'greatest tip length of the locks': parts.locks?.mostTip
+			'valve.tip-length': parts.valve?.tipLength,
+			'locks.min-tip': parts.locks?.minTip,
+			'locks.max-tip': parts.locks?.maxTip
 		},
 		(all) => {
-			const tip = lengthOf(all['tip length of the valve']);
-			const least = lengthOf(all['least tip length of the locks']);
-			const most = lengthOf(all['greatest tip length of the locks']);
+			const tip = lengthOf(all['valve.tip-length']);
+			const least = lengthOf(all['locks.min-tip']);
+			const most = lengthOf(all['locks.max-tip']);
 			const outside = (a: Millimetres, b: Millimetres) => toComparisonStep(mm(a - b), 'length') > 0;
-			return tripsIf(
+			return failsIf(
 				outside(least, tip) || outside(tip, most),
-				say`tip length ${ofLength(tip)}, ${seat === 'captive' ? 'captive locks' : 'locks'} ${ofLength(least)} to ${ofLength(most)}`
+				message('fit.tip-length', { tip, locks: seat, min: least, max: most })
 			);
 		}
 	);
@@ -147,52 +204,48 @@ function tipWindow({ parts }: FitContext, seat: 'recess' | 'captive') {
 
 const capNeedsRecess: Rule = {
 	id: 'F7',
-	title: 'Lash cap on its locks',
 	severity: 'stop',
-	why: 'A cap must bear on the stem: on locks without a recess it pushes them out of the retainer.',
-	mends: ['locks'],
+	fixableBy: ['locks'],
 	check: (context) => {
 		const { locks, lashCap } = context.parts;
-		if (!lashCap) return passes('no lash cap');
-		return given({ 'how the locks take a lash cap': locks?.capSeat }, (all) => {
-			const seat = all['how the locks take a lash cap'];
-			if (seat === 'none') return trips(['lash cap, locks without a recess']);
-			return seat === 'captive' ? passes('captive locks: see F8') : tipWindow(context, 'recess');
+		if (!lashCap) return passes(message('fit.no-lash-cap'));
+		return given({ 'locks.cap-recess': locks?.capSeat }, (all) => {
+			const seat = all['locks.cap-recess'];
+			if (seat === 'none') return fails(message('fit.cap-without-recess'));
+			return seat === 'captive'
+				? passes(message('fit.captive-see-f8'))
+				: tipWindow(context, 'recess');
 		});
 	}
 };
 
 const captiveTip: Rule = {
 	id: 'F8',
-	title: 'Tip length for captive locks',
 	severity: 'stop',
-	why: 'Too long a tip leaves the cap loose, too short a one hangs it on the locks.',
-	mends: ['locks', 'valve'],
+	fixableBy: ['locks', 'valve'],
 	check: (context) => {
 		const { locks } = context.parts;
-		return given({ 'how the locks take a lash cap': locks?.capSeat }, (all) =>
-			all['how the locks take a lash cap'] === 'captive'
+		return given({ 'locks.cap-recess': locks?.capSeat }, (all) =>
+			all['locks.cap-recess'] === 'captive'
 				? tipWindow(context, 'captive')
-				: passes('locks not captive')
+				: passes(message('fit.not-captive'))
 		);
 	}
 };
 
 const roundForLoad: Rule = {
 	id: 'F9',
-	title: 'Groove for high loads',
 	severity: 'note',
-	why: 'A square groove has a sharp corner where a crack can start; a round one is kinder.',
-	mends: ['valve'],
+	fixableBy: ['valve'],
 	check: ({ parts, openLoad, setup }) =>
-		given({ 'groove of the valve': parts.valve?.groove }, (valve) => {
-			const groove = valve['groove of the valve'];
-			if (groove !== 'square') return passes(`${groove} groove`);
-			return given({ 'open load': openLoad }, (all) => {
+		given({ 'valve.groove': parts.valve?.groove }, (valve) => {
+			const groove = valve['valve.groove'];
+			if (groove !== 'square') return passes(message('fit.groove', { groove }));
+			return given({ 'open-load': openLoad }, (all) => {
 				const limit = loadOf(setup.limits.fit.highLoad);
-				return tripsIf(
-					toComparisonStep(all['open load'] - limit, 'load') > 0,
-					say`square groove, open load ${ofLoad(all['open load'])}, high above ${ofLoad(limit)}`
+				return failsIf(
+					toComparisonStep(all['open-load'] - limit, 'load') > 0,
+					message('fit.square-groove', { load: all['open-load'], max: limit })
 				);
 			});
 		})
@@ -200,78 +253,69 @@ const roundForLoad: Rule = {
 
 const oneMaker: Rule = {
 	id: 'F10',
-	title: 'One maker for the grip',
 	severity: 'watch',
-	why: 'Retainer, locks and cap of one maker are made to each other’s tolerances; mixed ones are not.',
-	mends: ['locks', 'retainer', 'lashCap'],
+	fixableBy: ['locks', 'retainer', 'lashCap'],
 	check: ({ parts }) =>
 		given(
 			{
-				'maker of the retainer': parts.retainer?.maker,
-				'maker of the locks': parts.locks?.maker,
-				...(parts.lashCap && { 'maker of the lash cap': parts.lashCap.maker })
+				'retainer.maker': parts.retainer?.maker,
+				'locks.maker': parts.locks?.maker,
+				...(parts.lashCap && { 'lash-cap.maker': parts.lashCap.maker })
 			},
 			(all) => {
-				const makers: Phrase = joined(
-					Object.entries(all).map(([name, maker]) => [
-						`${name.replace('maker of the ', '')} ${maker as string}`
-					]),
-					', '
+				const makers = Object.entries(all).map(([input, maker]) => ({
+					of: MADE[input as keyof typeof MADE],
+					maker: maker as string
+				}));
+				return failsIf(
+					new Set(makers.map(({ maker }) => maker)).size > 1,
+					message('fit.makers', { makers })
 				);
-				return tripsIf(new Set(Object.values(all)).size > 1, makers);
 			}
 		)
 };
 
 const groundRetainer: Rule = {
 	id: 'F26',
-	title: 'Ground retainer',
 	severity: 'watch',
-	why: 'Grinding thins a part that stands under thousands of newtons: its maker’s approval is needed.',
-	mends: ['retainer'],
+	fixableBy: ['retainer'],
 	check: ({ parts }) => {
 		const { retainer } = parts;
 		const ground = lengthOf(retainer?.groundOff ?? '0 mm');
-		if (ground === 0) return passes('not ground');
-		const left = retainer!.height
-			? say`${ofLength(mm(lengthOf(retainer!.height) - ground))} of ${ofLength(lengthOf(retainer!.height))} left`
-			: 'what is left is not known';
-		return trips(say`${ofLength(ground)} off its underside, ${left}: maker’s approval needed`);
+		if (ground === 0) return passes(message('fit.not-ground'));
+		const height = retainer!.height ? lengthOf(retainer!.height) : null;
+		return fails(message('fit.retainer-ground', { ground, height }));
 	}
 };
 
 const newLocks: Rule = {
 	id: 'F28',
-	title: 'Used locks',
 	severity: 'watch',
-	why: 'Locks that have run have taken the shape of another groove and taper, and may let go.',
-	mends: ['locks'],
+	fixableBy: ['locks'],
 	check: ({ parts, setup }) => {
-		if (!parts.reused?.includes('locks')) return passes('new locks');
-		return setup.policies?.locks === 'inspected and reused'
-			? passes('used locks, inspected: this job’s choice')
-			: trips(['used locks; this job fits new ones only']);
+		if (!parts.reused?.includes('locks')) return passes(message('fit.locks-new'));
+		return setup.policies?.locks === 'inspected-and-reused'
+			? passes(message('fit.locks-inspected'))
+			: fails(message('fit.locks-used-not-allowed'));
 	}
 };
 
 const railTip: Rule = {
 	id: 'F17',
-	title: 'Tip for a rail rocker',
 	severity: 'stop',
-	why: 'A rail rocker is guided by the tip: with a short one, or with a cap, it slips off or strikes the retainer.',
-	mends: ['rocker', 'locks'],
+	fixableBy: ['rocker', 'locks'],
 	check: ({ parts, tipHeight, setup }) => {
-		if (parts.lifter?.type.endsWith('bucket')) return passes('bucket follower, no rocker');
-		return given({ 'nose of the rocker': parts.rocker?.nose }, (rocker) => {
-			if (rocker['nose of the rocker'] !== 'rail') {
-				return passes(`${rocker['nose of the rocker']} rocker`);
+		if (parts.lifter?.type.endsWith('bucket')) return passes(message('fit.no-rocker'));
+		return given({ 'rocker.nose': parts.rocker?.nose }, (rocker) => {
+			if (rocker['rocker.nose'] !== 'rail') {
+				return passes(message('fit.rocker-nose', { nose: rocker['rocker.nose'] }));
 			}
-			if (parts.lashCap) return trips(['rail rocker, lash cap']);
-			return given({ 'tip height measured': tipHeight }, (all) => {
+			if (parts.lashCap) return fails(message('fit.rail-with-cap'));
+			return given({ 'tip-height': tipHeight }, (all) => {
 				const least = lengthOf(setup.limits.fit.railTip);
-				return tripsIf(
-					toComparisonStep(all['tip height measured'] - least, 'length') < 0,
-					say`rail rocker, tip height ${ofLength(all['tip height measured'])}, least ${ofLength(least)}`
+				return failsIf(
+					toComparisonStep(all['tip-height'] - least, 'length') < 0,
+					message('fit.rail-tip', { tip: all['tip-height'], min: least })
 				);
 			});
 		});

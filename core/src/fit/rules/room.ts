@@ -1,22 +1,67 @@
 /** Whether the spring has room where it stands: F11 to F16, F20 and F24. */
 import { lengthOf, mm, toComparisonStep, type Millimetres } from '../../units/quantity.ts';
-import { joined, ofLength, say, type Phrase } from '../../units/phrase.ts';
+import { message, type Message } from '../../message/message.ts';
 import type { SpringCard } from '../../part/schema.ts';
+import type { SpringBuild } from '../../part/types.ts';
+import { waysUp, type WayUp } from '../../spring/way-up.ts';
 import { isShimTooTight, type ShimRoom, type ShimStock } from '../../plan/shim.ts';
-import { given, passes, trips, tripsIf, type Check, type FitContext, type Rule } from '../rule.ts';
+import { given, passes, fails, failsIf, type Check, type FitContext, type Rule } from '../rule.ts';
+
+declare module '../../message/message.ts' {
+	interface Messages {
+		'fit.room-to-seal': {
+			readonly inside: Millimetres;
+			readonly seal: Millimetres;
+			readonly room: Millimetres;
+			readonly min: Millimetres;
+		};
+		'fit.spring-in-pocket': {
+			readonly outside: Millimetres;
+			readonly within: SpringWithin;
+			readonly withinIs: Millimetres;
+			readonly inside: Millimetres;
+			readonly round: SpringRound;
+			readonly roundIs: Millimetres;
+		};
+		'fit.landing-count': { readonly springs: number; readonly landings: number };
+		'fit.landings': {
+			readonly pairs: readonly { readonly inside: Millimetres; readonly landing: Millimetres }[];
+			readonly max: Millimetres;
+		};
+		'fit.iron-head': null;
+		'fit.aluminium-with-locator': null;
+		'fit.aluminium-bare': null;
+		'fit.aluminium-with-shim': null;
+		'fit.spring-lift': { readonly lift: Millimetres; readonly max: Millimetres };
+		'fit.no-damper': { readonly build: SpringBuild };
+		'fit.damper-removed': null;
+		'fit.way-up': { readonly build: SpringBuild; readonly ways: readonly WayUp[] };
+		'fit.either-way-up': { readonly build: SpringBuild };
+		'fit.no-shims': null;
+		'fit.too-many-shims': { readonly shims: number; readonly max: number };
+		'fit.shim-placed': {
+			readonly inside: Millimetres | null;
+			readonly outside: Millimetres | null;
+			readonly boss: Millimetres | null;
+			readonly pocket: Millimetres | null;
+		};
+	}
+}
+type SpringWithin = 'locator-cup' | 'pocket';
+type SpringRound = 'locator-spigot' | 'guide-boss';
 
 type Coil = NonNullable<SpringCard['outer']>;
 
 /** How many coils stand in each other, by the spring's build. */
 const COILS: Readonly<Record<NonNullable<SpringCard['build']>, number>> = {
 	single: 1,
-	'single with damper': 1,
-	narrowing: 1,
+	'single-with-damper': 1,
+	beehive: 1,
 	conical: 1,
 	dual: 2,
-	'dual with damper': 2,
+	'dual-with-damper': 2,
 	triple: 3,
-	'dual conical': 2
+	'dual-conical': 2
 };
 
 const insideOf = (coil: Coil): Millimetres => mm(lengthOf(coil.outside) - 2 * lengthOf(coil.wire));
@@ -35,15 +80,15 @@ const above = (figure: number, limit: number) => toComparisonStep(figure - limit
 function roomToSeal({ parts }: FitContext, play: Millimetres): Check {
 	return given(
 		{
-			'innermost coil of the spring': innermost(parts.spring),
-			'outside of the seal': parts.seal?.outside
+			'spring.innermost-coil': innermost(parts.spring),
+			'seal.outside': parts.seal?.outside
 		},
 		(all) => {
-			const inside = insideOf(all['innermost coil of the spring']);
-			const seal = lengthOf(all['outside of the seal']);
-			return tripsIf(
+			const inside = insideOf(all['spring.innermost-coil']);
+			const seal = lengthOf(all['seal.outside']);
+			return failsIf(
 				above(play, inside - seal),
-				say`spring inside ${ofLength(inside)}, seal ${ofLength(seal)}: room ${ofLength(mm(inside - seal))}, wanted ${ofLength(play)}`
+				message('fit.room-to-seal', { inside, seal, room: mm(inside - seal), min: play })
 			);
 		}
 	);
@@ -51,46 +96,49 @@ function roomToSeal({ parts }: FitContext, play: Millimetres): Check {
 
 const innerToSeal: Rule = {
 	id: 'F11',
-	title: 'Inner spring round the seal',
 	severity: 'stop',
-	why: 'An inner spring that touches the seal hangs on it and binds; springs and rocker bolts break.',
-	mends: ['seal', 'spring'],
-	check: (context) => roomToSeal(context, lengthOf(context.setup.limits.fit.sealPlay))
+	fixableBy: ['seal', 'spring'],
+	check: (context) => roomToSeal(context, lengthOf(context.setup.limits.fit.sealClearance))
 };
 
 const springInPlace: Rule = {
 	id: 'F12',
-	title: 'Spring in pocket and on locator',
 	severity: 'stop',
-	why: 'A spring that rubs in its pocket or cup, or does not go over the boss, wears and breaks.',
-	mends: ['locator', 'spring'],
+	fixableBy: ['locator', 'spring'],
 	check: ({ parts }) => {
 		const { locator, pocket, spring } = parts;
 		return given(
 			{
-				'build of the spring': spring?.build,
-				'outside of the spring': spring?.outer?.outside,
-				'innermost coil of the spring': innermost(spring),
-				...(locator && { 'how the locator centres': locator.centres }),
-				...(locator?.centres === 'outside' && { 'cup of the locator': locator.cup }),
-				...(locator?.centres === 'inside' && { 'spigot of the locator': locator.spigot }),
-				...(locator?.centres !== 'outside' && { 'diameter of the pocket': pocket?.diameter }),
-				...(locator?.centres !== 'inside' && { 'boss of the guide': pocket?.boss })
+				'spring.build': spring?.build,
+				'spring.outside': spring?.outer?.outside,
+				'spring.innermost-coil': innermost(spring),
+				...(locator && { 'locator.locates-on': locator.locatesOn }),
+				...(locator?.locatesOn === 'outside' && { 'locator.cup': locator.cup }),
+				...(locator?.locatesOn === 'inside' && { 'locator.spigot': locator.spigot }),
+				...(locator?.locatesOn !== 'outside' && { 'pocket.diameter': pocket?.diameter }),
+				...(locator?.locatesOn !== 'inside' && { 'guide.boss': pocket?.boss })
 			},
 			() => {
 				const outside = lengthOf(spring!.outer!.outside);
 				const inside = insideOf(innermost(spring)!);
-				const within: [string, Millimetres] =
-					locator?.centres === 'outside'
-						? ['locator cup', lengthOf(locator.cup!)]
+				const within: [SpringWithin, Millimetres] =
+					locator?.locatesOn === 'outside'
+						? ['locator-cup', lengthOf(locator.cup!)]
 						: ['pocket', lengthOf(pocket!.diameter!)];
-				const round: [string, Millimetres] =
-					locator?.centres === 'inside'
-						? ['locator spigot', lengthOf(locator.spigot!)]
-						: ['guide boss', lengthOf(pocket!.boss!)];
-				return tripsIf(
+				const round: [SpringRound, Millimetres] =
+					locator?.locatesOn === 'inside'
+						? ['locator-spigot', lengthOf(locator.spigot!)]
+						: ['guide-boss', lengthOf(pocket!.boss!)];
+				return failsIf(
 					above(outside, within[1]) || above(round[1], inside),
-					say`spring ${ofLength(outside)} in ${within[0]} ${ofLength(within[1])}; inside ${ofLength(inside)} round ${round[0]} ${ofLength(round[1])}`
+					message('fit.spring-in-pocket', {
+						outside,
+						within: within[0],
+						withinIs: within[1],
+						inside,
+						round: round[0],
+						roundIs: round[1]
+					})
 				);
 			}
 		);
@@ -99,42 +147,33 @@ const springInPlace: Rule = {
 
 const landingsFit: Rule = {
 	id: 'F13',
-	title: 'Retainer landings',
 	severity: 'stop',
-	why: 'A spring without a landing of its own size walks on the retainer and cuts into it.',
-	mends: ['retainer', 'spring'],
+	fixableBy: ['retainer', 'spring'],
 	check: ({ parts, setup }) =>
 		given(
 			{
-				'coils of the spring': coilsOf(parts.spring),
-				'landings of the retainer': parts.retainer?.landings
+				'spring.coils': coilsOf(parts.spring),
+				'retainer.landings': parts.retainer?.landings
 			},
 			(all) => {
-				const coils = all['coils of the spring'];
-				const landings = all['landings of the retainer'].map(lengthOf);
+				const coils = all['spring.coils'];
+				const landings = all['retainer.landings'].map(lengthOf);
 				if (coils.length !== landings.length) {
-					return trips([
-						`${coils.length} ${coils.length === 1 ? 'spring' : 'springs'}, ${landings.length} ${landings.length === 1 ? 'landing' : 'landings'}`
-					]);
+					return fails(
+						message('fit.landing-count', { springs: coils.length, landings: landings.length })
+					);
 				}
-				const play = lengthOf(setup.limits.fit.landingPlay);
+				const play = lengthOf(setup.limits.fit.landingClearance);
 				const top = parts.spring?.topOutside;
 				const pairs = coils.map((coil, i) => ({
 					inside: i === 0 && top ? insideOf({ ...coil, outside: top }) : insideOf(coil),
 					landing: landings[i]!
 				}));
-				const compared: Phrase = joined(
-					pairs.map(
-						({ inside, landing }) =>
-							say`spring inside ${ofLength(inside)} on landing ${ofLength(landing)}`
-					),
-					'; '
-				);
-				return tripsIf(
+				return failsIf(
 					pairs.some(
 						({ inside, landing }) => above(landing, inside) || above(inside - landing, play)
 					),
-					say`${compared}; at most ${ofLength(play)} loose`
+					message('fit.landings', { pairs, max: play })
 				);
 			}
 		)
@@ -142,83 +181,68 @@ const landingsFit: Rule = {
 
 const hardUnderSpring: Rule = {
 	id: 'F14',
-	title: 'Something hard under the spring',
 	severity: 'stop',
-	why: 'A spring that stands on bare aluminium digs in: the height grows and the load goes.',
-	mends: ['locator'],
+	fixableBy: ['locator'],
 	check: ({ parts, setup, shims }) =>
-		given({ 'material of the head': setup.head?.material }, (all) => {
-			if (all['material of the head'] === 'iron') return passes('iron head');
-			if (parts.locator) return passes('aluminium head, locator');
+		given({ 'head.material': setup.head?.material }, (all) => {
+			if (all['head.material'] === 'iron') return passes(message('fit.iron-head'));
+			if (parts.locator) return passes(message('fit.aluminium-with-locator'));
 			const bare = shims.length === 0 || shims.some((stack) => stack.length === 0);
-			return tripsIf(bare, [`aluminium head, no locator, ${bare ? 'no shim' : 'hardened shim'}`]);
+			return bare
+				? fails(message('fit.aluminium-bare'))
+				: passes(message('fit.aluminium-with-shim'));
 		})
 };
 
 const liftOfCard: Rule = {
 	id: 'F15',
-	title: 'Lift that the spring allows',
 	severity: 'stop',
-	why: 'Above its greatest lift a spring is overstressed: it sags, and breaks early.',
-	mends: ['spring'],
+	fixableBy: ['spring'],
 	check: ({ parts, lift }) =>
-		given(
-			{ 'valve lift': lift, 'greatest lift of the spring': parts.spring?.greatestLift },
-			(all) => {
-				const most = lengthOf(all['greatest lift of the spring']);
-				return tripsIf(
-					above(all['valve lift'].worst, most),
-					say`lift ${ofLength(all['valve lift'].worst)}, spring’s greatest ${ofLength(most)}`
-				);
-			}
-		)
+		given({ lift, 'spring.max-lift': parts.spring?.maxLift }, (all) => {
+			const most = lengthOf(all['spring.max-lift']);
+			return failsIf(
+				above(all.lift.worst, most),
+				message('fit.spring-lift', { lift: all.lift.worst, max: most })
+			);
+		})
 };
 
 const damperToSeal: Rule = {
 	id: 'F16',
-	title: 'Flat damper round the seal',
 	severity: 'watch',
-	why: 'A flat damper inside a spring that runs close to the seal unwinds onto it.',
-	mends: ['seal', 'spring'],
+	fixableBy: ['seal', 'spring'],
 	check: (context) =>
-		given({ 'build of the spring': context.parts.spring?.build }, (all) => {
-			const build = all['build of the spring'];
-			if (!build.endsWith('damper')) return passes(`${build} spring, no damper`);
+		given({ 'spring.build': context.parts.spring?.build }, (all) => {
+			const build = all['spring.build'];
+			if (!build.endsWith('damper')) return passes(message('fit.no-damper', { build }));
 			if (context.setup.policies?.damper === 'removed')
-				return trips(['damper removed on this job: more surge, and a coil less friction'], 'note');
-			return roomToSeal(context, lengthOf(context.setup.limits.fit.damperPlay));
+				return fails(message('fit.damper-removed'), 'note');
+			return roomToSeal(context, lengthOf(context.setup.limits.fit.damperClearance));
 		})
 };
 
 const rightWayUp: Rule = {
 	id: 'F20',
-	title: 'Which way up',
 	severity: 'note',
-	why: 'A spring that is not the same at both ends works only one way up.',
-	mends: [],
+	fixableBy: [],
 	check: ({ parts }) =>
-		given({ 'build of the spring': parts.spring?.build }, (all) => {
-			const build = all['build of the spring'];
-			const says = [
-				/conical|narrowing/.test(build) && 'small end and its retainer on top',
-				parts.spring?.progressive && 'close coils down',
-				parts.spring?.markedTop && 'marked end up'
-			].filter((text) => typeof text === 'string');
-			return says.length > 0
-				? trips([`${build} spring: ${says.join(', ')}`])
-				: passes(`${build} spring, the same both ways`);
+		given({ 'spring.build': parts.spring?.build }, (all) => {
+			const build = all['spring.build'];
+			const ways = waysUp(parts.spring);
+			return ways.length > 0
+				? fails(message('fit.way-up', { build, ways }))
+				: passes(message('fit.either-way-up', { build }));
 		})
 };
 
 const shimsFit: Rule = {
 	id: 'F24',
-	title: 'Shims where they lie',
 	severity: 'stop',
-	why: 'A shim that does not go over the boss or into the pocket stands crooked under the spring.',
-	mends: [],
+	fixableBy: [],
 	check: ({ parts, setup, shims }) => {
 		const most = Math.max(0, ...shims.map((stack) => stack.length));
-		if (most === 0) return passes('no shims');
+		if (most === 0) return passes(message('fit.no-shims'));
 		const room = {
 			boss: parts.pocket?.boss ? lengthOf(parts.pocket.boss) : undefined,
 			pocket: parts.pocket?.diameter ? lengthOf(parts.pocket.diameter) : undefined
@@ -236,21 +260,22 @@ const shimsFit: Rule = {
 		const bad = used.find(
 			({ stocked }) => stocked.length > 0 && stocked.every((shim) => isShimTooTight(shim, room))
 		);
-		if (bad) return trips(placed(bad.stocked[0]!, room));
-		const atMost = setup.limits.shimsAtMost;
-		if (most > atMost) return trips([`${most} shims under one spring, at most ${atMost}`], 'watch');
+		if (bad) return fails(placed(bad.stocked[0]!, room));
+		const atMost = setup.limits.maxShims;
+		if (most > atMost)
+			return fails(message('fit.too-many-shims', { shims: most, max: atMost }), 'watch');
 		const isWhole = ({ stocked }: (typeof used)[number]) =>
 			stocked.some(({ inside, outside }) => inside !== undefined && outside !== undefined);
 		const lacking = used.find((one) => !isWhole(one));
 		return given(
 			{
-				'diameter of the pocket': room.pocket,
-				'boss of the guide': room.boss,
-				...(lacking && { [`inside and outside of the ${lacking.text} shim`]: undefined })
+				'pocket.diameter': room.pocket,
+				'guide.boss': room.boss,
+				...(lacking && { 'shim.diameters': undefined })
 			},
 			() =>
 				passes(
-					...placed(
+					placed(
 						used[0]!.stocked.find(({ inside }) => inside !== undefined)!,
 						room
 					)
@@ -259,15 +284,17 @@ const shimsFit: Rule = {
 	}
 };
 
-/** "shim 0.500 to 1.400, boss 0.600, pocket 1.500": whatever of it is known. */
-function placed(
+/** Whatever is known of a shim and of where it lies. */
+const placed = (
 	{ inside, outside }: Pick<ShimStock, 'inside' | 'outside'>,
 	{ boss, pocket }: ShimRoom
-): Phrase {
-	const shown = (length: Millimetres | undefined) =>
-		length === undefined ? '?' : ofLength(length);
-	return say`shim ${shown(inside)} to ${shown(outside)}, boss ${shown(boss)}, pocket ${shown(pocket)}`;
-}
+): Message =>
+	message('fit.shim-placed', {
+		inside: inside ?? null,
+		outside: outside ?? null,
+		boss: boss ?? null,
+		pocket: pocket ?? null
+	});
 
 export const ROOM_RULES: readonly Rule[] = [
 	innerToSeal,

@@ -1,0 +1,54 @@
+/**
+ * Every judged figure of a station, in the order of the sheet. Screens, paper,
+ * PDF, CSV, the command line, signing, what-if and plan read this list: a new
+ * figure is a file of its own, a line here, and its words in the catalogue.
+ */
+import { asBuiltHeight, bareHeight, installedHeight } from './installed-height.ts';
+import { bindMargin } from './bind-margin.ts';
+import type { Figure } from './figure.ts';
+import { headLoad } from './head-load.ts';
+import { lash, preload } from './lash-and-preload.ts';
+import { pistonToValve } from './piston-to-valve.ts';
+import { rockerClearance, tipHeight } from './rocker-and-tip.ts';
+import { sealClearance } from './seal-clearance.ts';
+import { loadLoss, openLoad, seatLoad } from './spring-loads.ts';
+import { vacuum } from './vacuum.ts';
+
+export const FIGURES = {
+	bare: bareHeight,
+	height: installedHeight,
+	seatLoad,
+	openLoad,
+	bindMargin,
+	sealClearance,
+	tipHeight,
+	rocker: rockerClearance,
+	lash,
+	preload,
+	built: asBuiltHeight,
+	piston: pistonToValve,
+	headLoad,
+	loss: loadLoss,
+	vacuum
+} as const satisfies Record<string, Figure>;
+
+export type FigureName = keyof typeof FIGURES;
+/** The judged figures of one station. */
+export type Figures = {
+	readonly [F in FigureName]: ReturnType<(typeof FIGURES)[F]['verdict']>;
+};
+
+export const FIGURE_NAMES = Object.keys(FIGURES) as FigureName[];
+
+/** The columns of the sheet, in order. */
+export const COLUMNS = FIGURE_NAMES.filter((name) => FIGURES[name].isColumn);
+
+/** The figures in the order in which they are told: what breaks engines first. */
+export const TELLING_ORDER: readonly FigureName[] = FIGURE_NAMES.toSorted(
+	(a, b) => Number(isForemost(b)) - Number(isForemost(a))
+);
+
+function isForemost(name: FigureName): boolean {
+	const { isForemost: foremost = false }: Figure = FIGURES[name];
+	return foremost;
+}

@@ -1,0 +1,99 @@
+/** What a server that keeps jobs answers where it does not do what it was asked. */
+import type { FileOf } from './issue.ts';
+import type { Message } from './message.ts';
+
+export interface ServerMessages {
+	'server.unknown': { readonly what: Unknown };
+	'server.no-spring': { readonly tag: string };
+	'server.no-step': { readonly step: string; readonly place: string };
+	'server.no-list': { readonly list: string };
+	'server.no-round': { readonly name: string };
+	'server.no-setting-order': { readonly name: string };
+	'server.no-job-number': { readonly number: string };
+	'server.reading-elsewhere': null;
+	'server.operator-required': null;
+	'server.operator-gone': null;
+	'server.changed-meanwhile': null;
+	'server.not-json': null;
+	'server.too-deep': null;
+	'server.too-many-fields': { readonly max: number };
+	'server.unfit-text': { readonly at: string };
+	'server.too-large': null;
+	'server.broken-off': null;
+	'server.fields': {
+		readonly fields: readonly { readonly path: string; readonly says: Message }[];
+	};
+	'server.database-away': null;
+	'server.database-away-advice': null;
+	'server.disk-full': null;
+	'server.disk-full-advice': null;
+	'server.taken': null;
+	'server.names-nothing': null;
+	'server.cannot-keep': null;
+	'server.id-taken': null;
+	'server.failed': null;
+	'server.failed-advice': null;
+	'server.foreign': null;
+	'server.nothing-to-do': null;
+	'server.would-not-take': null;
+	'server.not-reached': null;
+	'server.still-there': { readonly why: string };
+	'server.not-saved': null;
+	'server.topics-count': { readonly max: number };
+	'server.topic-unknown': { readonly topic: string };
+	'gauge.sends-nothing': null;
+	'entry.count-missing': null;
+	'entry.reason-missing': null;
+	'entry.do-first': { readonly place: string; readonly step: string };
+	'entry.unknown-work': null;
+	'import.choose-file': { readonly what: FileOf };
+	'import.entry-elsewhere': null;
+	'import.something-elsewhere': null;
+	'import.job-there': { readonly number: string };
+	'import.number-taken': { readonly number: string };
+	'import.too-many-parts': { readonly max: number };
+	'import.no-columns': null;
+	'import.no-parts': null;
+	'import.no-figures': null;
+	'import.which-column': null;
+	'import.not-figure': { readonly column: string; readonly read: string };
+	'import.csv': { readonly says: string };
+	'plan.not-newest': null;
+	'plan.before-unknown': null;
+	'plan.built-otherwise': { readonly station: string };
+	'stock.given-back-too-many': { readonly taken: number };
+	'stock.short': { readonly part: string; readonly required: number; readonly stock: number };
+	'stock.which-part': null;
+	'stock.change': null;
+	'stock.change-max': { readonly max: number };
+	'sign.blocked': { readonly place: string };
+	'photo.too-large': null;
+	'photo.not-supported': null;
+	'photo.not-whole': null;
+	'photo.unpacks-too-large': null;
+	'photo.progressive-too-large': null;
+	'photo.enough': { readonly station: string; readonly max: number };
+	'set.not-for-job': null;
+	'set.not-tested': null;
+	'operator.pick': null;
+	'operator.initials-in-use': { readonly initials: string };
+}
+
+/** What was asked for and is not there. */
+export type Unknown =
+	| 'job'
+	| 'part'
+	| 'gauge'
+	| 'engine'
+	| 'set'
+	| 'photo'
+	| 'page'
+	| 'action'
+	| 'sweep'
+	| 'signed-sheet'
+	| 'output';
+
+declare module './message.ts' {
+	// eslint-disable-next-line @typescript-eslint/no-empty-object-type
+	interface Messages extends ServerMessages {}
+}

@@ -1,0 +1,84 @@
+/** Signed sheets of version 1: where they kept the figures that now stand with the others. */
+import type { Sheet } from '../evaluation/sheet.ts';
+import { FIGURE_NAMES, type FigureName } from '../figures/registry.ts';
+import { vacuumOf } from '../units/quantity.ts';
+import type { State, Verdict } from '../verdict/verdict.ts';
+
+/** An on-head load stood there unjudged; what was said of it is among the remarks. */
+const headLoadThen = ({ headLoad }: StationOfVersion1): JudgedThen | null =>
+	headLoad == null ? null : { ...UNJUDGED, figure: headLoad, state: 'clear' };
+
+function vacuumThen({ reached, least }: { reached: string; least: string }): JudgedThen {
+	const state = vacuumOf(reached) >= vacuumOf(least) - 1e-9 ? 'clear' : 'stop';
+	return { ...UNJUDGED, figure: vacuumOf(reached), state };
+}
+const UNJUDGED = { difference: null, uncertainty: 0 } as const;
+
+interface StationOfVersion1 {
+	readonly label: string;
+	readonly figures: Readonly<Partial<Record<FigureName, JudgedThen | null>>>;
+	readonly bareHeight?: JudgedThen | null;
+	readonly built?: JudgedThen | null;
+	readonly loss?: JudgedThen | null;
+	readonly piston?: JudgedThen | null;
+	readonly preload?: JudgedThen | null;
+	readonly headLoad?: number | null;
+	readonly checks?: {
+		readonly vacuum: { readonly reached: string; readonly least: string } | null;
+	};
+}
+type JudgedThen = Pick<Verdict, 'figure' | 'difference' | 'uncertainty'> & {
+	readonly state: string;
+};
+
+const BESIDE = {
+	bare: 'bareHeight',
+	built: 'built',
+	loss: 'loss',
+	piston: 'piston',
+	preload: 'preload'
+} as const;
+const STATES: Readonly<Record<string, State>> = {
+	'not measured': 'not-measured',
+	'too close': 'inconclusive'
+};
+
+/** A state by its code of now. */
+export const stateOfVersion1 = (state: string): State => STATES[state] ?? (state as State);
+
+/** The judged figure of a station of version 1; undefined for one that it did not keep. */
+export function figureOfVersion1(
+	station: StationOfVersion1,
+	name: FigureName
+): JudgedThen | null | undefined {
+	const judged =
+		name in BESIDE ? station[BESIDE[name as keyof typeof BESIDE]] : station.figures[name];
+	if (judged) return { ...judged, state: stateOfVersion1(judged.state) };
+	if (name === 'headLoad' && station.headLoad !== undefined) return headLoadThen(station);
+	if (name === 'vacuum' && station.checks?.vacuum) return vacuumThen(station.checks.vacuum);
+	return judged;
+}
+
+/** Whether every figure that a sheet of version 1 kept is what this program works out, to the last digit. */
+export function hasSameFigures(sheet: Sheet, frozen: object): boolean {
+	const then = (frozen as { readonly stations?: readonly StationOfVersion1[] }).stations ?? [];
+	const now = new Map(sheet.stations.map((station) => [station.label, station.figures]));
+	return (
+		then.length === sheet.stations.length &&
+		then.every((station) =>
+			FIGURE_NAMES.every((name) => {
+				// These were no figures of the sheet then.
+				if (name === 'headLoad' || name === 'vacuum') return true;
+				const [was, is] = [figureOfVersion1(station, name), now.get(station.label)?.[name]];
+				if (was === undefined) return true;
+				if (was === null || !is) return was === null && !is;
+				return (
+					was.figure === is.figure &&
+					was.state === is.state &&
+					was.difference === is.difference &&
+					was.uncertainty === is.uncertainty
+				);
+			})
+		)
+	);
+}
