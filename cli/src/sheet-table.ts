@@ -1,7 +1,9 @@
 import {
+	COLUMNS,
+	FIGURES,
 	showLength,
 	showLoad,
-	showPhrase,
+	type FigureName,
 	type Job,
 	type Millimetres,
 	type Newtons,
@@ -10,54 +12,53 @@ import {
 	type Units,
 	type Verdict
 } from '@zinc-ledger/core';
+import { label, write } from '@zinc-ledger/words';
 
 /** How a state is marked in plain text; a clear figure stays quiet. */
-const MARK = {
-	clear: ' ',
-	'not measured': ' ',
-	watch: '!',
-	'too close': '~',
-	stop: '#'
-} as const;
+const MARK = { clear: ' ', 'not-measured': ' ', watch: '!', inconclusive: '~', stop: '#' } as const;
 
 /** The sheet as fixed-width text, one line a station. */
 export function sheetTable(job: Job, sheet: Sheet, units: Units): string {
-	const length = (verdict: Verdict<Millimetres> | null) =>
-		cell(verdict, (figure) => showLength(figure, units));
-	const load = (verdict: Verdict<Newtons>) => cell(verdict, (figure) => showLoad(figure, units));
-	const row = ({ label, figures, remarks }: StationSheet) =>
+	const columns = COLUMNS.filter((name) => sheet.stations.some(({ figures }) => figures[name]));
+	const width = (name: FigureName) => Math.max(9, label('figure', name).length + 1);
+	const row = ({ label: station, figures, remarks }: StationSheet) =>
 		[
-			label.padEnd(5),
-			length(figures.height),
-			load(figures.seatLoad),
-			load(figures.openLoad),
-			length(figures.bindMargin),
-			length(figures.sealClearance),
-			length(figures.lash),
+			station.padEnd(5),
+			...columns.map((name) => cell(figures[name], name, width(name), units)),
 			'  ',
-			remarks.map((remark) => showPhrase(remark.text, units)).join('; ')
+			remarks.map((remark) => write(remark.text, units)).join('; ')
 		]
 			.join('')
 			.trimEnd();
-
-	const heads = ['height', 'seat', 'open', 'bind', 'seal', 'lash'];
+	const states = (['watch', 'inconclusive', 'stop'] as const).map(
+		(state) => `${MARK[state]} ${label('state', state)}`
+	);
 	const lines = [
-		`${job.number}  ${job.engine.name}  (${units.length}, ${units.load})   ! watch  ~ too close to call  # stop`,
+		`${job.number}  ${job.engine.name}  (${units.length}, ${units.load})   ${states.join('  ')}`,
 		'',
-		['valve'.padEnd(5), ...heads.map((head) => `${head.padStart(9)} `)].join(''),
+		[
+			''.padEnd(5),
+			...columns.map((name) => `${label('figure', name).padStart(width(name))} `)
+		].join(''),
 		...sheet.stations.map(row),
 		...sheet.fit
-			.filter((finding) => finding.outcome === 'trips' && finding.severity !== 'note')
+			.filter((finding) => finding.outcome === 'fails' && finding.severity !== 'note')
 			.map(
 				({ severity, acceptance, rule, kind, stations, compared }) =>
-					`${MARK[severity as 'watch' | 'stop']} ${rule} ${stations.join(' ') || kind}: ${showPhrase(compared, units)}${acceptance ? ` (accepted: ${acceptance.reason})` : ''}`
+					`${MARK[severity as 'watch' | 'stop']} ${rule} ${stations.join(' ') || label('kind', kind)}: ${write(compared, units)}${acceptance ? ` (accepted: ${acceptance.reason})` : ''}`
 			),
-		...sheet.remarks.map((remark) => `${MARK[remark.state]} ${showPhrase(remark.text, units)}`)
+		...sheet.remarks.map((remark) => `${MARK[remark.state]} ${write(remark.text, units)}`)
 	];
 	return `${lines.join('\n')}\n`;
 }
 
-function cell<Q extends number>(verdict: Verdict<Q> | null, show: (figure: Q) => string): string {
-	const text = verdict?.figure == null ? '·' : show(verdict.figure);
-	return `${text.padStart(9)}${MARK[verdict?.state ?? 'clear']}`;
+function cell(verdict: Verdict | null, name: FigureName, width: number, units: Units): string {
+	const figure = verdict?.figure ?? null;
+	const shown =
+		figure === null
+			? '·'
+			: FIGURES[name].dimension === 'load'
+				? showLoad(figure as Newtons, units)
+				: showLength(figure as Millimetres, units);
+	return `${shown.padStart(width)}${MARK[verdict?.state ?? 'clear']}`;
 }

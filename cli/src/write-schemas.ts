@@ -10,22 +10,23 @@ import { SignedSheet } from '@zinc-ledger/core/signed';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 
 // A signed sheet names the schema of the job in it and does not repeat it.
-const job = z.unknown().meta({ $ref: 'zinc-ledger/job/1' });
+const job = z.unknown().meta({ $ref: 'zinc-ledger/job/2' });
 const FILES = [
-	{ name: 'job', title: 'Zinc Ledger job, version 1', schema: Job },
-	{ name: 'parts', title: 'Zinc Ledger parts library, version 1', schema: PartsFile },
+	{ name: 'job', version: 2, title: 'Zinc Ledger job, version 2', schema: Job },
+	{ name: 'parts', version: 2, title: 'Zinc Ledger parts library, version 2', schema: PartsFile },
 	{
 		name: 'signed-sheet',
-		title: 'Zinc Ledger signed sheet, version 1',
+		version: 2,
+		title: 'Zinc Ledger signed sheet, version 2',
 		schema: SignedSheet.extend({ job })
 	},
-	{ name: 'sweep', title: 'Zinc Ledger sweep, version 1', schema: Sweep }
+	{ name: 'sweep', version: 1, title: 'Zinc Ledger sweep, version 1', schema: Sweep }
 ];
 
-for (const { name, title, schema } of FILES) {
+for (const { name, version, title, schema } of FILES) {
 	const file = new URL(`../../docs/formats/${name}.schema.json`, import.meta.url);
 	const published = {
-		$id: `zinc-ledger/${name}/1`,
+		$id: `zinc-ledger/${name}/${version}`,
 		title,
 		...z.toJSONSchema(schema, { io: 'input' })
 	};

@@ -8,6 +8,7 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { INCH_POUND } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { signSheet } from '@zinc-ledger/core/signed';
+import { write } from '@zinc-ledger/words';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const demo = `${root}demo/jobs/2417-straight-six.json`;
@@ -26,10 +27,13 @@ describe('zinc evaluate', () => {
 		const { status, stdout } = zinc(['evaluate', demo]);
 		expect(status).toBe(0);
 		const sheet = JSON.parse(stdout);
-		expect(sheet.units.figures).toBe('mm, N, N/mm, J');
+		expect(sheet.units.figures).toBe('mm, N, N/mm, J, kPa');
 		expect(sheet.stations[6].label).toBe('4E');
 		expect(sheet.stations[6].figures.height.figure).toBeCloseTo(1.867 * 25.4, 9);
-		expect(sheet.stations[6].figures.height.remedy).toBe('Shim 0.030 + 0.015');
+		expect(sheet.stations[6].figures.height.remedy).toMatchObject({
+			code: 'shims.fit',
+			text: 'Shim 0.030 + 0.015'
+		});
 	});
 
 	it('reads standard input and prints a table, in the units asked for', () => {
@@ -76,9 +80,10 @@ describe('zinc verify', () => {
 		person: read.value.people[0]!,
 		at: '2026-03-20T10:00:00.000Z'
 	};
-	const text = signSheet(read.value, signing, INCH_POUND, (signed) =>
-		createHash('sha256').update(signed).digest('hex')
-	);
+	const text = signSheet(read.value, signing, INCH_POUND, {
+		sha256: (signed) => createHash('sha256').update(signed).digest('hex'),
+		write
+	});
 	const written = (content: string) => {
 		const file = join(folder, 'sheet.json');
 		writeFileSync(file, content);
@@ -89,7 +94,7 @@ describe('zinc verify', () => {
 		const { status, stdout } = zinc(['verify', written(text)]);
 		expect(status).toBe(0);
 		expect(stdout).toContain(`As signed: job 2417, sheet 2, by ${signing.person.name}`);
-		expect(stdout).toContain(`takes the place of ${signing.supersedes.id}`);
+		expect(stdout).toContain(`supersedes ${signing.supersedes.id}`);
 		expect(zinc(['verify', '-'], text).stdout).toBe(stdout);
 	});
 	it('fails on a changed digit, and on what is no signed sheet', () => {

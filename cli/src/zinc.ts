@@ -13,10 +13,18 @@ import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { text } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
-import { evaluate, INCH_POUND, METRIC, unitOf, type Job, type Units } from '@zinc-ledger/core';
+import {
+	evaluate,
+	INCH_POUND,
+	METRIC,
+	sheetJson,
+	unitOf,
+	type Job,
+	type Units
+} from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { verifySheet } from '@zinc-ledger/core/signed';
-import { sheetJson } from './sheet-json.ts';
+import { problemText, tell, write } from '@zinc-ledger/words';
 import { sheetTable } from './sheet-table.ts';
 
 const USAGE =
@@ -49,14 +57,16 @@ async function main(args: string[]): Promise<number> {
 	if (command === 'verify') return verify(content);
 	const read = readJob(content);
 	if (!read.ok) {
-		return fail(read.problems.map((problem) => `${problem.path}: ${problem.message}`));
+		return fail(read.problems.map(problemText));
 	}
 	const units = parsed.values.units ? unitsNamed(parsed.values.units) : unitsOf(read.value);
 	if (!units) return fail([`--units ${parsed.values.units}: not known`, USAGE]);
 
 	const sheet = evaluate(read.value);
 	process.stdout.write(
-		parsed.values.table ? sheetTable(read.value, sheet, units) : sheetJson(sheet, units)
+		parsed.values.table
+			? sheetTable(read.value, sheet, units)
+			: jsonText(sheetJson(sheet, units, write))
 	);
 	return 0;
 }
@@ -66,17 +76,17 @@ function verify(content: string): number {
 	const sha256 = (signed: string) => createHash('sha256').update(signed, 'utf8').digest('hex');
 	const verified = verifySheet(content, sha256);
 	if (!verified.ok) {
-		process.stdout.write(`NOT as signed: ${verified.problem}\n`);
+		const problems = (verified.problems ?? []).map((problem) => `\n  ${problemText(problem)}`);
+		process.stdout.write(`NOT as signed: ${tell(verified.problem)}${problems.join('')}\n`);
 		return 1;
 	}
-	const { signing, job, sha256: digest } = verified.signed;
+	const { signing, sha256: digest } = verified.signed;
+	const job = verified.signed.job as { readonly number?: string };
 	const { supersedes } = signing;
 	process.stdout.write(
 		[
 			`As signed: job ${job.number}, sheet ${signing.revision}, by ${signing.person.name}, ${signing.at}`,
-			...(supersedes
-				? [`It takes the place of ${supersedes.id} (SHA-256 ${supersedes.sha256})`]
-				: []),
+			...(supersedes ? [`It supersedes ${supersedes.id} (SHA-256 ${supersedes.sha256})`] : []),
 			`SHA-256 ${digest}`,
 			verified.same
 				? 'Every figure is what this program works out from the readings in it.'
@@ -85,6 +95,10 @@ function verify(content: string): number {
 		].join('\n')
 	);
 	return 0;
+}
+
+function jsonText(value: unknown): string {
+	return `${JSON.stringify(value, null, 2)}\n`;
 }
 
 function fail(lines: readonly string[]): number {
