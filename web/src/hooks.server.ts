@@ -8,6 +8,9 @@ import { hangUp } from '$lib/server/devices/hub';
 import { closeLive } from '$lib/server/live';
 import { log } from '$lib/server/log';
 import { findPerson } from '$lib/server/people';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
+import { told } from '$lib/server/refuse';
 
 process.on('sveltekit:shutdown', () => {
 	hangUp();
@@ -22,7 +25,7 @@ process.on('sveltekit:shutdown', () => {
 export const handle: Handle = async ({ event, resolve }) => {
 	if (isForeign(event.request, event.url)) return json(FOREIGN, { status: 403 });
 	if (namesNoAction(event.url))
-		return json({ message: 'There is no such action.' }, { status: 404 });
+		return json(told(message('server.unknown', { what: 'action' })), { status: 404 });
 	const known = await knownPerson(event.cookies.get('zinc-person'));
 	// A page can be shown to nobody in particular; nothing can be written in nobody's name.
 	if (known === 'away' && event.request.method !== 'GET') return away(event.request);
@@ -36,7 +39,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	return response;
 };
 
-const FOREIGN: App.Error = { message: 'Asked from a page of another address: not done.' };
+const FOREIGN = told(message('server.foreign'));
 
 /** Whether a page of another address would change something here. */
 function isForeign(request: Request, { origin }: URL): boolean {
@@ -71,13 +74,13 @@ function unitsFrom(cookie: string | undefined): Units {
 	return match ? ({ length: match[1], load: match[2] } as Units) : INCH_POUND;
 }
 
-export const handleError: HandleServerError = ({ error, event, status, message }) => {
-	if (status === 404) return { message: 'There is no such page.' };
+export const handleError: HandleServerError = ({ error, event, status, message: text }) => {
+	if (status === 404) return told(message('server.unknown', { what: 'page' }));
 	// What the framework itself did not understand: a method, an action, a body that is none of its own.
-	if (status < 500) return { message };
-	log.error({ err: error, path: event.url.pathname, status }, message);
+	if (status < 500) return { message: text };
+	log.error({ err: error, path: event.url.pathname, status }, text);
 	return {
-		message: 'Something went wrong here, and it is written down in the log.',
-		advice: 'What was stored is safe. Go back and try once more.'
+		...told(message('server.failed')),
+		advice: tell(message('server.failed-advice'))
 	};
 };

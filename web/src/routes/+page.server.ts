@@ -5,6 +5,7 @@ import { formWithFile } from '$lib/server/body';
 import { findJobIds } from '$lib/server/jobs/find';
 import { jobLines } from '$lib/server/jobs/lines';
 import { importJob } from '$lib/server/jobs/store';
+import { message } from '@zinc-ledger/core';
 
 const MOST_SHOWN = 24;
 
@@ -18,7 +19,9 @@ export const actions = {
 	import: async ({ request }) => {
 		const { file } = await formWithFile(request);
 		if (!file)
-			return fail(400, { problems: [{ path: 'file', message: 'choose a job file first' }] });
+			return fail(400, {
+				problems: [{ path: 'file', text: message('import.choose-file', { what: 'job' }) }]
+			});
 		const read = readJob(file.text);
 		if (!read.ok) return fail(400, { file: file.name, problems: read.problems });
 		const { problems } = await ask((db) => importJob(db, read.value));

@@ -5,10 +5,11 @@
 	import { page } from '$app/state';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import JobTable from '$lib/job/JobTable.svelte';
+	import { problemText } from '@zinc-ledger/words';
 
 	let { data, form } = $props();
 	useKeys([
-		{ keys: ['n'], does: 'take in a job' },
+		{ keys: ['n'], does: 'new job' },
 		{ keys: ['↑', '↓'], does: 'job above, job below' },
 		{ keys: ['Enter'], does: 'open the job' }
 	]);
@@ -36,12 +37,12 @@
 	}
 </script>
 
-<svelte:head><title>Jobs on the bench · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Jobs · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={press} />
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">
-		<h1 class="text-2xl font-semibold">Jobs on the bench</h1>
+		<h1 class="text-2xl font-semibold">Jobs</h1>
 		<form role="search" action="/" class="w-80">
 			<label for="find" class="mb-1 block text-[13px] text-soft">
 				Find by number, customer or engine
@@ -68,7 +69,7 @@
 			class="ml-auto flex items-end gap-3"
 		>
 			<label class="button">
-				<FilePlus2 size={17} /> Open a job file
+				<FilePlus2 size={17} /> Import job
 				<input
 					type="file"
 					name="file"
@@ -77,18 +78,18 @@
 					onchange={(event) => event.currentTarget.form?.requestSubmit()}
 				/>
 			</label>
-			<a class="button button-main" href="/jobs/new"><Plus size={17} /> Take in a job</a>
+			<a class="button button-main" href="/jobs/new"><Plus size={17} /> New job</a>
 		</form>
 	</div>
 
 	{#if form?.problems}
 		<section role="alert" class="mt-5 max-w-4xl border-l-4 border-stop py-1 pl-4">
 			<h2 class="font-semibold">
-				{form.file ?? 'The file'} was not taken in; nothing was changed
+				{form.file ?? 'The file'}: import failed; nothing was changed
 			</h2>
 			<ul class="mt-1">
 				{#each form.problems as problem, i (i)}
-					<li><span class="figure text-[13px]">{problem.path}</span>: {problem.message}</li>
+					<li>{problemText(problem)}</li>
 				{/each}
 			</ul>
 		</section>
@@ -109,8 +110,8 @@
 			</p>
 		{:else}
 			<p class="border-t-2 border-ink py-6">
-				The bench is empty. <a class="underline" href="/jobs/new">Take in the first job</a>, or open
-				a job file.
+				The bench is empty. <a class="underline" href="/jobs/new">Make the first job</a>, or import
+				one.
 			</p>
 		{/if}
 	</div>

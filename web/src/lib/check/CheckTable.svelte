@@ -2,6 +2,7 @@
 	/** What was tried so far, a line for each valve. */
 	import { holdsVacuum, leastRoom, passagesAtFault, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import { label as nameOf } from '@zinc-ledger/words';
 	import Mark from '$lib/ui/Mark.svelte';
 
 	let { stations }: { stations: readonly StationSheet[] } = $props();
@@ -16,8 +17,9 @@
 		</tr>
 	</thead>
 	<tbody>
-		{#each stations as { label, checks, piston: verdict } (label)}
+		{#each stations as { label, checks, figures } (label)}
 			{@const { vacuum, piston, passages } = checks}
+			{@const verdict = figures.piston}
 			{@const faults = passagesAtFault(checks)}
 			{@const clear = Object.keys(passages).length}
 			<tr class="border-b border-hair [&>td]:py-1">
@@ -30,7 +32,7 @@
 				</td>
 				<td class="pl-4">
 					{#if faults.length > 0}
-						<Mark state="stop" /> {faults.join(', ')}
+						<Mark state="stop" /> {faults.map((one) => nameOf('passage', one)).join(', ')}
 					{:else}
 						{clear > 0 ? `${clear} clear` : '·'}
 					{/if}

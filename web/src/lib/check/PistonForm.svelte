@@ -1,10 +1,11 @@
 <script lang="ts">
-	/** The room between piston and valve, over crankshaft angle. */
-	import { PISTON_METHODS, readRooms, type RoomRow } from '@zinc-ledger/core';
+	/** The clearance between piston and valve, over crankshaft angle. */
+	import { PISTON_METHODS, readRooms, type RoomRow, type Message } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import type { Keep } from './keep';
+	import { label } from '@zinc-ledger/words';
 
 	interface Props {
 		floor: string;
@@ -12,17 +13,17 @@
 	}
 	let { floor, keep }: Props = $props();
 	const bench = getBench();
-	/** The least room is near the top dead centre of the gas exchange. */
+	/** The least clearance is near overlap TDC. */
 	const USUAL_ANGLES = ['-10', '0', '10'];
 	let method = $state<(typeof PISTON_METHODS)[number]>('indicator');
 	let rows = $state<RoomRow[]>(USUAL_ANGLES.map((angle) => ({ angle, room: '' })));
-	let problems = $state<Partial<Record<`${number}.${keyof RoomRow}`, string>>>({});
+	let problems = $state<Partial<Record<`${number}.${keyof RoomRow}`, Message>>>({});
 
 	async function submit(event: SubmitEvent) {
 		event.preventDefault();
 		const read = readRooms(rows, bench.units.length);
 		problems = read.ok ? {} : read.problems;
-		if (read.ok && (await keep({ sort: 'piston to valve', method, points: read.value })))
+		if (read.ok && (await keep({ sort: 'piston-to-valve', method, points: read.value })))
 			rows = rows.map(({ angle }) => ({ angle, room: '' }));
 	}
 	const another = () => (rows = [...rows, { angle: '20', room: '' }]);
@@ -35,10 +36,12 @@
 		first touch.
 	</p>
 	<div class="mt-2 flex flex-wrap items-start gap-4">
-		<Field label="By">
+		<Field label="Method">
 			{#snippet control(attributes)}
 				<select class="field" bind:value={method} {...attributes}>
-					{#each PISTON_METHODS as one (one)}<option value={one}>{one}</option>{/each}
+					{#each PISTON_METHODS as one (one)}<option value={one}
+							>{label('pistonMethod', one)}</option
+						>{/each}
 				</select>
 			{/snippet}
 		</Field>
@@ -53,7 +56,7 @@
 					figure
 				/>
 				<TextField
-					label="Room, {bench.units.length}"
+					label="Clearance, {bench.units.length}"
 					problem={problems[`${i}.room`]}
 					class="w-32"
 					inputmode="decimal"
@@ -62,10 +65,10 @@
 				/>
 			</div>
 		{/each}
-		<button type="button" class="button mt-6" onclick={another}>Another</button>
-		<button class="button button-main mt-6">Keep</button>
+		<button type="button" class="button mt-6" onclick={another}>Add row</button>
+		<button class="button button-main mt-6">Save</button>
 	</div>
 	<p class="mt-1 text-[13px] text-faint">
-		Degrees of the crankshaft from the top dead centre between exhaust and intake; floor {floor}.
+		Degrees of the crankshaft from overlap TDC; min {floor}.
 	</p>
 </form>

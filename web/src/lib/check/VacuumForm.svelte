@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The vacuum that a port reached, and for how long it held. */
-	import { readVacuum, type Job, type VacuumUnit } from '@zinc-ledger/core';
+	import { readVacuum, type Job, type VacuumUnit, type Message } from '@zinc-ledger/core';
 	import TextField from '$lib/ui/TextField.svelte';
 	import type { Keep } from './keep';
 
@@ -12,7 +12,7 @@
 	const unit = $derived(wanted.least.split(' ')[1] as VacuumUnit);
 	let reached = $state('');
 	let seconds = $derived(String(wanted.seconds));
-	let problems = $state<{ reached?: string; seconds?: string }>({});
+	let problems = $state<Partial<Record<'reached' | 'seconds', Message>>>({});
 
 	async function submit(event: SubmitEvent) {
 		event.preventDefault();
@@ -27,8 +27,8 @@
 	<h2 class="font-semibold">Vacuum of the port</h2>
 	<div class="mt-2 flex flex-wrap items-start gap-4">
 		<TextField
-			label="Reached, {unit}"
-			hint="wanted {wanted.least}"
+			label="Vacuum, {unit}"
+			hint="min {wanted.least}"
 			problem={problems.reached}
 			class="w-32"
 			inputmode="decimal"
@@ -37,7 +37,7 @@
 		/>
 		<TextField
 			label="Held for, seconds"
-			hint="wanted {wanted.seconds}"
+			hint="min {wanted.seconds}"
 			problem={problems.seconds}
 			class="w-32"
 			inputmode="numeric"

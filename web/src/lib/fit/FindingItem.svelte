@@ -4,7 +4,6 @@
 	import {
 		remediesFor,
 		RULES,
-		showPhrase,
 		type Finding,
 		type FitContext,
 		type LibraryPart,
@@ -13,7 +12,9 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
-	import { PLACE_WORDS, placeOf } from './words';
+	import { placeOf } from './finding-lines';
+	import { label, ruleWords, write } from '@zinc-ledger/words';
+	import { capital } from '$lib/ui/words';
 
 	interface Props {
 		finding: Finding;
@@ -40,7 +41,7 @@
 	async function accept(event: SubmitEvent) {
 		event.preventDefault();
 		if (finding.severity === 'stop' && name.trim() !== bench.person?.name) {
-			problem = `A stop is taken on by name: type ${bench.person?.name ?? 'yours, after picking it at the top'}.`;
+			problem = `Type your name to accept a stop: ${bench.person?.name ?? 'select an operator first'}.`;
 			return;
 		}
 		await say(true, reason.trim());
@@ -60,31 +61,33 @@
 
 <li class="border-b border-hair py-2.5" data-finding="{finding.rule} {placeOf(finding)}">
 	<p class="flex flex-wrap items-baseline gap-x-2">
-		{#if finding.severity === 'note'}<span class="text-[13px] font-semibold">note</span>
+		{#if finding.severity === 'note'}<span class="text-[13px] font-semibold"
+				>{label('severity', 'note')}</span
+			>
 		{:else}<Mark state={mark} word />{/if}
-		<b>{finding.title}</b>
+		<b>{ruleWords(finding.rule).title}</b>
 		<span class="text-[13px] text-soft">{placeOf(finding)} · {finding.rule}</span>
 	</p>
-	<p class="mt-0.5">{showPhrase(finding.compared, bench.units)}</p>
-	<p class="mt-0.5 text-[13px] text-soft">{finding.why}</p>
+	<p class="mt-0.5">{write(finding.compared, bench.units)}</p>
+	<p class="mt-0.5 text-[13px] text-soft">{ruleWords(finding.rule).why}</p>
 	{#if finding.acceptance}
 		<p class="mt-1 text-[13px]">
 			Accepted by {book.initials(finding.acceptance.person)}: {finding.acceptance.reason}
 			<button
 				class="ml-1 min-h-8 underline"
-				onclick={() => say(false, 'taken back')}
-				aria-label="Take back the acceptance of {finding.rule}">Take back</button
+				onclick={() => say(false, 'withdrawn')}
+				aria-label="Withdraw the acceptance of {finding.rule}">Withdraw</button
 			>
 		</p>
 	{:else}
 		<div class="mt-1.5 flex flex-wrap items-center gap-2">
 			{#each remedies as remedy (remedy.part.part.id)}
 				<button class="button !min-h-9 text-[13px]" onclick={() => onmend(remedy)}>
-					{PLACE_WORDS[remedy.place]}: {remedy.part.part.name}
+					{capital(label('slot', remedy.place))}: {remedy.part.part.name}
 				</button>
 			{:else}
 				{#if finding.severity !== 'note'}
-					<span class="text-[13px] text-soft">No part in the library would mend it alone.</span>
+					<span class="text-[13px] text-soft">No single library part fixes this.</span>
 				{/if}
 			{/each}
 			{#if finding.severity !== 'note'}
@@ -108,7 +111,7 @@
 				{#if finding.severity === 'stop'}
 					<input
 						class="field w-40"
-						aria-label="Your name, to take a stop on"
+						aria-label="Your name, to accept a stop"
 						placeholder="Your name"
 						bind:value={name}
 					/>

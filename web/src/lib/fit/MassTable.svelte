@@ -2,6 +2,7 @@
 	/** What moves with a valve of each kind, and what the parts being tried would save. */
 	import { KINDS, massChange, showMass, type Setup } from '@zinc-ledger/core';
 	import { capital } from '$lib/ui/words';
+	import { label } from '@zinc-ledger/words';
 
 	let { before, after }: { before: Setup; after: Setup } = $props();
 	const rows = $derived(
@@ -22,11 +23,15 @@
 		{#each rows as { kind, before: now, after: then, difference, part } (kind)}
 			<tr class="border-b border-hair align-top">
 				<td class="py-1">
-					{capital(kind)}
+					{capital(label('kind', kind))}
 					<span class="block text-xs text-soft">
-						{then.parts.map(({ name, mass }) => `${name} ${showMass(mass)}`).join(', ')}
+						{then.parts
+							.map(({ part: one, mass }) => `${label('part', one)} ${showMass(mass)}`)
+							.join(', ')}
 						{#if then.missing.length > 0}
-							<b>· without {then.missing.join(', ')}: no mass given</b>
+							<b
+								>· without {then.missing.map((one) => label('part', one)).join(', ')}: no mass given</b
+							>
 						{/if}
 					</span>
 				</td>

@@ -8,7 +8,8 @@
 		type StationParts
 	} from '@zinc-ledger/core';
 	import { getBook } from '$lib/job/book.svelte';
-	import { PLACE_WORDS } from './words';
+	import { label } from '@zinc-ledger/words';
+	import { capital } from '$lib/ui/words';
 
 	let { library }: { library: readonly LibraryPart[] } = $props();
 	const book = getBook();
@@ -38,17 +39,17 @@
 	}
 </script>
 
-<section aria-label="Stations with parts of their own" class="text-[13px]">
-	<h2 class="border-b border-ink pb-1 font-semibold">Stations with parts of their own</h2>
+<section aria-label="Per-valve overrides" class="text-[13px]">
+	<h2 class="border-b border-ink pb-1 font-semibold">Per-valve overrides</h2>
 	{#each own as entry (entry.label)}
 		{#each STATION_PARTS.filter((one) => entry.parts?.[one]) as one (one)}
 			<p class="flex items-center gap-3 border-b border-hair">
 				<b class="figure w-10">{entry.label}</b>
-				{PLACE_WORDS[one]}: {entry.parts?.[one]?.name}
+				{capital(label('slot', one))}: {entry.parts?.[one]?.name}
 				<button
 					class="ml-auto min-h-9 underline"
-					aria-label="{entry.label}: back to its kind’s {PLACE_WORDS[one]}"
-					onclick={() => drop(entry.label, one)}>Take off</button
+					aria-label="{entry.label}: back to its kind’s {capital(label('slot', one))}"
+					onclick={() => drop(entry.label, one)}>Remove</button
 				>
 			</p>
 		{/each}
@@ -59,7 +60,8 @@
 			{#each book.job.stations as entry (entry.label)}<option>{entry.label}</option>{/each}
 		</select>
 		<select class="field" aria-label="Place of its own part" bind:value={place}>
-			{#each STATION_PARTS as one (one)}<option value={one}>{PLACE_WORDS[one]}</option>{/each}
+			{#each STATION_PARTS as one (one)}<option value={one}>{capital(label('slot', one))}</option
+				>{/each}
 		</select>
 		<select class="field" aria-label="Its own part" bind:value={chosen}>
 			<option value="">choose</option>

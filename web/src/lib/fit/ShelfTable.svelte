@@ -28,15 +28,15 @@
 
 {#if rows.length > 0}
 	<section>
-		<h2 class="border-b border-ink pb-1 font-semibold">From the shelf</h2>
+		<h2 class="border-b border-ink pb-1 font-semibold">From stock</h2>
 		{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
 		<table class="w-full text-[14px]">
 			<thead>
 				<tr class="text-left text-[12px] text-soft [&>th]:py-1 [&>th]:font-medium">
 					<th>Part</th>
-					<th class="text-right">Wanted</th>
+					<th class="text-right">Required</th>
 					<th class="text-right">Taken</th>
-					<th class="text-right">On the shelf</th>
+					<th class="text-right">In stock</th>
 					<th><span class="sr-only">Take or give back</span></th>
 				</tr>
 			</thead>

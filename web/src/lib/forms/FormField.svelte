@@ -12,10 +12,10 @@
 	let { field, path, value = $bindable(), problem, label }: Props = $props();
 	const about = $derived(problem ? `${path}-problem` : undefined);
 	const numeric = $derived(field.sort !== 'text');
-	const choices = $derived(field.sort === 'yes or no' ? ['yes', 'no'] : field.choices);
+	const choices = $derived(field.sort === 'yes-no' ? ['yes', 'no'] : field.choices);
 	// A choice that may be left open has an empty one; these stand at their first.
 	const always = $derived(
-		/(\.sort|\.source|\.engine|school|lifters|walkingOrder|chamberOpen)$/.test(path)
+		/(\.sort|\.source|\.engine|method|lifters|measuringOrder|chamberOpen)$/.test(path)
 	);
 </script>
 
@@ -30,7 +30,9 @@
 			aria-describedby={about}
 		>
 			{#if !always}<option></option>{/if}
-			{#each choices as choice (choice)}<option>{choice}</option>{/each}
+			{#each choices as choice (choice)}<option value={choice}
+					>{field.names?.[choice] ?? choice}</option
+				>{/each}
 		</select>
 	{:else}
 		<input

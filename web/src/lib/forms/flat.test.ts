@@ -8,7 +8,7 @@ const FIELDS = [
 	field('outer.wire', 'length'),
 	field('outer.outside', 'length'),
 	field('landings', 'lengths'),
-	field('hard', 'yes or no'),
+	field('hard', 'yes-no'),
 	field('angle', 'number')
 ];
 const part = {
@@ -46,7 +46,7 @@ describe('what a typed text stands for', () => {
 		['1820', 'length', '1.820 in'],
 		['1,82', 'length', '1.82 in'],
 		['46.2 mm', 'length', '46.2 mm'],
-		['-50', 'signed length', '-0.050 in'],
+		['-50', 'signed-length', '-0.050 in'],
 		['130', 'load', '130 lbf'],
 		['130 N', 'load', '130 N'],
 		['340', 'rate', '340 lbf/in'],
@@ -54,11 +54,11 @@ describe('what a typed text stands for', () => {
 		['38', 'inertia', '38 kg·mm²'],
 		['58', 'volume', '58 cc'],
 		['1045; 705', 'lengths', ['1.045 in', '0.705 in']],
-		['yes', 'yes or no', true],
+		['yes', 'yes-no', true],
 		['1,5', 'number', 1.5],
 		['ten', 'number', 'ten'],
 		['wide', 'length', 'wide'],
-		['maybe', 'yes or no', 'maybe']
+		['maybe', 'yes-no', 'maybe']
 	] as const)('%s as %s is %j', (typed, sort, value) => {
 		expect(understood(typed, sort, INCH_POUND)).toEqual(value);
 	});

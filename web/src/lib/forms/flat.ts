@@ -7,9 +7,9 @@ import { rateUnit, readEntry, readSignedEntry, withUnit, type Units } from '@zin
 export type FieldSort =
 	| 'text'
 	| 'choice'
-	| 'yes or no'
+	| 'yes-no'
 	| 'length'
-	| 'signed length'
+	| 'signed-length'
 	| 'lengths'
 	| 'load'
 	| 'rate'
@@ -24,6 +24,8 @@ export interface FieldSpec {
 	readonly label: string;
 	readonly sort: FieldSort;
 	readonly choices?: readonly string[];
+	/** What the choices are called. */
+	readonly names?: Readonly<Record<string, string>>;
 }
 
 /** Form texts by path. */
@@ -72,7 +74,7 @@ export function understood(typed: string, sort: FieldSort, units: Units): unknow
 		case 'text':
 		case 'choice':
 			return typed;
-		case 'yes or no':
+		case 'yes-no':
 			return typed === 'yes' ? true : typed === 'no' ? false : typed;
 		case 'number': {
 			const value = Number(typed.replace(',', '.'));
@@ -91,7 +93,7 @@ export function understood(typed: string, sort: FieldSort, units: Units): unknow
 		case 'lengths':
 			return typed.split(';').map((one) => understood(one.trim(), 'length', units));
 		case 'length':
-		case 'signed length': {
+		case 'signed-length': {
 			const entry = (sort === 'length' ? readEntry : readSignedEntry)(typed, units.length);
 			return entry.ok ? entry.text : typed;
 		}

@@ -4,6 +4,8 @@
  */
 import { enhance } from '$app/forms';
 import type { ActionResult } from '@sveltejs/kit';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 
 interface How {
 	/** Whether the form is emptied once it was taken. */
@@ -18,9 +20,9 @@ class Unsent {
 
 	/** @param error as the server tells it, or what the browser met on the way there */
 	tell(error: unknown): void {
-		const { message } = error as Partial<App.Error>;
-		const why = error instanceof Error || !message ? 'The server cannot be reached.' : message;
-		this.why = `${why} What is typed here stays: send it once more.`;
+		const { message: text } = error as Partial<App.Error>;
+		const why = error instanceof Error || !text ? tell(message('server.not-reached')) : text;
+		this.why = tell(message('server.still-there', { why }));
 	}
 }
 export const unsent = new Unsent();

@@ -30,5 +30,5 @@
 		</div>
 	{/each}
 	{#if form?.message}<p role="alert" class="mt-2 font-semibold text-stop">{form.message}</p>{/if}
-	<button class="button button-main mt-3">Keep it</button>
+	<button class="button button-main mt-3">Save</button>
 </form>

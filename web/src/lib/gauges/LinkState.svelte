@@ -19,8 +19,8 @@
 			{device.last.slice(0, 2).filter(Boolean).join(', ')}
 		</span>
 	{/if}
-	{#if device.rubbish > 0}<span class="text-[13px] text-soft"
-			>· {device.rubbish} lines no reading</span
+	{#if device.malformed > 0}<span class="text-[13px] text-soft"
+			>· {device.malformed} unreadable lines</span
 		>{/if}
 	{#if device.dropped > 0}<span class="text-[13px] text-soft">· {device.dropped} passed over</span
 		>{/if}

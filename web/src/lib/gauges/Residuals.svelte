@@ -23,7 +23,7 @@
 </script>
 
 <figure class="mt-3">
-	<svg viewBox="0 0 500 90" class="w-full max-w-xl" role="img" aria-label="What the checks leave">
+	<svg viewBox="0 0 500 90" class="w-full max-w-xl" role="img" aria-label="Residuals">
 		<line x1="10" x2="490" y1="45" y2="45" class="stroke-ink" stroke-width="1" />
 		{#each points as { at, residual }, i (i)}
 			<line

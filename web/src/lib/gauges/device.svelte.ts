@@ -2,22 +2,22 @@ import { onDestroy } from 'svelte';
 import { listenWhileShown } from '$lib/live/source';
 
 export type DeviceState =
-	'connecting' | 'connected' | 'away' | 'rubbish' | 'flooding' | 'server away';
+	'connecting' | 'connected' | 'away' | 'malformed' | 'flooding' | 'unavailable';
 
 /** One reading as the server passes it on: height text, load text, when. */
 export type DeviceReading = readonly [height: string | null, load: string | null, at: number];
 
 interface News {
-	readonly state: Exclude<DeviceState, 'server away'>;
+	readonly state: Exclude<DeviceState, 'unavailable'>;
 	readonly readings: readonly DeviceReading[];
-	readonly rubbish: number;
+	readonly malformed: number;
 	readonly dropped: number;
 }
 
 /** A gauge that sends, listened to for as long as its screen is shown. */
 export class Device {
 	state = $state<DeviceState>('connecting');
-	rubbish = $state(0);
+	malformed = $state(0);
 	dropped = $state(0);
 	last = $state.raw<DeviceReading | null>(null);
 	#leave: (() => void) | null = null;
@@ -34,7 +34,7 @@ export class Device {
 		const message = (text: string) => {
 			const news = JSON.parse(text) as News;
 			this.state = news.state;
-			this.rubbish = news.rubbish;
+			this.malformed = news.malformed;
 			this.dropped = news.dropped;
 			const last = news.readings.at(-1);
 			if (last) {
@@ -44,7 +44,7 @@ export class Device {
 		};
 		this.#leave = listenWhileShown(`gauge:${gaugeId}`, {
 			message,
-			lost: () => (this.state = 'server away')
+			lost: () => (this.state = 'unavailable')
 		});
 	}
 
@@ -57,8 +57,8 @@ export class Device {
 export const DEVICE_WORDS: Readonly<Record<DeviceState, string>> = {
 	connecting: 'connecting',
 	connected: 'connected',
-	away: 'not there: is it on, is its cable in? Trying again',
-	rubbish: 'sends what is no reading: look at its pattern and its cable',
-	flooding: 'sends far too fast: what is too much is passed over',
-	'server away': 'the server is away: trying again'
+	away: 'no connection: check power and cable. Trying again',
+	malformed: 'unreadable data: check line pattern and cable',
+	flooding: 'sending too fast, excess discarded',
+	unavailable: 'server unavailable: trying again'
 };

@@ -2,6 +2,7 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital, shortDate } from '$lib/ui/words';
 	import type { JobLine } from './line';
+	import { label, tell } from '@zinc-ledger/words';
 
 	let { job }: { job: JobLine } = $props();
 	const blocking = $derived(job.stages.find((stage) => stage.blocks && stage.name !== 'sheet'));
@@ -27,7 +28,9 @@
 	</td>
 	<td class="py-3 pr-6 align-top">
 		<span class="block">
-			{job.open ? `${capital(job.open.name)}: ${job.open.note || 'not begun'}` : 'Sheet ready'}
+			{job.open
+				? `${capital(label('stage', job.open.name))}: ${job.open.note ? tell(job.open.note) : 'not begun'}`
+				: 'Sheet ready'}
 		</span>
 		<span class="mt-1.5 flex gap-0.5" aria-hidden="true">
 			{#each job.stages as stage (stage.name)}
@@ -45,9 +48,9 @@
 		{#if job.stops.length > 0}
 			<span class="flex gap-2"><Mark state="stop" word /> {job.stops.join(', ')}</span>
 		{/if}
-		{#if blocking}<span class="block text-watch">{blocking.note}</span>{/if}
+		{#if blocking}<span class="block text-watch">{blocking.note && tell(blocking.note)}</span>{/if}
 		{#if job.unclear > 0}
-			<span class="block text-[13px] text-soft">{job.unclear} more to look at</span>
+			<span class="block text-[13px] text-soft">{job.unclear} to review</span>
 		{/if}
 		{#if job.stops.length === 0 && !blocking && job.unclear === 0}
 			<span class="text-faint">nothing</span>

@@ -12,9 +12,9 @@
 			<th class="w-20 py-1.5 pl-3 font-medium">Job</th>
 			<th class="py-1.5 font-medium">Customer</th>
 			<th class="py-1.5 font-medium">Engine</th>
-			<th class="w-72 py-1.5 font-medium">How far</th>
-			<th class="w-56 py-1.5 font-medium">What blocks</th>
-			<th class="w-24 py-1.5 pr-3 text-right font-medium">Taken in</th>
+			<th class="w-72 py-1.5 font-medium">Progress</th>
+			<th class="w-56 py-1.5 font-medium">Blocked by</th>
+			<th class="w-24 py-1.5 pr-3 text-right font-medium">Received</th>
 		</tr>
 	</thead>
 	<tbody>

@@ -1,11 +1,11 @@
 <script lang="ts">
 	/** What the sheet asks about readings, with its answers: only a person can know. */
 	import type { Remark } from '@zinc-ledger/core';
-	import { showPhrase } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
 	import { getBook } from './book.svelte';
+	import { write } from '@zinc-ledger/words';
 
 	let { remark }: { remark: Remark } = $props();
 	const book = getBook();
@@ -16,7 +16,7 @@
 			['Before', false],
 			['After', true]
 		],
-		'forgotten part': [['No, all was as written', false]],
+		'forgotten-part': [['No, all was as written', false]],
 		pocket: [['Both are entered', true]]
 	} as const;
 	const answers = $derived(
@@ -31,14 +31,14 @@
 </script>
 
 <Mark state={remark.state} word />
-{showPhrase(remark.text, bench.units)}
+{write(remark.text, bench.units)}
 {#if remark.asks}
 	<span class="inline-flex flex-wrap gap-2 align-middle">
 		{#each answers as [word, answer] (word)}
 			<button class="button !min-h-9" onclick={() => say(answer)}>{word}</button>
 		{/each}
 	</span>
-	{#if remark.about === 'forgotten part'}
+	{#if remark.about === 'forgotten-part'}
 		<span class="text-soft">If it was, void the readings and measure again.</span>
 	{/if}
 {/if}

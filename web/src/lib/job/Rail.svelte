@@ -5,22 +5,25 @@
 	import { page } from '$app/state';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import { capital, moment } from '$lib/ui/words';
+	import { getBench } from '$lib/bench/bench.svelte';
 	import type { Book } from './book.svelte';
+	import { label, write } from '@zinc-ledger/words';
 
+	const bench = getBench();
 	let { book }: { book: Book } = $props();
 
 	const root = $derived(`/jobs/${book.job.id}`);
 	const link = $derived<Record<StageName, string>>({
-		'take in': `${root}/setup`,
-		'set up': `${root}/setup`,
+		'check-in': `${root}/setup`,
+		setup: `${root}/setup`,
 		parts: `${root}/parts`,
 		inspect: `${root}/inspect`,
 		heights: `${root}/round?of=installed-height`,
-		'seal gaps': `${root}/round?of=seal-gap`,
+		'seal-gaps': `${root}/round?of=seal-gap`,
 		plan: `${root}/plan`,
 		shims: `${root}?show=shims`,
 		assembly: `${root}/assembly`,
-		'as built': `${root}/round?of=built-height`,
+		'as-built': `${root}/round?of=built-height`,
 		checks: `${root}/checks`,
 		lash: `${root}/lash`,
 		sheet: root,
@@ -29,7 +32,7 @@
 	const here = $derived(page.url.pathname + page.url.search);
 	const isHere = (stage: StageName) =>
 		link[stage] === here ||
-		(['set up', 'parts', 'inspect', 'plan', 'assembly', 'checks', 'lash', 'sign'].includes(stage) &&
+		(['setup', 'parts', 'inspect', 'plan', 'assembly', 'checks', 'lash', 'sign'].includes(stage) &&
 			page.url.pathname === link[stage]);
 
 	const last = $derived(
@@ -46,7 +49,7 @@
 >
 	<ol class="flex bench:block">
 		{#each book.stages as stage (stage.name)}
-			{#if stage.name !== 'take in'}
+			{#if stage.name !== 'check-in'}
 				<li>
 					<a
 						href={link[stage.name]}
@@ -54,11 +57,11 @@
 						class="relative block min-h-11 border-b border-rule py-1 pr-3 pl-[18px] leading-tight before:absolute before:inset-y-0 before:left-0 before:w-[5px] aria-[current=page]:bg-paper aria-[current=page]:before:bg-chromate"
 					>
 						<span class="flex items-center gap-1.5 font-semibold">
-							{capital(stage.name)}
+							{capital(label('stage', stage.name))}
 							{#if stage.done}<Check size={15} aria-label="done" class="text-soft" />{/if}
 						</span>
 						<span class="block text-xs {stage.blocks ? 'font-semibold text-stop' : 'text-soft'}">
-							{stage.note || 'not begun'}
+							{stage.note ? write(stage.note, bench.units) : 'not begun'}
 						</span>
 					</a>
 				</li>
@@ -70,22 +73,22 @@
 			<section role="status" class="text-ink">
 				{#each waiting.filter((item) => item.refused) as item (item.reading.id)}
 					<p class="mb-2 border-l-4 border-stop pl-2">
-						<b>{item.reading.station} {item.reading.read}</b> was not taken: {item.refused}
+						<b>{item.reading.station} {item.reading.read}</b> Rejected: {item.refused}
 						<button class="min-h-8 underline" onclick={() => outbox.dismiss(item.reading.id)}>
-							Take it off
+							Dismiss
 						</button>
 					</p>
 				{/each}
 				{#if waiting.some((item) => !item.refused)}
 					<p class="border-l-4 border-watch pl-2">
-						{waiting.filter((item) => !item.refused).length} waiting to be sent
+						{waiting.filter((item) => !item.refused).length} unsent
 					</p>
 				{/if}
 			</section>
 		{/if}
 		{#if last.length > 0}
 			<section>
-				<h2 class="mb-1 font-semibold">Last read</h2>
+				<h2 class="mb-1 font-semibold">Recent readings</h2>
 				<ul class="figure space-y-0.5">
 					{#each last as reading (reading.id)}
 						<li class="flex justify-between gap-2" title={moment(reading.at)}>
@@ -99,7 +102,7 @@
 		{/if}
 		<p class="flex flex-col gap-1">
 			<a class="min-h-6 underline" href="{root}/bare">Bare heights</a>
-			<a class="min-h-6 underline" href="{root}/lift">How much lift</a>
+			<a class="min-h-6 underline" href="{root}/lift">Max lift</a>
 			<a class="min-h-6 underline" href="{root}/what-if">What if</a>
 			<a class="min-h-6 underline" href="{root}/paper">Print the sheet</a>
 			<a class="min-h-6 underline" href="{root}/file" download>Save as a file</a>

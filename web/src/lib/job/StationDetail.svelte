@@ -4,10 +4,10 @@
 		lengthText,
 		partsOf,
 		showMass,
-		showPhrase,
-		shimPhrase,
+		shimAction,
 		type Reading,
-		type StationSheet
+		type StationSheet,
+		message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Section from '$lib/section/Section.svelte';
@@ -15,6 +15,7 @@
 	import { capital, moment } from '$lib/ui/words';
 	import { getBook } from './book.svelte';
 	import Question from './Question.svelte';
+	import { label, tell, write } from '@zinc-ledger/words';
 
 	let { station }: { station: StationSheet } = $props();
 	const book = getBook();
@@ -27,20 +28,20 @@
 			book.job.stations.find(({ label }) => label === station.label)!
 		)
 	);
-	const struck = $derived(new Map(book.job.voids.map((entry) => [entry.reading, entry])));
+	const voided = $derived(new Map(book.job.voids.map((entry) => [entry.reading, entry])));
 	const readings = $derived(
 		book.job.readings.filter((reading) => reading.station === station.label).toReversed()
 	);
 	const who = (id: string) =>
 		book.initials(id) || (bench.person?.id === id ? bench.person.initials : '');
 
-	let striking = $state.raw<Reading | null>(null);
+	let voiding = $state.raw<Reading | null>(null);
 	let problem = $state<string | null>(null);
 
 	async function fit() {
 		if (station.shim?.answer.sort !== 'fit') return;
 		if (!bench.person) {
-			problem = 'Pick who works at this bench first, at the top.';
+			problem = tell(message('server.operator-required'));
 			return;
 		}
 		const unit = book.job.setup.shimStock[0]?.thickness.endsWith('in') ? 'in' : 'mm';
@@ -50,14 +51,14 @@
 		);
 	}
 
-	async function strike(reason: string) {
-		if (!striking) return;
+	async function voidReading(reason: string) {
+		if (!voiding) return;
 		if (!bench.person) {
-			problem = 'Pick who works at this bench first, at the top.';
+			problem = tell(message('server.operator-required'));
 			return;
 		}
-		problem = await book.strike(striking, reason, bench.person);
-		if (problem === null) striking = null;
+		problem = await book.strike(voiding, reason, bench.person);
+		if (problem === null) voiding = null;
 	}
 </script>
 
@@ -66,8 +67,8 @@
 		<span class="figure text-base font-semibold">{station.label}</span>
 		<span class="figure text-xs text-soft">
 			{kind.target.height === null
-				? showPhrase(kind.target.because, bench.units)
-				: `aim ${bench.length(kind.target.height)}`}
+				? write(kind.target.because, bench.units)
+				: `target ${bench.length(kind.target.height)}`}
 		</span>
 	</h2>
 	<Section {station} {kind} {parts} />
@@ -84,24 +85,24 @@
 		{@const { outcome } = station.shim}
 		<div class="border-t border-rule py-2">
 			<p class="font-semibold">
-				{showPhrase(shimPhrase(station.shim.answer, station.stack.shims), bench.units)}
+				{write(shimAction(station.shim.answer, station.stack.shims), bench.units)}
 			</p>
 			<dl class="my-1 grid grid-cols-4 gap-x-2 text-soft">
-				{#each [['height', bench.length(outcome.height)], ['seat', bench.load(outcome.seatLoad)], ['open', bench.load(outcome.openLoad)], ['to bind', bench.length(outcome.bindMargin)]] as [name, value] (name)}
+				{#each [['height', bench.length(outcome.height)], ['seat', bench.load(outcome.seatLoad)], ['open', bench.load(outcome.openLoad)], ['bind margin', bench.length(outcome.bindMargin)]] as [name, value] (name)}
 					<div>
 						<dt>{name}</dt>
 						<dd class="figure text-ink">{value}</dd>
 					</div>
 				{/each}
 			</dl>
-			<button class="button" onclick={fit}>Fit these</button>
+			<button class="button" onclick={fit}>Record these shims</button>
 		</div>
 	{/if}
 
 	<dl class="grid grid-cols-[1fr_auto] gap-y-0.5 border-t border-rule py-2">
 		<dt class="text-soft">Bare height</dt>
 		<dd class="figure text-right">
-			{bench.length(station.bareHeight.figure)}
+			{bench.length(station.figures.bare.figure)}
 		</dd>
 		<dt class="text-soft">Locator</dt>
 		<dd class="figure text-right">{bench.length(station.stack.locator)}</dd>
@@ -122,10 +123,10 @@
 		<dt class="text-soft">Moving mass</dt>
 		<dd class="text-right">
 			<span class="figure">{showMass(station.mass.total)}</span> g{station.mass.missing.length > 0
-				? `, without ${station.mass.missing.join(', ')}`
+				? `, without ${station.mass.missing.map((part) => label('part', part)).join(', ')}`
 				: ''}
 		</dd>
-		<dt class="text-soft">Loads from</dt>
+		<dt class="text-soft">Load source</dt>
 		<dd class="text-right">
 			{kind.curve === null
 				? 'no spring card'
@@ -133,11 +134,11 @@
 					? 'tested set'
 					: kind.sources.spring === 'card'
 						? 'card, straight line'
-						: `straight line, ${kind.sources.spring}`}
+						: `straight line, ${label('source', kind.sources.spring!)}`}
 		</dd>
 		{#if kind.bind?.first}
 			<dt class="text-soft">Binds first</dt>
-			<dd class="text-right">{kind.bind.first}</dd>
+			<dd class="text-right">{label('coil', kind.bind.first)}</dd>
 		{/if}
 		{#if station.energy !== null}
 			<dt class="text-soft">Energy at full lift</dt>
@@ -149,30 +150,28 @@
 		<h3 class="border-t border-rule pt-2 font-semibold">Readings</h3>
 		<ul>
 			{#each readings as reading (reading.id)}
-				{@const gone = struck.get(reading.id)}
+				{@const gone = voided.get(reading.id)}
 				<li class="border-b border-hair py-1">
 					<div class="flex items-center gap-2">
 						<span class="figure {gone ? 'text-faint line-through' : ''}">{reading.read}</span>
-						<span class="text-soft">{reading.quantity} · {who(reading.person)}</span>
+						<span class="text-soft"
+							>{label('quantity', reading.quantity)} · {who(reading.person)}</span
+						>
 						{#if !gone}
 							<button
 								class="ml-auto min-h-8 px-1 text-soft underline"
-								aria-label="Strike {reading.read}"
-								onclick={() => (striking = reading)}
+								aria-label="Void {reading.read}"
+								onclick={() => (voiding = reading)}
 							>
-								Strike
+								Void
 							</button>
 						{/if}
 					</div>
 					<p class="text-xs text-faint">
-						{moment(reading.at)}{gone ? ` · struck by ${who(gone.person)}: ${gone.reason}` : ''}
+						{moment(reading.at)}{gone ? ` · voided by ${who(gone.person)}: ${gone.reason}` : ''}
 					</p>
-					{#if striking?.id === reading.id}
-						<ReasonForm
-							label="Reason for striking {reading.read}"
-							word="Strike"
-							onreason={strike}
-						/>
+					{#if voiding?.id === reading.id}
+						<ReasonForm label="Reason to void {reading.read}" word="Void" onreason={voidReading} />
 					{/if}
 				</li>
 			{/each}

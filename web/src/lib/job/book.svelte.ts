@@ -23,6 +23,8 @@ import {
 } from '@zinc-ledger/core';
 import type { SignedEntry } from './signed';
 import { outbox } from '$lib/outbox/outbox.svelte';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 
 interface Entries {
 	inspections: Inspection;
@@ -174,7 +176,7 @@ export class Book {
 		person: Person | null,
 		entry: Omit<Entries[L], 'person'>
 	): Promise<string | null> {
-		if (!person) return 'Pick who works at this bench first, at the top.';
+		if (!person) return tell(message('server.operator-required'));
 		const whole = { ...entry, person: person.id } as unknown as Entries[L];
 		const path = `/api/jobs/${this.job.id}/entries/${list}`;
 		// The server's time counts: by it work on the head makes readings stale.
@@ -191,7 +193,7 @@ export class Book {
 
 	/** Signs the job as it stands. @returns what went wrong, or null */
 	async sign(person: Person | null, units: Units): Promise<string | null> {
-		if (!person) return 'Pick who works at this bench first, at the top.';
+		if (!person) return tell(message('server.operator-required'));
 		const body = { person: person.id, units };
 		const problem = await send('POST', `/api/jobs/${this.job.id}/signed`, body);
 		if (problem === null) await this.refresh();
@@ -212,7 +214,7 @@ export class Book {
 
 	/** Says something to a question of the sheet. @returns what went wrong, or null */
 	async answer(subject: string, answer: boolean, person: Person | null): Promise<string | null> {
-		if (!person) return 'Pick who works at this bench first, at the top.';
+		if (!person) return tell(message('server.operator-required'));
 		const path = `/api/jobs/${this.job.id}/answers`;
 		const problem = await send('POST', path, { subject, answer });
 		if (problem === null) await this.refresh();
@@ -221,7 +223,7 @@ export class Book {
 
 	/** Accepts a plan, which makes the builds what it says. @returns what went wrong, or null */
 	async acceptPlan(plan: Omit<Plan, 'person'>, person: Person | null): Promise<string | null> {
-		if (!person) return 'Pick who works at this bench first, at the top.';
+		if (!person) return tell(message('server.operator-required'));
 		const whole = { ...plan, person: person.id };
 		const answer = await sent('POST', `/api/jobs/${this.job.id}/plan`, whole);
 		if ('problem' in answer) return answer.problem;
@@ -286,9 +288,9 @@ async function sent(
 		});
 		const answer = (await response.json()) as { message?: string };
 		if (response.ok) return { body: answer };
-		return { problem: answer.message ?? 'The server would not take it.' };
+		return { problem: answer.message ?? tell(message('server.would-not-take')) };
 	} catch {
-		return { problem: 'The server cannot be reached: nothing was changed. Try again.' };
+		return { problem: tell(message('server.not-reached')) };
 	}
 }
 

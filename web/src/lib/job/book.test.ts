@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Job, Setup } from '@zinc-ledger/core';
+import { message, type Job, type Setup } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
+import { tell } from '@zinc-ledger/words';
 import { outbox } from '$lib/outbox/outbox.svelte';
 import { Book } from './book.svelte';
 import { jobLine } from './line';
@@ -41,7 +42,7 @@ describe('the book of a job', () => {
 		expect(await book.changeSetup({ ...job.setup, use: { duty: 'sprint' } })).toContain('Somebody');
 		expect(book.job.setup.use.duty).toBe('hill climb');
 		answer = () => Promise.reject(new TypeError('no network'));
-		expect(await book.fit('1I', ['0.015 in'])).toContain('nothing was changed');
+		expect(await book.fit('1I', ['0.015 in'])).toBe(tell(message('server.not-reached')));
 		expect(book.station('1I')!.stack.shims).toEqual([]);
 	});
 	it('fits shims, and the sheet follows', async () => {
@@ -65,9 +66,9 @@ describe('the book of a job', () => {
 		expect(book.job.number).toBe('2418');
 	});
 	it('strikes a reading, which then no longer counts', async () => {
-		const reading = book.station('1I')!.inForce['installed height']!;
+		const reading = book.station('1I')!.inForce['installed-height']!;
 		expect(await book.strike(reading, 'slipped', person())).toBeNull();
-		expect(book.station('1I')!.inForce['installed height']).toBeUndefined();
+		expect(book.station('1I')!.inForce['installed-height']).toBeUndefined();
 	});
 	it('adds to its lists in somebody’s name, and knows them from then on', async () => {
 		const entry = {
@@ -75,17 +76,19 @@ describe('the book of a job', () => {
 			work: 'guides',
 			at: '2026-11-30T00:00:00.000Z'
 		} as const;
-		expect(await book.append('headWork', null, entry)).toContain('Pick who works');
+		expect(await book.append('headWork', null, entry)).toBe(
+			tell(message('server.operator-required'))
+		);
 		expect(calls).toEqual([]);
 		const newcomer = { id: crypto.randomUUID(), name: 'Somebody New', initials: 'SN' };
 		expect(await book.append('headWork', newcomer, entry)).toBeNull();
 		expect(book.initials(newcomer.id)).toBe('SN');
-		expect(book.sheet.measured['installed height']).toBe(0);
+		expect(book.sheet.measured['installed-height']).toBe(0);
 	});
 	it('lays on top what still waits to be sent, and takes over what is confirmed', () => {
 		const reading = { ...job.readings[0]!, id: crypto.randomUUID(), station: '6E' };
 		outbox.waiting = [{ jobId: job.id, reading }];
-		expect(book.station('6E')!.inForce['installed height']!.id).toBe(reading.id);
+		expect(book.station('6E')!.inForce['installed-height']!.id).toBe(reading.id);
 		for (let i = 0; i < 2; i++) book.confirm([reading]);
 		outbox.waiting = [];
 		expect(book.job.readings.filter(({ id }) => id === reading.id)).toHaveLength(1);

@@ -20,7 +20,7 @@ export function jobLine(job: Job, signed: Signed | null = null) {
 			.filter((station) => station.state === 'stop')
 			.map((station) => station.label),
 		unclear: sheet.stations.filter(
-			(station) => station.state === 'too close' || station.state === 'watch'
+			(station) => station.state === 'inconclusive' || station.state === 'watch'
 		).length
 	};
 }

@@ -1,5 +1,7 @@
 import type { Reading } from '@zinc-ledger/core';
 import { store, type Waiting } from './store';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 
 const FIRST_PAUSE = 500;
 const LONGEST_PAUSE = 8000;
@@ -96,7 +98,7 @@ class Outbox {
 			const refused = {
 				jobId,
 				reading,
-				refused: answer.message ?? 'The server would not take it.'
+				refused: answer.message ?? tell(message('server.would-not-take'))
 			};
 			this.waiting = this.waiting.map((w) => (w.reading.id === reading.id ? refused : w));
 			await store.put(refused).catch(() => undefined);
@@ -116,7 +118,7 @@ async function wordsOf(response: Response): Promise<string> {
 	const answer = (await response.json().catch(() => ({}))) as { message?: string };
 	// Away is away, whatever part of it is.
 	const isAway = response.status >= 500 && response.status !== 507;
-	return (!isAway && answer.message) || 'The server is away.';
+	return (!isAway && answer.message) || tell(message('server.not-reached'));
 }
 
 /** Answers that say nothing of the reading itself: nobody is picked, too many at once, no room. */

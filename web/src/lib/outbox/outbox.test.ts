@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Reading } from '@zinc-ledger/core';
 import { outbox } from './outbox.svelte';
+import { waitingNow } from './store';
 
 const job = JSON.parse(readFileSync('demo/jobs/2417-straight-six.json', 'utf8')) as {
 	id: string;
@@ -37,6 +38,13 @@ afterEach(() => {
 const settle = () => vi.advanceTimersByTimeAsync(0);
 
 describe('the outbox', () => {
+	it('reads what waited since an earlier release', () => {
+		const before = { ...reading(1), quantity: 'seal gap at lift' } as unknown as Reading;
+		expect(waitingNow({ jobId: job.id, reading: before }).reading).toEqual({
+			...reading(1),
+			quantity: 'seal-gap-at-lift'
+		});
+	});
 	it('sends a reading and lets it go', async () => {
 		const stored: string[] = [];
 		await outbox.open((jobId, readings) => stored.push(jobId, ...readings.map(({ id }) => id)));

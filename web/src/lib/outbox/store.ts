@@ -1,5 +1,5 @@
 import { openDB, type DBSchema } from 'idb';
-import type { Reading, Sweep } from '@zinc-ledger/core';
+import { upgraded, type Reading, type Sweep } from '@zinc-ledger/core';
 
 /** A reading on its way to the server. */
 export interface Waiting {
@@ -36,9 +36,15 @@ export const sweepStore = {
 	remove: async (id: string): Promise<void> => (await open()).delete('sweeps', id)
 };
 
+/** What waited since an earlier release, as this one has it. */
+export const waitingNow = (waiting: Waiting): Waiting => ({
+	...waiting,
+	reading: upgraded(waiting.reading)
+});
+
 /** The outbox as the browser keeps it on disk, in the order the readings were taken. */
 export const store = {
-	all: async (): Promise<Waiting[]> => (await open()).getAll('waiting'),
+	all: async (): Promise<Waiting[]> => (await (await open()).getAll('waiting')).map(waitingNow),
 	put: async (waiting: Waiting): Promise<void> =>
 		void (await (await open()).put('waiting', waiting)),
 	remove: async (id: string): Promise<void> => (await open()).delete('waiting', id)

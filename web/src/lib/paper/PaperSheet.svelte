@@ -1,14 +1,6 @@
 <script lang="ts">
 	/** The sheet as it goes to the customer: one page for up to sixteen stations. */
-	import {
-		KINDS,
-		lengthOf,
-		showPhrase,
-		walk,
-		type Job,
-		type Kind,
-		type Sheet
-	} from '@zinc-ledger/core';
+	import { KINDS, lengthOf, walk, type Job, type Kind, type Sheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import HeadPlan from '$lib/plan/HeadPlan.svelte';
 	import { columnsFor, showFigure, verdictIn } from '$lib/sheet/columns';
@@ -16,7 +8,8 @@
 	import Scale from '$lib/ui/Scale.svelte';
 	import { capital, moment, shortDate } from '$lib/ui/words';
 
-	import { toldOnSheet } from '$lib/fit/words';
+	import { findingLines } from '$lib/fit/finding-lines';
+	import { label, ruleWords, write } from '@zinc-ledger/words';
 
 	let { job, sheet, size }: { job: Job; sheet: Sheet; size: 'A4' | 'Letter' } = $props();
 	const bench = getBench();
@@ -24,11 +17,11 @@
 
 	const columns = $derived(columnsFor(sheet.stations));
 	const rows = $derived(
-		walk(job.stations, job.setup.walkingOrder).flatMap(
+		walk(job.stations, job.setup.measuringOrder).flatMap(
 			(entry) => sheet.stations.find((station) => station.label === entry.label) ?? []
 		)
 	);
-	const told = $derived(toldOnSheet(sheet, units));
+	const told = $derived(findingLines(sheet, units));
 	const nameOf = (id: string) => job.people.find((person) => person.id === id)?.name ?? '';
 	const measuredBy = $derived(
 		job.people
@@ -63,8 +56,8 @@
 			[
 				'Aim',
 				target.height === null
-					? showPhrase(target.because, units)
-					: `${length(target.height)} by ${setup.aim.school}`
+					? write(target.because, units)
+					: `${length(target.height)} by ${setup.aim.method}`
 			]
 		];
 	}
@@ -95,7 +88,7 @@
 		</div>
 		<p class="text-right">
 			<span class="figure block text-[22px] leading-tight font-semibold">{job.number}</span>
-			taken in {shortDate(job.takenIn)} · {units.length}, {units.load}
+			received {shortDate(job.takenIn)} · {units.length}, {units.load}
 		</p>
 	</header>
 
@@ -108,7 +101,9 @@
 				{#each columns as column (column.key)}
 					<th class="w-[82px] px-1 py-1 text-right align-bottom leading-tight font-medium">
 						{column.title}
-						<span class="figure block">{column.sort === 'length' ? units.length : units.load}</span>
+						<span class="figure block"
+							>{column.dimension === 'load' ? units.load : units.length}</span
+						>
 					</th>
 				{/each}
 				<th class="py-1 pl-3 text-left align-bottom font-medium">Shims, remarks</th>
@@ -116,7 +111,7 @@
 		</thead>
 		<tbody>
 			{#each rows as station (station.label)}
-				{@const remark = station.remarks.find((each) => each.state !== 'not measured')}
+				{@const remark = station.remarks.find((each) => each.state !== 'not-measured')}
 				<tr class="break-inside-avoid border-b border-hair">
 					<th scope="row" class="figure text-left text-[13px] font-semibold">{station.label}</th>
 					{#each columns as column (column.key)}
@@ -140,7 +135,7 @@
 								{station.stack.shims.map((shim) => bench.length(shim)).join(' + ')}
 							</span>
 						{/if}
-						{#if remark}<Mark state={remark.state} word /> {showPhrase(remark.text, units)}{/if}
+						{#if remark}<Mark state={remark.state} word /> {write(remark.text, units)}{/if}
 					</td>
 				</tr>
 			{/each}
@@ -150,7 +145,7 @@
 	<div class="mt-3 grid grid-cols-[1fr_1fr_0.9fr] gap-5 break-inside-avoid">
 		{#each KINDS as kind (kind)}
 			<section>
-				<h2 class="border-b border-ink pb-0.5 font-semibold">{capital(kind)}</h2>
+				<h2 class="border-b border-ink pb-0.5 font-semibold">{capital(label('kind', kind))}</h2>
 				<dl class="mt-1 grid grid-cols-[4.2rem_1fr] gap-y-px">
 					{#each parts(kind) as [name, value] (name)}
 						<dt class="text-soft">{name}</dt>
@@ -164,15 +159,15 @@
 			<dl class="mt-1 grid grid-cols-[1fr_auto] gap-y-px">
 				<dt class="text-soft">Height within ±</dt>
 				<dd class="figure">{bench.length(lengthOf(limits.heightTolerance))}</dd>
-				<dt class="text-soft">Bind margin, floor</dt>
+				<dt class="text-soft">Min bind margin</dt>
 				<dd class="figure">{bench.length(lengthOf(limits.bindFloor))}</dd>
-				<dt class="text-soft">Seal clearance, floor</dt>
+				<dt class="text-soft">Min seal clearance</dt>
 				<dd class="figure">{bench.length(lengthOf(limits.sealFloor))}</dd>
 				<dt class="text-soft">Loads within ±</dt>
-				<dd class="figure">{Math.round(limits.loadBand * 100)} %</dd>
+				<dd class="figure">{Math.round(limits.loadTolerance * 100)} %</dd>
 			</dl>
 			<p class="mt-2 flex flex-wrap gap-x-3">
-				<Mark state="watch" word /><Mark state="too close" word /><Mark state="stop" word />
+				<Mark state="watch" word /><Mark state="inconclusive" word /><Mark state="stop" word />
 			</p>
 			<p class="mt-0.5 text-soft">A figure without a mark is clear; a dot is not measured.</p>
 		</section>
@@ -183,7 +178,7 @@
 			{#each told as { finding, places, compared } (finding.key)}
 				<li>
 					<Mark state={finding.severity as 'stop' | 'watch'} word />
-					{finding.title}, {places}: {compared}.
+					{ruleWords(finding.rule).title}, {places}: {compared}.
 					{#if finding.acceptance}
 						Accepted by {nameOf(finding.acceptance.person)}: {finding.acceptance.reason}
 					{:else}
@@ -192,7 +187,7 @@
 				</li>
 			{/each}
 			{#each sheet.remarks as remark, i (i)}
-				<li><Mark state={remark.state} word /> {showPhrase(remark.text, units)}</li>
+				<li><Mark state={remark.state} word /> {write(remark.text, units)}</li>
 			{/each}
 		</ul>
 	{/if}
@@ -201,11 +196,11 @@
 		<p class="text-soft">
 			Measured by {measuredBy.join(', ') || 'nobody yet'}{lastRead
 				? `, last ${moment(lastRead)}`
-				: ''}. Least bind margin {sheet.least.bindMargin
+				: ''}. Min bind margin {sheet.least.bindMargin
 				? `${bench.length(sheet.least.bindMargin.figure)} at ${sheet.least.bindMargin.station}`
 				: 'not known'}. Seat loads {KINDS.map((kind) => {
 				const range = sheet.seatLoads[kind];
-				return `${kind} ${range ? `${bench.load(range.least)}–${bench.load(range.most)}` : 'not known'}`;
+				return `${label('kind', kind)} ${range ? `${bench.load(range.least)}–${bench.load(range.most)}` : 'not known'}`;
 			}).join(', ')}. The makers’ instructions for springs, cam and engine come first; these figures
 			do not replace them.
 		</p>

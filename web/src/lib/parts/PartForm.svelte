@@ -24,8 +24,8 @@
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
 			<h1 class="text-xl font-semibold">{title}</h1>
 			{#if form?.message}<p role="alert" class="font-semibold text-stop">{form.message}</p>{/if}
-			<a class="button ml-auto" href="/parts?sort={sort}">Leave it</a>
-			<button class="button button-main">Keep it</button>
+			<a class="button ml-auto" href="/parts?sort={sort}">Cancel</a>
+			<button class="button button-main">Save</button>
 		</div>
 		<div class="mt-3 grid max-w-5xl gap-x-10 bench:grid-cols-2">
 			{#each fieldsOf(sort) as field (field.path)}
@@ -45,7 +45,7 @@
 		</div>
 		<p class="mt-4 max-w-prose text-[13px] text-soft">
 			Leave empty what is not known: a rule that needs it will say so, and not pass. Several lengths
-			in one field are parted by a semicolon.
+			in one field are separated by semicolons.
 		</p>
 	</form>
 </main>

@@ -2,11 +2,12 @@
 import Papa from 'papaparse';
 import type { LibraryPart, PartSort, Units } from '@zinc-ledger/core';
 import { PART_SORTS } from '@zinc-ledger/core';
-import { firstOf, pathText, type Problem } from '@zinc-ledger/core/file';
+import { fieldNow, firstOf, pathText, valueNow, type Problem } from '@zinc-ledger/core/file';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { flatten, unflatten, type Values } from '$lib/forms/flat';
 import { cellIn, cellOut } from '$lib/csv/cells';
 import { fieldsOf } from './fields';
+import { message, messageOf } from '@zinc-ledger/core';
 
 const ABOUT = ['id', 'sort', 'stock', 'retired'] as const;
 
@@ -54,18 +55,20 @@ export function partsFromCsv(
 		header: true,
 		skipEmptyLines: 'greedy',
 		preview: MOST_ROWS + 1,
-		transform: cellIn
+		// Names and values of earlier releases are read as those of now.
+		transformHeader: (name) => name.split('.').map(fieldNow).join('.'),
+		transform: (cell, field) => valueNow(String(field).split('.').at(-1)!, cellIn(cell))
 	});
 	if (data.length > MOST_ROWS) {
-		const message = `has more than ${MOST_ROWS.toLocaleString('en')} parts: cut it up`;
-		return { ok: false, problems: [{ path: 'the file', message }] };
+		const text = message('import.too-many-parts', { max: MOST_ROWS });
+		return { ok: false, problems: [{ path: '', text }] };
 	}
 	const problems: Problem[] = errors
 		.filter(({ code }) => code !== 'UndetectableDelimiter')
-		.map(({ row, type, message }) => ({
+		.map(({ row, type, message: says }) => ({
 			// A quote left open is counted from the first line, anything else from the first part.
 			path: `line ${(row ?? 0) + (type === 'Quotes' ? 1 : 2)}`,
-			message: message.toLowerCase()
+			text: message('import.csv', { says: says.toLowerCase() })
 		}));
 	const columns = meta.fields ?? [];
 	if (!columns.includes('sort') || !columns.includes('name')) {
@@ -74,7 +77,7 @@ export function partsFromCsv(
 			problems: [
 				{
 					path: 'line 1',
-					message: 'wants a first line that names the columns, “sort” and “name” among them'
+					text: message('import.no-columns')
 				}
 			]
 		};
@@ -87,13 +90,14 @@ export function partsFromCsv(
 		if (!PART_SORTS.includes(sort)) {
 			problems.push({
 				path: at('sort'),
-				message: `“${row.sort ?? ''}” is no sort of part: ${PART_SORTS.join(', ')}`
+				text: message('field.one-of', { values: PART_SORTS })
 			});
 			return;
 		}
 		const fields = fieldsOf(sort).filter(({ path }) => columns.includes(path));
 		const id = row.id?.trim() || newId();
-		if (seen.has(id)) problems.push({ path: at('id'), message: 'this part is there twice' });
+		if (seen.has(id))
+			problems.push({ path: at('id'), text: message('field.duplicate', { what: 'part' }) });
 		seen.add(id);
 		const stock = (row.stock ?? '').trim();
 		const result = libraryPartOf(sort).safeParse({
@@ -104,13 +108,14 @@ export function partsFromCsv(
 		});
 		if (result.success) parts.push(result.data as LibraryPart);
 		else {
-			for (const { path, message } of result.error.issues) {
-				problems.push({ path: at(pathText(path).replace(/^part\.?/, '')), message });
+			for (const issue of result.error.issues) {
+				const path = pathText(issue.path).replace(/^part\.?/, '');
+				problems.push({ path: at(path), text: messageOf(issue) });
 			}
 		}
 	});
 	if (problems.length > 0) return { ok: false, problems: firstOf(problems, (one) => one) };
 	if (parts.length === 0)
-		return { ok: false, problems: [{ path: 'the file', message: 'has no parts in it' }] };
+		return { ok: false, problems: [{ path: '', text: message('import.no-parts') }] };
 	return { ok: true, parts };
 }

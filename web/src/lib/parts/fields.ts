@@ -18,6 +18,7 @@ import {
 	type PartSort
 } from '@zinc-ledger/core';
 import type { FieldSort, FieldSpec } from '$lib/forms/flat';
+import { labelsOf, type Labels } from '@zinc-ledger/words';
 
 export interface PartField extends FieldSpec {
 	/** Shown in the library's table. */
@@ -29,12 +30,12 @@ const field = (path: string, label: string, sort: FieldSort = 'length'): PartFie
 	label,
 	sort
 });
-const choice = (path: string, label: string, choices: readonly string[]): PartField => ({
-	path,
-	label,
-	sort: 'choice',
-	choices
-});
+const choice = (
+	path: string,
+	label: string,
+	choices: readonly string[],
+	of: keyof Labels
+): PartField => ({ path, label, sort: 'choice', choices, names: labelsOf(of) });
 const shown = (one: PartField): PartField => ({ ...one, shown: true });
 
 const NAMED: readonly PartField[] = [
@@ -44,112 +45,109 @@ const NAMED: readonly PartField[] = [
 	field('mass', 'Mass', 'mass')
 ];
 const NOTE = field('note', 'Note', 'text');
-const angle = field('angle', 'Taper angle, degrees', 'number');
+const angle = field('angle', 'Lock angle, degrees', 'number');
 const stem = field('stem', 'Stem diameter');
 
 const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 	spring: [
-		choice('source', 'Figures from', SOURCES),
-		shown(choice('build', 'Build', SPRING_BUILDS)),
-		field('progressive', 'Progressive winding', 'yes or no'),
-		field('markedTop', 'Marked end up', 'yes or no'),
+		choice('source', 'Source', SOURCES, 'source'),
+		shown(choice('build', 'Spring type', SPRING_BUILDS, 'springBuild')),
+		field('progressive', 'Progressive winding', 'yes-no'),
+		field('markedTop', 'Marked end up', 'yes-no'),
 		shown(field('seat.height', 'Card height')),
-		shown(field('seat.load', 'Load there', 'load')),
-		field('open.height', 'or a second height'),
-		field('open.load', 'and its load', 'load'),
+		shown(field('seat.load', 'Load at that height', 'load')),
+		field('open.height', 'Second height'),
+		field('open.load', 'Load at the second height', 'load'),
 		shown(field('rate', 'Rate', 'rate')),
 		shown(field('bind', 'Coil bind height')),
-		field('innerBind', 'Inner’s own bind height'),
-		field('thirdBind', 'Third’s own bind height'),
-		shown(field('greatestLift', 'Greatest lift')),
+		field('innerBind', 'Inner coil bind'),
+		field('thirdBind', 'Third coil bind'),
+		shown(field('maxLift', 'Max lift')),
 		field('freeHeight', 'Free height'),
-		field('outer.outside', 'Outer, outside diameter'),
+		field('outer.outside', 'Outer OD'),
 		field('outer.wire', 'Outer, wire'),
-		field('topOutside', 'Outside diameter on top'),
-		field('inner.outside', 'Inner, outside diameter'),
+		field('topOutside', 'Top OD'),
+		field('inner.outside', 'Inner OD'),
 		field('inner.wire', 'Inner, wire'),
-		field('third.outside', 'Third, outside diameter'),
+		field('third.outside', 'Third OD'),
 		field('third.wire', 'Third, wire'),
 		field('paint', 'Paint marks', 'text'),
-		field('asksNew', 'Asks for new seals and locks', 'yes or no')
+		field('requiresNew', 'Requires new seals and locks', 'yes-no')
 	],
 	retainer: [
 		shown(angle),
 		shown(field('step', 'Step')),
 		field('thirdStep', 'Step of the third spring'),
-		field('underside', 'Underside against the landing', 'signed length'),
-		field('landingHeight', 'Landing against datum', 'signed length'),
+		field('underside', 'Underside against the landing', 'signed-length'),
+		field('landingHeight', 'Landing against datum', 'signed-length'),
 		shown(field('landings', 'Landings, outermost first', 'lengths')),
 		field('height', 'Height'),
-		shown(choice('material', 'Material', METALS))
+		shown(choice('material', 'Material', METALS, 'metal'))
 	],
 	locks: [
 		shown(angle),
-		shown(choice('bead', 'Bead', GROOVES)),
-		shown(field('offset', 'Offset, + or −', 'signed length')),
+		shown(choice('bead', 'Bead', GROOVES, 'groove')),
+		shown(field('offset', 'Offset, + or −', 'signed-length')),
 		shown(stem),
-		choice('capSeat', 'Takes a lash cap', CAP_SEATS),
-		field('holdsTip', 'Reaches up and holds the tip', 'yes or no'),
-		field('leastTip', 'Tip length from'),
-		field('mostTip', 'Tip length to')
+		choice('capSeat', 'Cap recess', CAP_SEATS, 'capRecess'),
+		field('holdsTip', 'Supports the tip', 'yes-no'),
+		field('minTip', 'Min tip length'),
+		field('maxTip', 'Max tip length')
 	],
 	locator: [
 		shown(field('thickness', 'Thickness')),
 		field('innerRise', 'Inner rise'),
 		field('thirdRise', 'Rise of the third spring'),
-		shown(choice('centres', 'Centres by', CENTRES)),
-		field('outside', 'Outside diameter'),
+		shown(choice('locatesOn', 'Locates on (ID/OD)', CENTRES, 'locatesOn')),
+		field('outside', 'OD'),
 		shown(field('spigot', 'Spigot')),
-		shown(field('cup', 'Cup, inside')),
+		shown(field('cup', 'Cup ID')),
 		field('bore', 'Bore')
 	],
 	shim: [
 		shown(field('thickness', 'Thickness')),
-		shown(field('inside', 'Inside diameter')),
-		shown(field('outside', 'Outside diameter'))
+		shown(field('inside', 'ID')),
+		shown(field('outside', 'OD'))
 	],
-	'follower shim': [
-		shown(field('thickness', 'Thickness')),
-		shown(field('outside', 'Outside diameter'))
-	],
+	'follower-shim': [shown(field('thickness', 'Thickness')), shown(field('outside', 'OD'))],
 	seal: [
 		shown(stem),
-		shown(field('outside', 'Outside diameter')),
+		shown(field('outside', 'OD')),
 		shown(field('height', 'Height above the guide')),
-		shown(choice('restsOn', 'Home when it rests on the', SEAL_REST)),
-		choice('turn', 'Goes on', SEAL_TURNS)
+		shown(choice('bottomsOn', 'Bottoms on', SEAL_REST, 'bottomsOn')),
+		choice('installOrder', 'Install order', SEAL_TURNS, 'installOrder')
 	],
 	valve: [
 		shown(stem),
 		shown(field('length', 'Length')),
-		shown(choice('groove', 'Groove', GROOVES)),
-		choice('tip', 'Tip', TIPS),
+		shown(choice('groove', 'Groove', GROOVES, 'groove')),
+		choice('tip', 'Tip', TIPS, 'valveTip'),
 		field('tipLength', 'Tip length'),
-		shown(choice('material', 'Material', METALS)),
+		shown(choice('material', 'Material', METALS, 'metal')),
 		shown(field('head', 'Head diameter')),
-		field('hardFaced', 'Hard-faced', 'yes or no')
+		field('hardFaced', 'Hard-faced', 'yes-no')
 	],
-	'lash cap': [shown(field('thickness', 'Thickness')), shown(stem)],
+	'lash-cap': [shown(field('thickness', 'Thickness')), shown(stem)],
 	rocker: [
 		shown(field('ratio', 'Ratio', 'number')),
-		shown(choice('nose', 'Nose', ROCKER_NOSES)),
+		shown(choice('nose', 'Nose', ROCKER_NOSES, 'rockerNose')),
 		field('inertia', 'Inertia about the pivot', 'inertia'),
 		field('arm', 'Pivot to valve tip')
 	],
 	lifter: [
-		shown(choice('type', 'Type', LIFTERS)),
-		shown(field('greatestOpenLoad', 'Greatest open load', 'load'))
+		shown(choice('type', 'Type', LIFTERS, 'lifter')),
+		shown(field('maxOpenLoad', 'Max open load', 'load'))
 	],
 	cam: [
 		shown(field('intake.lobe', 'Intake lobe lift')),
 		field('intake.duration', 'Intake duration, degrees', 'number'),
-		field('intake.opens', 'Intake opens, ° before top dead centre', 'number'),
-		field('intake.closes', 'Intake closes, ° after bottom dead centre', 'number'),
+		field('intake.opens', 'Intake opens, ° before TDC', 'number'),
+		field('intake.closes', 'Intake closes, ° after BDC', 'number'),
 		field('intake.lash', 'Intake lash'),
 		shown(field('exhaust.lobe', 'Exhaust lobe lift')),
 		field('exhaust.duration', 'Exhaust duration, degrees', 'number'),
-		field('exhaust.opens', 'Exhaust opens, ° before bottom dead centre', 'number'),
-		field('exhaust.closes', 'Exhaust closes, ° after top dead centre', 'number'),
+		field('exhaust.opens', 'Exhaust opens, ° before BDC', 'number'),
+		field('exhaust.closes', 'Exhaust closes, ° after TDC', 'number'),
 		field('exhaust.lash', 'Exhaust lash')
 	]
 };

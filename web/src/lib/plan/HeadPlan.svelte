@@ -26,7 +26,7 @@
 		stations,
 		selected = null,
 		lit = () => false,
-		measured = 'installed height',
+		measured = 'installed-height',
 		seen = false,
 		done,
 		onselect
@@ -50,7 +50,7 @@
 		if (done) return `${sheet.label}, ${done.is(sheet) ? done.word : `not ${done.word}`}`;
 		if (seen) return `${sheet.label}, ${sheet.seen ? `seen, ${sheet.state}` : 'not looked at'}`;
 		const read = sheet.inForce[measured];
-		return `${sheet.label}, ${read ? `${read.read}, ${sheet.state}` : 'not measured'}`;
+		return `${sheet.label}, ${read ? `${read.read}, ${sheet.state}` : 'not-measured'}`;
 	}
 </script>
 

@@ -2,21 +2,22 @@
 	/** What the plan would have at every station, beside what stands there now; that alone before there is one. */
 	import {
 		lengthOf,
-		showPhrase,
 		type Job,
 		type PlannedStation,
-		type Sheet
+		type Sheet,
+		type Message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
+	import { write } from '@zinc-ledger/words';
 
 	interface Props {
 		job: Job;
 		/** As the plan would have it; as it stands before there is one. */
 		sheet: Sheet;
 		planned: ReadonlyMap<string, PlannedStation>;
-		leftOut: ReadonlyMap<string, string>;
+		leftOut: ReadonlyMap<string, Message>;
 		fixed: ReadonlySet<string>;
 		selected: string | null;
 		onselect: (label: string) => void;
@@ -46,15 +47,15 @@
 			class="border-b-2 border-ink text-[12px] text-soft [&>th]:px-1.5 [&>th]:pb-1 [&>th]:align-bottom [&>th]:font-medium"
 		>
 			<th class="text-left">Valve</th>
-			<th class="text-left">Stays</th>
+			<th class="text-left">Locked</th>
 			<th class="text-left">Shims, {bench.units.length}</th>
 			<th class="text-left">Locks</th>
 			{#if anySpring}<th class="text-left">Spring</th>{/if}
 			<th class="text-right">Height</th>
 			<th class="text-right">Seat, {bench.units.load}</th>
 			<th class="text-right">Open</th>
-			<th class="text-right">To bind</th>
-			<th class="text-right">To seal</th>
+			<th class="text-right">Bind margin</th>
+			<th class="text-right">Seal clearance</th>
 			<th></th>
 		</tr>
 	</thead>
@@ -80,7 +81,7 @@
 					<input
 						type="checkbox"
 						class="block size-4"
-						aria-label="{entry.label} stays as it is"
+						aria-label="{entry.label} locked"
 						checked={fixed.has(entry.label)}
 						onchange={() => onfix(entry.label)}
 					/>
@@ -105,13 +106,13 @@
 				</td>
 				<td>
 					{#if leftOut.has(entry.label)}
-						<span class="text-soft">{leftOut.get(entry.label)}</span>
+						<span class="text-soft">{write(leftOut.get(entry.label), bench.units)}</span>
 					{:else if fixed.has(entry.label)}
-						<span class="text-soft">as it is</span>
-					{:else if after && after.state !== 'clear' && after.state !== 'not measured'}
+						<span class="text-soft">locked</span>
+					{:else if after && after.state !== 'clear' && after.state !== 'not-measured'}
 						{@const why = after.remarks.find(({ state }) => state === after.state)}
 						<Mark state={after.state} word />
-						{#if why}<span class="text-soft">{showPhrase(why.text, bench.units)}</span>{/if}
+						{#if why}<span class="text-soft">{write(why.text, bench.units)}</span>{/if}
 					{/if}
 				</td>
 			</tr>

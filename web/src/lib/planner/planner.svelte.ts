@@ -87,6 +87,6 @@ export class Planner {
 /** The job with the card's height as the aim of both kinds. */
 function toCardHeight(job: PlanQuestion['job']): PlanQuestion['job'] {
 	const kinds = structuredClone(job.setup.kinds);
-	for (const kind of KINDS) kinds[kind].aim = { school: 'card height' };
+	for (const kind of KINDS) kinds[kind].aim = { method: 'card-height' };
 	return { ...job, setup: { ...job.setup, kinds } };
 }

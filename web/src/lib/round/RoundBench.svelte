@@ -8,11 +8,11 @@
 	import { goto } from '$app/navigation';
 	import {
 		isLoad,
-		showPhrase,
 		stopsOf,
 		turnAdvice,
 		type Quantity,
-		type SettingOrder
+		type SettingOrder,
+		message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { Device, DEVICE_WORDS } from '$lib/gauges/device.svelte';
@@ -28,6 +28,7 @@
 	import RoundFigures from './RoundFigures.svelte';
 	import RoundStart from './RoundStart.svelte';
 	import { NEXT_ROUND, ROUND_WORDS } from './words';
+	import { tell, write } from '@zinc-ledger/words';
 
 	interface Props {
 		quantity: Quantity;
@@ -46,7 +47,7 @@
 	);
 	const words = $derived(ROUND_WORDS[quantity]);
 	useKeys([
-		{ keys: ['Enter'], does: 'keep the figure, on to the next' },
+		{ keys: ['Enter'], does: 'save the reading, next valve' },
 		{ keys: ['Backspace'], does: 'on an empty field: back one station' },
 		{ keys: ['+'], does: 'skip this station' },
 		{ keys: ['Esc'], does: 'to the sheet' }
@@ -117,11 +118,9 @@
 			<p class="mt-6 text-xl">
 				<a
 					class="underline"
-					href="/bench?back={encodeURIComponent(
-						`/jobs/${book.job.id}/round?of=${quantity.replaceAll(' ', '-')}`
-					)}"
+					href="/bench?back={encodeURIComponent(`/jobs/${book.job.id}/round?of=${quantity}`)}"
 				>
-					Say who works at this bench
+					Select an operator
 				</a> first: every reading carries a name.
 			</p>
 		{:else if !round.parts}
@@ -143,7 +142,7 @@
 			</div>
 		{:else if round.finished}
 			<div class="mt-6">
-				<p class="text-3xl font-semibold">All {total} are in.</p>
+				<p class="text-3xl font-semibold">All {total} measured.</p>
 				<p class="mt-2 text-soft">
 					{lastSheet ? `Last: ${lastSheet.label} ${round.last?.read}.` : ''}
 				</p>
@@ -151,15 +150,12 @@
 					<!-- svelte-ignore a11y_autofocus -->
 					<a class="button button-main" href="/jobs/{book.job.id}" autofocus>See the sheet</a>
 					{#if hasNext && nextQuantity}
-						<a
-							class="button"
-							href="/jobs/{book.job.id}/round?of={nextQuantity.replaceAll(' ', '-')}"
-						>
+						<a class="button" href="/jobs/{book.job.id}/round?of={nextQuantity}">
 							{ROUND_WORDS[nextQuantity].title} next
 						</a>
 					{/if}
 					<button class="button" onclick={() => round.goTo(round.order[0]!.label)}>
-						Go round once more
+						Remeasure
 					</button>
 				</p>
 			</div>
@@ -172,11 +168,11 @@
 			</div>
 			{#if round.stop}
 				<p class="mt-2 text-[17px]">
-					<b>{capital(round.stop.place)}</b>
+					<b>{capital(tell(round.stop.position))}</b>
 					<span class="text-soft">
 						{round.stop.turn > 0
-							? `${Math.round(round.stop.turn)}° on from the stop before`
-							: 'where to begin'}; set here: {round.stop.sets.join(' ')}
+							? `${Math.round(round.stop.turn)}° on from the position before`
+							: 'where to begin'}; set here: {round.stop.valves.join(' ')}
 					</span>
 				</p>
 			{/if}
@@ -197,26 +193,25 @@
 				<span class="figure text-3xl text-soft">{unit}</span>
 				{#if round.again}
 					<p class="max-w-56 text-[17px]" role="status">
-						<b>Reading {round.again.number} of {round.again.of}</b>: off, and on again.
+						<b>Reading {round.again.number} of {round.again.of}</b>: lift the gauge and re-seat it.
 						{#if round.again.why}<span class="text-watch">{round.again.why}</span>{/if}
 					</p>
 				{/if}
 			</div>
 			<div id="understood" class="mt-2 min-h-7 text-[17px]" aria-live="polite">
 				{#if round.understood?.ok === false}
-					<span class="font-semibold text-stop">{round.understood.problem}</span>
+					<span class="font-semibold text-stop">{tell(round.understood.problem)}</span>
 				{:else if round.understood?.ok}
 					Read as <b class="figure">{round.understood.text}</b>
-					{#if advice}<span>· {advice}</span>{/if}
+					{#if advice}<span>· {tell(advice)}</span>{/if}
 					{#if round.asked}
 						<span class="font-semibold text-watch">
-							· far from what is expected here. Enter once more keeps it as read; or type it anew.
+							· Outside expected range: Enter again to keep, or retype.
 						</span>
 					{/if}
 				{:else if round.standing}
 					<span class="text-soft">
-						Stands at <span class="figure">{round.standing.read}</span>; a new figure is added to
-						it.
+						Current <span class="figure">{round.standing.read}</span>; a new reading is averaged in.
 					</span>
 				{/if}
 			</div>
@@ -226,19 +221,19 @@
 					{#if worstRemark}
 						<p class="mt-3 text-[17px]">
 							<Mark state={worstRemark.state} word />
-							{showPhrase(worstRemark.text, bench.units)}
+							{write(worstRemark.text, bench.units)}
 						</p>
 					{/if}
 				{:else if lastSheet && round.last && round.typed === ''}
 					<p class="text-[13px] text-soft">
 						Last: {lastSheet.label}, {round.last.read}
-						{#if lastWaits}<b class="text-watch">· waiting to be sent</b>{/if}
+						{#if lastWaits}<b class="text-watch">· unsent</b>{/if}
 					</p>
 					<div class="mt-1 opacity-90"><RoundFigures station={lastSheet} /></div>
 					{#if lastSheet.remarks[0]}
 						<p class="mt-2 text-[15px]">
 							<Mark state={lastSheet.remarks[0].state} word />
-							{showPhrase(lastSheet.remarks[0].text, bench.units)}
+							{write(lastSheet.remarks[0].text, bench.units)}
 						</p>
 					{/if}
 				{/if}
@@ -254,36 +249,35 @@
 			</p>
 			{#if !outbox.reachable}
 				<p role="status" class="border-l-4 border-watch pl-3">
-					<b>{outbox.trouble ?? 'The server is away.'}</b> Go on measuring: {outbox.waiting.length} figure{outbox
-						.waiting.length === 1
-						? ' waits'
-						: 's wait'} in this browser and will be sent.
+					<b>{outbox.trouble ?? tell(message('server.not-reached'))}</b> Go on measuring: {outbox
+						.waiting.length} figure{outbox.waiting.length === 1 ? ' waits' : 's wait'} in this browser
+					and will be sent.
 				</p>
 			{/if}
 			<section>
 				<h2 class="border-b border-ink pb-1 font-semibold">In place</h2>
 				<ul class="mt-1 space-y-1">
-					{#if quantity === 'installed height'}
+					{#if quantity === 'installed-height'}
 						<li class={round.parts.locator ? '' : 'font-semibold text-watch'}>
 							{round.parts.locator ? 'Locator' : 'No locator'}
 						</li>
 						<li>{round.parts.shims ? 'Shims of the build' : 'No shims'}</li>
 						<li>Recess <span class="figure">{round.parts.recess}</span></li>
-					{:else if quantity === 'seal gap'}
+					{:else if quantity === 'seal-gap'}
 						<li class={round.parts.sealHome ? '' : 'font-semibold text-watch'}>
-							{round.parts.sealHome ? 'Seals home' : 'Seals not home'}
+							{round.parts.sealHome ? 'Seals fully seated' : 'Seals not seated'}
 						</li>
 					{:else if quantity === 'lash'}
 						<li>Engine {round.engine}</li>
 					{/if}
-					{#if round.repeats > 1}<li>Each station {round.repeats} times</li>{/if}
+					{#if round.repeats > 1}<li>{round.repeats} readings per valve</li>{/if}
 					<li>
-						{round.gauge.name}, reads to <span class="figure">{round.gauge.resolution}</span>
+						{round.gauge.name}, resolution <span class="figure">{round.gauge.resolution}</span>
 						{#if sends}
 							<span class="block" data-link={device.state}>
 								{#if device.state !== 'connected'}<Mark state="watch" />{/if}
 								{DEVICE_WORDS[device.state]}{device.state === 'connected'
-									? ': its button keeps'
+									? ': its button saves'
 									: ''}
 							</span>
 						{/if}
@@ -292,7 +286,7 @@
 				<button class="mt-1 min-h-9 underline" onclick={() => (round.parts = null)}>Change</button>
 			</section>
 			<p class="space-y-1.5 text-soft">
-				<span class="flex items-center gap-2"><Key>Enter</Key> keep</span>
+				<span class="flex items-center gap-2"><Key>Enter</Key> save</span>
 				<span class="flex items-center gap-2"><Key>⌫</Key> on empty: back</span>
 				<span class="flex items-center gap-2"><Key>+</Key> skip</span>
 				<span class="flex items-center gap-2"><Key>Esc</Key> sheet</span>

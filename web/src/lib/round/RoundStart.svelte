@@ -18,7 +18,6 @@
 	import Field from '$lib/ui/Field.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
-	import { capital } from '$lib/ui/words';
 	import { gaugeResolution, GAUGES_FOR, ROUND_WORDS } from './words';
 
 	interface Answer {
@@ -48,8 +47,8 @@
 	let isGround = $state(true);
 	let lashCap = $state(true);
 	let asked = $state(false);
-	const isGap = $derived(quantity === 'seal gap' || quantity === 'seal gap at lift');
-	const isOverTip = $derived(quantity === 'tip height' || quantity.startsWith('rocker'));
+	const isGap = $derived(quantity === 'seal-gap' || quantity === 'seal-gap-at-lift');
+	const isOverTip = $derived(quantity === 'tip-height' || quantity.startsWith('rocker'));
 	const kinds = $derived(Object.values(book.job.setup.kinds));
 	const anyGround = $derived(
 		kinds.some(({ retainer }) => retainer && lengthOf(retainer.groundOff) > 0)
@@ -67,7 +66,7 @@
 	/** A gauge of the shop, by its id; empty when another is named. */
 	let known = $state('');
 	const inHand = $derived(fitting.find((one) => one.gauge.id === known));
-	let repeats = $derived(quantity === 'installed height' ? 2 : 1);
+	let repeats = $derived(quantity === 'installed-height' ? 2 : 1);
 
 	const recessRead = $derived(readEntry(recess, bench.units.length));
 	const resolutionRead = $derived(
@@ -86,7 +85,7 @@
 
 	/** The keypad alone answers, where no field takes what is typed. */
 	function press(event: KeyboardEvent) {
-		if (quantity !== 'installed height' || isTyping(event)) return;
+		if (quantity !== 'installed-height' || isTyping(event)) return;
 		if (event.key === '1') locator = 'yes';
 		else if (event.key === '0') locator = 'no';
 		else return;
@@ -95,7 +94,7 @@
 
 	function begin(event: SubmitEvent) {
 		event.preventDefault();
-		asked = quantity === 'installed height' && locator === null;
+		asked = quantity === 'installed-height' && locator === null;
 		if (asked || !recessRead.ok || !resolutionRead.ok || gaugeProblem) return;
 		onbegin({
 			parts: {
@@ -125,24 +124,24 @@
 <svelte:window onkeydown={press} />
 
 <form class="max-w-2xl" onsubmit={begin}>
-	<h2 class="text-xl font-semibold">What is in place?</h2>
-	<p class="mt-1 text-soft">Asked once; kept with every reading of this round.</p>
+	<h2 class="text-xl font-semibold">Setup for this round</h2>
+	<p class="mt-1 text-soft">Asked once; saved with every reading of this round.</p>
 	<div class="mt-4 border-t-2 border-ink">
-		{#if quantity === 'installed height'}
+		{#if quantity === 'installed-height'}
 			<fieldset class="flex min-h-12 flex-wrap items-center gap-x-6 border-b border-hair">
 				<legend class="sr-only">Locator under the gauge</legend>
 				<span>Locator under the gauge <span class="figure text-soft">{locators}</span></span>
 				{#each [['yes', '1'], ['no', '0']] as const as [answer, key] (answer)}
 					<label class="flex min-h-11 items-center gap-2">
 						<input type="radio" class="size-5" value={answer} bind:group={locator} />
-						{capital(answer)}
+						{answer === 'yes' ? 'Yes' : 'No'}
 						<Key>{key}</Key>
 					</label>
 				{/each}
 			</fieldset>
 			{#if asked && locator === null}
 				<p role="alert" class="py-2 font-semibold text-stop">
-					Say first if the locator is under the gauge: without it every height is too tall by its
+					Answer first if the locator is under the gauge: without it every height is too tall by its
 					thickness.
 				</p>
 			{/if}
@@ -172,7 +171,7 @@
 		{#if isGap}
 			<label class="flex min-h-12 items-center gap-3 border-b border-hair">
 				<input type="checkbox" class="size-5" bind:checked={sealHome} />
-				Every seal pushed fully home
+				Every seal fully seated
 			</label>
 		{/if}
 		{#if quantity === 'lash'}
@@ -200,23 +199,23 @@
 		{/if}
 	</div>
 	<div class="mt-4 grid grid-cols-3 gap-4">
-		<Field label="Readings of each">
+		<Field label="Readings per valve">
 			{#snippet control(attributes)}
 				<select class="field" bind:value={repeats} {...attributes}>
-					<option value={1}>1, once round</option>
-					<option value={2}>2, a third where they differ</option>
+					<option value={1}>1</option>
+					<option value={2}>2 (+1 if they disagree)</option>
 					<option value={3}>3</option>
 				</select>
 			{/snippet}
 		</Field>
 		{#if fitting.length > 0}
 			<Field
-				label="Gauge of the shop"
-				hint={inHand?.gauge.link ? 'sends: its button keeps the figure' : undefined}
+				label="Shop gauge"
+				hint={inHand?.gauge.link ? 'sends: its button saves the reading' : undefined}
 			>
 				{#snippet control(attributes)}
 					<select class="field" bind:value={known} {...attributes}>
-						<option value="">another, named here</option>
+						<option value="">Other</option>
 						{#each fitting as { gauge: one } (one.id)}<option value={one.id}>{one.name}</option
 							>{/each}
 					</select>
@@ -226,7 +225,7 @@
 		{#if !inHand}
 			<TextField label="Gauge" problem={gaugeProblem} bind:value={gauge} />
 			<TextField
-				label="It reads to"
+				label="Resolution"
 				problem={resolutionRead.ok ? undefined : resolutionRead.problem}
 				hint={resolutionRead.ok ? resolutionRead.text : undefined}
 				inputmode="decimal"
@@ -234,9 +233,9 @@
 				figure
 			/>
 		{/if}
-		{#if quantity === 'installed height'}
+		{#if quantity === 'installed-height'}
 			<TextField
-				label="Retainer sinks into it by"
+				label="Retainer recess in gauge"
 				problem={recessRead.ok ? undefined : recessRead.problem}
 				hint={recessRead.ok ? recessRead.text : undefined}
 				inputmode="decimal"
@@ -247,5 +246,5 @@
 	</div>
 	<p class="caution mt-5">{words.caution}</p>
 	<!-- svelte-ignore a11y_autofocus -->
-	<button class="button button-main mt-5" autofocus>Begin the round</button>
+	<button class="button button-main mt-5" autofocus>Start</button>
 </form>

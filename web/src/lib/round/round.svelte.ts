@@ -14,7 +14,7 @@ import {
 	type EngineState,
 	type Quantity,
 	type Reading,
-	type SettingStop,
+	type CrankPosition,
 	type RoundParts,
 	type StationSheet
 } from '@zinc-ledger/core';
@@ -37,7 +37,7 @@ export class Round {
 	/** Whether a lash is found or set, and the adjuster marked. */
 	lash = $state.raw<NonNullable<Reading['lash']>>({ as: 'set', marked: false });
 	/** Where to turn the crankshaft to, station by station, where a setting order is walked. */
-	readonly stops: readonly SettingStop[];
+	readonly stops: readonly CrankPosition[];
 	gauge = $state.raw<Reading['gauge']>({
 		name: 'Height gauge',
 		resolution: '0.001 in',
@@ -60,7 +60,7 @@ export class Round {
 	/** The stop of the station at hand, and whether it is the first to be set there. */
 	stop = $derived.by(() => {
 		const { label } = this.entry;
-		return this.stops.find(({ sets }) => sets.includes(label)) ?? null;
+		return this.stops.find(({ valves }) => valves.includes(label)) ?? null;
 	});
 	entry = $derived.by(() => this.order[this.at]!);
 	station = $derived.by(() => this.#book.station(this.entry.label)!);
@@ -85,7 +85,7 @@ export class Round {
 		return sheet.stations.find((station) => station.label === draft.station) ?? null;
 	});
 
-	constructor(quantity: Quantity, book: Book, bench: Bench, stops: readonly SettingStop[] = []) {
+	constructor(quantity: Quantity, book: Book, bench: Bench, stops: readonly CrankPosition[] = []) {
 		this.quantity = quantity;
 		this.stops = stops;
 		this.#book = book;
@@ -177,10 +177,10 @@ export class Round {
 
 	#order() {
 		const { stations, setup } = this.#book.job;
-		const walked = walk(stations, setup.walkingOrder);
+		const walked = walk(stations, setup.measuringOrder);
 		if (this.stops.length === 0) return walked;
-		return this.stops.flatMap(({ sets }) =>
-			sets.flatMap((label) => walked.find((entry) => entry.label === label) ?? [])
+		return this.stops.flatMap(({ valves }) =>
+			valves.flatMap((label) => walked.find((entry) => entry.label === label) ?? [])
 		);
 	}
 

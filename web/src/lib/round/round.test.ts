@@ -19,7 +19,7 @@ beforeEach(() => {
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	job = read.value;
 	bench = new Bench(job.people[0]!, { length: 'in', load: 'lbf' });
-	round = new Round('installed height', new Book(job, 1), bench);
+	round = new Round('installed-height', new Book(job, 1), bench);
 });
 
 const type = (text: string) => {
@@ -158,7 +158,7 @@ describe('a gauge that sends', () => {
 		expect(outbox.waiting).toHaveLength(1);
 	});
 	it('keeps the peak of each pull of an on-head tester', () => {
-		round = new Round('seat load', new Book(job, 1), bench);
+		round = new Round('on-head-load', new Book(job, 1), bench);
 		round.begin(PARTS);
 		round.hear([150, 400, 505, 480].map((load, at) => [null, `${load} N`, at] as const));
 		expect(outbox.waiting.map(({ reading }) => reading.read)).toEqual(['505 N']);

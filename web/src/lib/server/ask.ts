@@ -6,14 +6,17 @@ import { AlreadyKept } from './jobs/once';
 import { log } from './log';
 import { noteNoRoom } from './room';
 import { Short } from './stock';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
+import { refuse, told } from './refuse';
 
 export const AWAY: App.Error = {
-	message: 'The database is away.',
-	advice: 'Nothing is lost: figures typed here wait in this browser. This page keeps trying.'
+	...told(message('server.database-away')),
+	advice: tell(message('server.database-away-advice'))
 };
 const FULL: App.Error = {
-	message: 'There is no room left on the server’s disk.',
-	advice: 'Nothing is lost: figures typed here wait in this browser until there is room again.'
+	...told(message('server.disk-full')),
+	advice: tell(message('server.disk-full-advice'))
 };
 
 /**
@@ -24,26 +27,21 @@ export async function ask<T>(question: (db: Database) => Promise<T>): Promise<T>
 	try {
 		return await question(await database());
 	} catch (failure) {
-		if (failure instanceof AlreadyKept || failure instanceof Short) error(409, failure.message);
+		if (failure instanceof AlreadyKept || failure instanceof Short) refuse(409, failure.says);
 		const fault = faultOf(failure);
 		if (fault === null) throw failure;
-		const { message } = failure as Error;
+		const { message: why } = failure as Error;
 		if (fault === 'away') {
-			log.warn({ error: message }, 'database away');
+			log.warn({ error: why }, 'database away');
 			error(503, AWAY);
 		}
 		if (fault === 'full') {
 			noteNoRoom();
-			log.warn({ error: message }, 'no room');
+			log.warn({ error: why }, 'no room');
 			error(507, FULL);
 		}
-		log.info({ error: message, fault }, 'refused by the database');
-		if (fault === 'taken') error(409, 'Something is there already under this name or id.');
-		error(
-			400,
-			fault === 'unknown'
-				? 'It names something that is not there.'
-				: 'A figure or text that cannot be kept.'
-		);
+		log.info({ error: why, fault }, 'refused by the database');
+		if (fault === 'taken') refuse(409, message('server.taken'));
+		refuse(400, message(fault === 'unknown' ? 'server.names-nothing' : 'server.cannot-keep'));
 	}
 }

@@ -2,39 +2,45 @@
  * What comes in from outside: bodies, forms, ids. What is not understood is a 4xx that
  * names its place, before anything is asked of the database.
  */
-import { error, isHttpError } from '@sveltejs/kit';
+import { isHttpError } from '@sveltejs/kit';
 import type { z } from 'zod';
-import { isTooDeep, pathText, TOO_DEEP } from '@zinc-ledger/core/file';
+import { isTooDeep, pathText, upgraded } from '@zinc-ledger/core/file';
+import { message, messageOf, type Job } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
+import { refuse } from './refuse';
 
 const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** Whether a text is the id of anything. */
 export const isId = (text: unknown): text is string => typeof text === 'string' && ID.test(text);
 
-/** The JSON body of a request, checked; a wrong one is a 400 that names each field. */
+/**
+ * The JSON body of a request, checked; a wrong one is a 400 that names each field.
+ *
+ * @param list of a job that it is an entry of: one that waited in a browser since the
+ * release before is read as one of now
+ */
 export async function checkedBody<S extends z.ZodType>(
 	request: Request,
-	schema: S
+	schema: S,
+	list?: keyof Job
 ): Promise<z.infer<S>> {
 	let value: unknown;
 	const text = await whole(() => request.text());
-	if (isTooDeep(text)) error(400, `The request ${TOO_DEEP}.`);
+	if (isTooDeep(text)) refuse(400, message('server.too-deep'));
 	try {
 		value = JSON.parse(text);
 	} catch {
-		error(400, 'The request is not JSON.');
+		refuse(400, message('server.not-json'));
 	}
 	const unfit = unfitText(value);
-	if (unfit) error(400, `${pathText(unfit)}: ${UNFIT}`);
-	const result = schema.safeParse(value);
+	if (unfit) refuse(400, message('server.unfit-text', { at: pathText(unfit) }));
+	const result = schema.safeParse(list ? upgraded(value, list) : value);
 	if (result.success) return result.data;
-	error(
-		400,
-		result.error.issues
-			.slice(0, MOST_TOLD)
-			.map((issue) => `${pathText(issue.path)}: ${issue.message}`)
-			.join('; ')
-	);
+	const fields = result.error.issues
+		.slice(0, MOST_TOLD)
+		.map((issue) => ({ path: pathText(issue.path), says: messageOf(issue) }));
+	refuse(400, message('server.fields', { fields }));
 }
 const MOST_TOLD = 20;
 
@@ -68,10 +74,12 @@ const MOST_FIELDS = 1000;
 export async function readForm(request: Request): Promise<FormData> {
 	const form = await whole(() => request.formData());
 	const entries = [...form];
-	if (entries.length > MOST_FIELDS) error(400, `The form has more than ${MOST_FIELDS} fields.`);
+	if (entries.length > MOST_FIELDS)
+		refuse(400, message('server.too-many-fields', { max: MOST_FIELDS }));
 	for (const [name, value] of entries) {
-		if (!isFit(name)) error(400, `The form: ${UNFIT}`);
-		if (typeof value === 'string' && !isFit(value)) error(400, `${name}: ${UNFIT}`);
+		if (!isFit(name)) refuse(400, message('server.unfit-text', { at: '' }));
+		if (typeof value === 'string' && !isFit(value))
+			refuse(400, message('server.unfit-text', { at: name }));
 	}
 	return form;
 }
@@ -87,12 +95,10 @@ async function whole<T>(read: () => Promise<T>): Promise<T> {
 		return await read();
 	} catch (failure) {
 		const { status } = failure as { status?: number };
-		if (isHttpError(failure) || status === 413) error(413, 'The request is too large.');
-		error(400, 'The request is broken off or is not what it says it is.');
+		if (isHttpError(failure) || status === 413) refuse(413, message('server.too-large'));
+		refuse(400, message('server.broken-off'));
 	}
 }
-
-const UNFIT = 'has a sign in it that no text has';
 
 /** Texts that a database can keep: no NUL, no half of a pair. */
 const isFit = (text: string) => !text.includes('\0') && text.isWellFormed();
@@ -115,5 +121,14 @@ export function revisionIn(values: Readonly<Record<string, string>>): number {
 	return /^\d{1,9}$/.test(revision) ? Number(revision) : 0;
 }
 
-export const CHANGED_MEANWHILE =
-	'Somebody else changed this meanwhile; what is typed here stays. Look at theirs in another window, then load this page anew.';
+export const CHANGED_MEANWHILE = tell(message('server.changed-meanwhile'));
+
+/**
+ * What is wrong with the fields of a form, by the path of each.
+ *
+ * @param under how many steps of the path stand above the form's own
+ */
+export const fieldProblems = ({ issues }: z.ZodError, under = 0): Record<string, string> =>
+	Object.fromEntries(
+		issues.map((issue) => [issue.path.slice(under).join('.'), tell(messageOf(issue))])
+	);

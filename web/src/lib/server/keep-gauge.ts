@@ -5,8 +5,10 @@ import { Gauge } from '@zinc-ledger/core/gauge-schema';
 import { unflatten, type Values } from '$lib/forms/flat';
 import { GAUGE_FIELDS } from '$lib/gauges/fields';
 import { ask } from './ask';
-import { CHANGED_MEANWHILE, formTexts, revisionIn } from './body';
+import { CHANGED_MEANWHILE, fieldProblems, formTexts, revisionIn } from './body';
 import { saveGauge } from './gauges';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 
 interface Keeping {
 	readonly request: Request;
@@ -18,19 +20,15 @@ interface Keeping {
 
 export async function keepGauge({ request, person, units, id, before }: Keeping) {
 	const values: Values = await formTexts(request);
-	const refuse = (status: number, message: string, problems: Record<string, string> = {}) =>
-		fail(status, { message, problems, values });
-	if (!person) return refuse(401, 'Pick who works at this bench first; what is typed here stays.');
+	const refused = (status: number, text: string, problems: Record<string, string> = {}) =>
+		fail(status, { message: text, problems, values });
+	if (!person) return refused(401, tell(message('server.operator-required')));
 	const checked = Gauge.safeParse({ ...unflatten(values, GAUGE_FIELDS, before, units), id });
 	if (!checked.success) {
-		return refuse(
-			400,
-			'Not kept yet: look at the marked fields.',
-			Object.fromEntries(checked.error.issues.map(({ path, message }) => [path.join('.'), message]))
-		);
+		return refused(400, tell(message('server.not-saved')), fieldProblems(checked.error));
 	}
 	const revision = before && revisionIn(values);
 	if (!(await ask((db) => saveGauge(db, checked.data, revision, person))))
-		return refuse(409, CHANGED_MEANWHILE);
+		return refused(409, CHANGED_MEANWHILE);
 	redirect(303, `/gauges/${id}`);
 }

@@ -4,9 +4,11 @@ import type { LibraryPart, PartSort, Person, Units } from '@zinc-ledger/core';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { unflatten, type Values } from '$lib/forms/flat';
 import { ask } from './ask';
-import { CHANGED_MEANWHILE, formTexts, revisionIn } from './body';
+import { CHANGED_MEANWHILE, fieldProblems, formTexts, revisionIn } from './body';
 import { savePart } from './parts';
 import { fieldsOf } from '$lib/parts/fields';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 
 interface Keeping {
 	readonly request: Request;
@@ -22,7 +24,7 @@ export async function keepPart({ request, person, units, sort, id, before }: Kee
 	const values: Values = await formTexts(request);
 	if (!person) {
 		return fail(401, {
-			message: 'Pick who works at this bench first; what is typed here stays.',
+			message: tell(message('server.operator-required')),
 			problems: {},
 			values
 		});
@@ -35,10 +37,8 @@ export async function keepPart({ request, person, units, sort, id, before }: Kee
 		retired: before?.part.id === id ? before.retired : false
 	});
 	if (!checked.success) {
-		const problems = Object.fromEntries(
-			checked.error.issues.map(({ path, message }) => [path.slice(1).join('.'), message])
-		);
-		return fail(400, { message: 'Not kept yet: look at the marked fields.', problems, values });
+		const problems = fieldProblems(checked.error, 1);
+		return fail(400, { message: tell(message('server.not-saved')), problems, values });
 	}
 	const revision = before?.part.id === id ? revisionIn(values) : null;
 	const part = checked.data as LibraryPart;

@@ -115,7 +115,7 @@ describe('an entry that comes again', () => {
 				expect((await importJob(test.db, another('first', entries))).problems).toEqual([]);
 			}
 			expect((await importJob(test.db, copy)).problems).toEqual([
-				{ path: `${list}[0].id`, message: 'this entry already belongs to another job' }
+				{ path: `${list}[0].id`, text: { code: 'import.entry-elsewhere' } }
 			]);
 			expect(await loadJob(test.db, copy.id)).toBeUndefined();
 		}
@@ -129,7 +129,11 @@ describe('at once', () => {
 		);
 		expect(told.filter(({ problems }) => problems.length === 0)).toHaveLength(1);
 		for (const { problems } of told)
-			if (problems[0]) expect(problems[0].message).toBe('another job already has the number 4711');
+			if (problems[0])
+				expect(problems[0].text).toEqual({
+					code: 'import.number-taken',
+					params: { number: '4711' }
+				});
 	});
 	it('ten with the same initials: one is taken in', async () => {
 		const all = await Promise.all(
@@ -148,7 +152,7 @@ describe('at once', () => {
 		const gauge = {
 			id: uuid(),
 			name: 'Height gauge 9',
-			sort: 'height gauge',
+			sort: 'height-gauge',
 			lengthUnit: 'in',
 			loadUnit: 'lbf',
 			dueMonths: 12
@@ -171,7 +175,7 @@ describe('at once', () => {
 		const done = await Promise.allSettled(
 			Array.from({ length: 40 }, async (_, i) => {
 				const { revision } = await stored();
-				const setup = { ...job.setup, toldByCustomer: `try ${i}` };
+				const setup = { ...job.setup, customerStatement: `try ${i}` };
 				const one = plan();
 				await Promise.all([
 					saveSetup(test.db, six.id, revision, setup, person),
@@ -245,9 +249,9 @@ describe('the shelf of shims', () => {
 		};
 		await keepParts(test.db, [three], person);
 		const ten = Array.from({ length: 10 }, () => '0.033 in');
-		await expect(fit('1I', ten)).rejects.toThrow(
-			'The shelf is short: 10 of Shim 2 wanted, 3 there'
-		);
+		await expect(fit('1I', ten)).rejects.toMatchObject({
+			says: { params: { part: 'Shim 2', required: 10, stock: 3 } }
+		});
 		expect((await stored(plain.id)).job.stations[0]!.shims).toEqual([]);
 	});
 	it('is never short, lost or doubled by fifty plans and fits at once against twenty', async () => {
@@ -350,9 +354,9 @@ describe('what a job takes by hand', () => {
 		await keepParts(test.db, [{ sort: 'spring', part, stock: 15, retired: false }], person);
 		const take = (count: number) => takeForJob(test.db, six.id, part.id, count, person);
 		expect(await take(12)).toEqual({ taken: 12, stock: 3 });
-		await expect(take(4)).rejects.toThrow(
-			'The shelf is short: 4 of Counted spring wanted, 3 there'
-		);
+		await expect(take(4)).rejects.toMatchObject({
+			says: { params: { part: 'Counted spring', required: 4, stock: 3 } }
+		});
 		expect(await take(-2)).toEqual({ taken: 10, stock: 5 });
 		await expect(take(-11)).rejects.toMatchObject({ status: 409 });
 		const both = await Promise.allSettled([take(3), take(3)]);

@@ -82,9 +82,9 @@ export async function countedShims(db: Database): Promise<ShelvedShim[]> {
 
 /** The follower shims that the library counts. */
 export async function countedFollowerShims(db: Database): Promise<ShelvedFollowerShim[]> {
-	const all = await listParts(db, { sort: 'follower shim' });
+	const all = await listParts(db, { sort: 'follower-shim' });
 	return all.flatMap((part) =>
-		part.sort === 'follower shim' && part.stock !== null && !part.retired ? [part] : []
+		part.sort === 'follower-shim' && part.stock !== null && !part.retired ? [part] : []
 	);
 }
 

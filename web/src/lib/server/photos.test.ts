@@ -1,5 +1,6 @@
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
+import { message } from '@zinc-ledger/core';
 import { makeSmall } from './photos.ts';
 
 const blank = (width: number, height: number) =>
@@ -21,7 +22,7 @@ describe('photos that unpack to much', () => {
 	it('one of too many megapixels is refused before it is decoded', async () => {
 		const sent = await blank(9000, 7000).jpeg({ quality: 10 }).toBuffer();
 		expect(await makeSmall(sent)).toEqual({
-			problem: 'This picture unpacks to more than 60 megapixels: it is not taken.'
+			problem: message('photo.unpacks-too-large')
 		});
 	});
 });

@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid';
 import type { Person } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
+import { message, type Message } from '@zinc-ledger/core';
 
 /** What one photo may weigh as it is sent. */
 export const MOST_BYTES = 12 * 1024 * 1024;
@@ -42,7 +43,7 @@ export interface MadeSmall {
  *
  * @returns what was made of it, or what is wrong with it
  */
-export function makeSmall(sent: Buffer): Promise<MadeSmall | { problem: string }> {
+export function makeSmall(sent: Buffer): Promise<MadeSmall | { problem: Message }> {
 	const made = turn.then(() => decoded(sent));
 	turn = made.catch(() => undefined);
 	return made;
@@ -50,20 +51,19 @@ export function makeSmall(sent: Buffer): Promise<MadeSmall | { problem: string }
 /** Settles once the photo before is done. */
 let turn: Promise<unknown> = Promise.resolve();
 
-async function decoded(sent: Buffer): Promise<MadeSmall | { problem: string }> {
-	if (sent.length > MOST_BYTES)
-		return { problem: 'This photo is over 12 MB: make it smaller first.' };
+async function decoded(sent: Buffer): Promise<MadeSmall | { problem: Message }> {
+	if (sent.length > MOST_BYTES) return { problem: message('photo.too-large') };
 	try {
 		const image = sharp(sent, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
 		const { format, width, height, pages, isProgressive } = await image.metadata();
 		if (!TAKEN.includes(format) || (pages ?? 1) > 1) {
-			return { problem: 'This is no photo: JPEG, PNG and WebP are taken, one picture each.' };
+			return { problem: message('photo.not-supported') };
 		}
 		if (width * height > MOST_PIXELS) {
-			return { problem: 'This picture unpacks to more than 60 megapixels: it is not taken.' };
+			return { problem: message('photo.unpacks-too-large') };
 		}
 		if (isProgressive && width * height > MOST_WHOLE) {
-			return { problem: 'This progressive picture is over 26 megapixels: make it smaller first.' };
+			return { problem: message('photo.progressive-too-large') };
 		}
 		const inside = (of: Buffer, side: number) =>
 			sharp(of, { limitInputPixels: MOST_PIXELS, failOn: 'error', sequentialRead: true })
@@ -76,9 +76,7 @@ async function decoded(sent: Buffer): Promise<MadeSmall | { problem: string }> {
 	} catch (error) {
 		const tooLarge = /pixel limit/i.test((error as Error).message);
 		return {
-			problem: tooLarge
-				? 'This picture unpacks to more than 60 megapixels: it is not taken.'
-				: 'This is no photo: JPEG, PNG and WebP are taken, and it must be whole.'
+			problem: tooLarge ? message('photo.unpacks-too-large') : message('photo.not-whole')
 		};
 	}
 }
@@ -90,7 +88,7 @@ export async function keepPhoto(
 	station: string,
 	made: MadeSmall,
 	by: Person
-): Promise<Photo | { problem: string }> {
+): Promise<Photo | { problem: Message }> {
 	return inTransaction(db, async (trx) => {
 		// Those who bring photos of one station at once are counted one after the other.
 		await trx
@@ -107,7 +105,7 @@ export async function keepPhoto(
 			.where('station', '=', station)
 			.executeTakeFirstOrThrow();
 		if (Number(there.count) >= MOST_PER_STATION) {
-			return { problem: `${station} has ${MOST_PER_STATION} photos already.` };
+			return { problem: message('photo.enough', { station, max: MOST_PER_STATION }) };
 		}
 		const row = await trx
 			.insertInto('photo')

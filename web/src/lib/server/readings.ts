@@ -1,10 +1,11 @@
 /** Readings as they come from the benches. */
-import { error } from '@sveltejs/kit';
 import type { Reading } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
 import { readingOf } from './jobs/load';
 import { inTransaction } from './database/transaction';
 import { insertReadings } from './jobs/store';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /** As many of the newest readings of a station as a bench is told of. */
 const NEWEST = 20;
@@ -47,7 +48,7 @@ export async function storeReadings(
 			.select('number')
 			.where('id', '=', jobId)
 			.executeTakeFirst();
-		if (!job) error(404, 'There is no such job.');
+		if (!job) refuse(404, message('server.unknown', { what: 'job' }));
 		const labels = [...new Set(readings.map(({ station }) => station))];
 		const people = [...new Set(readings.map(({ person }) => person))];
 		const stations = await trx
@@ -57,10 +58,9 @@ export async function storeReadings(
 			.where('label', 'in', labels)
 			.execute();
 		const unknown = labels.find((label) => !stations.some((station) => station.label === label));
-		if (unknown) error(404, `There is no station ${unknown} on job ${job.number}.`);
+		if (unknown) refuse(404, message('job.no-station', { station: unknown }));
 		const known = await trx.selectFrom('person').select('id').where('id', 'in', people).execute();
-		if (known.length < people.length)
-			error(400, 'Nobody here has this name any more: pick who works at this bench.');
+		if (known.length < people.length) refuse(400, message('server.operator-gone'));
 		await insertReadings(trx, jobId, readings);
 		const newest: Reading[] = [];
 		for (const label of labels) {

@@ -45,7 +45,7 @@ export class RollingFile {
 		this.#size += written;
 		if (written < bytes.length) {
 			this.#isCut = true;
-			throw new Error('no room');
+			throw new Error('no-room');
 		}
 	}
 	#isCut = false;

@@ -96,7 +96,7 @@ describe('what comes with a build', () => {
 	it('assembly, checks and notes come back in their lists, and a lash with how it was taken', async () => {
 		const stamp = { person: person.id, at: '2026-03-20T09:00:00.000Z' };
 		const id = (n: number) => `0197a777-0000-7000-8000-00000000000${n}`;
-		const step = { id: id(1), place: 'job', step: 'count out', done: true, count: 24, ...stamp };
+		const step = { id: id(1), place: 'job', step: 'count-out', done: true, count: 24, ...stamp };
 		const check = {
 			id: id(2),
 			sort: 'passage' as const,
@@ -105,7 +105,7 @@ describe('what comes with a build', () => {
 			passes: true,
 			...stamp
 		};
-		const note = { id: id(3), text: 'Filed tip', private: true, holds: false, ...stamp };
+		const note = { id: id(3), text: 'Filed tip', private: true, blocksSignOff: false, ...stamp };
 		await insertEntries(test.db, six.id, 'assembly', [step]);
 		await insertEntries(test.db, six.id, 'checks', [check]);
 		await insertEntries(test.db, six.id, 'notes', [note]);

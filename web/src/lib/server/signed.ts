@@ -1,21 +1,23 @@
 /** Signed sheets: frozen text with its SHA-256, revised only by the next. */
 import { createHash } from 'node:crypto';
-import { error } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import {
 	entryCount,
 	evaluate,
 	maySign,
-	openPoints,
+	openItems,
 	type Person,
 	type Signed,
 	type Units
 } from '@zinc-ledger/core';
-import { signSheet, type SignedSheet } from '@zinc-ledger/core/signed';
+import { signSheet, type AnySignedSheet } from '@zinc-ledger/core/signed';
+import { write } from '@zinc-ledger/words';
 import type { SignedEntry } from '$lib/job/signed';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
 import { loadJob } from './jobs/load';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 export const sha256 = (text: string) => createHash('sha256').update(text, 'utf8').digest('hex');
 
@@ -56,11 +58,11 @@ export async function signedText(db: Database, jobId: string, id: string): Promi
 		.where('job_id', '=', jobId)
 		.where('id', '=', id)
 		.executeTakeFirst();
-	if (!row) error(404, 'There is no such signed sheet.');
+	if (!row) refuse(404, message('server.unknown', { what: 'signed-sheet' }));
 	return row.content;
 }
 
-export const readSigned = (text: string) => JSON.parse(text) as SignedSheet;
+export const readSigned = (text: string) => JSON.parse(text) as AnySignedSheet;
 
 /**
  * Signs a job as it stands, if nothing blocks it; a sheet signed before is
@@ -76,12 +78,12 @@ export async function signJob(
 		// Two who sign at once wait for each other here.
 		await trx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().execute();
 		const loaded = await loadJob(trx, jobId);
-		if (!loaded) error(404, 'There is no such job.');
+		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 		const { job } = loaded;
-		const points = openPoints(job, evaluate(job));
-		if (!maySign(points)) {
-			const first = points.find(({ weight, acceptance }) => weight !== 'said' && !acceptance)!;
-			error(409, `Not everything is settled: ${first.place} blocks the sheet.`);
+		const items = openItems(job, evaluate(job));
+		if (!maySign(items)) {
+			const first = items.find(({ severity, acceptance }) => severity !== 'info' && !acceptance)!;
+			refuse(409, message('sign.blocked', { place: first.place }));
 		}
 		const [last] = await listSigned(trx, jobId);
 		const id = uuid();
@@ -92,7 +94,7 @@ export async function signJob(
 			job,
 			{ id, revision, ...(supersedes && { supersedes }), person, at },
 			units,
-			sha256
+			{ sha256, write }
 		);
 		const digest = readSigned(content).sha256;
 		const entries = entryCount(job);

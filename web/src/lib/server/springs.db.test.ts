@@ -80,7 +80,7 @@ describe('gauges', () => {
 	const gauge = Gauge.parse({
 		id: '0197a444-0000-7000-8000-000000000001',
 		name: 'Height gauge 9',
-		sort: 'height gauge',
+		sort: 'height-gauge',
 		resolution: '0.001 in'
 	});
 	it('are kept with their checks, in the order they were made', async () => {
@@ -158,13 +158,13 @@ describe('what is added to a job', () => {
 			.png()
 			.toBuffer();
 		const made = await makeSmall(picture);
-		if ('problem' in made) throw new Error(made.problem);
+		if ('problem' in made) throw new Error(made.problem.code);
 		expect([made.width, made.height]).toEqual([400, 300]);
 		for (let i = 0; i < 12; i++) {
 			expect(await keepPhoto(test.db, job.id, '1I', made, person)).toHaveProperty('id');
 		}
 		expect(await keepPhoto(test.db, job.id, '1I', made, person)).toEqual({
-			problem: '1I has 12 photos already.'
+			problem: { code: 'photo.enough', params: { station: '1I', max: 12 } }
 		});
 		const photos = await listPhotos(test.db, job.id);
 		expect(photos).toHaveLength(12);

@@ -2,6 +2,7 @@
  * The shop's shelf: every move of a part is a row with job, person and reason, and what lies
  * there is the sum of its moves. Nothing is taken that is not there.
  */
+import { message, type Message } from '@zinc-ledger/core';
 import { sql } from 'kysely';
 import { v7 as uuid } from 'uuid';
 import type { Database } from './database/connection';
@@ -22,8 +23,10 @@ export interface Why {
 
 /** Less lies on the shelf than was to be taken. */
 export class Short extends Error {
-	constructor(name: string, wanted: number, there: number) {
-		super(`The shelf is short: ${wanted} of ${name} wanted, ${there} there. Nothing was changed.`);
+	readonly says: Message;
+	constructor(part: string, required: number, stock: number) {
+		super(`short of ${part}`);
+		this.says = message('stock.short', { part, required, stock });
 	}
 }
 

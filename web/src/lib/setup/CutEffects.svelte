@@ -4,6 +4,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { capital } from '$lib/ui/words';
+	import { label } from '@zinc-ledger/words';
 
 	const book = getBook();
 	const bench = getBench();
@@ -31,7 +32,7 @@
 	</p>
 	{#each cuts.kinds as { kind, effect } (kind)}
 		<p class="text-[14px]">
-			{capital(kind)}s: piston to valve
+			{capital(label('kind', kind))}s: piston to valve
 			<b class="figure">{length(effect.pistonToValve)}</b>
 			{nearer > 0 ? 'less' : 'more'}{book.job.setup.valveAngle === undefined
 				? ' at least, the valve’s angle is not known'

@@ -18,11 +18,12 @@
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital, moment } from '$lib/ui/words';
 	import CutEffects from './CutEffects.svelte';
-	import { WORK_HINTS } from './work-words';
+	import { WORK_HINTS } from './work-hints';
+	import { label, tell } from '@zinc-ledger/words';
 
 	const book = getBook();
 	const bench = getBench();
-	let work = $state<Work>('valve job');
+	let work = $state<Work>('valve-job');
 	let head = $state('');
 	let kind = $state('');
 	let at = $state('');
@@ -32,7 +33,7 @@
 	let withdrawing = $state<HeadWork | null>(null);
 
 	const done = $derived(new Set(worksDone(book.job.headWork).map(({ id }) => id)));
-	const isCut = $derived(work === 'deck cut' || work === 'block cut');
+	const isCut = $derived(work === 'deck-cut' || work === 'block-cut');
 	const amountRead = $derived(
 		amount.trim() === '' ? null : (isCut ? readEntry : readSignedEntry)(amount, bench.units.length)
 	);
@@ -55,7 +56,7 @@
 	async function add(event: SubmitEvent) {
 		event.preventDefault();
 		if (isCut && !amountRead?.ok) {
-			problem = amountRead ? amountRead.problem : 'Enter how much was cut.';
+			problem = amountRead ? tell(amountRead.problem) : 'Enter how much was removed.';
 			return;
 		}
 		problem = await book.append('headWork', bench.person, {
@@ -65,7 +66,7 @@
 				? { stations: labels }
 				: { ...(head && { head }), ...(kind && { kind: kind as 'intake' | 'exhaust' }) }),
 			...(amountRead?.ok && isCut && { cut: amountRead.text }),
-			...(amountRead?.ok && work === 'other gasket' && { thicker: amountRead.text }),
+			...(amountRead?.ok && work === 'other-gasket' && { thicker: amountRead.text }),
 			...(note.trim() && { note: note.trim() }),
 			at: new Date().toISOString()
 		});
@@ -92,7 +93,7 @@
 			{@const gone = !done.has(entry.id)}
 			<li class="flex flex-wrap items-baseline gap-x-4 border-b border-hair py-1.5">
 				<span class="w-36 font-semibold {gone ? 'text-faint line-through' : ''}">
-					{entry.withdraws ? `${entry.work}, withdrawn` : entry.work}
+					{capital(label('work', entry.work))}{entry.withdraws ? ', withdrawn' : ''}
 				</span>
 				{#if entry.cut ?? entry.thicker}<span class="figure">{entry.cut ?? entry.thicker}</span
 					>{/if}
@@ -104,14 +105,17 @@
 				{#if !gone}
 					<button
 						class="min-h-9 text-[13px] text-soft underline"
-						aria-label="Withdraw {entry.work}"
+						aria-label="Withdraw {label('work', entry.work)}"
 						onclick={() => (withdrawing = entry)}
 					>
 						Withdraw
 					</button>
 				{/if}
 				{#if withdrawing?.id === entry.id}
-					<ReasonForm label="Reason for withdrawing {entry.work}" onreason={withdraw} />
+					<ReasonForm
+						label="Reason for withdrawing {label('work', entry.work)}"
+						onreason={withdraw}
+					/>
 				{/if}
 			</li>
 		{:else}
@@ -123,7 +127,7 @@
 		<Field label="Work" class="w-48">
 			{#snippet control(attributes)}
 				<select class="field" bind:value={work} {...attributes}>
-					{#each WORKS as one (one)}<option>{one}</option>{/each}
+					{#each WORKS as one (one)}<option value={one}>{label('work', one)}</option>{/each}
 				</select>
 			{/snippet}
 		</Field>
@@ -142,7 +146,8 @@
 				{#snippet control(attributes)}
 					<select class="field" bind:value={kind} {...attributes}>
 						<option value="">both kinds</option>
-						{#each KINDS as one (one)}<option value={one}>{capital(one)}s</option>{/each}
+						{#each KINDS as one (one)}<option value={one}>{capital(label('kind', one))}s</option
+							>{/each}
 					</select>
 				{/snippet}
 			</Field>
@@ -154,7 +159,7 @@
 				figure
 			/>
 		{/if}
-		{#if isCut || work === 'other gasket'}
+		{#if isCut || work === 'other-gasket'}
 			<TextField
 				label={isCut ? 'Material removed' : 'Thicker by, − thinner'}
 				class="w-40"

@@ -1,9 +1,10 @@
 <script lang="ts">
-	/** The schools of installed height side by side, with what each would aim at here. */
-	import { KINDS, SCHOOLS, schoolsOf, showPhrase, mm } from '@zinc-ledger/core';
+	/** The methods of installed height side by side, with what each would aim at here. */
+	import { KINDS, TARGET_METHODS, heightsByMethod, mm } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { capital } from '$lib/ui/words';
+	import { label, write } from '@zinc-ledger/words';
 
 	const book = getBook();
 	const bench = getBench();
@@ -11,40 +12,42 @@
 		KINDS.map((kind) => {
 			const sheet = book.sheet.kinds[kind];
 			const setup = book.job.setup.kinds[kind];
-			const schools = schoolsOf(sheet, setup);
-			return { kind, sheet, setup, schools };
+			const methods = heightsByMethod(sheet, setup);
+			return { kind, sheet, setup, methods };
 		})
 	);
 	const { length, load } = bench;
 </script>
 
 <h3 class="mt-5 border-b border-ink pb-1 font-semibold">
-	What each school would aim at
+	Target height by method
 	<span class="figure font-normal text-soft">{bench.units.length}, {bench.units.load}</span>
 </h3>
 <table class="w-full text-[13px]">
 	<thead>
 		<tr class="text-left text-soft">
-			<th class="py-1 font-medium">School</th>
+			<th class="py-1 font-medium">Method</th>
 			{#each KINDS as kind (kind)}
-				<th class="py-1 text-right font-medium">{capital(kind)}</th>
+				<th class="py-1 text-right font-medium">{capital(label('kind', kind))}</th>
 				<th class="py-1 text-right font-medium">seat</th>
 				<th class="py-1 text-right font-medium">open</th>
 			{/each}
 		</tr>
 	</thead>
 	<tbody>
-		{#each SCHOOLS as school (school)}
+		{#each TARGET_METHODS as method (method)}
 			<tr class="border-t border-hair">
-				<th scope="row" class="py-1 text-left font-normal">{capital(school)}</th>
-				{#each rows as { kind, sheet, setup, schools } (kind)}
-					{@const { height, because } = schools[school]}
+				<th scope="row" class="py-1 text-left font-normal"
+					>{capital(label('targetMethod', method))}</th
+				>
+				{#each rows as { kind, sheet, setup, methods } (kind)}
+					{@const { height, because } = methods[method]}
 					{@const at = height === null ? null : (sheet.curve?.load(height) ?? null)}
 					<td
-						class="figure py-1 text-right {setup.aim.school === school
+						class="figure py-1 text-right {setup.aim.method === method
 							? 'font-semibold underline decoration-chromate decoration-2 underline-offset-4'
 							: ''}"
-						title={showPhrase(because, bench.units)}
+						title={write(because, bench.units)}
 					>
 						{length(height)}
 					</td>

@@ -3,11 +3,12 @@ import {
 	ADJUSTERS,
 	METALS_OF_ENGINE,
 	POLICIES,
-	SCHOOLS,
+	TARGET_METHODS,
 	SOURCES,
-	WALKING_ORDERS
+	MEASURING_ORDERS
 } from '@zinc-ledger/core';
 import type { FieldSort, FieldSpec } from '$lib/forms/flat';
+import { labelsOf, type Labels } from '@zinc-ledger/words';
 
 /** A field of the set-up; the paths of a kind's fields begin within the kind. */
 export interface SetupFieldSpec extends FieldSpec {
@@ -26,11 +27,17 @@ const field = (
 	sort: FieldSort = 'length',
 	more: Partial<SetupFieldSpec> = {}
 ): SetupFieldSpec => ({ path, label, sort, ...more });
-const choice = (path: string, label: string, choices: readonly string[]): SetupFieldSpec => ({
+const choice = (
+	path: string,
+	label: string,
+	choices: readonly string[],
+	of?: keyof Labels
+): SetupFieldSpec => ({
 	path,
 	label,
 	sort: 'choice',
-	choices
+	choices,
+	...(of && { names: labelsOf(of) })
 });
 
 /** What intake and exhaust each have, in the order a machinist thinks. */
@@ -38,110 +45,115 @@ export const KIND_GROUPS: readonly Group[] = [
 	{
 		title: 'Lift',
 		fields: [
-			choice('lift.sort', 'Given as', ['lobe', 'valve']),
+			choice('lift.sort', 'Lift given at', ['lobe', 'valve']),
 			field('lift.lobe', 'Lobe lift', 'length', { when: ['lift.sort', 'lobe'] }),
 			field('lift.ratio', 'Rocker ratio', 'number', { when: ['lift.sort', 'lobe'] }),
 			field('lift.valve', 'Valve lift', 'length', { when: ['lift.sort', 'valve'] }),
-			choice('lift.source', 'Figure from', SOURCES),
+			choice('lift.source', 'Source', SOURCES, 'source'),
 			field('lift.uncertainty', 'Lift known within ±'),
 			field('lash.setting', 'Lash', 'length', { when: ['lifters', 'solid'] }),
 			field('lash.tolerance', 'Lash tolerance', 'length', { when: ['lifters', 'solid'] }),
 			{
-				...choice('lash.engine', 'Lash set on engine', ['cold', 'hot']),
+				...choice('lash.engine', 'Lash set on engine', ['cold', 'hot'], 'engineState'),
 				when: ['lifters', 'solid']
 			},
-			{ ...choice('lash.source', 'Lash from', SOURCES), when: ['lifters', 'solid'] },
+			{ ...choice('lash.source', 'Lash source', SOURCES, 'source'), when: ['lifters', 'solid'] },
 			field('preload', 'Lifter preload', 'length', { when: ['lifters', 'hydraulic'] })
 		]
 	},
 	{
-		title: 'The head’s own measures',
+		title: 'Head dimensions',
 		fields: [
-			field('pocket.diameter', 'Spring pocket, diameter'),
-			field('pocket.boss', 'Guide boss, outside diameter'),
-			field('pocket.guide', 'Guide, stem diameter'),
+			field('pocket.diameter', 'Spring pocket diameter'),
+			field('pocket.boss', 'Guide boss OD'),
+			field('pocket.guide', 'Guide bore, stem diameter'),
 			field('retainer.groundOff', 'Ground off the retainer’s underside', 'length', {
 				when: ['has.retainer', 'yes']
 			})
 		]
 	},
 	{
-		title: 'What to aim for',
+		title: 'Target height',
 		fields: [
-			choice('aim.school', 'Installed height by', SCHOOLS),
+			choice('aim.method', 'Target method', TARGET_METHODS, 'targetMethod'),
 			field('aim.cushion', 'Cushion before bind', 'length', {
-				when: ['aim.school', 'bind cushion']
+				when: ['aim.method', 'bind-cushion']
 			}),
-			field('aim.load', 'Wanted load', 'load', { when: ['aim.school', 'seat load'] }),
-			field('aim.load', 'Wanted load', 'load', { when: ['aim.school', 'open load'] }),
-			field('aim.leastSeatLoad', 'Least seat load', 'load', {
-				when: ['aim.school', 'as it stands']
+			field('aim.load', 'Required load', 'load', { when: ['aim.method', 'seat-load'] }),
+			field('aim.load', 'Required load', 'load', { when: ['aim.method', 'open-load'] }),
+			field('aim.minSeatLoad', 'Min seat load', 'load', {
+				when: ['aim.method', 'as-it-stands']
 			}),
-			field('greatestOpenLoad', 'Greatest open load', 'load')
+			field('maxOpenLoad', 'Max open load', 'load')
 		]
 	}
 ];
 
 export const LIMIT_FIELDS: readonly SetupFieldSpec[] = [
-	field('limits.heightTolerance', 'Height within ±'),
+	field('limits.heightTolerance', 'Height tolerance ±'),
 	field('limits.heightStop', 'Height stop beyond ±'),
-	field('limits.bindFloor', 'Bind margin, floor'),
-	field('limits.bindAim', 'Bind margin, aim'),
-	field('limits.bindWide', 'Bind margin, wide above'),
-	field('limits.sealFloor', 'Seal clearance, floor'),
-	field('limits.rockerFloor', 'Rocker to retainer, floor'),
-	field('limits.loadBand', 'Loads within ±, as a part', 'number'),
-	field('limits.shimFrom', 'Shim when off by more than'),
-	field('limits.shimsAtMost', 'Shims under one spring, at most', 'number'),
-	field('limits.lashWatch', 'Lash moved since set, watch beyond'),
-	field('limits.lashStop', 'Lash moved since set, stop from'),
-	field('limits.preloadWithin', 'Preload within ±'),
-	field('limits.pistonFloors.intake', 'Piston to intake valve, floor'),
-	field('limits.pistonFloors.exhaust', 'Piston to exhaust valve, floor'),
-	field('limits.vacuum.least', 'Vacuum a port must hold', 'text'),
-	field('limits.vacuum.seconds', 'Vacuum held for, seconds', 'number'),
-	field('limits.outlierLeast', 'Station apart, at least'),
-	field('limits.outlierFactor', 'Station apart, × spread', 'number'),
-	field('limits.outlierMost', 'Station apart, at most'),
-	field('limits.sagWatch', 'Load lost against the card, watch, as a part', 'number'),
-	field('limits.sagStop', 'Load lost against the card, stop, as a part', 'number'),
-	field('limits.unknownRepeat', 'Gauge not known repeats by, × its resolution', 'number'),
-	field('limits.fit.stemMatch', 'Stems alike within'),
-	field('limits.fit.sealPlay', 'Inner spring to seal, on diameter'),
-	field('limits.fit.damperPlay', 'the same with a flat damper'),
-	field('limits.fit.landingPlay', 'Spring on its landing, at most'),
-	field('limits.fit.railTip', 'Tip height for a rail rocker'),
+	field('limits.bindFloor', 'Min bind margin'),
+	field('limits.bindAim', 'Bind margin aimed for'),
+	field('limits.bindMarginMax', 'Max bind margin'),
+	field('limits.sealFloor', 'Min seal clearance'),
+	field('limits.rockerFloor', 'Min rocker clearance'),
+	field('limits.loadTolerance', 'Load tolerance ±, as a fraction', 'number'),
+	field('limits.deadBand', 'Dead band: shim when off by more than'),
+	field('limits.maxShims', 'Max shims under one spring', 'number'),
+	field('limits.lashWatch', 'Lash drift, watch beyond'),
+	field('limits.lashStop', 'Lash drift, stop from'),
+	field('limits.preloadTolerance', 'Preload tolerance ±'),
+	field('limits.pistonFloors.intake', 'Min piston to intake valve'),
+	field('limits.pistonFloors.exhaust', 'Min piston to exhaust valve'),
+	field('limits.vacuum.least', 'Min vacuum', 'text'),
+	field('limits.vacuum.seconds', 'Vacuum time, seconds', 'number'),
+	field('limits.outlierMin', 'Outlier threshold, min'),
+	field('limits.outlierFactor', 'Outlier threshold, × spread', 'number'),
+	field('limits.outlierMax', 'Outlier threshold, max'),
+	field('limits.sagWatch', 'Load loss against card, watch, as a fraction', 'number'),
+	field('limits.sagStop', 'Load loss against card, stop, as a fraction', 'number'),
+	field('limits.unknownRepeat', 'Repeatability of an unknown gauge, × resolution', 'number'),
+	field('limits.fit.stemMatch', 'Stem diameter tolerance'),
+	field('limits.fit.sealClearance', 'Inner spring to seal, on diameter, min'),
+	field('limits.fit.damperClearance', 'Damper to seal, on diameter, min'),
+	field('limits.fit.landingClearance', 'Spring on its landing, max clearance'),
+	field('limits.fit.railTip', 'Min tip height for a rail rocker'),
 	field('limits.fit.highLoad', 'Round groove preferred above', 'load'),
-	field('limits.fit.singleLoad', 'Single spring up to', 'load'),
-	field('limits.fit.singleSpeed', 'Single spring up to, rpm', 'number')
+	field('limits.fit.singleSpringMaxLoad', 'Single spring, max load', 'load'),
+	field('limits.fit.singleSpringMaxRpm', 'Single spring, max rpm', 'number')
 ];
 
 export const JOB_FIELDS: readonly SetupFieldSpec[] = [
-	field('use.duty', 'What it is for', 'text'),
+	field('use.duty', 'Application', 'text'),
 	field('use.engineSpeed', 'Highest engine speed, rpm', 'number'),
-	field('use.boosted', 'Boosted', 'yes or no'),
-	field('use.longDuty', 'Hours on end at load', 'yes or no'),
-	choice('use.water', 'Cooled by water', ['fresh', 'salt']),
-	choice('head.material', 'Head is of', ['iron', 'aluminium']),
-	choice('head.seatInsert', 'Seat inserts', ['none', 'iron', 'hard steel', 'soft bronze']),
-	field('use.workDone', 'Work done before it came', 'text'),
-	field('toldByCustomer', 'What the customer says', 'text'),
+	field('use.boosted', 'Boosted', 'yes-no'),
+	field('use.longDuty', 'Long duty', 'yes-no'),
+	choice('use.water', 'Cooling water', ['fresh', 'salt']),
+	choice('head.material', 'Head material', ['iron', 'aluminium']),
+	choice(
+		'head.seatInsert',
+		'Seat inserts',
+		['none', 'iron', 'hard-steel', 'soft-bronze'],
+		'seatInsert'
+	),
+	field('use.workDone', 'Work done before', 'text'),
+	field('customerStatement', 'Customer’s statement', 'text'),
 	choice('lifters', 'Lifters', ['solid', 'hydraulic']),
-	choice('aimLift', 'Aim by the lift of', ['own', 'larger']),
-	choice('loadsAgainst', 'Loads held against', ['card', 'set median']),
-	field('cardBeyondTested', 'Card’s line where not tested', 'yes or no'),
+	choice('aimLift', 'Target by the lift of', ['own', 'larger']),
+	choice('loadsAgainst', 'Loads compared with', ['card', 'set-median'], 'loadsAgainst'),
+	field('cardBeyondTested', 'Use card’s line where not tested', 'yes-no'),
 	choice('policies.damper', 'Dampers', POLICIES.damper),
 	choice('policies.usedSprings', 'Used springs', POLICIES.usedSprings),
-	choice('policies.locks', 'Locks', POLICIES.locks),
-	choice('policies.measuring', 'Measure', POLICIES.measuring),
-	choice('place', 'Springs are fitted on the', ['bench', 'car']),
+	choice('policies.locks', 'Locks', POLICIES.locks, 'usedLocks'),
+	choice('policies.measuring', 'Measured valves', POLICIES.measuring, 'measuring'),
+	choice('workLocation', 'Work location', ['bench', 'vehicle'], 'workLocation'),
 	choice('camAt', 'Cam in the', ['block', 'head']),
 	field('valveAngle', 'Valve to cylinder axis, degrees', 'number'),
-	choice('growth.block', 'Block is of', METALS_OF_ENGINE),
-	field('growth.measured', 'Lash gains from cold to hot, measured'),
-	choice('adjuster.at', 'Lash is set by', ADJUSTERS),
-	field('adjuster.pitch', 'Pitch of its thread'),
-	choice('walkingOrder', 'Measuring order', WALKING_ORDERS)
+	choice('growth.block', 'Block material', METALS_OF_ENGINE),
+	field('growth.measured', 'Lash change cold to hot, measured'),
+	choice('adjuster.at', 'Adjuster type', ADJUSTERS, 'adjuster'),
+	field('adjuster.pitch', 'Adjuster thread pitch'),
+	choice('measuringOrder', 'Measuring order', MEASURING_ORDERS, 'measuringOrder')
 ];
 
 /** Empty rows offered behind those of a list. */
@@ -151,8 +163,8 @@ export const SPARE_ROWS = 2;
 export const COMPRESSION_FIELDS: readonly SetupFieldSpec[] = [
 	field('compression.bore', 'Bore'),
 	field('compression.stroke', 'Stroke'),
-	field('compression.chamber', 'Chamber, as it came', 'volume'),
+	field('compression.chamber', 'Chamber volume as received', 'volume'),
 	field('compression.gasket', 'Gasket', 'volume'),
-	field('compression.deck', 'Above the piston, less its dome', 'volume'),
-	field('compression.chamberOpen', 'Chamber open at the deck, part of the bore', 'number')
+	field('compression.deck', 'Deck clearance volume, less dome', 'volume'),
+	field('compression.chamberOpen', 'Chamber opening ÷ bore area', 'number')
 ];

@@ -4,37 +4,41 @@ import {
 	ARRANGEMENTS,
 	CASTINGS,
 	FIRST_VALVES,
+	issue,
 	layoutProblem,
 	NUMBERINGS,
 	PAIRINGS,
 	type Layout
 } from '@zinc-ledger/core';
 
-const line = z.string().trim().max(200, 'At most 200 letters.');
+const line = z
+	.string()
+	.trim()
+	.max(200, issue('field.max', { max: 200, unit: 'characters' }));
 
 export const TakeIn = z
 	.object({
-		number: line.min(1, 'A job needs a number.').default(''),
-		customer: line.min(1, 'Whose head is it?').default(''),
+		number: line.min(1, issue('job.number-missing')).default(''),
+		customer: line.min(1, issue('job.customer-missing')).default(''),
 		contact: line.default(''),
-		engine: line.min(1, 'Which engine is it from?').default(''),
+		engine: line.min(1, issue('job.engine-missing')).default(''),
 		arrangement: z.enum(ARRANGEMENTS).default('inline'),
 		cylinders: z.coerce
 			.number()
-			.int('A whole number.')
-			.min(1, 'At least 1.')
-			.max(16, 'At most 16.')
+			.int(issue('field.whole-number'))
+			.min(1, issue('field.min', { min: 1 }))
+			.max(16, issue('field.max', { max: 16 }))
 			.default(4),
 		valvesPerCylinder: z.enum(['2', '3', '4', '5']).default('2'),
-		numbering: z.enum(NUMBERINGS).default('bank by bank'),
+		numbering: z.enum(NUMBERINGS).default('bank-by-bank'),
 		ownNumbers: line.default(''),
 		pairing: z.enum(PAIRINGS).default('mirrored'),
 		firstValve: z.enum(FIRST_VALVES).default('intake'),
-		rightHead: z.enum(CASTINGS).default('its own casting'),
+		rightHead: z.enum(CASTINGS).default('separate'),
 		firingOrder: line.default(''),
 		lifters: z.enum(['solid', 'hydraulic']).default('solid'),
 		duty: line.default(''),
-		toldByCustomer: line.default(''),
+		customerStatement: line.default(''),
 		workDone: line.default('')
 	})
 	.superRefine((form, context) => {
@@ -43,7 +47,7 @@ export const TakeIn = z
 			context.addIssue({
 				code: 'custom',
 				path: [...problem.path],
-				message: `It wants ${problem.message}.`
+				message: problem.text
 			});
 		}
 	});
@@ -60,10 +64,10 @@ export function layoutOf(form: TakeIn): Layout {
 		cylinders: Number(form.cylinders),
 		valvesPerCylinder: Number(form.valvesPerCylinder) as Layout['valvesPerCylinder'],
 		numbering: form.numbering,
-		...(form.numbering === 'own' && { ownNumbers: form.ownNumbers.split('/').map(numbersIn) }),
+		...(form.numbering === 'custom' && { ownNumbers: form.ownNumbers.split('/').map(numbersIn) }),
 		pairing: form.pairing,
 		...(form.firstValve === 'exhaust' && { firstValve: form.firstValve }),
-		...(twoHeads && form.rightHead !== 'its own casting' && { rightHead: form.rightHead }),
+		...(twoHeads && form.rightHead !== 'separate' && { rightHead: form.rightHead }),
 		...(form.firingOrder && { firingOrder: numbersIn(form.firingOrder) })
 	};
 }

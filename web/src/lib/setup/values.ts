@@ -108,7 +108,7 @@ function overridesFrom(values: Values, setup: Record<string, unknown>, units: Un
 	const kinds = setup.kinds as Setup['kinds'];
 	return rowsOf(values, 'overrides', 'cylinder').map(({ cylinder, kind, sort, lift, lash }) => {
 		const of = kinds[kind === 'exhaust' ? 'exhaust' : 'intake'];
-		const source = of.lift?.source ?? 'sheet';
+		const source = of.lift?.source ?? 'data-sheet';
 		const ratio = of.lift?.sort === 'lobe' ? of.lift.ratio : 1;
 		const figure = lift ? understood(lift, 'length', units) : undefined;
 		return {

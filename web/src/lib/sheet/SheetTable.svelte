@@ -1,11 +1,12 @@
 <script lang="ts">
 	/** One row a station, one column a quantity; each cell a figure and a thin scale. */
-	import { showPhrase, type StationSheet } from '@zinc-ledger/core';
+	import { type StationSheet, type FigureName } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Scale from '$lib/ui/Scale.svelte';
 	import { stateClass } from '$lib/ui/state';
-	import { columnsFor, showFigure, verdictIn, type ColumnKey } from './columns';
+	import { columnsFor, showFigure, verdictIn } from './columns';
+	import { write } from '@zinc-ledger/words';
 
 	interface Props {
 		stations: readonly StationSheet[];
@@ -13,9 +14,9 @@
 		all: readonly StationSheet[];
 		selected: string | null;
 		waiting: ReadonlySet<string>;
-		sortedBy: ColumnKey | null;
+		sortedBy: FigureName | null;
 		onselect: (label: string) => void;
-		onsort: (column: ColumnKey | null) => void;
+		onsort: (column: FigureName | null) => void;
 	}
 	let { stations, all, selected, waiting, sortedBy, onselect, onsort }: Props = $props();
 	const bench = getBench();
@@ -25,7 +26,7 @@
 	const narrow = $derived(columns.length > 7);
 
 	function worstRemark(station: StationSheet) {
-		return station.remarks.find((remark) => remark.state !== 'not measured');
+		return station.remarks.find((remark) => remark.state !== 'not-measured');
 	}
 </script>
 
@@ -48,7 +49,7 @@
 					<button class="text-right align-bottom leading-tight" onclick={() => onsort(column.key)}>
 						{column.title}
 						<span class="figure block text-[11px]">
-							{column.sort === 'length' ? bench.units.length : bench.units.load}
+							{column.dimension === 'load' ? bench.units.load : bench.units.length}
 							{sortedBy === column.key ? '↑' : ''}
 						</span>
 					</button>
@@ -88,7 +89,7 @@
 									? 'text-[15px] leading-[1.15]'
 									: 'text-base leading-tight'} {stateClass(verdict.state)} {[
 									'watch',
-									'too close',
+									'inconclusive',
 									'stop'
 								].includes(verdict.state)
 									? 'font-semibold'
@@ -113,7 +114,7 @@
 					{#if remark}
 						<span class="line-clamp-2">
 							<Mark state={remark.state} word />
-							<span class={narrow ? 'sr-only' : ''}>{showPhrase(remark.text, bench.units)}</span>
+							<span class={narrow ? 'sr-only' : ''}>{write(remark.text, bench.units)}</span>
 						</span>
 					{/if}
 				</td>

@@ -1,45 +1,27 @@
-import type { Column, Millimetres, Newtons, StationSheet, Units, Verdict } from '@zinc-ledger/core';
-import { showLength, showLengthBeside, showLoad } from '@zinc-ledger/core';
-
-/** What has a column besides the figures of the sheet: how it was built, and what was tried then. */
-type AfterBuilding = 'preload' | 'built' | 'piston';
-export type ColumnKey = Column | AfterBuilding;
+/** The columns of the sheet as people read them: the registry's figures, with their names. */
+import type { FigureName, Figures, Millimetres, Newtons, Units, Verdict } from '@zinc-ledger/core';
+import { COLUMNS, FIGURES, showLength, showLengthBeside, showLoad } from '@zinc-ledger/core';
+import { label } from '@zinc-ledger/words';
 
 export interface ColumnView {
-	readonly key: ColumnKey;
+	readonly key: FigureName;
 	readonly title: string;
-	readonly sort: 'length' | 'load';
+	readonly dimension: 'length' | 'load' | 'pressure';
 }
 
-/** The columns of the sheet as people read them. */
-export const COLUMN_VIEWS: readonly ColumnView[] = [
-	{ key: 'height', title: 'Installed height', sort: 'length' },
-	{ key: 'seatLoad', title: 'Seat load', sort: 'load' },
-	{ key: 'openLoad', title: 'Open load', sort: 'load' },
-	{ key: 'bindMargin', title: 'Coil bind margin', sort: 'length' },
-	{ key: 'sealClearance', title: 'Seal clearance', sort: 'length' },
-	{ key: 'tipHeight', title: 'Tip height', sort: 'length' },
-	{ key: 'rocker', title: 'Rocker clearance', sort: 'length' },
-	{ key: 'lash', title: 'Lash', sort: 'length' },
-	{ key: 'preload', title: 'Preload', sort: 'length' },
-	{ key: 'built', title: 'As built', sort: 'length' },
-	{ key: 'piston', title: 'Piston to valve', sort: 'length' }
-];
+export const COLUMN_VIEWS: readonly ColumnView[] = COLUMNS.map((key) => ({
+	key,
+	title: label('figure', key),
+	dimension: FIGURES[key].dimension
+}));
 
-type Judged = { readonly figures: Readonly<Record<Column, unknown>> } & Readonly<
-	Record<AfterBuilding, unknown>
->;
-
-/** What stands in a station's column, judged live or frozen. */
-export const verdictIn = <S extends Judged>(
-	station: S,
-	key: ColumnKey
-): S['figures'][Column] | S[AfterBuilding] =>
-	key === 'preload' || key === 'built' || key === 'piston' ? station[key] : station.figures[key];
+/** What stands in a station's column. */
+export const verdictIn = ({ figures }: { readonly figures: Figures }, key: FigureName) =>
+	figures[key] as Verdict | null;
 
 /** The columns a job has: no lash for hydraulic lifters, no tip height where nobody measured it. */
-export const columnsFor = (stations: readonly StationSheet[]) =>
-	COLUMN_VIEWS.filter(({ key }) => stations.some((station) => verdictIn(station, key) !== null));
+export const columnsFor = (stations: readonly { readonly figures: Figures }[]) =>
+	COLUMN_VIEWS.filter(({ key }) => stations.some(({ figures }) => figures[key] !== null));
 
 /** What a figure is shown by: live or frozen. */
 export interface Shown {
@@ -54,9 +36,9 @@ export interface Shown {
  * digit more where it would read like the limit that it does not meet; null when
  * it is not known.
  */
-export function showFigure(verdict: Shown | null, { sort }: ColumnView, units: Units) {
+export function showFigure(verdict: Shown | null, { dimension }: ColumnView, units: Units) {
 	if (verdict?.figure == null) return null;
-	if (sort === 'load') return showLoad(verdict.figure as Newtons, units);
+	if (dimension === 'load') return showLoad(verdict.figure as Newtons, units);
 	const figure = verdict.figure as Millimetres;
 	const resolution = verdict.resolution as Millimetres | undefined;
 	return verdict.limit && verdict.state !== 'clear'

@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { evaluate, INCH_POUND, METRIC, type GaugeCheck, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Gauge } from '@zinc-ledger/core/gauge-schema';
-import { placeOf, toldOnSheet } from '$lib/fit/words';
+import { placeOf, findingLines } from '$lib/fit/finding-lines';
 import { correctionWords } from '$lib/gauges/words';
 import { COLUMN_VIEWS, columnsFor, showFigure, verdictIn } from './columns';
 
@@ -18,7 +18,7 @@ beforeEach(() => {
 describe('findings on the sheet', () => {
 	it('that both kinds share are told once, stops first', () => {
 		job.setup.kinds.exhaust.locks!.angle = 7;
-		const told = toldOnSheet(evaluate(job), INCH_POUND);
+		const told = findingLines(evaluate(job), INCH_POUND);
 		expect(told.map(({ finding, places, compared }) => [finding.rule, places, compared])).toEqual([
 			['F3', 'Exhaust', 'locks 7°, retainer 10°'],
 			['F10', 'Intake, Exhaust', 'retainer Ostrel, locks Brackel']
@@ -26,7 +26,7 @@ describe('findings on the sheet', () => {
 	});
 	it('of which one is accepted and one is not are told apart', () => {
 		job.acceptances = job.acceptances.slice(0, 1);
-		expect(toldOnSheet(evaluate(job), INCH_POUND).map(({ places }) => places)).toEqual([
+		expect(findingLines(evaluate(job), INCH_POUND).map(({ places }) => places)).toEqual([
 			'Intake',
 			'Exhaust'
 		]);
@@ -48,8 +48,8 @@ describe('columns', () => {
 	});
 	it('gain what is measured on the built head', () => {
 		expect(keys()).not.toContain('built');
-		const reading = job.readings.find(({ quantity }) => quantity === 'installed height')!;
-		job.readings.push({ ...reading, id: crypto.randomUUID(), quantity: 'built height' });
+		const reading = job.readings.find(({ quantity }) => quantity === 'installed-height')!;
+		job.readings.push({ ...reading, id: crypto.randomUUID(), quantity: 'built-height' });
 		expect(keys().at(-1)).toBe('built');
 		const built = evaluate(job).stations.find(({ label }) => label === reading.station)!;
 		expect(verdictIn(built, 'built')).toMatchObject({ state: 'clear' });
@@ -68,7 +68,7 @@ describe('columns', () => {
 
 describe('the correction of a gauge', () => {
 	const id = '0197a777-0000-7000-8000-000000000001';
-	const gauge = Gauge.parse({ id, name: 'Tester', sort: 'bench tester' });
+	const gauge = Gauge.parse({ id, name: 'Tester', sort: 'bench-tester' });
 	const check = (reference: string, read: string): GaugeCheck => ({
 		id: crypto.randomUUID(),
 		gauge: id,

@@ -1,12 +1,12 @@
 <script lang="ts">
 	/** The springs of a set under each other, how far each is off the middle, and which go together. */
-	import { BIND_WORDS } from './words';
 	import { rateUnit, setFigures, type SetLimits } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
 	import { byPercent } from '$lib/ui/words';
 	import type { Row } from './worked';
+	import { label } from '@zinc-ledger/words';
 
 	interface Props {
 		rows: readonly Row[];
@@ -33,9 +33,9 @@
 			<th class="py-1 font-medium">Seat <span class="figure">{bench.units.load}</span></th>
 			<th class="py-1 font-medium">Open <span class="figure">{bench.units.load}</span></th>
 			<th class="py-1 font-medium">Rate <span class="figure">{rateUnit(bench.units)}</span></th>
-			<th class="py-1 font-medium">Bends by</th>
+			<th class="py-1 font-medium">Non-linearity</th>
 			<th class="py-1 font-medium">Bind <span class="figure">{bench.units.length}</span></th>
-			<th class="py-1 font-medium">Off the middle</th>
+			<th class="py-1 font-medium">From median</th>
 			<th class="py-1 pr-2 text-left font-medium"><span class="sr-only">State</span></th>
 		</tr>
 	</thead>
@@ -74,7 +74,7 @@
 					{#if member && member.state !== 'clear'}<Mark state={member.state} word />{/if}
 					{#if done === null}<span class="text-faint">not tested</span>
 					{:else if done.curve === null}too few points
-					{:else if done.bind.sort === 'none'}bind {BIND_WORDS[done.bind.why]}{/if}
+					{:else if done.bind.sort === 'none'}bind {label('noBind', done.bind.why)}{/if}
 				</td>
 			</tr>
 		{/each}
@@ -82,8 +82,8 @@
 </table>
 <p class="mt-2 text-[13px] text-soft">
 	{#if set.median !== null}
-		Seat loads <b class="figure text-ink">{load(set.least)}–{load(set.most)}</b>, middle
-		<b class="figure text-ink">{load(set.median)}</b>. Go together:
+		Seat loads <b class="figure text-ink">{load(set.least)}–{load(set.most)}</b>, median
+		<b class="figure text-ink">{load(set.median)}</b>. Matched pairs:
 		<span class="figure text-ink">{set.pairs.map((pair) => pair.join('+')).join('  ')}</span>
 	{:else}
 		Nothing is tested yet.

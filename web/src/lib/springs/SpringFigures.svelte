@@ -14,7 +14,7 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
 	import { worked, type Row } from './worked';
-	import { BIND_WORDS } from './words';
+	import { label } from '@zinc-ledger/words';
 
 	interface Props {
 		spring: Row;
@@ -66,9 +66,9 @@
 		>
 	{/if}
 </h2>
-{#if own?.fits === 'is not it'}
+{#if own?.fits === 'mismatch'}
 	<p role="alert" class="mt-2">
-		<Mark state="stop" word /> This is not the {card?.name} that the set says.
+		<Mark state="stop" word /> Does not match card {card?.name}.
 	</p>
 {/if}
 <dl class="mt-2 grid grid-cols-[1fr_auto] gap-y-0.5">
@@ -77,30 +77,30 @@
 		<dt class="text-soft">Bind</dt>
 		<dd class="text-right">
 			{#if chosen.spring.measured.bind}
-				<span class="figure">{length(chosen.bind)}</span>, placed by {chosen.spring.measured.bind
+				<span class="figure">{length(chosen.bind)}</span>, set by {chosen.spring.measured.bind
 					.person}
 			{:else if bind.sort === 'bind'}
 				<span class="figure">{length(bind.height)}</span>
 				within <span class="figure">{length(bind.from)}–{length(bind.to)}</span>
-			{:else}{BIND_WORDS[bind.why]}{/if}
+			{:else}{label('noBind', bind.why)}{/if}
 		</dd>
 		{#if bind.sort === 'bind'}
-			<dt class="text-soft">Sampled every</dt>
+			<dt class="text-soft">Step</dt>
 			<dd class="figure text-right">{length(bind.step)}</dd>
 			{#if bind.gradual}
-				<dt class="text-soft">Stiffens from</dt>
+				<dt class="text-soft">Gradual bind from</dt>
 				<dd class="text-right">
-					<span class="figure">{length(bind.gradual.from)}</span> on, which is no margin
+					<span class="figure">{length(bind.gradual.from)}</span>, which is no margin
 				</dd>
 			{/if}
 			{#if bind.stackPoints < 3}
 				<dt class="col-span-2">
-					<Mark state="watch" /> Ended with {bind.stackPoints} on the stack line: three or more tell it
-					better
+					<Mark state="watch" /> Ended with {bind.stackPoints} past coil bind: take at least 3 to tell
+					it better
 				</dt>
 			{/if}
 		{/if}
-		{#if bind.sort === 'none' && bind.why === 'cannot tell'}
+		{#if bind.sort === 'none' && bind.why === 'unclear'}
 			<dt class="col-span-2">
 				<Mark state="watch" /> Pull further, three readings past solid{chosen.sweep?.correction
 					?.frame
@@ -121,14 +121,14 @@
 		<dd class="figure text-right">
 			{rateAt(seat)}, {rateAt(open)}
 		</dd>
-		<dt class="text-soft">Energy, pressed as far as it was</dt>
+		<dt class="text-soft">Energy at max compression</dt>
 		<dd class="figure text-right">{energy === null ? '·' : `${energy.toFixed(1)} J`}</dd>
 		{#if hysteresis}
-			<dt class="text-soft">Less coming back, at most</dt>
+			<dt class="text-soft">Max hysteresis</dt>
 			<dd class="figure text-right">{load(hysteresis.load)}</dd>
 		{/if}
 		{#if sag}
-			<dt class="text-soft">Lost since the sweep before</dt>
+			<dt class="text-soft">Load loss since last test</dt>
 			<dd class="text-right">
 				{#if sag.state !== 'clear'}<Mark state={sag.state} word />{/if}
 				<span class="figure">{(sag.part * 100).toFixed(1)} %</span>
@@ -137,7 +137,7 @@
 	{/if}
 </dl>
 
-<h3 class="mt-4 border-b border-ink pb-1 font-semibold">Which spring is it?</h3>
+<h3 class="mt-4 border-b border-ink pb-1 font-semibold">Identify the spring</h3>
 {#each matches as match (match.card.id)}
 	<div class="border-b border-hair py-1.5">
 		<p class="flex gap-2">
@@ -148,7 +148,7 @@
 			{match.evidence
 				.map(
 					({ what, off }) =>
-						`${what} ${Math.abs(off) < 0.5 ? 'alike' : `${Math.abs(off).toFixed(1)} × off`}`
+						`${what} ${Math.abs(off) < 0.5 ? 'match' : `${Math.abs(off).toFixed(1)} × tolerance`}`
 				)
 				.join(', ')}
 		</p>

@@ -63,13 +63,13 @@
 				</select>
 			</div>
 		{/each}
-		<button class="button">Take it in so</button>
+		<button class="button">Import</button>
 	</form>
 {/if}
 <form method="POST" action="?/import" enctype="multipart/form-data" use:sendForm class="mt-1">
 	<input type="hidden" name="tag" value={tag} />
 	<label class="button !min-h-9">
-		Take a sweep in for {tag}
+		Import sweep for {tag}
 		<input
 			type="file"
 			name="file"

@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import { v7 as uuid } from 'uuid';
 import { sweepPoints, withTravel, type Sweep } from '@zinc-ledger/core';
 import { mm, newtons } from '@zinc-ledger/core';
+import { message, type Problem } from '@zinc-ledger/core';
 
 export interface Columns {
 	readonly height: number;
@@ -14,7 +15,7 @@ export interface Columns {
 export type SweepCsv =
 	| { sort: 'read'; points: Sweep['points']; columns: Columns }
 	| { sort: 'ask'; names: readonly string[]; guess: Partial<Columns> }
-	| { sort: 'wrong'; problems: readonly { path: string; message: string }[] };
+	| { sort: 'wrong'; problems: readonly Problem[] };
 
 const unitIn = <U extends string>(name: string, units: readonly U[]): U | undefined =>
 	units.find((unit) => new RegExp(`(^|[^a-z])${unit}([^a-z]|$)`, 'i').test(name));
@@ -61,7 +62,7 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 	});
 	const [first = [], ...rest] = data;
 	if (rest.length === 0) {
-		return { sort: 'wrong', problems: [{ path: 'the file', message: 'has no lines of figures' }] };
+		return { sort: 'wrong', problems: [{ path: '', text: message('import.no-figures') }] };
 	}
 	const hasNames = first.some((cell) => Number.isNaN(figure(cell)));
 	const names = hasNames
@@ -71,7 +72,7 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 	const columns = { ...guessed(names), ...told };
 	if (!isWhole(columns)) return { sort: 'ask', names, guess: columns };
 
-	const problems: { path: string; message: string }[] = [];
+	const problems: Problem[] = [];
 	const read = rows.map((row, i) => {
 		const [height, load] = [row[columns.height] ?? '', row[columns.load] ?? ''];
 		for (const [name, cell] of [
@@ -81,7 +82,7 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 			if (Number.isNaN(figure(cell))) {
 				problems.push({
 					path: `line ${i + (hasNames ? 2 : 1)}`,
-					message: `${name} “${cell.slice(0, 20)}” is no figure`
+					text: message('import.not-figure', { column: name, read: cell.slice(0, 20) })
 				});
 			}
 		}

@@ -1,5 +1,7 @@
 import type { Sweep } from '@zinc-ledger/core';
 import { sweepStore, type WaitingSweep } from '$lib/outbox/store';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 
 const PAUSE = 1500;
 
@@ -61,7 +63,7 @@ async function send({ setId, sweep }: WaitingSweep): Promise<string | null | 'la
 		if (response.ok) return null;
 		if (response.status >= 500) return 'later';
 		const answer = (await response.json()) as { message?: string };
-		return answer.message ?? 'The server would not take it.';
+		return answer.message ?? tell(message('server.would-not-take'));
 	} catch {
 		return 'later';
 	}

@@ -1,12 +1,13 @@
 <script lang="ts" generics="Value extends string | number">
 	/** A labelled field for a line of text or a figure, with its problem, if any, said right under it. */
+	import type { Message } from '@zinc-ledger/core';
 	import type { HTMLInputAttributes } from 'svelte/elements';
 	import Field from './Field.svelte';
 
 	interface Props extends Omit<HTMLInputAttributes, 'class' | 'value' | 'id'> {
 		label: string;
 		value: Value;
-		problem?: string | undefined;
+		problem?: string | Message | null | undefined;
 		hint?: string | undefined;
 		/** Whether figures are typed, which line up. */
 		figure?: boolean;

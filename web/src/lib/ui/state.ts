@@ -2,9 +2,9 @@ import type { State } from '@zinc-ledger/core';
 
 const CLASS: Readonly<Record<State, string>> = {
 	clear: '',
-	'not measured': 'text-faint',
+	'not-measured': 'text-faint',
 	watch: 'text-watch',
-	'too close': 'text-tie',
+	inconclusive: 'text-tie',
 	stop: 'text-stop'
 };
 

@@ -53,7 +53,7 @@ describe('words', () => {
 	it('begin with a capital', () => expect(capital('seal gaps')).toBe('Seal gaps'));
 	it('a clear figure is plain ink, each other state has its own', () => {
 		expect(stateClass('clear')).toBe('');
-		const others = (['watch', 'too close', 'stop', 'not measured'] as const).map(stateClass);
+		const others = (['watch', 'inconclusive', 'stop', 'not-measured'] as const).map(stateClass);
 		expect(new Set(others).size).toBe(4);
 	});
 });

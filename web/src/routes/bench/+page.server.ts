@@ -1,17 +1,23 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { ask } from '$lib/server/ask';
-import { formTexts, isId } from '$lib/server/body';
+import { fieldProblems, formTexts, isId } from '$lib/server/body';
 import { addPerson, findPerson, listPeople } from '$lib/server/people';
+import { issue, message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 
 const YEAR = 365 * 24 * 3600;
 const Newcomer = z.object({
-	name: z.string().trim().min(1, 'Type the name.').max(80, 'At most 80 letters.'),
+	name: z
+		.string()
+		.trim()
+		.min(1, issue('operator.name'))
+		.max(80, issue('field.max', { max: 80, unit: 'characters' })),
 	initials: z
 		.string()
 		.trim()
 		.toUpperCase()
-		.regex(/^\p{L}{1,4}$/u, 'One to four letters.')
+		.regex(/^\p{L}{1,4}$/u, issue('operator.initials'))
 });
 
 export const load = async () => ({ people: await ask(listPeople) });
@@ -26,7 +32,7 @@ export const actions = {
 	pick: async ({ request, cookies, url }) => {
 		const { person: id } = await formTexts(request);
 		const known = isId(id) ? await ask((db) => findPerson(db, id)) : null;
-		if (!known || !id) return fail(400, { pick: 'Pick one of the people listed.' });
+		if (!known || !id) return fail(400, { pick: tell(message('operator.pick')) });
 		cookies.set('zinc-person', id, { path: '/', maxAge: YEAR, secure: false });
 		redirect(303, back(url));
 	},
@@ -34,9 +40,9 @@ export const actions = {
 		const form = await formTexts(request);
 		const checked = Newcomer.safeParse(form);
 		if (!checked.success) {
-			const { fieldErrors } = z.flattenError(checked.error);
+			const { name, initials } = fieldProblems(checked.error);
 			return fail(400, {
-				problems: fieldErrors,
+				problems: { name, initials },
 				name: String(form.name),
 				initials: String(form.initials)
 			});
@@ -44,7 +50,8 @@ export const actions = {
 		const { name, initials } = checked.data;
 		const person = await ask((db) => addPerson(db, name, initials));
 		if (!person) {
-			const problems = { name: undefined, initials: [`${initials} is somebody here already.`] };
+			const says = tell(message('operator.initials-in-use', { initials }));
+			const problems = { name: undefined, initials: says };
 			return fail(409, { problems, name, initials });
 		}
 		cookies.set('zinc-person', person.id, { path: '/', maxAge: YEAR, secure: false });

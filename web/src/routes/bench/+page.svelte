@@ -9,10 +9,10 @@
 	const search = $derived(page.url.search.replace('?', '&'));
 </script>
 
-<svelte:head><title>Who works here · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Operator · Zinc Ledger</title></svelte:head>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-10 py-8">
-	<h1 class="text-2xl font-semibold">Who works at this bench?</h1>
+	<h1 class="text-2xl font-semibold">Select operator</h1>
 	<p class="mt-1 text-soft">Every reading and decision made here will carry this name.</p>
 	<div class="mt-6 grid max-w-4xl gap-x-14 gap-y-8 bench:grid-cols-[1fr_20rem]">
 		<form method="POST" action="?/pick{search}" use:sendForm>
@@ -35,21 +35,16 @@
 			</ul>
 		</form>
 		<form method="POST" action="?/add{search}" use:sendForm class="space-y-4">
-			<h2 class="font-semibold">Somebody new</h2>
-			<TextField
-				label="Name"
-				problem={form?.problems?.name?.[0]}
-				name="name"
-				value={form?.name ?? ''}
-			/>
+			<h2 class="font-semibold">New operator</h2>
+			<TextField label="Name" problem={form?.problems?.name} name="name" value={form?.name ?? ''} />
 			<TextField
 				label="Initials"
-				problem={form?.problems?.initials?.[0]}
+				problem={form?.problems?.initials}
 				name="initials"
 				value={form?.initials ?? ''}
 				figure
 			/>
-			<button class="button button-main">Add and work as them</button>
+			<button class="button button-main">Add and use</button>
 		</form>
 	</div>
 </main>

@@ -6,6 +6,8 @@
 	import { correctionWords } from '$lib/gauges/words';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import { label } from '@zinc-ledger/words';
+	import { capital } from '$lib/ui/words';
 
 	let { data } = $props();
 	const bench = getBench();
@@ -27,10 +29,10 @@
 		<thead>
 			<tr class="border-b-2 border-ink text-left text-[13px] text-soft">
 				<th class="py-1.5 pl-3 font-medium">Gauge</th>
-				<th class="py-1.5 font-medium">Sort</th>
-				<th class="py-1.5 font-medium">Reads to</th>
+				<th class="py-1.5 font-medium">Type</th>
+				<th class="py-1.5 font-medium">Resolution</th>
 				<th class="py-1.5 font-medium">Correction in force</th>
-				<th class="py-1.5 font-medium">Check again</th>
+				<th class="py-1.5 font-medium">Calibration due</th>
 				<th class="py-1.5 font-medium">Link</th>
 			</tr>
 		</thead>
@@ -41,7 +43,7 @@
 					<td class="py-2 pl-3">
 						<a class="font-semibold underline" href="/gauges/{gauge.id}">{gauge.name}</a>
 					</td>
-					<td class="py-2">{gauge.sort}</td>
+					<td class="py-2">{capital(label('gauge', gauge.sort))}</td>
 					<td class="figure py-2 text-[13px]">
 						{[gauge.resolution, gauge.loadResolution].filter(Boolean).join(', ') || '·'}
 					</td>

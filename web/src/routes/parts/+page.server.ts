@@ -8,6 +8,8 @@ import { formTexts, formWithFile, isId } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
 import { importParts, listParts, pageOfParts, retirePart } from '$lib/server/parts';
 import { countInOrOut, Short } from '$lib/server/stock';
+import { message, type Message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 
 export const load = async ({ url }) => {
 	const wanted = url.searchParams.get('sort') as PartSort;
@@ -18,15 +20,16 @@ export const load = async ({ url }) => {
 	return { sort, find, page, ...(await ask((db) => pageOfParts(db, { sort, find }, page))) };
 };
 
-const NOBODY = 'Pick who works at this bench first, at the top.';
-
 export const actions = {
 	import: async ({ request, locals }) => {
-		if (!locals.person) return fail(401, { problems: [{ path: 'name', message: NOBODY }] });
+		if (!locals.person)
+			return fail(401, { problems: [{ path: '', text: message('server.operator-required') }] });
 		const { person, units } = locals;
 		const { file } = await formWithFile(request);
 		if (!file)
-			return fail(400, { problems: [{ path: 'file', message: 'choose a parts file first' }] });
+			return fail(400, {
+				problems: [{ path: 'file', text: message('import.choose-file', { what: 'parts' }) }]
+			});
 		const { name, text } = file;
 		const known = new Map((await ask((db) => listParts(db))).map((part) => [part.part.id, part]));
 		const isJson = text.trimStart().startsWith('{');
@@ -37,28 +40,31 @@ export const actions = {
 		return { taken: parts.length };
 	},
 	stock: async ({ request, locals }) => {
-		if (!locals.person) return fail(401, { problems: [{ path: 'name', message: NOBODY }] });
+		if (!locals.person)
+			return fail(401, { problems: [{ path: '', text: message('server.operator-required') }] });
 		const { person } = locals;
 		const { id = '', change: typed, reason: why = '' } = await formTexts(request);
 		const change = Number(typed);
 		const reason = why.trim().slice(0, 200);
-		const refuse = (message: string, status = 400) =>
-			fail(status, { stockOf: id, stockProblem: message });
-		if (!isId(id)) return refuse('Which part?');
-		if (!Number.isInteger(change) || change === 0) return refuse('A whole number, + in or − out.');
-		if (Math.abs(change) > 10_000) return refuse('At most 10,000 at a time.');
-		if (reason === '') return refuse('Say why.');
+		const refused = (says: Message, status = 400) =>
+			fail(status, { stockOf: id, stockProblem: tell(says) });
+		if (!isId(id)) return refused(message('stock.which-part'));
+		if (!Number.isInteger(change) || change === 0) return refused(message('stock.change'));
+		if (Math.abs(change) > 10_000) return refused(message('stock.change-max', { max: 10_000 }));
+		if (reason === '') return refused(message('entry.reason-missing'));
 		const moved = await ask((db) =>
 			inTransaction(db, (trx) => countInOrOut(trx, id, change, reason, person)).catch(shortOrFail)
 		);
-		if (moved instanceof Short) return refuse('There are not that many on the shelf.', 409);
+		if (moved instanceof Short) return refused(moved.says, 409);
 		return { moved };
 	},
 	retire: async ({ request, locals }) => {
-		if (!locals.person) return fail(401, { problems: [{ path: 'name', message: NOBODY }] });
+		if (!locals.person)
+			return fail(401, { problems: [{ path: '', text: message('server.operator-required') }] });
 		const { person } = locals;
 		const { id, retired } = await formTexts(request);
-		if (!isId(id)) return fail(400, { problems: [{ path: 'id', message: 'which part?' }] });
+		if (!isId(id))
+			return fail(400, { problems: [{ path: 'id', text: message('stock.which-part') }] });
 		await ask((db) => retirePart(db, id, retired === 'yes', person));
 		return {};
 	}

@@ -2,22 +2,24 @@
 	import { FileDown, FilePlus2, Plus } from '@lucide/svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { goto } from '$app/navigation';
-	import { PART_SORTS } from '@zinc-ledger/core';
+	import { PART_SORTS, type PartSort } from '@zinc-ledger/core';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { flatten } from '$lib/forms/flat';
 	import { fieldsOf } from '$lib/parts/fields';
 	import { capital } from '$lib/ui/words';
+	import { label, problemText } from '@zinc-ledger/words';
 
 	let { data, form } = $props();
 	useKeys([
 		{ keys: ['f'], does: 'find a part' },
-		{ keys: ['n'], does: 'add a part of this sort' }
+		{ keys: ['n'], does: 'add a part of this type' }
 	]);
 	let search: HTMLInputElement;
 	let counting = $state<string | null>(null);
 
 	const fields = $derived(fieldsOf(data.sort).filter((field) => field.shown));
-	const sortWord = (sort: string) => capital(sort === 'locks' ? 'locks' : `${sort}s`);
+	const typeName = (sort: PartSort) =>
+		capital(sort === 'locks' ? label('part', sort) : `${label('part', sort)}s`);
 
 	function press(event: KeyboardEvent) {
 		if (isTyping(event)) return;
@@ -71,7 +73,7 @@
 				use:sendForm
 			>
 				<label class="button">
-					<FilePlus2 size={17} /> Take in a file
+					<FilePlus2 size={17} /> Import
 					<input
 						type="file"
 						name="file"
@@ -87,25 +89,25 @@
 
 	{#if form?.problems}
 		<section role="alert" class="mt-5 max-w-4xl border-l-4 border-stop py-1 pl-4">
-			<h2 class="font-semibold">{form.file ?? 'It'} was not taken in; nothing was changed</h2>
+			<h2 class="font-semibold">{form.file ?? 'It'}: import failed; nothing was changed</h2>
 			<ul class="mt-1 max-h-60 overflow-auto">
 				{#each form.problems as problem, i (i)}
-					<li><span class="figure text-[13px]">{problem.path}</span>: {problem.message}</li>
+					<li>{problemText(problem)}</li>
 				{/each}
 			</ul>
 		</section>
 	{:else if form?.taken}
-		<p role="status" class="mt-4">{form.taken} parts were taken in.</p>
+		<p role="status" class="mt-4">{form.taken} parts imported.</p>
 	{/if}
 
-	<nav aria-label="Sorts of parts" class="mt-5 flex flex-wrap gap-x-1 text-[14px]">
+	<nav aria-label="Part types" class="mt-5 flex flex-wrap gap-x-1 text-[14px]">
 		{#each PART_SORTS as sort (sort)}
 			<a
 				href="/parts?sort={sort}"
 				aria-current={sort === data.sort ? 'page' : undefined}
 				class="flex min-h-11 items-center px-2.5 aria-[current=page]:font-semibold aria-[current=page]:underline aria-[current=page]:decoration-chromate aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-4"
 			>
-				{sortWord(sort)}
+				{typeName(sort)}
 			</a>
 		{/each}
 	</nav>
@@ -121,7 +123,7 @@
 							: 'text-right'}">{field.label}</th
 					>
 				{/each}
-				<th class="py-1.5 text-right font-medium">On the shelf</th>
+				<th class="py-1.5 text-right font-medium">In stock</th>
 				<th class="py-1.5 pl-3 font-medium"><span class="sr-only">Change</span></th>
 			</tr>
 		</thead>
@@ -141,7 +143,7 @@
 								? ''
 								: 'figure text-right text-[13px] whitespace-nowrap'}"
 						>
-							{figure(values[field.path] ?? '')}
+							{field.names?.[values[field.path] ?? ''] ?? figure(values[field.path] ?? '')}
 						</td>
 					{/each}
 					<td class="figure py-1 text-right">{stock ?? '·'}</td>
@@ -149,8 +151,9 @@
 						<div class="flex items-center justify-end gap-3 text-[13px] text-soft">
 							<button
 								class="min-h-9 underline"
-								aria-label="In, out: {part.name}"
-								onclick={() => (counting = counting === part.id ? null : part.id)}>In, out</button
+								aria-label="Adjust stock: {part.name}"
+								onclick={() => (counting = counting === part.id ? null : part.id)}
+								>Adjust stock</button
 							>
 							<a
 								class="flex min-h-9 items-center underline"
@@ -162,9 +165,9 @@
 								<input type="hidden" name="retired" value={retired ? 'no' : 'yes'} />
 								<button
 									class="min-h-9 underline"
-									aria-label="{retired ? 'Bring back' : 'Retire'} {part.name}"
+									aria-label="{retired ? 'Restore' : 'Retire'} {part.name}"
 								>
-									{retired ? 'Bring back' : 'Retire'}
+									{retired ? 'Restore' : 'Retire'}
 								</button>
 							</form>
 						</div>
@@ -184,7 +187,7 @@
 									{@attach (input) => input.focus()}
 								/>
 								<input class="field" name="reason" aria-label="Why" placeholder="why" />
-								<button class="button">Write</button>
+								<button class="button">Save</button>
 							</form>
 							{#if form?.stockOf === part.id}
 								<p role="alert" class="text-[13px] font-semibold text-stop">{form.stockProblem}</p>
@@ -195,7 +198,7 @@
 			{:else}
 				<tr>
 					<td class="py-6 pl-2 text-soft" colspan={fields.length + 3}>
-						{data.find ? `No ${data.sort} has “${data.find}” in it.` : 'None yet.'}
+						{data.find ? `No ${label('part', data.sort)} has “${data.find}” in it.` : 'None yet.'}
 						<a class="underline" href="/parts/new?sort={data.sort}">Add one</a>
 					</td>
 				</tr>

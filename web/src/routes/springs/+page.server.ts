@@ -3,10 +3,12 @@ import { z } from 'zod';
 import { cardLift, readEntry, type LibraryPart } from '@zinc-ledger/core';
 import { PositiveSize } from '@zinc-ledger/core/units-schema';
 import { ask } from '$lib/server/ask';
-import { formTexts, isId, trimmed } from '$lib/server/body';
+import { fieldProblems, formTexts, isId, trimmed } from '$lib/server/body';
 import { jobNumbered } from '$lib/server/jobs/find';
 import { findPart, listParts } from '$lib/server/parts';
 import { addSet, listSets } from '$lib/server/springs';
+import { issue, message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 
 export const load = async ({ url }) => {
 	const typed = url.searchParams.get('page') ?? '';
@@ -19,12 +21,16 @@ export const load = async ({ url }) => {
 };
 
 const NewSet = z.object({
-	name: z.string().trim().min(1, 'Name the set.').max(80, 'At most 80 letters.'),
+	name: z
+		.string()
+		.trim()
+		.min(1, issue('set.name-missing'))
+		.max(80, issue('field.max', { max: 80, unit: 'characters' })),
 	count: z.coerce
-		.number('How many?')
-		.int('A whole number.')
-		.min(1, 'At least one.')
-		.max(96, 'At most 96.'),
+		.number(issue('set.count-missing'))
+		.int(issue('field.whole-number'))
+		.min(1, issue('field.min', { min: 1 }))
+		.max(96, issue('field.max', { max: 96 })),
 	seat: PositiveSize,
 	lift: PositiveSize
 });
@@ -33,9 +39,9 @@ export const actions = {
 	default: async ({ request, locals }) => {
 		const { person, units } = locals;
 		const typed = trimmed(await formTexts(request));
-		const refuse = (status: number, problems: Record<string, string>) =>
+		const refused = (status: number, problems: Record<string, string>) =>
 			fail(status, { problems, typed });
-		if (!person) return refuse(401, { name: 'Pick who works at this bench first, at the top.' });
+		if (!person) return refused(401, { name: tell(message('server.operator-required')) });
 		const card = isId(typed.card) ? await ask((db) => findPart(db, typed.card!)) : null;
 		const spring = card?.sort === 'spring' ? (card as LibraryPart<'spring'>).part : null;
 		const length = (text: string | undefined, fallback: string) => {
@@ -48,16 +54,14 @@ export const actions = {
 			lift: length(typed.lift, spring ? cardLift(spring) : '')
 		});
 		if (!checked.success) {
-			return refuse(
-				400,
-				Object.fromEntries(
-					checked.error.issues.map(({ path, message }) => [String(path[0]), message])
-				)
-			);
+			return refused(400, fieldProblems(checked.error));
 		}
 		const { name, count, seat, lift } = checked.data;
 		const jobId = typed.job ? await ask((db) => jobNumbered(db, typed.job!)) : null;
-		if (typed.job && !jobId) return refuse(400, { job: `There is no job ${typed.job}.` });
+		if (typed.job && !jobId) {
+			const number = typed.job;
+			return refused(400, { job: tell(message('server.no-job-number', { number })) });
+		}
 		const id = await ask((db) =>
 			addSet(db, { name, cardId: spring?.id ?? null, jobId, seat, lift }, count, person)
 		);

@@ -5,7 +5,7 @@
 	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data, form } = $props();
-	useKeys([{ keys: ['Enter'], does: 'make the set' }]);
+	useKeys([{ keys: ['Enter'], does: 'create the set' }]);
 	const problems = $derived(form?.problems ?? {});
 	const typed = $derived<Record<string, string>>(form?.typed ?? {});
 </script>
@@ -13,7 +13,7 @@
 <svelte:head><title>Springs · Zinc Ledger</title></svelte:head>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
-	<h1 class="text-2xl font-semibold">Sets of springs</h1>
+	<h1 class="text-2xl font-semibold">Spring sets</h1>
 	<div class="mt-4 grid gap-x-12 gap-y-8 bench:grid-cols-[minmax(0,1fr)_20rem]">
 		<table class="h-max w-full border-collapse">
 			<thead>
@@ -70,7 +70,7 @@
 			{/if}
 		</table>
 		<form method="POST" use:sendForm class="space-y-3">
-			<h2 class="border-b border-ink pb-1 font-semibold">A new set</h2>
+			<h2 class="border-b border-ink pb-1 font-semibold">New set</h2>
 			<TextField label="Name" problem={problems.name} name="name" value={typed.name ?? ''} />
 			<Field label="Card">
 				{#snippet control(attributes)}
@@ -94,7 +94,7 @@
 					/>
 				{/each}
 			</div>
-			<button class="button button-main">Make it and tag them</button>
+			<button class="button button-main">Create set</button>
 		</form>
 	</div>
 </main>

@@ -8,6 +8,7 @@ import * as assembly from './migrations/0005-assembly';
 import * as signedEntries from './migrations/0006-signed-entries';
 import * as rightFigures from './migrations/0007-right-figures';
 import * as nothingLost from './migrations/0008-nothing-lost';
+import * as stableCodes from './migrations/0009-stable-codes';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -17,7 +18,8 @@ const MIGRATIONS = {
 	'0005-assembly': assembly,
 	'0006-signed-entries': signedEntries,
 	'0007-right-figures': rightFigures,
-	'0008-nothing-lost': nothingLost
+	'0008-nothing-lost': nothingLost,
+	'0009-stable-codes': stableCodes
 };
 
 /**

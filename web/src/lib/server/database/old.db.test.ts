@@ -4,77 +4,113 @@ import { gunzipSync } from 'node:zlib';
 import { sql } from 'kysely';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { evaluate } from '@zinc-ledger/core';
+import { changedSince, evaluate } from '@zinc-ledger/core';
+import { checkJob } from '@zinc-ledger/core/file';
 import { verifySheet } from '@zinc-ledger/core/signed';
 import { loadJobs } from '../jobs/load';
-import { sha256 } from '../signed';
+import { newestSigned, sha256 } from '../signed';
 import { springsOf } from '../springs';
 import { photoContent } from '../photos';
 import { testDatabase, type TestDatabase } from '../test-database';
+import type { Database } from './connection';
 import { migrate } from './migrate';
 
-const OLD = 'web/src/lib/server/database/old/before-nothing-lost.sql.gz';
+/** Dumps by release: what each brought is its name. */
+const RELEASES = ['before-nothing-lost', 'before-stable-codes'] as const;
+/** Tables in which no release since has changed a letter. */
 const KEPT = [
 	'customer',
-	'decision',
-	'engine',
 	'gauge_check',
 	'head',
-	'job',
-	'job_entry',
 	'photo',
-	'reading',
 	'reading_void',
 	'signed_sheet',
 	'spring',
 	'spring_set',
-	'station',
 	'sweep'
 ] as const;
+/** Tables in which values became codes: no row came or went. */
+const CODED = ['decision', 'engine', 'gauge', 'job', 'job_entry', 'part', 'station'] as const;
 
-let test: TestDatabase;
-let before: Record<string, string>;
-beforeAll(async () => {
-	test = await testDatabase('old', false);
-	const client = new pg.Client(test.url);
-	await client.connect();
-	await client.query(gunzipSync(readFileSync(OLD)).toString('utf8'));
-	await client.end();
-	before = await digests();
-	await migrate(test.db);
-});
-afterAll(() => test.drop());
+/** What the rows of a table, or some of its columns, say in one digest. */
+async function digestOf(db: Database, table: string, columns: string): Promise<string> {
+	const { rows } = await sql<{ digest: string }>`
+		select count(*) || ' ' || md5(string_agg(md5(t::text), '' order by md5(t::text))) as digest
+		from (select ${sql.raw(columns)} from ${sql.table(`public.${table}`)}) t
+	`.execute(db);
+	return rows[0]!.digest;
+}
 
-/** What every row of a table says, in one digest. */
-async function digests(): Promise<Record<string, string>> {
-	const all = KEPT.map(async (table) => {
-		const { rows } = await sql<{ digest: string }>`
-			select count(*) || ' ' || md5(string_agg(md5(t::text), '' order by md5(t::text))) as digest
-			from ${sql.table(`public.${table}`)} t
-		`.execute(test.db);
-		return [table, rows[0]!.digest] as const;
-	});
+/** Value, unit, person, time and gauge of each reading, and everything else but what it is of. */
+const READING =
+	'id, job_id, station, read, gauge, in_place, engine_state, set_id, lash, clock, person_id, at, position';
+
+async function digests(db: Database): Promise<Record<string, string>> {
+	const of: [string, string][] = [
+		...KEPT.map((table): [string, string] => [table, '*']),
+		...CODED.map((table): [string, string] => [table, '1 as row']),
+		['reading', READING]
+	];
+	const all = of.map(
+		async ([table, columns]) => [table, await digestOf(db, table, columns)] as const
+	);
 	return Object.fromEntries(await Promise.all(all));
 }
 
-describe('a database of the release before', () => {
-	it('has every row as it was: readings, photos, sweeps, decisions, signed sheets', async () => {
-		expect(await digests()).toEqual(before);
+describe.each(RELEASES)('a database of the release %s', (release) => {
+	let test: TestDatabase;
+	let before: Record<string, string>;
+	beforeAll(async () => {
+		test = await testDatabase('old', false);
+		const client = new pg.Client(test.url);
+		await client.connect();
+		const dump = readFileSync(`web/src/lib/server/database/old/${release}.sql.gz`);
+		await client.query(gunzipSync(dump).toString('utf8'));
+		await client.end();
+		before = await digests(test.db);
+		await migrate(test.db);
+	});
+	afterAll(() => test.drop());
+	const jobs = async () => {
+		const ids = await test.db.selectFrom('job').select('id').orderBy('number').execute();
+		return loadJobs(
+			test.db,
+			ids.map(({ id }) => id)
+		);
+	};
+
+	it('has every row as it was: readings to the letter, photos, sweeps, signed sheets', async () => {
+		expect(await digests(test.db)).toEqual(before);
 		expect(before.reading).toMatch(/^\d\d+ /);
 		for (const table of ['photo', 'sweep', 'signed_sheet', 'reading_void', 'job_entry'])
 			expect(before[table]).not.toMatch(/^0 /);
 	});
-	it('its jobs open and are worked out, its signed sheet verifies', async () => {
-		const ids = await test.db.selectFrom('job').select('id').orderBy('number').execute();
-		const jobs = await loadJobs(
+	it('keeps its lists append-only afterwards', async () => {
+		for (const table of ['reading', 'decision', 'job_entry'])
+			await expect(sql`delete from ${sql.table(table)}`.execute(test.db)).rejects.toThrow();
+	});
+	it('holds jobs that are files of this release, and are worked out', async () => {
+		for (const { job } of await jobs()) {
+			const checked = checkJob(JSON.parse(JSON.stringify(job)));
+			expect(checked).toMatchObject({ ok: true });
+			expect(evaluate(job).stations).toHaveLength(job.stations.length);
+		}
+	});
+	it('says of no signed job that it was changed by it', async () => {
+		const signed = await newestSigned(
 			test.db,
-			ids.map(({ id }) => id)
+			(await jobs()).map(({ job }) => job.id)
 		);
-		expect(jobs.map(({ job }) => job.number)).toEqual(['2409', '2417', '2421', '2426']);
-		for (const { job } of jobs) expect(evaluate(job).stations).toHaveLength(job.stations.length);
+		expect(signed.size).toBeGreaterThan(0);
+		for (const { job } of await jobs()) {
+			const last = signed.get(job.id);
+			if (last) expect(changedSince(job, last)).toBe(false);
+		}
+	});
+	it('has sheets that verify as they were signed, every figure the same', async () => {
 		const sheets = await test.db.selectFrom('signed_sheet').select('content').execute();
 		for (const { content } of sheets)
-			expect(verifySheet(content, sha256)).toMatchObject({ ok: true });
+			expect(verifySheet(content, sha256)).toMatchObject({ ok: true, same: true });
 	});
 	it('its photo and its sweep open, and its shelf is the sum of its moves', async () => {
 		const photo = await test.db.selectFrom('photo').select('id').executeTakeFirstOrThrow();

@@ -29,7 +29,7 @@ const gauge = () =>
 	Gauge.parse({
 		id: '0197a555-0000-7000-8000-000000000001',
 		name: 'Tester',
-		sort: 'bench tester',
+		sort: 'bench-tester',
 		link: { host: '127.0.0.1', port }
 	});
 let news: News[] = [];
@@ -71,10 +71,10 @@ describe('the line to a gauge', () => {
 			['1.82 in', null]
 		]);
 	});
-	it('counts rubbish, shows it, and goes on', async () => {
+	it('counts malformed, shows it, and goes on', async () => {
 		send('ERR\n\u0000\u0001\n\nH 46 mm\n');
-		await until(() => state() === 'rubbish');
-		expect(news.at(-1)!.rubbish).toBe(2);
+		await until(() => state() === 'malformed');
+		expect(news.at(-1)!.malformed).toBe(2);
 		expect(readings()).toEqual([['46 mm', null]]);
 		await until(() => state() === 'connected');
 	});
@@ -82,7 +82,7 @@ describe('the line to a gauge', () => {
 		for (let i = 0; i < 20; i++) send('9'.repeat(60_000));
 		send('\nH 46 mm\n');
 		await until(() => readings().length === 1);
-		expect(news.at(-1)!.rubbish).toBe(1);
+		expect(news.at(-1)!.malformed).toBe(1);
 	});
 	it('takes what was held up on the way: ten seconds of a quick tester at once', async () => {
 		send('H 46 mm F 600 N\n'.repeat(500));

@@ -1,12 +1,12 @@
 /**
  * The line to one gauge: connects, reads lines, connects again when it drops
- * out. A device that floods or sends rubbish is shown as such; what it sends is
+ * out. A device that floods or sends malformed is shown as such; what it sends is
  * bounded before it is kept anywhere.
  */
 import { connect, type Socket } from 'node:net';
 import { lineReader, LONGEST_LINE, type Gauge } from '@zinc-ledger/core';
 
-export type LinkState = 'connecting' | 'connected' | 'away' | 'rubbish' | 'flooding';
+export type LinkState = 'connecting' | 'connected' | 'away' | 'malformed' | 'flooding';
 
 /** One reading as it goes to the browsers: height text, load text, milliseconds since 1970. */
 export type Sent = readonly [height: string | null, load: string | null, at: number];
@@ -15,7 +15,7 @@ export interface News {
 	readonly state: LinkState;
 	readonly readings: readonly Sent[];
 	/** Lines that were no readings, since the link was made. */
-	readonly rubbish: number;
+	readonly malformed: number;
 	/** Lines passed over because there were too many, since the link was made. */
 	readonly dropped: number;
 }
@@ -28,7 +28,7 @@ const FASTEST = 2;
 const MOST_AT_ONCE = 1000;
 const FIRST_PAUSE = 300;
 const LONGEST_PAUSE = 4000;
-/** No line in so many milliseconds of rubbish makes the state clear again. */
+/** No line in so many milliseconds of malformed makes the state clear again. */
 const SETTLED = 2000;
 
 export class DeviceLink {
@@ -40,7 +40,7 @@ export class DeviceLink {
 	#pending: Sent[] = [];
 	#allowed = MOST_AT_ONCE;
 	#takenAt = performance.now();
-	#rubbish = 0;
+	#malformed = 0;
 	#dropped = 0;
 	#state: LinkState = 'connecting';
 	#badUntil = 0;
@@ -122,8 +122,8 @@ export class DeviceLink {
 			if (reading) {
 				this.#pending.push([reading.heightText ?? null, reading.loadText ?? null, Date.now()]);
 			} else if (line.trim() !== '') {
-				this.#rubbish++;
-				this.#turnBad('rubbish');
+				this.#malformed++;
+				this.#turnBad('malformed');
 			}
 		}
 	}
@@ -136,7 +136,7 @@ export class DeviceLink {
 	#tell(): void {
 		const readings = this.#pending;
 		this.#pending = [];
-		const isBad = this.#state === 'rubbish' || this.#state === 'flooding';
+		const isBad = this.#state === 'malformed' || this.#state === 'flooding';
 		if (isBad && Date.now() > this.#badUntil) this.#state = 'connected';
 		if (readings.length === 0 && this.#state === this.#said) return;
 		this.#said = this.#state;
@@ -145,6 +145,6 @@ export class DeviceLink {
 	}
 
 	#news(readings: readonly Sent[]): News {
-		return { state: this.#state, readings, rubbish: this.#rubbish, dropped: this.#dropped };
+		return { state: this.#state, readings, malformed: this.#malformed, dropped: this.#dropped };
 	}
 }

@@ -1,5 +1,4 @@
 /** Changes of a job in the database, each kept as a decision with who and when. */
-import { error } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import {
 	isOfSize,
@@ -23,6 +22,8 @@ import { inTransaction } from '../database/transaction';
 import { countedShims, keepParts } from '../parts';
 import { moveParts, Short, type Move } from '../stock';
 import { insertDecisions, insertEntries, partsIn, searchText } from './store';
+import { message, messageIn } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 const json = (value: unknown) => JSON.stringify(value);
 
@@ -49,7 +50,7 @@ export async function saveSetup(
 			.where('job.id', '=', jobId)
 			.forUpdate('job')
 			.executeTakeFirst();
-		if (!row) error(404, 'There is no such job.');
+		if (!row) refuse(404, message('server.unknown', { what: 'job' }));
 		if (row.revision !== revision) return null;
 		await trx
 			.updateTable('job')
@@ -128,7 +129,7 @@ export async function acceptPlan(db: Database, jobId: string, asked: Plan): Prom
 			.executeTakeFirst();
 		const rows = await lockStations(trx, jobId);
 		const unknown = plan.stations.find(({ label }) => !rows.has(label));
-		if (unknown) error(404, `There is no station ${unknown.label} on this job.`);
+		if (unknown) refuse(404, message('job.no-station', { station: unknown.label }));
 		const before = plan.stations.map(({ label }) => rows.get(label)!);
 		// The same plan once more changes nothing; another under its id is refused there.
 		await insertEntries(trx, jobId, 'plans', [{ ...plan, before }]);
@@ -165,14 +166,14 @@ export async function withdrawPlan(
 			.orderBy('position')
 			.execute();
 		const plan = planInForce({ plans: kept.map(({ entry }) => entry as Plan) });
-		if (plan?.id !== planId) error(409, 'Only the newest plan can be taken back.');
+		if (plan?.id !== planId) refuse(409, message('plan.not-newest'));
 		const { before } = plan;
-		if (!before) error(409, 'This plan does not say what stood before it.');
+		if (!before) refuse(409, message('plan.before-unknown'));
 		const built = before.map((entry) => {
 			const now = rows.get(entry.label)!;
 			const planned = plan.stations.find(({ label }) => label === entry.label)!;
 			if (!isSameEntry(now, plannedEntry(entry, planned)))
-				error(409, `${entry.label} was built otherwise since: change it there.`);
+				refuse(409, message('plan.built-otherwise', { station: entry.label }));
 			return { before: now, after: entry };
 		});
 		await insertEntries(trx, jobId, 'plans', [
@@ -206,7 +207,7 @@ async function lockJob(trx: Database, jobId: string) {
 		.where('id', '=', jobId)
 		.forUpdate()
 		.executeTakeFirst();
-	if (!row) error(404, 'There is no such job.');
+	if (!row) refuse(404, message('server.unknown', { what: 'job' }));
 	return row;
 }
 
@@ -319,9 +320,9 @@ export async function setStation<K extends 'shims' | 'parts'>(
 			.where('label', '=', label)
 			.forUpdate()
 			.executeTakeFirst();
-		if (!row) error(404, `There is no station ${label} on this job.`);
+		if (!row) refuse(404, message('job.no-station', { station: label }));
 		const after = { ...row.entry, [what]: value };
-		const reason = `${label}: ${what === 'shims' ? 'shims fitted' : 'parts changed'}`;
+		const reason = `${label}: ${what === 'shims' ? 'shims fitted' : 'parts-changed'}`;
 		await reserve(trx, jobId, { reason, person: person.id }, [{ before: row.entry, after }]);
 		const decision = decide(person, {
 			subject: `stations.${label}.${what}`,
@@ -366,7 +367,7 @@ export async function answerQuestion(
 	person: Person
 ): Promise<Decision> {
 	const job = await db.selectFrom('job').select('id').where('id', '=', jobId).executeTakeFirst();
-	if (!job) error(404, 'There is no such job.');
+	if (!job) refuse(404, message('server.unknown', { what: 'job' }));
 	const decision = decide(person, { subject, to: answer });
 	await insertDecisions(db, jobId, [decision]);
 	return decision;
@@ -395,14 +396,14 @@ export async function saveFiringOrder(
 			.where('job.id', '=', jobId)
 			.forUpdate('engine')
 			.executeTakeFirst();
-		if (!engine) error(404, 'There is no such job.');
+		if (!engine) refuse(404, message('server.unknown', { what: 'job' }));
 		const before = engine.layout;
 		if (json([firingOrder, firingAngles]) === json([before.firingOrder, before.firingAngles]))
 			return;
 		const { firingAngles: _, ...rest } = before;
 		const layout = { ...rest, firingOrder, ...(firingAngles && { firingAngles }) };
 		const problem = layoutProblem(layout);
-		if (problem) error(400, `Firing order: ${problem.message}.`);
+		if (problem) refuse(400, messageIn(problem.text)!);
 		await trx
 			.updateTable('engine')
 			.set({ layout: json(layout) })

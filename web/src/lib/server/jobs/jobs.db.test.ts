@@ -48,11 +48,11 @@ describe('a job in the database', () => {
 
 	it('is not taken in twice, and nothing of it is written', async () => {
 		const again = await importJob(test.db, { ...six, readings: [] });
-		expect(again.problems[0]!.message).toContain('already in the book');
+		expect(again.problems[0]!.text.code).toBe('import.job-there');
 		const stolen = { ...six, id: '0197a222-0000-7000-8000-000000000001', number: '9999' };
 		const { problems } = await importJob(test.db, stolen);
 		expect(problems).toEqual([
-			{ path: 'readings[0].id', message: 'this entry already belongs to another job' }
+			{ path: 'readings[0].id', text: { code: 'import.entry-elsewhere' } }
 		]);
 		expect(await loadJob(test.db, stolen.id)).toBeUndefined();
 	});
@@ -189,9 +189,9 @@ describe('plans and repeats', () => {
 			...plan(n),
 			stations: labels.map((label) => ({ label, shims: [], locks: part }))
 		});
-		await expect(acceptPlan(test.db, six.id, withLocks(4, ['1I', '1E']))).rejects.toThrow(
-			'The shelf is short: 2 of Plus locks wanted, 1 there'
-		);
+		await expect(acceptPlan(test.db, six.id, withLocks(4, ['1I', '1E']))).rejects.toMatchObject({
+			says: { params: { part: 'Plus locks', required: 2, stock: 1 } }
+		});
 		expect([await shelf(), (await stored(six.id)).job.plans.length]).toEqual([1, 2]);
 		await acceptPlan(test.db, six.id, withLocks(5, ['1I']));
 		await acceptPlan(test.db, six.id, withLocks(6, ['1I']));
@@ -344,7 +344,7 @@ describe('plans and repeats', () => {
 		await saveGauge(test.db, {
 			id: gauge.id,
 			name: 'G',
-			sort: 'height gauge',
+			sort: 'height-gauge',
 			lengthUnit: 'mm',
 			loadUnit: 'N',
 			dueMonths: 12
@@ -361,8 +361,8 @@ describe('plans and repeats', () => {
 		await storeReadings(test.db, twinCam.id, pair(twinCam, 2, ['40.00 mm', '40.04 mm']));
 		const known = (await listGaugesWithRepeats(test.db)).find((one) => one.gauge.id === gauge.id)!;
 		// √((0.02² + 0.04²) ÷ 2 ÷ 2): each pair's half difference squared, twice, over two degrees
-		expect(known.repeats!['installed height']!.freedom).toBe(2);
-		expect(known.repeats!['installed height']!.deviation).toBeCloseTo(Math.sqrt(0.0005), 9);
+		expect(known.repeats!['installed-height']!.freedom).toBe(2);
+		expect(known.repeats!['installed-height']!.deviation).toBeCloseTo(Math.sqrt(0.0005), 9);
 		await insertVoids(test.db, six.id, [
 			{
 				id: '0197a222-0000-7000-8000-000000000350',
@@ -373,7 +373,7 @@ describe('plans and repeats', () => {
 			}
 		]);
 		const left = (await listGaugesWithRepeats(test.db)).find((one) => one.gauge.id === gauge.id)!;
-		expect(left.repeats!['installed height']!.freedom).toBe(1);
+		expect(left.repeats!['installed-height']!.freedom).toBe(1);
 	});
 
 	it('other springs on the job take off the tags that named the first, with who and when', async () => {
@@ -448,7 +448,7 @@ describe('migrations', () => {
 			await migrate(old.db);
 			const loaded = (await loadJob(old.db, job))!.job;
 			expect(checkJob(loaded).ok).toBe(true);
-			expect(loaded.setup.limits.fit.sealPlay).toBe('1.00 mm');
+			expect(loaded.setup.limits.fit.sealClearance).toBe('1.00 mm');
 			expect(evaluate(loaded).stations).toHaveLength(12);
 			expect(await findJobIds(old.db, 'harrow', 5)).toEqual([job]);
 			const cards = await listParts(old.db, { sort: 'spring' });

@@ -75,7 +75,7 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 		const involved = new Set(Object.values(entries).flatMap((list) => list.map((e) => e.person)));
 		const job: Job = {
 			format: 'zinc-ledger/job',
-			version: 1,
+			version: 2,
 			id: row.id,
 			number: row.number,
 			takenIn: row.taken_in.toISOString(),

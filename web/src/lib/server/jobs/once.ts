@@ -1,11 +1,13 @@
 /** Entries that come again: the same is let be, another under its id is refused. */
 import { isDeepStrictEqual } from 'node:util';
+import { message } from '@zinc-ledger/core';
 import { isId } from '../body';
 
 /** Something else is kept under the id of what was to be kept. */
 export class AlreadyKept extends Error {
+	readonly says = message('server.id-taken');
 	constructor(readonly id: string) {
-		super('Something else is kept under this id: it was not stored.');
+		super(id);
 	}
 }
 

@@ -1,9 +1,10 @@
 /** What a job takes off the shelf by hand: springs, seals, retainers, whatever it is built of. */
-import { error } from '@sveltejs/kit';
 import type { Person } from '@zinc-ledger/core';
 import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
 import { moveParts, takenBy } from '../stock';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /**
  * Takes parts for a job, or gives them back where `take` is less than 0: no more than it took.
@@ -25,15 +26,15 @@ export async function takeForJob(
 			.where('id', '=', jobId)
 			.forUpdate()
 			.executeTakeFirst();
-		if (!job) error(404, 'There is no such job.');
+		if (!job) refuse(404, message('server.unknown', { what: 'job' }));
 		const known = await trx
 			.selectFrom('part')
 			.select('id')
 			.where('id', '=', part)
 			.executeTakeFirst();
-		if (!known) error(404, 'There is no such part.');
+		if (!known) refuse(404, message('server.unknown', { what: 'part' }));
 		const before = (await takenBy(trx, jobId)).get(part) ?? 0;
-		if (before + take < 0) error(409, `This job took ${before}: no more can be given back.`);
+		if (before + take < 0) refuse(409, message('stock.given-back-too-many', { taken: before }));
 		const reason = take > 0 ? 'taken for the job' : 'given back';
 		await moveParts(trx, [{ part, change: -take }], { reason, person: person.id, job: jobId });
 		const { stock } = await trx

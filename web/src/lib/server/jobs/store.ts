@@ -18,6 +18,7 @@ import { inTransaction } from '../database/transaction';
 import { keepParts } from '../parts';
 import { decisionOf, readingOf, voidOf } from './load';
 import { AlreadyKept, once } from './once';
+import { message } from '@zinc-ledger/core';
 
 const json = (value: unknown) => JSON.stringify(value);
 const jsonOrNull = (value: unknown) => (value === undefined ? null : json(value));
@@ -25,7 +26,7 @@ const jsonOrNull = (value: unknown) => (value === undefined ? null : json(value)
 /** What keeps a file out of the book. */
 class Refused extends Error {
 	constructor(readonly problem: Problem) {
-		super(problem.message);
+		super(problem.text.code);
 	}
 }
 
@@ -49,10 +50,9 @@ function belongsToAnother(job: Job, id: string): Problem {
 	const lists = ['readings', 'voids', 'decisions', ...ENTRY_LISTS] as const;
 	for (const list of lists) {
 		const at = job[list].findIndex((entry) => entry.id === id);
-		if (at >= 0)
-			return { path: `${list}[${at}].id`, message: 'this entry already belongs to another job' };
+		if (at >= 0) return { path: `${list}[${at}].id`, text: message('import.entry-elsewhere') };
 	}
-	return { path: 'id', message: 'something in it already belongs to another job' };
+	return { path: 'id', text: message('import.something-elsewhere') };
 }
 
 /** Puts the job itself into the book. @throws {@link Refused} where it, or its number, is there */
@@ -79,8 +79,8 @@ async function insertRow(trx: Database, job: Job): Promise<void> {
 		.executeTakeFirst();
 	throw new Refused(
 		same
-			? { path: 'id', message: `job ${same.number} is already in the book; nothing was changed` }
-			: { path: 'number', message: `another job already has the number ${job.number}` }
+			? { path: 'id', text: message('import.job-there', { number: same.number }) }
+			: { path: 'number', text: message('import.number-taken', { number: job.number }) }
 	);
 }
 
@@ -129,7 +129,7 @@ async function insertJob(trx: Database, job: Job): Promise<void> {
 /** What a job is found by. */
 export const searchText = (
 	job: Pick<Job, 'number' | 'customer' | 'engine'>,
-	{ use, toldByCustomer }: Setup
+	{ use, customerStatement }: Setup
 ) =>
 	[
 		job.number,
@@ -138,7 +138,7 @@ export const searchText = (
 		job.engine.name,
 		use.duty,
 		use.workDone,
-		toldByCustomer
+		customerStatement
 	]
 		.filter(Boolean)
 		.join(' ');

@@ -1,16 +1,15 @@
 import Papa from 'papaparse';
-import type { SignedSheet } from '@zinc-ledger/core/signed';
+import { label } from '@zinc-ledger/words';
 import { cellOut } from '$lib/csv/cells';
-import { frozen, outColumns } from './frozen';
+import { outColumns, type SignedOut } from './frozen';
 
 /** A signed sheet as CSV: a line a valve, its figures, states and remarks. */
-export function sheetCsv(signed: SignedSheet): string {
-	const sheet = frozen(signed);
+export function sheetCsv({ sheet }: SignedOut): string {
 	const columns = outColumns(sheet);
 	const rows = sheet.stations.map((station) => [
 		cellOut(station.label),
 		...columns.map(({ of }) => cellOut(of(station)?.text ?? '')),
-		station.state,
+		label('state', station.state),
 		cellOut(station.remarks.map(({ text }) => text).join('; '))
 	]);
 	const heads = columns.map(({ title, unit }) => (unit ? `${title}, ${unit}` : title));

@@ -16,7 +16,7 @@ function mark(state: State, x: number, y: number): string {
 			return `<rect x="${x - 3}" y="${y - 3}" width="6" height="6" fill="#a9211c"/>`;
 		case 'watch':
 			return `<polygon points="${x},${y - 3.4} ${x + 3.6},${y + 3} ${x - 3.6},${y + 3}" fill="#855400"/>`;
-		case 'too close':
+		case 'inconclusive':
 			return `<path d="M${x - 3} ${y - 1.5}h6M${x - 3} ${y + 1.5}h6" stroke="#4a4f9c" stroke-width="1.4"/>`;
 		default:
 			return '';

@@ -8,13 +8,14 @@ import { describe, expect, it } from 'vitest';
 import { METRIC, tightestStation, type Drawing, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { signSheet, type SignedSheet } from '@zinc-ledger/core/signed';
+import { write } from '@zinc-ledger/words';
 import { sheetCsv } from './csv';
 import { headPlanSvg, sectionSvg } from './drawing';
-import { frozen, outColumns } from './frozen';
+import { outColumns, signedOut, type SignedOut } from './frozen';
 import { labelPdf, sheetPdf } from './pdf';
 
 const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
-const signed = (name: string, change: (job: Job) => Job = (job) => job): SignedSheet => {
+const signed = (name: string, change: (job: Job) => Job = (job) => job): SignedOut => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	const job = change(read.value);
@@ -24,14 +25,15 @@ const signed = (name: string, change: (job: Job) => Job = (job) => job): SignedS
 		person: job.people[0]!,
 		at: '2026-03-20T10:00:00.000Z'
 	};
-	return JSON.parse(signSheet(job, signing, METRIC, sha256)) as SignedSheet;
+	const sheet = JSON.parse(signSheet(job, signing, METRIC, { sha256, write })) as SignedSheet;
+	return signedOut(sheet);
 };
 const twin = signed('2409-twin-cam');
 const six = signed('2417-straight-six');
 
 describe('the columns of a signed sheet', () => {
 	it('are those that hold anything, in the units of its signing', () => {
-		const titles = outColumns(frozen(twin)).map(({ title, unit }) => `${title} ${unit}`);
+		const titles = outColumns(twin.sheet).map(({ title, unit }) => `${title} ${unit}`);
 		expect(titles).toContain('Seat load N');
 		expect(titles).toContain('Shims mm');
 		expect(titles).not.toContain('Vacuum ');
@@ -53,8 +55,8 @@ describe('the columns of a signed sheet', () => {
 				}
 			]
 		}));
-		const column = outColumns(frozen(tried)).find(({ title }) => title === 'Vacuum')!;
-		expect(frozen(tried).stations.map((station) => column.of(station)?.text)).toContain('600 mbar');
+		const column = outColumns(tried.sheet).find(({ title }) => title === 'Vacuum')!;
+		expect(tried.sheet.stations.map((station) => column.of(station)?.text)).toContain('600 mbar');
 	});
 });
 
@@ -82,7 +84,7 @@ describe('paper', () => {
 					id: '0197a999-0000-7000-8000-000000000008',
 					text: 'Größe ½ "…" – ≤ 漢',
 					private: false,
-					holds: false,
+					blocksSignOff: false,
 					person: job.people[0]!.id,
 					at: '2026-11-20T09:00:00Z'
 				}
@@ -107,17 +109,17 @@ describe('paper', () => {
 
 describe('drawings', () => {
 	it('the head plan names every valve and marks what is not clear', () => {
-		const svg = headPlanSvg(six.job, frozen(six).stations, 500);
+		const svg = headPlanSvg(six.job, six.sheet.stations, 500);
 		for (const { label } of six.job.stations) expect(svg).toContain(`>${label}</text>`);
 		expect(svg.match(/#a9211c/g)).toHaveLength(1);
-		expect(headPlanSvg(twin.job, frozen(twin).stations, 500)).not.toContain('#a9211c');
+		expect(headPlanSvg(twin.job, twin.sheet.stations, 500)).not.toContain('#a9211c');
 	});
 	it('the section is of the valve with the least room before bind, as it was frozen', () => {
 		const label = twin.section!.station;
 		const least = Math.min(
-			...frozen(twin).stations.map(({ figures }) => figures.bindMargin!.figure!)
+			...twin.sheet.stations.map(({ figures }) => figures.bindMargin!.figure!)
 		);
-		const own = frozen(twin).stations.find((station) => station.label === label)!;
+		const own = twin.sheet.stations.find((station) => station.label === label)!;
 		expect(own.figures.bindMargin!.figure).toBe(least);
 		const drawing = twin.section!.drawing as unknown as Drawing;
 		expect(sectionSvg(drawing, 130, 130)).toMatch(/^<svg[^>]*>.*<circle.*<\/svg>$/);
@@ -126,7 +128,7 @@ describe('drawings', () => {
 	it('the paper of a sheet that froze no section has none, and draws nothing anew', async () => {
 		const { section: _, ...before } = twin;
 		const [old, now] = await Promise.all(
-			[before as SignedSheet, twin].map((sheet) => sheetPdf(sheet, 'A4', false))
+			[before, twin].map((sheet) => sheetPdf(sheet, 'A4', false))
 		);
 		const text = (pdf: Buffer) => execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf });
 		expect(text(now!).toString()).toContain('closed on the left');

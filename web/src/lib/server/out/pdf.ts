@@ -13,10 +13,10 @@ import {
 	type Millimetres,
 	type State
 } from '@zinc-ledger/core';
-import type { SignedSheet } from '@zinc-ledger/core/signed';
+import { label } from '@zinc-ledger/words';
 import { capital, shortDate } from '$lib/ui/words';
 import { headPlanSvg, sectionSvg } from './drawing';
-import { frozen, outColumns, type FrozenSheet } from './frozen';
+import { outColumns, type FrozenSheet, type SignedOut } from './frozen';
 
 const { resolve } = createRequire(import.meta.url);
 const SANS = '@expo-google-fonts/archivo';
@@ -41,7 +41,7 @@ pdfmake.setLocalAccessPolicy((path: string) => FONT_FILES.includes(path));
 const COLOURS: Partial<Record<State, string>> = {
 	stop: '#a9211c',
 	watch: '#855400',
-	'too close': '#4a4f9c'
+	inconclusive: '#4a4f9c'
 };
 const SOFT = '#4f5a5e';
 /**
@@ -52,7 +52,7 @@ const inFigures = (text: string): Content[] =>
 	text.split(/( +)/).map((part) => ({ text: part, font: part.trim() === '' ? 'Text' : 'Figures' }));
 
 /** A state in one sign beside its figure; the key at the foot of the page names them. */
-const SIGNS: Partial<Record<State, string>> = { stop: '#', watch: '!', 'too close': '~' };
+const SIGNS: Partial<Record<State, string>> = { stop: '#', watch: '!', inconclusive: '~' };
 
 export type Size = 'A4' | 'Letter';
 const WIDTHS: Readonly<Record<Size, number>> = { A4: 595.28, Letter: 612 };
@@ -61,7 +61,7 @@ const MARGIN = 34;
 const made = (document: TDocumentDefinitions): Promise<Buffer> =>
 	pdfmake.createPdf(document).getBuffer();
 
-const infoOf = ({ job, signing }: SignedSheet): NonNullable<TDocumentDefinitions['info']> => ({
+const infoOf = ({ job, signing }: SignedOut): NonNullable<TDocumentDefinitions['info']> => ({
 	title: `${job.number} ${job.engine.name}, sheet ${signing.revision}`,
 	author: signing.person.name,
 	creationDate: new Date(signing.at)
@@ -72,9 +72,8 @@ const infoOf = ({ job, signing }: SignedSheet): NonNullable<TDocumentDefinitions
  *
  * @param isCustomers leaves out what is to stay in the shop
  */
-export function sheetPdf(signed: SignedSheet, size: Size, isCustomers: boolean): Promise<Buffer> {
-	const { job, signing } = signed;
-	const sheet = frozen(signed);
+export function sheetPdf(signed: SignedOut, size: Size, isCustomers: boolean): Promise<Buffer> {
+	const { job, signing, sheet } = signed;
 	const width = WIDTHS[size] - 2 * MARGIN;
 	return made({
 		pageSize: size === 'A4' ? 'A4' : 'LETTER',
@@ -104,7 +103,7 @@ export function sheetPdf(signed: SignedSheet, size: Size, isCustomers: boolean):
 						`Sheet ${signing.revision} of job ${job.number}, signed by ${signing.person.name}, ${signing.at.slice(0, 16).replace('T', ' ')} UTC. SHA-256 `,
 						{ text: inFigures(signed.sha256) },
 						signing.supersedes
-							? `. Takes the place of the sheet with SHA-256 ${signing.supersedes.sha256.slice(0, 16)}…`
+							? `. Supersedes the sheet with SHA-256 ${signing.supersedes.sha256.slice(0, 16)}…`
 							: '',
 						'. The makers’ instructions for springs, cam and engine come first; these figures do not replace them.'
 					]
@@ -115,7 +114,7 @@ export function sheetPdf(signed: SignedSheet, size: Size, isCustomers: boolean):
 	});
 }
 
-function head({ job, signing }: SignedSheet, isCustomers: boolean): Content {
+function head({ job, signing }: SignedOut, isCustomers: boolean): Content {
 	const { use } = job.setup;
 	const duty = [use.duty, use.engineSpeed && `to ${use.engineSpeed.toLocaleString('en')} rpm`];
 	return {
@@ -132,7 +131,7 @@ function head({ job, signing }: SignedSheet, isCustomers: boolean): Content {
 				alignment: 'right',
 				stack: [
 					{ text: inFigures(job.number), bold: true, fontSize: 16 },
-					`taken in ${shortDate(job.takenIn)} · signed ${shortDate(signing.at)} · sheet ${signing.revision}${isCustomers ? ' · customer’s copy' : ''}`
+					`received ${shortDate(job.takenIn)} · signed ${shortDate(signing.at)} · sheet ${signing.revision}${isCustomers ? ' · customer’s copy' : ''}`
 				]
 			}
 		]
@@ -146,7 +145,7 @@ const rule = (width: number, lineWidth: number): Content => ({
 function figures(sheet: FrozenSheet, job: Job): Content {
 	const columns = outColumns(sheet);
 	const of = new Map(sheet.stations.map((station) => [station.label, station]));
-	const rows = walk(job.stations, job.setup.walkingOrder).flatMap(
+	const rows = walk(job.stations, job.setup.measuringOrder).flatMap(
 		({ label }) => of.get(label) ?? []
 	);
 	return {
@@ -209,8 +208,10 @@ function partsOfKind(job: Job, sheet: FrozenSheet, kind: Kind): Column {
 			bind ? `${length(bind.height)}${bind.first ? `, ${bind.first} first` : ''}` : undefined
 		],
 		[
-			'Aim',
-			target.height === null ? target.because : `${length(target.height)} by ${setup.aim.school}`
+			'Target',
+			target.height === null
+				? target.because
+				: `${length(target.height)} by ${label('targetMethod', setup.aim.method)}`
 		],
 		...(setup.lash
 			? [
@@ -237,7 +238,7 @@ function partsOfKind(job: Job, sheet: FrozenSheet, kind: Kind): Column {
 }
 
 /** The section as it was signed; a sheet that froze none has none. */
-function drawn({ section }: SignedSheet): Column {
+function drawn({ section }: SignedOut): Column {
 	return {
 		width: 170,
 		stack: section
@@ -254,13 +255,13 @@ function drawn({ section }: SignedSheet): Column {
 }
 
 /** Remarks, what was accepted and why, lash, notes. */
-function said(signed: SignedSheet, sheet: FrozenSheet, isCustomers: boolean): Content[] {
+function said(signed: SignedOut, sheet: FrozenSheet, isCustomers: boolean): Content[] {
 	const { job } = signed;
 	const nameOf = (id: string) => job.people.find((person) => person.id === id)?.name ?? '';
-	const remarks = sheet.stations.flatMap(({ label, remarks: own }) =>
+	const remarks = sheet.stations.flatMap(({ label: station, remarks: own }) =>
 		own
-			.filter(({ state }) => state !== 'not measured' && state !== 'clear')
-			.map(({ state, text }) => `${SIGNS[state] ?? ''} ${label}: ${text}.`)
+			.filter(({ state }) => state !== 'not-measured' && state !== 'clear')
+			.map(({ state, text }) => `${SIGNS[state] ?? ''} ${station}: ${text}.`)
 	);
 	const accepted = signed.open.flatMap(({ place, text, accepted: by }) =>
 		by ? [`${place}: ${text}. Accepted by ${by.by}: ${by.reason}`] : []
@@ -277,7 +278,7 @@ function said(signed: SignedSheet, sheet: FrozenSheet, isCustomers: boolean): Co
 		)
 	];
 	const notes = job.notes
-		.filter((note) => !note.settles && !(isCustomers && note.private))
+		.filter((note) => !note.resolves && !(isCustomers && note.private))
 		.map(
 			({ station, text, person }) => `${station ? `${station}: ` : ''}${text} (${nameOf(person)})`
 		);
@@ -304,7 +305,7 @@ function said(signed: SignedSheet, sheet: FrozenSheet, isCustomers: boolean): Co
 }
 
 /** A label for the head, 62 × 36 mm: what it is, and a code that opens the record. */
-export function labelPdf(signed: SignedSheet, address: string): Promise<Buffer> {
+export function labelPdf(signed: SignedOut, address: string): Promise<Buffer> {
 	const { job, signing } = signed;
 	const mm = 72 / 25.4;
 	return made({

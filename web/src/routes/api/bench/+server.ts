@@ -1,8 +1,10 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { setUnits } from '$lib/server/people';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 const Choice = z.strictObject({
 	units: z
@@ -22,6 +24,6 @@ export async function PUT({ request, locals, cookies }) {
 		const { person } = locals;
 		if (person) await ask((db) => setUnits(db, person.id, units));
 	}
-	if (!units && !scheme) error(400, 'Nothing to keep.');
+	if (!units && !scheme) refuse(400, message('server.nothing-to-do'));
 	return json({ kept: true });
 }

@@ -1,10 +1,11 @@
-import { error } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 import { isId } from '$lib/server/body';
 import { listenTo } from '$lib/server/devices/hub';
 import { eventStream } from '$lib/server/event-stream';
 import { findGauge } from '$lib/server/gauges';
 import { listenToJob } from '$lib/server/live';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /** More than the tabs of one browser listen to. */
 const MOST_TOPICS = 60;
@@ -18,7 +19,7 @@ type Listen = (send: (news: unknown) => void) => (() => void) | null;
 export async function GET({ url }) {
 	const topics = [...new Set((url.searchParams.get('topics') ?? '').split(',').filter(Boolean))];
 	if (topics.length === 0 || topics.length > MOST_TOPICS)
-		error(400, `topics: one to ${MOST_TOPICS} of them`);
+		refuse(400, message('server.topics-count', { max: MOST_TOPICS }));
 	const all = await Promise.all(
 		topics.map(async (topic) => [topic, await listenerOf(topic)] as const)
 	);
@@ -32,11 +33,11 @@ export async function GET({ url }) {
 
 async function listenerOf(topic: string): Promise<Listen> {
 	const [kind, id] = topic.split(':');
-	if (!isId(id)) error(400, `topics: “${topic.slice(0, 60)}” is none`);
+	if (!isId(id)) refuse(400, message('server.topic-unknown', { topic: topic.slice(0, 60) }));
 	if (kind === 'job') return (send) => listenToJob(id.toLowerCase(), send);
-	if (kind !== 'gauge') error(400, `topics: “${topic.slice(0, 60)}” is none`);
+	if (kind !== 'gauge') refuse(400, message('server.topic-unknown', { topic: topic.slice(0, 60) }));
 	const known = await ask((db) => findGauge(db, id));
-	if (!known) error(404, 'There is no such gauge.');
-	if (!known.gauge.link) error(409, 'This gauge sends nothing: type its readings.');
+	if (!known) refuse(404, message('server.unknown', { what: 'gauge' }));
+	if (!known.gauge.link) refuse(409, message('gauge.sends-nothing'));
 	return (send) => listenTo(known.gauge, send);
 }

@@ -1,4 +1,4 @@
-import { error, fail } from '@sveltejs/kit';
+import { fail } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import { readSignedEntry, withUnit } from '@zinc-ledger/core';
 import { GaugeCheck } from '@zinc-ledger/core/gauge-schema';
@@ -8,10 +8,14 @@ import { ask } from '$lib/server/ask';
 import { formTexts, trimmed } from '$lib/server/body';
 import { findGauge, insertCheck, listGauges } from '$lib/server/gauges';
 import { keepGauge } from '$lib/server/keep-gauge';
+import { message, messageOf, type Message } from '@zinc-ledger/core';
+import { pathText } from '@zinc-ledger/core/file';
+import { tell } from '@zinc-ledger/words';
+import { refuse } from '$lib/server/refuse';
 
 async function known(id: string) {
 	const gauge = await ask((db) => findGauge(db, id));
-	if (!gauge) error(404, 'There is no such gauge.');
+	if (!gauge) refuse(404, message('server.unknown', { what: 'gauge' }));
 	return gauge;
 }
 
@@ -34,8 +38,8 @@ export const actions = {
 	check: async ({ request, params, locals }) => {
 		const { person, units } = locals;
 		const typed = trimmed(await formTexts(request));
-		const refuse = (checkProblem: string) => fail(400, { checkProblem, typed });
-		if (!person) return refuse('Pick who works at this bench first; what is typed here stays.');
+		const refused = (says: Message) => fail(400, { checkProblem: tell(says), typed });
+		if (!person) return refused(message('server.operator-required'));
 		await known(params.id);
 		const figure = (text: string, isLoad: boolean) => {
 			if (isLoad) return withUnit(text, units.load);
@@ -53,10 +57,14 @@ export const actions = {
 			at: new Date().toISOString()
 		});
 		if (!checked.success) {
-			const [issue] = checked.error.issues;
-			return refuse(
-				`${String(issue?.path[0])}: ${issue?.code === 'invalid_union' ? 'a figure with its unit' : issue?.message}`
-			);
+			const fields = checked.error.issues.slice(0, 1).map((issue) => ({
+				path: pathText(issue.path),
+				says:
+					issue.code === 'invalid_union'
+						? message('field.quantity', { of: 'length-or-load' })
+						: messageOf(issue)
+			}));
+			return refused(message('server.fields', { fields }));
 		}
 		await ask((db) => insertCheck(db, checked.data));
 		return {};

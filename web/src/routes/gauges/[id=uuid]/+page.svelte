@@ -22,10 +22,11 @@
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
+	import { label } from '@zinc-ledger/words';
 
 	let { data, form } = $props();
 	const bench = getBench();
-	useKeys([{ keys: ['Enter'], does: 'write the check down' }]);
+	useKeys([{ keys: ['Enter'], does: 'save the check' }]);
 	const reads = $derived(READS[data.gauge.sort]);
 	const value = (text: string) => (dimensionOf(text) === 'length' ? lengthOf(text) : loadOf(text));
 	const problem = $derived(form && 'checkProblem' in form ? form.checkProblem : null);
@@ -52,13 +53,13 @@
 					['read', 'Dial moved']
 				]
 			: [
-					['against', 'Height standard, weight or spring'],
-					['reference', 'It is'],
-					['read', 'Gauge reads']
+					['against', 'Standard: height standard, weight or spring'],
+					['reference', 'Reference'],
+					['read', 'Reading']
 				]
 	);
 	const frame = $derived(frameStiffness(data.checks));
-	const factor = $derived(data.gauge.sort === 'on-head tester' ? headFactorBy(data.checks) : null);
+	const factor = $derived(data.gauge.sort === 'on-head-tester' ? headFactorBy(data.checks) : null);
 </script>
 
 <svelte:head><title>{data.gauge.name} · Zinc Ledger</title></svelte:head>
@@ -67,7 +68,7 @@
 	<p class="text-[13px]"><a class="underline" href="/gauges">Gauges</a></p>
 	<h1 class="flex items-baseline gap-4 border-b-2 border-ink pb-2 text-2xl font-semibold">
 		{data.gauge.name}
-		<span class="text-base font-normal text-soft">{data.gauge.sort}</span>
+		<span class="text-base font-normal text-soft">{label('gauge', data.gauge.sort)}</span>
 		{#if data.gauge.link}
 			<span class="ml-auto text-[14px] font-normal"><LinkState gauge={data.gauge} /></span>
 		{/if}
@@ -80,13 +81,13 @@
 					>{correctionWords(data.gauge, data.checks, bench.units)}</b
 				>
 				{#if dueOn(data.checks, data.gauge.dueMonths)}
-					· check again on <span class="figure">{dueOn(data.checks, data.gauge.dueMonths)}</span>
+					· calibration due <span class="figure">{dueOn(data.checks, data.gauge.dueMonths)}</span>
 				{/if}
 				{#if frame !== null}
 					· a millimetre of its frame holds <b class="figure">{Math.round(frame)}</b> N
 				{/if}
 				{#if factor !== null}
-					· reads true when multiplied by <b class="figure">{factor.toFixed(3)}</b>
+					· correction factor <b class="figure">{factor.toFixed(3)}</b>
 				{/if}
 			</p>
 			{#each reads as dimension (dimension)}
@@ -110,9 +111,9 @@
 			<table class="mt-3 w-full text-[14px]">
 				<thead>
 					<tr class="text-left text-[13px] text-soft">
-						<th class="py-1 font-medium">Against</th>
-						<th class="py-1 text-right font-medium">It is</th>
-						<th class="py-1 text-right font-medium">The gauge read</th>
+						<th class="py-1 font-medium">Standard</th>
+						<th class="py-1 text-right font-medium">Reference</th>
+						<th class="py-1 text-right font-medium">Reading</th>
 						<th class="py-1 text-right font-medium">When</th>
 					</tr>
 				</thead>
@@ -156,19 +157,19 @@
 				{:else}
 					<input type="hidden" name="dimension" value={reads[0]} />
 				{/if}
-				{#each fields as [name, label] (name)}
+				{#each fields as [name, title] (name)}
 					<label class="text-[13px] text-soft">
-						{label}
+						{title}
 						<input
 							class="field {name === 'against' ? '' : 'figure text-right'}"
 							{name}
-							aria-label={label}
+							aria-label={title}
 							value={typed?.[name!] ?? ''}
 							autocomplete="off"
 						/>
 					</label>
 				{/each}
-				<button class="button">Write it down</button>
+				<button class="button">Save check</button>
 			</form>
 			{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
 			<p class="mt-2 text-[13px] text-soft">
@@ -185,14 +186,14 @@
 						{gauge.name} reads
 						<b class="figure">{Math.abs(compared.difference * 100).toFixed(1)} %</b>
 						{compared.difference >= 0 ? 'more' : 'less'} on {pairs.length} of the same{compared.disagree
-							? ': one of the two lies'
-							: ', within what they scatter'}
+							? ': one reads wrong'
+							: ', within repeatability'}
 					</p>
 				{/each}
 			{/if}
 		</div>
 		<div>
-			<h2 class="border-b border-ink pb-1 font-semibold">About it</h2>
+			<h2 class="border-b border-ink pb-1 font-semibold">Details</h2>
 			<GaugeForm initial={data.values} action="?/keep" form={kept} />
 		</div>
 	</div>

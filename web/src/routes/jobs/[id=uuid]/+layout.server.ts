@@ -1,8 +1,9 @@
-import { error } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
 import { countedShims } from '$lib/server/parts';
 import { listSigned } from '$lib/server/signed';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, depends }) => {
 	depends(`job:${params.id}`);
@@ -11,7 +12,7 @@ export const load = async ({ params, depends }) => {
 		signed: await listSigned(db, params.id),
 		shims: await countedShims(db)
 	}));
-	if (!loaded) error(404, 'There is no such job.');
+	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	const { job, revision } = loaded;
 	return {
 		job,

@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { KINDS, showPhrase, walk } from '@zinc-ledger/core';
+	import { KINDS, walk, type FigureName } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Question from '$lib/job/Question.svelte';
@@ -10,12 +10,13 @@
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import HeadPlan from '$lib/plan/HeadPlan.svelte';
-	import { verdictIn, type ColumnKey } from '$lib/sheet/columns';
+	import { verdictIn } from '$lib/sheet/columns';
 	import SheetTable from '$lib/sheet/SheetTable.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
-	import { toldOnSheet } from '$lib/fit/words';
+	import { findingLines } from '$lib/fit/finding-lines';
 	import { stationTyped, typeOn } from '$lib/job/typed-station';
+	import { ruleWords, write } from '@zinc-ledger/words';
 
 	const book = getBook();
 	const bench = getBench();
@@ -40,16 +41,16 @@
 		{ rows: 'shims', name: 'To shim' }
 	];
 	let rows = $derived<Rows>(page.url.searchParams.get('show') === 'shims' ? 'shims' : 'all');
-	let sortedBy = $state<ColumnKey | null>(null);
+	let sortedBy = $state<FigureName | null>(null);
 	let chosen = $state<string | null>(untrack(() => page.url.searchParams.get('at')));
 	let typed = $state('');
 
-	const order = $derived(walk(book.job.stations, book.job.setup.walkingOrder));
+	const order = $derived(walk(book.job.stations, book.job.setup.measuringOrder));
 	const shown = $derived.by(() => {
 		const inOrder = order.flatMap((station) => book.station(station.label) ?? []);
 		const kept = inOrder.filter((station) => {
 			if (rows === 'all') return true;
-			if (rows === 'not clear') return !['clear', 'not measured'].includes(station.state);
+			if (rows === 'not clear') return !['clear', 'not-measured'].includes(station.state);
 			if (rows === 'shims') return station.shim?.answer.sort === 'fit';
 			return station.kind === rows;
 		});
@@ -75,11 +76,11 @@
 		)
 	);
 	const nextToMeasure = $derived(
-		order.find((entry) => !book.station(entry.label)?.inForce['installed height'])?.label
+		order.find((entry) => !book.station(entry.label)?.inForce['installed-height'])?.label
 	);
 	// An accepted watch is settled; a stop stays on every sheet.
 	const told = $derived(
-		toldOnSheet(book.sheet, bench.units).filter(
+		findingLines(book.sheet, bench.units).filter(
 			({ finding }) => finding.severity === 'stop' || !finding.acceptance
 		)
 	);
@@ -99,7 +100,7 @@
 	function press(event: KeyboardEvent) {
 		if (isTyping(event)) return;
 		const onSlider = (event.target as HTMLElement).role === 'slider';
-		const along = () => walk(book.job.stations, 'along the head');
+		const along = () => walk(book.job.stations, 'along-the-head');
 		const root = `/jobs/${book.job.id}`;
 		const does: Record<string, () => unknown> = {
 			ArrowDown: () => step(shown, 1),
@@ -164,13 +165,15 @@
 				{#each told as { finding, places, compared } (finding.key)}
 					<a class="ml-3 underline" href="/jobs/{book.job.id}/parts">
 						<Mark state={finding.severity as 'stop' | 'watch'} />
-						{finding.title}, {places}: {compared}{finding.acceptance ? ', accepted' : ''}
+						{ruleWords(finding.rule).title}, {places}: {compared}{finding.acceptance
+							? ', accepted'
+							: ''}
 					</a>
 				{/each}
 				{#each book.sheet.remarks.filter(({ asks }) => !asks) as remark, i (i)}
 					<span class="ml-3">
 						<Mark state={remark.state} />
-						{showPhrase(remark.text, bench.units)}
+						{write(remark.text, bench.units)}
 					</span>
 				{/each}
 			</span>
@@ -192,7 +195,7 @@
 			{/if}
 		</div>
 		<footer class="flex flex-wrap gap-x-5 gap-y-1 border-t-2 border-ink py-2 text-[13px] text-soft">
-			{#if book.sheet.measured['installed height'] > 0}
+			{#if book.sheet.measured['installed-height'] > 0}
 				<span>
 					Seat loads
 					{#each KINDS as kind (kind)}
@@ -208,7 +211,7 @@
 			{/if}
 			{#if book.sheet.least.bindMargin}
 				<span>
-					Least to bind
+					Min bind margin
 					<b class="figure font-medium text-ink">
 						{bench.length(book.sheet.least.bindMargin.figure)} · {book.sheet.least.bindMargin
 							.station}
@@ -217,7 +220,7 @@
 			{/if}
 			{#if book.sheet.least.sealClearance}
 				<span>
-					to seal
+					Min seal clearance
 					<b class="figure font-medium text-ink">
 						{bench.length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance
 							.station}

@@ -8,6 +8,7 @@ import { readForm } from '$lib/server/body';
 import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
 import { nextJobNumber } from '$lib/server/jobs/find';
 import { importJob } from '$lib/server/jobs/store';
+import { tell } from '@zinc-ledger/words';
 import { layoutOf, TakeIn } from '$lib/setup/take-in';
 
 export const load = async () => {
@@ -45,12 +46,12 @@ export const actions = {
 			setup: {
 				...setup,
 				use: { duty: data.duty, ...(data.workDone && { workDone: data.workDone }) },
-				...(data.toldByCustomer && { toldByCustomer: data.toldByCustomer }),
+				...(data.customerStatement && { customerStatement: data.customerStatement }),
 				lifters: data.lifters
 			}
 		});
 		const { problems } = await ask((db) => importJob(db, job));
-		if (problems[0]) return setError(form, 'number', problems[0].message);
+		if (problems[0]) return setError(form, 'number', tell(problems[0].text));
 		redirect(303, `/jobs/${job.id}/setup`);
 	}
 };

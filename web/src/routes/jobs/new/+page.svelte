@@ -19,9 +19,10 @@
 	import { layoutOf } from '$lib/setup/take-in';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import { labelsOf, type Labels } from '@zinc-ledger/words';
 
 	let { data } = $props();
-	useKeys([{ keys: ['Enter'], does: 'take the job in' }]);
+	useKeys([{ keys: ['Enter'], does: 'create the job' }]);
 	const { form, errors, enhance } = superForm(
 		untrack(() => data.form),
 		{
@@ -49,19 +50,19 @@
 	const first = $derived(preview?.job.stations[0]?.label);
 	const known = $derived(data.engines.filter(({ customer }) => customer === $form.customer.trim()));
 
-	const PAIRING_WORDS = { mirrored: 'I E · E I · I E', repeated: 'I E · I E · I E' };
+	const PAIRING_WORDS = { mirrored: 'I E · E I · I E', alternating: 'I E · I E · I E' };
 	const NUMBERING_WORDS = {
-		'bank by bank': '1 2 3 | 4 5 6',
+		'bank-by-bank': '1 2 3 | 4 5 6',
 		alternating: '1 3 5 | 2 4 6',
-		own: 'as the maker does'
+		custom: 'as the maker numbers them'
 	};
 </script>
 
-<svelte:head><title>Take in a job · Zinc Ledger</title></svelte:head>
+<svelte:head><title>New job · Zinc Ledger</title></svelte:head>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
 	<form method="POST" use:enhance class="max-w-6xl">
-		<h1 class="border-b-2 border-ink pb-2 text-2xl font-semibold">Take in a job</h1>
+		<h1 class="border-b-2 border-ink pb-2 text-2xl font-semibold">New job</h1>
 		<div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 bench:grid-cols-4">
 			<TextField
 				label="Job number"
@@ -102,14 +103,16 @@
 					| 'rightHead'
 					| 'lifters',
 				choices: readonly string[],
+				of: keyof Labels | null,
 				words: Record<string, string> = {}
 			)}
 				<Field {label} problem={$errors[name]?.[0]}>
 					{#snippet control(attributes)}
 						<select class="field" {name} bind:value={$form[name]} {...attributes}>
 							{#each choices as choice (choice)}
+								{@const called = of ? labelsOf(of)[choice] : choice}
 								<option value={choice}
-									>{words[choice] ? `${choice}: ${words[choice]}` : choice}</option
+									>{words[choice] ? `${called}: ${words[choice]}` : called}</option
 								>
 							{/each}
 						</select>
@@ -130,13 +133,19 @@
 					figure
 				/>
 			{/snippet}
-			{@render select('Arrangement', 'arrangement', ARRANGEMENTS)}
+			{@render select('Arrangement', 'arrangement', ARRANGEMENTS, 'arrangement')}
 			{@render text('Cylinders', 'cylinders')}
-			{@render select('Valves a cylinder', 'valvesPerCylinder', ['2', '3', '4', '5'])}
-			{#if twoHeads || $form.numbering === 'own'}
-				{@render select('Cylinders numbered', 'numbering', NUMBERINGS, NUMBERING_WORDS)}
+			{@render select('Valves per cylinder', 'valvesPerCylinder', ['2', '3', '4', '5'], null)}
+			{#if twoHeads || $form.numbering === 'custom'}
+				{@render select(
+					'Cylinders numbered',
+					'numbering',
+					NUMBERINGS,
+					'numbering',
+					NUMBERING_WORDS
+				)}
 			{/if}
-			{#if $form.numbering === 'own'}
+			{#if $form.numbering === 'custom'}
 				{@render text(
 					'Numbers from the left',
 					'ownNumbers',
@@ -144,20 +153,20 @@
 				)}
 			{/if}
 			{#if $form.valvesPerCylinder === '2'}
-				{@render select('Valves along the head', 'pairing', PAIRINGS, PAIRING_WORDS)}
-				{@render select('First valve from the left', 'firstValve', FIRST_VALVES)}
+				{@render select('Valves along the head', 'pairing', PAIRINGS, 'pairing', PAIRING_WORDS)}
+				{@render select('First valve from the left', 'firstValve', FIRST_VALVES, 'kind')}
 			{/if}
 			{#if twoHeads}
-				{@render select('Right head is', 'rightHead', CASTINGS)}
+				{@render select('Right-hand head casting', 'rightHead', CASTINGS, 'casting')}
 			{/if}
 			{@render text('Firing order', 'firingOrder', 'as 1-5-3-6-2-4; can wait')}
-			{@render select('Lifters', 'lifters', ['solid', 'hydraulic'])}
+			{@render select('Lifters', 'lifters', ['solid', 'hydraulic'], 'lifters')}
 		</div>
 		<section class="mt-5" aria-label="The head as it lies on the bench">
 			{#if preview}
 				<p class="mb-2 text-[13px] text-soft">
 					As it lies on the bench, front of the engine left. First station from the left:
-					<b class="figure text-ink">{first}</b>. Is it so?
+					<b class="figure text-ink">{first}</b>. Correct?
 				</p>
 				<HeadPlan job={preview.job} stations={preview.sheet.stations} />
 			{:else}
@@ -168,27 +177,27 @@
 		</section>
 		<div class="mt-4 grid gap-x-5 gap-y-3 bench:grid-cols-3">
 			<TextField
-				label="What it is for"
+				label="Application"
 				problem={$errors.duty?.[0]}
 				name="duty"
 				bind:value={$form.duty}
 			/>
 			<TextField
-				label="What the customer says about it"
-				problem={$errors.toldByCustomer?.[0]}
-				name="toldByCustomer"
-				bind:value={$form.toldByCustomer}
+				label="Customer’s statement"
+				problem={$errors.customerStatement?.[0]}
+				name="customerStatement"
+				bind:value={$form.customerStatement}
 			/>
 			<TextField
-				label="Work done to the head"
+				label="Work done before"
 				problem={$errors.workDone?.[0]}
 				name="workDone"
 				bind:value={$form.workDone}
 			/>
 		</div>
 		<p class="mt-6 flex gap-3">
-			<button class="button button-main">Take it in</button>
-			<a class="button" href="/">Leave it</a>
+			<button class="button button-main">Create job</button>
+			<a class="button" href="/">Cancel</a>
 		</p>
 		<datalist id="customers">
 			{#each data.customers as name (name)}<option value={name}></option>{/each}

@@ -1,13 +1,14 @@
-import { error } from '@sveltejs/kit';
 import { flatten } from '$lib/forms/flat';
 import { fieldsOf } from '$lib/parts/fields';
 import { ask } from '$lib/server/ask';
 import { keepPart } from '$lib/server/keep-part';
 import { findPart } from '$lib/server/parts';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 async function known(id: string) {
 	const part = await ask((db) => findPart(db, id));
-	if (!part) error(404, 'There is no such part.');
+	if (!part) refuse(404, message('server.unknown', { what: 'part' }));
 	return part;
 }
 

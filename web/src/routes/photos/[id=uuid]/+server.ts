@@ -1,12 +1,13 @@
-import { error } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 import { photoContent } from '$lib/server/photos';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /** A photo as it is kept; `?small` for its thumbnail. It never changes. */
 export async function GET({ params, url }) {
 	const size = url.searchParams.has('small') ? 'thumbnail' : 'content';
 	const bytes = await ask((db) => photoContent(db, params.id, size));
-	if (!bytes) error(404, 'There is no such photo.');
+	if (!bytes) refuse(404, message('server.unknown', { what: 'photo' }));
 	return new Response(new Uint8Array(bytes), {
 		headers: {
 			'content-type': 'image/webp',

@@ -1,4 +1,4 @@
-import { error, fail } from '@sveltejs/kit';
+import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { lengthOf, medianSpring, mm, applyToSetup, type LibraryPart } from '@zinc-ledger/core';
 import { problemsOf } from '@zinc-ledger/core/file';
@@ -11,6 +11,8 @@ import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
 import { listParts } from '$lib/server/parts';
 import { findSet, keepSweep, springsOf } from '$lib/server/springs';
+import { message, type Problem } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 const Told = z.object({
 	height: z.coerce.number().int().min(0).optional(),
@@ -27,28 +29,30 @@ export const actions = {
 		const { tag = '' } = form;
 		if (!person)
 			return fail(401, {
-				problems: [{ path: 'name', message: 'Pick who works at this bench first.' }]
+				problems: [{ path: '', text: message('server.operator-required') }]
 			});
 		const set = await ask((db) => findSet(db, params.id));
-		if (!set) error(404, 'There is no such set.');
+		if (!set) refuse(404, message('server.unknown', { what: 'set' }));
 		const text = file?.text ?? form.text ?? '';
 		const name = file?.name ?? form.name ?? 'the file';
-		const refuse = (problems: readonly { path: string; message: string }[]) =>
+		const refused = (problems: readonly Problem[]) =>
 			fail(400, { file: name, problems: [...problems] });
-		if (text.trim() === '') return refuse([{ path: 'file', message: 'choose a sweep file first' }]);
+		if (text.trim() === '')
+			return refused([{ path: 'file', text: message('import.choose-file', { what: 'sweep' }) }]);
 		let sweep;
 		if (text.trimStart().startsWith('{')) {
 			const read = readSweep(text);
-			if (!read.ok) return refuse(read.problems);
+			if (!read.ok) return refused(read.problems);
 			sweep = { ...read.value, set: set.name, tag };
 		} else {
 			const said = Told.safeParse(strip(form));
-			if (!said.success) return refuse([{ path: 'columns', message: 'which column is what?' }]);
+			if (!said.success)
+				return refused([{ path: 'columns', text: message('import.which-column') }]);
 			const told = Object.fromEntries(
 				Object.entries(said.data).filter(([, value]) => value !== undefined)
 			);
 			const read = sweepFromCsv(text, told as Partial<Columns>);
-			if (read.sort === 'wrong') return refuse(read.problems);
+			if (read.sort === 'wrong') return refused(read.problems);
 			if (read.sort === 'ask')
 				return { ask: { name, text, tag, names: read.names, guess: read.guess } };
 			const checked = Sweep.safeParse(
@@ -58,11 +62,11 @@ export const actions = {
 					read.points
 				)
 			);
-			if (!checked.success) return refuse(problemsOf(checked.error));
+			if (!checked.success) return refused(problemsOf(checked.error));
 			sweep = checked.data;
 		}
 		const kept = await ask((db) => keepSweep(db, params.id, sweep, person));
-		if (!kept) return refuse([{ path: 'tag', message: `there is no spring ${tag} in this set` }]);
+		if (!kept) return refused([{ path: 'tag', text: message('server.no-spring', { tag }) }]);
 		return { taken: `${name}: ${sweep.points.length} points for ${tag}` };
 	},
 
@@ -71,10 +75,10 @@ export const actions = {
 		const { person } = locals;
 		if (!person)
 			return fail(401, {
-				problems: [{ path: 'name', message: 'Pick who works at this bench first.' }]
+				problems: [{ path: '', text: message('server.operator-required') }]
 			});
 		const set = await ask((db) => findSet(db, params.id));
-		if (!set?.jobId) error(409, 'This set is not for a job.');
+		if (!set?.jobId) refuse(409, message('set.not-for-job'));
 		const springs = await ask((db) => springsOf(db, params.id, 1));
 		const tested = springs.flatMap(({ tag, sweeps: [sweep], measured }) => {
 			const done = sweep && worked(sweep, set.card?.build);
@@ -82,20 +86,19 @@ export const actions = {
 			return done?.curve && bind ? [{ tag, curve: done.curve, bind }] : [];
 		});
 		const middle = medianSpring(tested, mm(lengthOf(set.seat)));
-		if (!middle)
-			return fail(409, { problems: [{ path: 'set', message: 'no spring of it is tested yet' }] });
+		if (!middle) return fail(409, { problems: [{ path: 'set', text: message('set.not-tested') }] });
 		const cards = (await ask((db) => listParts(db, { sort: 'spring' }))).map(
 			(part) => (part as LibraryPart<'spring'>).part
 		);
 		const saved = await ask(async (db) => {
 			const loaded = await loadJob(db, set.jobId!);
-			if (!loaded) error(404, 'There is no such job.');
+			if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 			const setup = applyToSetup(loaded.job.setup, set, tested, middle, cards);
 			return saveSetup(db, set.jobId!, loaded.revision, setup, person);
 		});
 		if (saved === null)
 			return fail(409, {
-				problems: [{ path: 'job', message: 'somebody else changed the job meanwhile: try again' }]
+				problems: [{ path: 'job', text: message('server.changed-meanwhile') }]
 			});
 		return {
 			used: `The curve of ${middle.tag}, the middle of the set, is on job ${set.jobNumber}.`

@@ -10,7 +10,8 @@
 		readEntry,
 		sweepPoints,
 		type LibraryPart,
-		type SetLimits
+		type SetLimits,
+		message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
@@ -21,6 +22,7 @@
 	import SweepChart from '$lib/springs/SweepChart.svelte';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
 	import { rowsOf } from '$lib/springs/worked';
+	import { problemText, tell } from '@zinc-ledger/words';
 
 	let { data, form } = $props();
 	const bench = getBench();
@@ -62,9 +64,9 @@
 	});
 
 	const LIMITS = [
-		['oddWatch', 'Off the median, watch from'],
+		['oddWatch', 'From median, watch from'],
 		['oddStop', 'stop from'],
-		['sagWatch', 'Load lost, watch from'],
+		['sagWatch', 'Load loss, watch from'],
 		['sagStop', 'stop from ']
 	] as const;
 	let limits = $derived(
@@ -88,7 +90,7 @@
 			await invalidateAll();
 		} else {
 			const answer = (await response?.json().catch(() => null)) as { message?: string } | null;
-			limitProblem = answer?.message ?? 'The server cannot be reached: nothing was changed.';
+			limitProblem = answer?.message ?? tell(message('server.not-reached'));
 		}
 	}
 
@@ -129,14 +131,14 @@
 			await invalidateAll();
 		} else {
 			const answer = (await response?.json().catch(() => null)) as { message?: string } | null;
-			problem = answer?.message ?? 'The server cannot be reached: nothing was changed.';
+			problem = answer?.message ?? tell(message('server.not-reached'));
 		}
 	}
 	function typed(name: string, text: string) {
 		if (text.trim() === '') return void measure({ [name]: '' });
 		const entry = readEntry(text, bench.units.length);
 		if (entry.ok) void measure({ [name]: entry.text });
-		else problem = entry.problem;
+		else problem = tell(entry.problem);
 	}
 </script>
 
@@ -159,10 +161,10 @@
 		{#if form && 'problems' in form && form.problems}
 			<section role="alert" class="mt-2 border-l-4 border-stop pl-3">
 				<h2 class="font-semibold">
-					{'file' in form ? form.file : 'It'} was not taken; nothing was changed
+					{'file' in form ? form.file : 'It'} import failed; nothing was changed
 				</h2>
 				{#each form.problems as one, i (i)}
-					<p class="text-[13px]"><span class="figure">{one.path}</span>: {one.message}</p>
+					<p class="text-[13px]">{problemText(one)}</p>
 				{/each}
 			</section>
 		{:else if form && 'taken' in form}<p role="status" class="mt-2">{form.taken}</p>
@@ -207,9 +209,9 @@
 						class="button !min-h-9"
 						onclick={() => measure({ bind: lengthText(mm(placing!), bench.units.length) })}
 					>
-						Place it there
+						Set bind
 					</button>
-					<button class="min-h-9 underline" onclick={() => (placing = null)}>Leave it</button>
+					<button class="min-h-9 underline" onclick={() => (placing = null)}>Cancel</button>
 				{/if}
 			</div>
 		{/if}
@@ -253,7 +255,7 @@
 				limits={data.set.limits}
 			/>
 			<label class="mt-3 flex items-center gap-2">
-				<span class="flex-none text-soft">Beside it</span>
+				<span class="flex-none text-soft">Compare with</span>
 				<select class="field" bind:value={besideTag} aria-label="Compare with">
 					<option value="">none</option>
 					{#each rows as { spring } (spring.tag)}<option>{spring.tag}</option>{/each}
@@ -294,7 +296,7 @@
 			/>
 			{#if data.set.jobId && lines.length > 0}
 				<form method="POST" action="?/use" use:sendForm class="mt-3">
-					<button class="button">Put the set’s curve on job {data.set.jobNumber}</button>
+					<button class="button">Use curve on job {data.set.jobNumber}</button>
 				</form>
 			{/if}
 		{/if}

@@ -1,14 +1,16 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
 import { countedShims } from '$lib/server/parts';
 import { listSigned } from '$lib/server/signed';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /** A job whole, with the revision of its set-up and what was signed of it. */
 export async function GET({ params }) {
 	const [loaded, signed, shims] = await ask((db) =>
 		Promise.all([loadJob(db, params.id), listSigned(db, params.id), countedShims(db)])
 	);
-	if (!loaded) error(404, 'There is no such job.');
+	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	return json({ ...loaded, signed, shims }, { headers: { 'cache-control': 'no-store' } });
 }

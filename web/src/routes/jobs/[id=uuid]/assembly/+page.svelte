@@ -10,10 +10,10 @@
 		nextStep,
 		partsOf,
 		cylinderPlace,
-		showPhrase,
 		WAYS,
 		type Step,
-		type Way
+		type Way,
+		message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -23,6 +23,7 @@
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital, moment } from '$lib/ui/words';
+	import { label, tell, write } from '@zinc-ledger/words';
 
 	const book = getBook();
 	const bench = getBench();
@@ -31,7 +32,7 @@
 		{ keys: ['u'], does: 'undo the last step ticked' }
 	]);
 
-	let way = $state<Way>('by station');
+	let way = $state<Way>('by-station');
 	let chosen = $state<string | null>(null);
 	let count = $state('');
 	let note = $state('');
@@ -52,18 +53,18 @@
 	const finished = $derived(new Set(placesDone()));
 	const sheet = $derived(book.station(place));
 	const entry = $derived(book.job.stations.find(({ label }) => label === place));
-	const inCar = $derived(book.job.setup.place === 'car');
+	const inCar = $derived(book.job.setup.workLocation === 'vehicle');
 
 	function placesDone(): string[] {
 		const open = new Set(steps.filter(({ key }) => !done.has(key)).map((one) => one.place));
 		return steps.map((one) => one.place).filter((one) => !open.has(one));
 	}
 
-	async function write(what: Step, isDone: boolean) {
+	async function tick(what: Step, isDone: boolean) {
 		if (busy) return;
 		const counted = Number.parseInt(count, 10);
 		if (isDone && what.counts && !(counted >= 0)) {
-			problem = 'How many are there? Count them.';
+			problem = tell(message('entry.count-missing'));
 			return;
 		}
 		busy = true;
@@ -84,13 +85,13 @@
 	}
 
 	function finish() {
-		if (step && !ticked && !lacking) void write(step, true);
+		if (step && !ticked && !lacking) void tick(step, true);
 	}
 
 	function undo() {
 		const last = [...done].toSorted(([, a], [, b]) => Date.parse(b.at) - Date.parse(a.at))[0];
 		const of = last && steps.find(({ key }) => key === last[0]);
-		if (of) void write(of, false);
+		if (of) void tick(of, false);
 	}
 
 	function press(event: KeyboardEvent) {
@@ -125,14 +126,14 @@
 			<h1 class="text-[15px] font-semibold">Assembly</h1>
 			<span>{done.size} of {steps.length} steps</span>
 			{#if inCar}
-				<span>in the car, one cylinder at a time</span>
+				<span>in the vehicle, one cylinder at a time</span>
 			{/if}
 			<fieldset class="flex gap-4">
-				<legend class="sr-only">Go</legend>
+				<legend class="sr-only">Order</legend>
 				{#each WAYS as one (one)}
 					<label class="flex min-h-9 items-center gap-2">
 						<input type="radio" value={one} bind:group={way} />
-						{capital(one)}
+						{capital(label('way', one))}
 					</label>
 				{/each}
 			</fieldset>
@@ -143,7 +144,7 @@
 					{capital(step.place)}
 				</p>
 				<p class="max-w-xl pb-1.5 text-[24px] leading-snug font-semibold" data-step={step.step}>
-					{showPhrase(step.text, bench.units)}
+					{write(step.text, bench.units)}
 				</p>
 			</div>
 			{#if step.caution}
@@ -151,7 +152,7 @@
 					{#if step.energy}
 						<b class="figure">{step.energy.toFixed(0)} J</b> in this spring at full lift.
 					{/if}
-					{showPhrase(step.caution, bench.units)}
+					{write(step.caution, bench.units)}
 				</p>
 			{/if}
 			<form
@@ -180,7 +181,7 @@
 							? ''
 							: `: ${ticked.count}`}{ticked.note ? `. ${ticked.note}` : ''}
 					</p>
-					<button class="button" type="button" onclick={() => step && write(step, false)}>
+					<button class="button" type="button" onclick={() => step && tick(step, false)}>
 						Undo it, and what came after it here
 					</button>
 					<button class="button" type="button" onclick={() => (chosen = null)}
@@ -188,7 +189,7 @@
 					>
 				{:else if lacking}
 					<p class="text-[15px]">
-						<Mark state="stop" word /> First at {lacking.place}: {showPhrase(
+						<Mark state="stop" word /> Do first ({lacking.place}): {write(
 							lacking.text,
 							bench.units
 						)}
@@ -215,7 +216,7 @@
 		{#if problem}<p role="alert" class="mt-3 font-semibold text-stop">{problem}</p>{/if}
 		{#if sheet && entry}
 			<figure class="mt-5 w-[300px]">
-				<figcaption class="text-[12px] text-soft">{entry.label} as it is to be</figcaption>
+				<figcaption class="text-[12px] text-soft">{entry.label}, planned</figcaption>
 				<Section station={sheet} kind={sheet.shared} parts={partsOf(book.job.setup, entry)} plain />
 			</figure>
 		{/if}
@@ -226,7 +227,7 @@
 		</h2>
 		<ol>
 			{#each here as one (one.key)}
-				{@const tick = done.get(one.key)}
+				{@const mark = done.get(one.key)}
 				<li>
 					<button
 						class="flex min-h-9 w-full items-center gap-2 border-b border-hair text-left aria-[current=step]:bg-chromate-wash"
@@ -234,11 +235,11 @@
 						onclick={() => (chosen = one.key)}
 					>
 						<span class="w-5 flex-none">
-							{#if tick}<Check size={17} aria-label="done" />{/if}
+							{#if mark}<Check size={17} aria-label="done" />{/if}
 						</span>
-						<span class="flex-1">{capital(one.step)}</span>
-						{#if tick}
-							<span class="text-soft" title={moment(tick.at)}>{book.initials(tick.person)}</span>
+						<span class="flex-1">{capital(label('step', one.step))}</span>
+						{#if mark}
+							<span class="text-soft" title={moment(mark.at)}>{book.initials(mark.person)}</span>
 						{/if}
 					</button>
 				</li>

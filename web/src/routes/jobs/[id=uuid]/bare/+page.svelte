@@ -1,11 +1,12 @@
 <script lang="ts">
 	/** Bare heights along the head: what stands apart from its own kind, and what may be the cause. */
-	import { KINDS, mm, showPhrase, walk, type StationSheet } from '@zinc-ledger/core';
+	import { KINDS, mm, walk, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
 	import { capital } from '$lib/ui/words';
+	import { label, write } from '@zinc-ledger/words';
 
 	const book = getBook();
 	const bench = getBench();
@@ -14,7 +15,7 @@
 	const MARGIN = { left: 70, right: 20, top: 18, bottom: 30 };
 	const { length } = bench;
 
-	const along = $derived(walk(book.job.stations, 'along the head'));
+	const along = $derived(walk(book.job.stations, 'along-the-head'));
 	const rows = $derived(book.job.heads.flatMap((head) => KINDS.map((kind) => ({ head, kind }))));
 	const charts = $derived(
 		// Heads of one engine may stand apart: each valve is held against its own head's.
@@ -23,14 +24,15 @@
 				.filter((entry) => entry.kind === kind && entry.head === head.id)
 				.map((entry) => book.station(entry.label)!);
 			const { bareMedian, bareReach } = stations[0]!.shared;
-			const read: number[] = stations.flatMap((station) => station.bareHeight.figure ?? []);
+			const read: number[] = stations.flatMap((station) => station.figures.bare.figure ?? []);
 			const middle =
 				bareMedian ?? (read.length > 0 ? read.reduce((a, b) => a + b) / read.length : 0);
 			const furthest = Math.max(
 				bareReach ?? 0.25,
 				...read.map((figure) => Math.abs(figure - middle))
 			);
-			const name = book.job.heads.length > 1 ? `${head.name}, ${kind}s` : `${kind}s`;
+			const valves = `${label('kind', kind)}s`;
+			const name = book.job.heads.length > 1 ? `${head.name}, ${valves}` : valves;
 			return {
 				name: capital(name),
 				stations,
@@ -45,10 +47,8 @@
 		MARGIN.left + ((at + 0.5) * (WIDTH - MARGIN.left - MARGIN.right)) / count;
 	const y = (height: number, middle: number, span: number) =>
 		MARGIN.top + ((middle + span - height) / (2 * span)) * (HEIGHT - MARGIN.top - MARGIN.bottom);
-	const apart = (stations: readonly StationSheet[]) =>
-		stations.filter(
-			({ bareHeight }) => bareHeight.state === 'watch' || bareHeight.state === 'stop'
-		);
+	const outliers = (stations: readonly StationSheet[]) =>
+		stations.filter(({ figures: { bare } }) => bare.state === 'watch' || bare.state === 'stop');
 </script>
 
 <svelte:head><title>Bare heights · {book.job.number} · Zinc Ledger</title></svelte:head>
@@ -68,8 +68,8 @@
 				{name}
 				<span class="text-[13px] font-normal text-soft">
 					{#if read === 0}none measured yet
-					{:else if reach === null}{read} measured: fewer than four, none can stand apart yet
-					{:else}median <span class="figure">{length(mm(middle))}</span>, stands apart beyond
+					{:else if reach === null}{read} measured: fewer than four, no outlier can be told yet
+					{:else}median <span class="figure">{length(mm(middle))}</span>, outlier beyond
 						<span class="figure">±{length(mm(reach))}</span>
 						{bench.units.length}{/if}
 				</span>
@@ -106,7 +106,7 @@
 						>{length(mm(middle))}</text
 					>
 					{#each stations as station, i (station.label)}
-						{@const { figure, state } = station.bareHeight}
+						{@const { figure, state } = station.figures.bare}
 						<text
 							x={x(i, stations.length)}
 							y={HEIGHT - 8}
@@ -144,21 +144,21 @@
 					{/each}
 				</svg>
 				<ul class="text-[13px]">
-					{#each apart(stations) as station (station.label)}
-						<li class="border-t border-hair py-1 {stateClass(station.bareHeight.state)}">
-							<Mark state={station.bareHeight.state} word />
+					{#each outliers(stations) as station (station.label)}
+						<li class="border-t border-hair py-1 {stateClass(station.figures.bare.state)}">
+							<Mark state={station.figures.bare.state} word />
 							<a
 								class="figure font-semibold underline"
 								href="/jobs/{book.job.id}?at={station.label}">{station.label}</a
 							>
 							<span class="text-ink">
-								{showPhrase(station.bareHeight.remedy, bench.units)}. Look also for a seat pulled or
+								{write(station.figures.bare.remedy, bench.units)}. Look also for a seat pulled or
 								sunk, another valve, a locator left out, and the gauge; measure it again while the
 								head is on the bench.
 							</span>
 						</li>
 					{:else}
-						<li class="border-t border-hair py-1 text-soft">None stands apart.</li>
+						<li class="border-t border-hair py-1 text-soft">No outliers.</li>
 					{/each}
 				</ul>
 			{/if}

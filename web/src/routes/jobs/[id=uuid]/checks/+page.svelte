@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** What is tried on the built head: vacuum, passages through the lift, piston to valve. */
 	import { v7 as uuid } from 'uuid';
-	import { PASSAGES, showPhrase, walk, type Check } from '@zinc-ledger/core';
+	import { PASSAGES, walk, type Check } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import CheckTable from '$lib/check/CheckTable.svelte';
 	import type { CheckDraft } from '$lib/check/keep';
@@ -13,12 +13,13 @@
 	import TextField from '$lib/ui/TextField.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
+	import { label as nameOf, write } from '@zinc-ledger/words';
 
 	const book = getBook();
 	const bench = getBench();
 	useKeys([{ keys: ['↑', '↓'], does: 'valve before, valve after' }]);
 
-	const order = $derived(walk(book.job.stations, book.job.setup.walkingOrder));
+	const order = $derived(walk(book.job.stations, book.job.setup.measuringOrder));
 	let at = $state<string | null>(null);
 	const label = $derived(
 		at ?? order.find((entry) => !book.station(entry.label)?.checks.vacuum)?.label ?? order[0]!.label
@@ -65,7 +66,7 @@
 	<HeadPlan
 		job={book.job}
 		stations={book.sheet.stations}
-		done={{ is: ({ checks }) => checks.vacuum !== null, word: 'tried' }}
+		done={{ is: ({ checks }) => checks.vacuum !== null, word: 'tested' }}
 		selected={label}
 		onselect={(one) => (at = one)}
 	/>
@@ -83,20 +84,20 @@
 		{/if}
 		<VacuumForm wanted={limits.vacuum} keep={keepVacuum} />
 		<section class="mt-3 border-t border-rule pt-2">
-			<h2 class="font-semibold">Through the whole lift, with a checking spring</h2>
+			<h2 class="font-semibold">Through-lift clearance, with a checking spring</h2>
 			<p class="caution mt-1">
 				Count the checking springs out again: no head leaves with a checking spring in it.
 			</p>
 			{#each PASSAGES as passage (passage)}
 				<div class="flex min-h-12 flex-wrap items-center gap-3 border-b border-hair">
-					<span class="w-28">{capital(passage)}</span>
+					<span class="w-28">{capital(nameOf('passage', passage))}</span>
 					{#each [true, false] as passes (passes)}
 						<button
 							class="button aria-pressed:border-ink aria-pressed:bg-chromate-wash"
 							aria-pressed={station.checks.passages[passage]?.passes === passes}
 							onclick={() => keep({ sort: 'passage', passage, passes })}
 						>
-							{passes ? 'Clear' : 'Touches'}
+							{passes ? 'Clear' : 'Contact'}
 						</button>
 					{/each}
 				</div>
@@ -106,9 +107,9 @@
 					>Seal gaps at full lift</a
 				>
 				<a class="underline" href="/jobs/{book.job.id}/round?of=rocker-full-lift"
-					>Rocker to retainer</a
+					>Rocker clearance</a
 				>
-				<a class="underline" href="/jobs/{book.job.id}/round?of=seat-load">Loads on the head</a>
+				<a class="underline" href="/jobs/{book.job.id}/round?of=on-head-load">Loads on the head</a>
 			</p>
 		</section>
 		<PistonForm floor={limits.pistonFloors[station.kind]} {keep} />
@@ -122,7 +123,7 @@
 	<aside class="text-[13px]">
 		<CheckTable stations={order.map((entry) => book.station(entry.label)!)} />
 		{#each station.remarks.filter(({ state }) => state === 'stop') as remark, i (i)}
-			<p class="mt-2"><Mark state="stop" word /> {showPhrase(remark.text, bench.units)}</p>
+			<p class="mt-2"><Mark state="stop" word /> {write(remark.text, bench.units)}</p>
 		{/each}
 	</aside>
 </div>

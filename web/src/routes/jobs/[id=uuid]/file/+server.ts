@@ -1,12 +1,13 @@
-import { error } from '@sveltejs/kit';
 import { writeJob } from '@zinc-ledger/core/file';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /** The job as its open file. */
 export async function GET({ params }) {
 	const loaded = await ask((db) => loadJob(db, params.id));
-	if (!loaded) error(404, 'There is no such job.');
+	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	const name = `job-${loaded.job.number.replace(/[^\w-]+/g, '_')}.json`;
 	return new Response(writeJob(loaded.job), {
 		headers: {

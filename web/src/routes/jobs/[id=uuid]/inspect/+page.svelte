@@ -3,7 +3,7 @@
 	import {
 		GROOVES_SEEN,
 		SEAT_MARKS,
-		seenOn,
+		inspectionFindings,
 		STEMS_SEEN,
 		TIPS_SEEN,
 		walk,
@@ -16,22 +16,23 @@
 	import HeadPlan from '$lib/plan/HeadPlan.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
+	import { labelsOf, tell } from '@zinc-ledger/words';
 
 	let { data } = $props();
 	const book = getBook();
 	const bench = getBench();
 	useKeys([
 		{ keys: ['↑', '↓'], does: 'valve before, valve after' },
-		{ keys: ['g'], does: 'all good: keep, on to the next' },
-		{ keys: ['Enter'], does: 'keep as chosen, on to the next' }
+		{ keys: ['g'], does: 'all good: save, next valve' },
+		{ keys: ['Enter'], does: 'save as chosen, next valve' }
 	]);
 
 	const ASKED = [
-		{ name: 'condition', title: 'Valve is', choices: ['new', 'reused'] },
-		{ name: 'tip', title: 'Tip', choices: TIPS_SEEN },
-		{ name: 'groove', title: 'Lock groove', choices: GROOVES_SEEN },
-		{ name: 'stem', title: 'Stem', choices: STEMS_SEEN },
-		{ name: 'seatMark', title: 'Seat mark', choices: SEAT_MARKS }
+		{ name: 'condition', title: 'Valve is', choices: ['new', 'reused'], of: 'condition' },
+		{ name: 'tip', title: 'Tip', choices: TIPS_SEEN, of: 'tipSeen' },
+		{ name: 'groove', title: 'Lock groove', choices: GROOVES_SEEN, of: 'grooveSeen' },
+		{ name: 'stem', title: 'Stem', choices: STEMS_SEEN, of: 'stemSeen' },
+		{ name: 'seatMark', title: 'Seat mark', choices: SEAT_MARKS, of: 'seatMark' }
 	] as const;
 	const GOOD = {
 		condition: 'reused',
@@ -42,7 +43,7 @@
 	} as const;
 	type Seen = Pick<Inspection, (typeof ASKED)[number]['name']>;
 
-	const order = $derived(walk(book.job.stations, book.job.setup.walkingOrder));
+	const order = $derived(walk(book.job.stations, book.job.setup.measuringOrder));
 	let at = $state<string | null>(null);
 	const label = $derived(
 		at ?? order.find((entry) => !book.station(entry.label)?.seen)?.label ?? order[0]!.label
@@ -108,11 +109,12 @@
 		<h1 class="flex items-end gap-5">
 			<span class="figure text-[56px] leading-none font-semibold">{label}</span>
 			<span class="pb-1 text-[15px] text-soft"
-				>Look at the valve · {done} of {order.length} seen</span
+				>Inspect the valve · {done} of {order.length} inspected</span
 			>
 		</h1>
 		<div class="mt-4 border-t-2 border-ink">
-			{#each ASKED as { name, title, choices } (name)}
+			{#each ASKED as { name, title, choices, of } (name)}
+				{@const names = labelsOf(of)}
 				<fieldset class="flex flex-wrap items-center gap-x-5 border-b border-hair">
 					<legend class="float-left w-28 py-2.5 text-[13px] text-soft">{title}</legend>
 					{#each choices as choice (choice)}
@@ -125,7 +127,7 @@
 								checked={chosen[name] === choice}
 								onchange={() => (chosen = { ...chosen, [name]: choice })}
 							/>
-							{choice}
+							{names[choice]}
 						</label>
 					{/each}
 				</fieldset>
@@ -134,11 +136,11 @@
 		<label class="mt-3 block text-[13px] text-soft" for="note">Note</label>
 		<input id="note" class="field" maxlength="200" autocomplete="off" bind:value={note} />
 		<div class="mt-3 min-h-12 space-y-1">
-			{#each seenOn(chosen) as remark (remark.text)}
-				<p><Mark state={remark.state} word /> {remark.text}</p>
+			{#each inspectionFindings(chosen) as remark (remark.text.code)}
+				<p><Mark state={remark.state} word /> {tell(remark.text)}</p>
 			{/each}
 		</div>
-		<button class="button button-main mt-2">Keep, on to the next</button>
+		<button class="button button-main mt-2">Save, next valve</button>
 		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
 	</form>
 	<aside aria-label="Photos and what was seen" class="space-y-5 text-[13px]">
@@ -150,16 +152,16 @@
 			<p class="mt-1 text-soft">JPEG, PNG or WebP to 12 MB. Where it was taken is not kept.</p>
 		</section>
 		<section>
-			<h2 class="border-b border-ink pb-1 font-semibold">Seen so far</h2>
+			<h2 class="border-b border-ink pb-1 font-semibold">Inspected so far</h2>
 			<ul>
 				{#each order as entry (entry.label)}
 					{@const valve = book.station(entry.label)?.seen}
 					{#if valve}
 						<li class="flex flex-wrap gap-x-2 border-b border-hair py-1">
 							<b class="figure w-9">{entry.label}</b>
-							<span>{valve.condition}</span>
-							{#each seenOn(valve) as remark (remark.text)}
-								<span><Mark state={remark.state} /> {remark.text.split(':')[0]}</span>
+							<span>{labelsOf('condition')[valve.condition]}</span>
+							{#each inspectionFindings(valve) as remark (remark.text.code)}
+								<span><Mark state={remark.state} /> {tell(remark.text).split(':')[0]}</span>
 							{/each}
 							<span class="ml-auto text-soft" title={moment(valve.at)}
 								>{book.initials(valve.person)}</span

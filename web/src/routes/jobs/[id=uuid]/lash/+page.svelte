@@ -12,7 +12,6 @@
 		perTurn,
 		readStock,
 		SETTING_ORDERS,
-		showPhrase,
 		stopsOf,
 		USUAL_FIRING_ORDERS,
 		writeStock,
@@ -23,6 +22,7 @@
 	import TextField from '$lib/ui/TextField.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
+	import { label, tell, write } from '@zinc-ledger/words';
 
 	let { data } = $props();
 	const book = getBook();
@@ -34,13 +34,14 @@
 	const cam = $derived(camEvents(book.job));
 	const CAM_WORDS = {
 		card: 'Worked out from the events on this cam’s card.',
-		duration: 'Worked out from the durations of this cam, its lift in the usual place.',
-		'long cam': 'The cam is not known: a long one is allowed for.'
+		duration:
+			'Worked out from the durations of this cam, with its lobe centre where it typically is.',
+		'long-cam': 'The cam is not known: a long-duration cam is assumed.'
 	} as const;
 	const growth = $derived(growthOf(book.job));
 	const followers = $derived(
 		KINDS.some((kind) => book.job.setup.kinds[kind].lifter?.type.endsWith('bucket')) ||
-			book.sheet.measured['follower shim'] > 0
+			book.sheet.measured['follower-shim'] > 0
 	);
 	const shims = $derived(
 		data.followerShims.map((shim) => ({ ...shim, taken: data.taken[shim.part.id] ?? 0 }))
@@ -52,7 +53,7 @@
 	const moving = $derived(swaps.filter(({ from }) => from.sort !== 'stays'));
 	const drifted = $derived(book.sheet.stations.filter(({ lashDrift }) => lashDrift !== null));
 
-	let order = $state<SettingOrder>('firing order');
+	let order = $state<SettingOrder>('firing-order');
 	const stops = $derived(stopsOf(book.job, order));
 	let firing = $derived(layout.firingOrder?.join('-') ?? '');
 	let angles = $derived(layout.firingAngles?.join('-') ?? '');
@@ -79,7 +80,7 @@
 		event.preventDefault();
 		const read = readStock(shelf, bench.units.length);
 		if (!read.ok) {
-			problem = `Shims on the shelf: ${read.problem} Sizes and counts, such as "2.50 x 4, 2.55 x 2".`;
+			problem = `Shims in stock: ${tell(read.problem)} Sizes and counts, such as "2.50 x 4, 2.55 x 2".`;
 			return;
 		}
 		problem = await book.changeSetup({ ...book.job.setup, followerStock: read.stock });
@@ -95,10 +96,10 @@
 	}
 
 	const words = {
-		'firing order': 'Each cylinder at firing top dead centre, both valves.',
-		'opening and closing':
+		'firing-order': 'Each cylinder at firing TDC, both valves.',
+		'opening-and-closing':
 			'As an exhaust starts to open, that cylinder’s intake; as an intake nearly closes, its exhaust.',
-		'two positions': 'As many as are on their base circle, a whole turn, then the rest.'
+		'two-positions': 'As many as are on their base circle, a whole turn, then the rest.'
 	} as const;
 </script>
 
@@ -116,25 +117,25 @@
 			{@const hot = expectedHot(book.job, book.job.setup.kinds[kind])}
 			{@const step = perTurn(book.job, book.job.setup.kinds[kind])}
 			<p class="text-[13px]">
-				<span class="text-soft">{capital(kind)}s</span>
+				<span class="text-soft">{capital(label('kind', kind))}s</span>
 				{#if solid}
 					<b class="figure">{lash ? length(lengthOf(lash.setting)) : '·'}</b>
 					{lash ? `± ${length(lengthOf(lash.tolerance))} ${lash.engine}` : 'no setting'}{hot ===
 					null
 						? ''
-						: `, about ${length(hot)} hot`}{step === null ? '' : `, ${length(step)} a turn`}
+						: `, about ${length(hot)} hot`}{step === null ? '' : `, ${length(step)} per turn`}
 				{:else}
 					<b class="figure">{preload ? length(lengthOf(preload)) : 'not given'}</b>
-					from zero lash{step === null ? '' : `, ${length(step)} of plunger a turn`}
+					from zero lash{step === null ? '' : `, ${length(step)} of plunger per turn`}
 				{/if}
 			</p>
 		{/each}
 	</div>
 	<p class="caution mt-3">
 		Ignition off, in neutral, turned by hand one way only. {!solid
-			? 'A pumped-up lifter wants time to bleed down before its preload is read.'
+			? 'A pumped-up lifter needs time to bleed down before its preload is read.'
 			: growth
-				? `Growth ${length(growth.growth)} is ${growth.from}: always confirm hot. Hot lash burns; sleeves and hair clear of what turns.`
+				? `Growth ${length(growth.growth)} is ${growth.from === 'usual' ? 'usual for these metals' : 'measured'}: always confirm hot. Hot lash burns; sleeves and hair clear of what turns.`
 				: 'What lash does as this engine warms is not known: confirm hot. Hot lash burns; sleeves and hair clear of what turns.'}
 	</p>
 	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
@@ -148,7 +149,7 @@
 					{#each SETTING_ORDERS as one (one)}
 						<label class="flex min-h-9 items-center gap-2">
 							<input type="radio" value={one} bind:group={order} />
-							{capital(one)}
+							{capital(label('settingOrder', one))}
 						</label>
 					{/each}
 				</fieldset>
@@ -161,16 +162,16 @@
 				<table class="mt-2 w-full text-[14px]" aria-label="Stops of the order">
 					<thead>
 						<tr class="border-b border-rule text-[12px] text-soft [&>th]:font-medium">
-							<th class="text-left">Turn on</th><th class="text-left">until</th>
-							<th class="text-left">set</th>
+							<th class="text-left">Rotate</th><th class="text-left">To</th>
+							<th class="text-left">Set</th>
 						</tr>
 					</thead>
 					<tbody>
 						{#each stops as stop, i (i)}
 							<tr class="border-b border-hair [&>td]:py-1">
 								<td class="figure w-20">{stop.turn > 0 ? `${Math.round(stop.turn)}°` : 'begin'}</td>
-								<td>{stop.place}</td>
-								<td class="figure font-semibold">{stop.sets.join(' ')}</td>
+								<td>{tell(stop.position)}</td>
+								<td class="figure font-semibold">{stop.valves.join(' ')}</td>
 							</tr>
 						{/each}
 					</tbody>
@@ -178,9 +179,9 @@
 				<p class="mt-3 flex gap-2">
 					<a
 						class="button button-main"
-						href="{root}/round?of={solid ? 'lash' : 'preload'}&order={order.replaceAll(' ', '-')}"
+						href="{root}/round?of={solid ? 'lash' : 'preload'}&order={order}"
 					>
-						{followers ? 'Walk it and read' : 'Walk it and set'}
+						{followers ? 'Start reading' : 'Start setting'}
 					</a>
 					{@render plainRound()}
 				</p>
@@ -201,7 +202,7 @@
 						bind:value={angles}
 						figure
 					/>
-					<button class="button button-main mt-3">Keep the firing order</button>
+					<button class="button button-main mt-3">Save firing order</button>
 					{@render plainRound()}
 				</form>
 			{/if}
@@ -214,11 +215,11 @@
 					<TextField
 						class="flex-1"
 						label="Counted for this job, {bench.units.length}"
-						hint="size x count, with commas: 2.50 mm x 4. Sizes that the library counts come off its shelf."
+						hint="size x count, with commas: 2.50 mm x 4. Sizes that the library counts come out of its stock."
 						bind:value={shelf}
 						figure
 					/>
-					<button class="button mb-6">Keep</button>
+					<button class="button mb-6">Save</button>
 				</form>
 				<p class="mb-2">
 					<a class="button" href="{root}/round?of=follower-shim">Measure the shims</a>
@@ -230,7 +231,7 @@
 								class="button"
 								onclick={() => take(toTake.map((pick) => [pick.part, pick.take]))}
 							>
-								Take {toTake.reduce((sum, pick) => sum + pick.take, 0)} off the shelf
+								Take {toTake.reduce((sum, pick) => sum + pick.take, 0)} from stock
 							</button>
 						{/if}
 						{#if inHand.length > 0}
@@ -247,7 +248,7 @@
 					<p class="mt-1">
 						<b>{moving.length}</b> of {swaps.length} change:
 						{swaps.filter(({ from }) => from.sort === 'station').length} swapped,
-						{swaps.filter(({ from }) => from.sort === 'stock').length} off the shelf,
+						{swaps.filter(({ from }) => from.sort === 'stock').length} from stock,
 						<span
 							class={swaps.some(({ from }) => from.sort === 'order')
 								? 'font-semibold text-watch'
@@ -260,7 +261,7 @@
 						<thead>
 							<tr class="border-b border-rule text-[12px] text-soft [&>th]:font-medium">
 								<th class="text-left">Valve</th><th class="text-right">Shim</th>
-								<th class="pl-4 text-left">From</th><th class="text-right">Lash then</th>
+								<th class="pl-4 text-left">From</th><th class="text-right">Resulting lash</th>
 							</tr>
 						</thead>
 						<tbody>
@@ -272,7 +273,7 @@
 										{step.from.sort === 'station'
 											? `out of ${step.from.label}`
 											: step.from.sort === 'stock'
-												? 'shelf'
+												? 'stock'
 												: 'to be ordered'}
 									</td>
 									<td class="figure text-right">
@@ -289,18 +290,16 @@
 						</tbody>
 					</table>
 				{:else}
-					<p class="mt-2 text-soft">Lash and shim of each valve wanted first.</p>
+					<p class="mt-2 text-soft">Needs lash and shim of each valve first.</p>
 				{/if}
 			{/if}
 			{#if solid}
-				<h2 class="border-b-2 border-ink pb-1 font-semibold not-first:mt-5">
-					Moved since it was set
-				</h2>
+				<h2 class="border-b-2 border-ink pb-1 font-semibold not-first:mt-5">Lash drift</h2>
 				{#if drifted.length > 0}
 					<table class="w-full text-[14px]" aria-label="Drift">
 						<tbody>
 							{#each drifted as station (station.label)}
-								{@const remark = station.remarks.find(({ about }) => about === 'lash drift')}
+								{@const remark = station.remarks.find(({ about }) => about === 'lash-drift')}
 								<tr class="border-b border-hair [&>td]:py-1">
 									<th scope="row" class="figure text-left">{station.label}</th>
 									<td class="figure text-right">
@@ -314,10 +313,10 @@
 							{/each}
 						</tbody>
 					</table>
-					{#each book.sheet.remarks.filter( ({ text }) => String(text[0]).startsWith('Lash moved') ) as remark, i (i)}
+					{#each book.sheet.remarks.filter(({ about }) => about === 'lash-drift') as remark, i (i)}
 						<p class="mt-2">
 							<Mark state={remark.state} word />
-							{showPhrase(remark.text, bench.units)}
+							{write(remark.text, bench.units)}
 						</p>
 					{/each}
 				{:else}

@@ -1,10 +1,11 @@
 <script lang="ts">
-	/** How much lift this head can take: the limits over lift, and what each single change buys. */
-	import { KINDS, liftRoom, mm, showPhrase, type Millimetres } from '@zinc-ledger/core';
+	/** How much lift this head can take: the limits over lift, and what each single change gains. */
+	import { KINDS, liftRoom, mm, type Millimetres } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
+	import { label, write } from '@zinc-ledger/words';
 
 	let { data } = $props();
 	const book = getBook();
@@ -28,22 +29,25 @@
 	<p class="float-right text-[13px]">
 		<a class="underline" href="/jobs/{book.job.id}">To the sheet</a>
 	</p>
-	<h1 class="text-xl font-semibold">How much lift this head can take</h1>
+	<h1 class="text-xl font-semibold">Max lift</h1>
 	<p class="max-w-3xl text-[13px] text-soft">
-		The smallest of what bind, seal, piston and spring card leave, each with its floor kept. More
+		The smallest of what bind, seal, piston and spring card leave, each with its minimum kept. More
 		lift is taken off piston to valve whole, and holds for this cam timing only: another timing can
 		take more, so measure it again with the cam.
 	</p>
 	{#each rooms as { kind, cam, limits, unknown, ladder } (kind)}
 		{@const x = scaleOf([cam, ...limits.map(({ lift }) => lift)])}
 		{@const first = limits[0]}
-		<section class="mt-4 border-t-2 border-ink pt-2" aria-label="{capital(kind)} lift">
+		<section
+			class="mt-4 border-t-2 border-ink pt-2"
+			aria-label="{capital(label('kind', kind))} lift"
+		>
 			<h2 class="flex flex-wrap items-baseline gap-x-4 text-[15px] font-semibold">
-				{capital(kind)}s
+				{capital(label('kind', kind))}s
 				{#if first}
 					<span class="text-[13px] font-normal">
 						<b class="figure text-[17px]">{length(first.lift)}</b>
-						{bench.units.length}, limited by {first.limit}{first.station
+						{bench.units.length}, limited by {label('liftLimit', first.limit)}{first.station
 							? ` at ${first.station}`
 							: ''}.
 						{#if cam !== null}
@@ -59,7 +63,9 @@
 					</span>
 				{/if}
 				{#if unknown.length > 0}
-					<span class="text-[13px] font-normal text-soft">Not known: {unknown.join(', ')}.</span>
+					<span class="text-[13px] font-normal text-soft"
+						>Not known: {unknown.map((one) => label('liftLimit', one)).join(', ')}.</span
+					>
 				{/if}
 			</h2>
 			{#if limits.length > 0}
@@ -72,7 +78,7 @@
 				>
 					{#each limits as { limit, lift, station }, i (limit)}
 						<text x="0" y={i * ROW + 21} class="fill-ink text-[13px]"
-							>{capital(limit)}{station ? `, ${station}` : ''}</text
+							>{capital(label('liftLimit', limit))}{station ? `, ${station}` : ''}</text
 						>
 						<rect
 							x={LEFT}
@@ -109,34 +115,34 @@
 						>
 					{/if}
 				</svg>
-				<table class="mt-1 w-full text-[13px]" aria-label="What single changes buy, {kind}">
+				<table class="mt-1 w-full text-[13px]" aria-label="What single changes gain, {kind}">
 					<thead>
 						<tr class="text-left text-[12px] text-soft [&>th]:pr-4 [&>th]:font-medium">
-							<th>One change</th><th class="text-right">Buys</th><th>Then limited by</th><th
-								>Costs</th
-							>
+							<th>Change</th><th class="text-right">Gain</th><th>Next limit</th><th>Trade-off</th>
 						</tr>
 					</thead>
 					<tbody>
-						{#each ladder as rung, i (i)}
+						{#each ladder as option, i (i)}
 							<tr
-								class="border-t border-hair align-top [&>td]:py-1 [&>td]:pr-4 {rung.discouraged
+								class="border-t border-hair align-top [&>td]:py-1 [&>td]:pr-4 {option.notRecommended
 									? 'text-soft'
 									: ''}"
 							>
-								<td>{showPhrase(rung.change, bench.units)}</td>
-								<td class="figure text-right">{length(rung.buys)}</td>
+								<td>{write(option.change, bench.units)}</td>
+								<td class="figure text-right">{length(option.gain)}</td>
 								<td class="whitespace-nowrap"
-									>{rung.next.limit}{rung.next.station ? ` at ${rung.next.station}` : ''},
-									<span class="figure">{length(rung.next.lift)}</span></td
+									>{label('liftLimit', option.next.limit)}{option.next.station
+										? ` at ${option.next.station}`
+										: ''},
+									<span class="figure">{length(option.next.lift)}</span></td
 								>
 								<td
-									>{#if rung.discouraged}<Mark state="watch" word />{/if}
-									{showPhrase(rung.costs, bench.units)}</td
+									>{#if option.notRecommended}<Mark state="watch" word />{/if}
+									{write(option.tradeOff, bench.units)}</td
 								>
 							</tr>
 						{:else}
-							<tr><td class="py-1 text-soft" colspan="4">No single change here buys lift.</td></tr>
+							<tr><td class="py-1 text-soft" colspan="4">No single change here gains lift.</td></tr>
 						{/each}
 					</tbody>
 				</table>

@@ -1,10 +1,11 @@
-import { error } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, url }) => {
 	const loaded = await ask((db) => loadJob(db, params.id));
-	if (!loaded) error(404, 'There is no such job.');
+	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	const { job } = loaded;
 	return {
 		job,

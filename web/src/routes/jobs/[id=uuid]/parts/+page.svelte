@@ -8,17 +8,19 @@
 		type Kind,
 		type Remedy,
 		type Setup,
-		type StationPart
+		type StationPart,
+		message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import FindingItem from '$lib/fit/FindingItem.svelte';
 	import MassTable from '$lib/fit/MassTable.svelte';
 	import OwnParts from '$lib/fit/OwnParts.svelte';
 	import ShelfTable from '$lib/fit/ShelfTable.svelte';
-	import { PLACE_WORDS, placeOf } from '$lib/fit/words';
+	import { placeOf } from '$lib/fit/finding-lines';
 	import { getBook } from '$lib/job/book.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { capital } from '$lib/ui/words';
+	import { label, ruleWords, tell } from '@zinc-ledger/words';
 
 	let { data } = $props();
 	const book = getBook();
@@ -34,8 +36,8 @@
 	const sheet = $derived(tried ? evaluate({ ...book.job, setup: tried }) : book.sheet);
 
 	const rank = (finding: Finding) => ['stop', 'watch', 'note'].indexOf(finding.severity);
-	const tripped = $derived(
-		sheet.fit.filter(({ outcome }) => outcome === 'trips').toSorted((a, b) => rank(a) - rank(b))
+	const failing = $derived(
+		sheet.fit.filter(({ outcome }) => outcome === 'fails').toSorted((a, b) => rank(a) - rank(b))
 	);
 	const unknown = $derived(sheet.fit.filter(({ outcome }) => outcome === 'missing'));
 	const passing = $derived(sheet.fit.filter(({ outcome }) => outcome === 'passes'));
@@ -77,7 +79,7 @@
 	async function keep() {
 		if (!tried) return;
 		if (!bench.person) {
-			problem = 'Pick who works at this bench first, at the top; what is chosen here stays.';
+			problem = tell(message('server.operator-required'));
 			return;
 		}
 		problem = await book.changeSetup(JSON.parse(JSON.stringify(tried)) as Setup);
@@ -92,25 +94,27 @@
 		<div class="sticky top-0 z-[1] flex min-h-16 items-center gap-3 border-b-2 border-ink bg-paper">
 			<h1 class="text-xl font-semibold">Parts of {book.job.number}</h1>
 			{#if tried}
-				<span class="ml-auto text-[13px] font-semibold">Being tried, not kept</span>
-				<button class="button" onclick={() => (tried = null)}>Leave them</button>
-				<button class="button button-main" onclick={keep}>Keep these parts</button>
+				<span class="ml-auto text-[13px] font-semibold">Unsaved</span>
+				<button class="button" onclick={() => (tried = null)}>Discard</button>
+				<button class="button button-main" onclick={keep}>Save</button>
 			{:else}
-				<a class="button ml-auto" href="/jobs/{book.job.id}/springs">Which spring?</a>
+				<a class="button ml-auto" href="/jobs/{book.job.id}/springs">Find a spring</a>
 			{/if}
 		</div>
 		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
 		<div class="grid grid-cols-[6rem_1fr_1fr] items-center gap-x-3 pt-2">
 			<span></span>
-			{#each KINDS as kind (kind)}<h2 class="pb-1 font-semibold">{capital(kind)}</h2>{/each}
+			{#each KINDS as kind (kind)}<h2 class="pb-1 font-semibold">
+					{capital(label('kind', kind))}
+				</h2>{/each}
 			{#each STATION_PARTS as place (place)}
-				<span class="text-[13px] text-soft">{PLACE_WORDS[place]}</span>
+				<span class="text-[13px] text-soft">{capital(label('slot', place))}</span>
 				{#each KINDS as kind (kind)}
 					{@const present = setup.kinds[kind][place]}
 					<div class="py-1">
 						<select
 							class="field"
-							aria-label="{kind}: {PLACE_WORDS[place]}"
+							aria-label="{kind}: {capital(label('slot', place))}"
 							value={present ? (present.id ?? 'own') : ''}
 							onchange={(event) => choose(kind, place, event.currentTarget.value)}
 						>
@@ -119,15 +123,13 @@
 								<option value={present.id ?? 'own'}>{present.name}, on this job only</option>
 							{/if}
 							{#each choicesFor(place) as { part, stock } (part.id)}
-								<option value={part.id}
-									>{part.name}{stock === 0 ? ' · none on the shelf' : ''}</option
-								>
+								<option value={part.id}>{part.name}{stock === 0 ? ' · none in stock' : ''}</option>
 							{/each}
 						</select>
 					</div>
 				{/each}
 			{/each}
-			<span class="text-[13px] text-soft">Run before</span>
+			<span class="text-[13px] text-soft">Reused</span>
 			{#each KINDS as kind (kind)}
 				<div class="flex gap-4">
 					{#each REUSABLE as part (part)}
@@ -139,7 +141,7 @@
 								checked={setup.kinds[kind].reused?.includes(part) ?? false}
 								onchange={(event) => toggleReused(kind, part, event.currentTarget.checked)}
 							/>
-							{part}
+							{label('slot', part)}
 						</label>
 					{/each}
 				</div>
@@ -158,13 +160,13 @@
 
 	<aside
 		class="min-h-0 overflow-auto border-rule px-4 pb-8 bench:border-l"
-		aria-label="Whether the parts fit each other"
+		aria-label="Compatibility of the parts"
 	>
 		<h2 class="flex min-h-16 items-center border-b-2 border-ink text-lg font-semibold">
-			Do they fit each other?
+			Compatibility
 		</h2>
 		<ul>
-			{#each tripped as finding (finding.key)}
+			{#each failing as finding (finding.key)}
 				<FindingItem
 					{finding}
 					context={contextOf(finding)}
@@ -173,17 +175,17 @@
 					onmend={(remedy) => mend(finding, remedy)}
 				/>
 			{:else}
-				<li class="border-b border-hair py-2.5">No rule trips.</li>
+				<li class="border-b border-hair py-2.5">No check fails.</li>
 			{/each}
 		</ul>
 		{#if unknown.length > 0}
-			<h3 class="mt-4 font-semibold">Not known, so not passed</h3>
+			<h3 class="mt-4 font-semibold">Incomplete data</h3>
 			<ul class="mt-1 text-[13px]">
 				{#each unknown as finding (finding.key)}
 					<li class="border-b border-hair py-1">
-						{finding.title}
+						{ruleWords(finding.rule).title}
 						<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
-						<span class="block text-soft">wants {finding.missing.join(', ')}</span>
+						<span class="block text-soft">needs {finding.missing.map(tell).join(', ')}</span>
 					</li>
 				{/each}
 			</ul>
@@ -193,7 +195,8 @@
 			<ul>
 				{#each passing as finding (finding.key)}
 					<li class="border-b border-hair py-1">
-						{finding.title} <span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
+						{ruleWords(finding.rule).title}
+						<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
 					</li>
 				{/each}
 			</ul>

@@ -13,10 +13,10 @@
 		partsOf,
 		pickList,
 		planInForce,
-		showPhrase,
 		withPlan,
 		type LibraryPart,
-		type PlanAnswer
+		type PlanAnswer,
+		keyOf
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -27,15 +27,16 @@
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ReasonForm from '$lib/ui/ReasonForm.svelte';
-	import { moment } from '$lib/ui/words';
+	import { capital, moment } from '$lib/ui/words';
+	import { write } from '@zinc-ledger/words';
 
 	let { data } = $props();
 	const book = getBook();
 	const bench = getBench();
 	const planner = new Planner();
 	useKeys([
-		{ keys: ['Enter'], does: 'work the plan out' },
-		{ keys: ['Esc'], does: 'stop working on it' },
+		{ keys: ['Enter'], does: 'calculate the plan' },
+		{ keys: ['Esc'], does: 'stop calculating' },
 		{ keys: ['↑', '↓'], does: 'station above, below' }
 	]);
 
@@ -99,7 +100,7 @@
 			lockStock: lockSets.map(({ part, stock }) => ({
 				locks: part,
 				count: stock ?? 0,
-				apart: !considered.has(part.name)
+				excluded: !considered.has(part.name)
 			}))
 		});
 	}
@@ -176,51 +177,52 @@
 						checked={considered.has(part.name)}
 						onchange={() => toggle(considered, part.name)}
 					/>
-					{part.name} <span class="text-soft">({stock} there)</span>
+					{part.name} <span class="text-soft">({stock} in stock)</span>
 				</label>
 			{/each}
 			<span class="ml-auto flex items-center gap-3">
 				{#if planner.working}
-					<span role="status">Working it out…</span>
+					<span role="status">Calculating…</span>
 					<button class="button" onclick={() => planner.cancel()}>Stop <Key>Esc</Key></button>
 				{:else}
-					<button class="button button-main" onclick={work}>Work the plan out</button>
+					<button class="button button-main" onclick={work}>Calculate plan</button>
 				{/if}
 			</span>
 		</div>
 
 		<div role="status" class="min-h-8 border-t border-rule py-1.5 text-[13px]">
-			{#if answer?.sort === 'no plan'}
+			{#if answer?.sort === 'no-plan'}
 				<p class="font-semibold">
-					<Mark state="stop" word /> There is no plan that holds every floor:
+					<Mark state="stop" word /> There is no plan that meets every minimum:
 				</p>
 				<ul class="mt-1 space-y-0.5">
-					{#each answer.why as why, i (i)}<li>{showPhrase(why, bench.units)}</li>{/each}
+					{#each answer.why as why, i (i)}<li>{write(why, bench.units)}</li>{/each}
 				</ul>
 			{:else if answer?.sort === 'stopped'}
 				<p><Mark state="watch" word /> Stopped before any plan was found.</p>
 			{:else if found}
 				<p>
 					{#if found.proven}
-						<b>Proven best.</b>
+						<b>Optimal.</b>
 					{:else}
 						<Mark state="watch" word />
-						<b>Best so far, not proven:</b> a better one could save {(found.gap * 100).toFixed(1)} % at
-						most.
+						<b>Best so far, not proven optimal:</b> a better one could save {(
+							found.gap * 100
+						).toFixed(1)} % at most.
 					{/if}
 					Worst station {length(mm(found.worst))} beyond the dead band{planner.took === null
 						? ''
-						: `; worked out in ${(planner.took / 1000).toFixed(2)} s`}.
+						: `; calculated in ${(planner.took / 1000).toFixed(2)} s`}.
 					{#if found.leftOut.length > 0}
-						<span class="text-watch">{found.leftOut.length} left out.</span>
+						<span class="text-watch">{found.leftOut.length} skipped.</span>
 					{/if}
 				</p>
 			{:else if accepted || inForce}
 				{#if inForce}
 					<p>
 						Accepted {moment(inForce.at)} by {book.initials(inForce.person)}, {inForce.proven
-							? 'proven best'
-							: 'not proven best'}{book.job.plans.length > 1
+							? 'optimal'
+							: 'not proven optimal'}{book.job.plans.length > 1
 							? `; it supersedes ${book.job.plans.length - 1} before it`
 							: ''}.
 						<a class="underline" href="/jobs/{book.job.id}/plan/picks">Pick list</a>
@@ -238,8 +240,8 @@
 				{/if}
 			{:else}
 				<p class="text-soft">
-					First every floor holds; then the worst distance from the aim is least, then the sum, then
-					the fewest parts. Tick what stays as it is.
+					First every minimum is met; then the worst distance from the target is least, then the
+					sum, then the fewest parts. Lock what is to stay.
 				</p>
 			{/if}
 			{#if problem}<p role="alert" class="font-semibold text-stop">{problem}</p>{/if}
@@ -261,7 +263,7 @@
 			<table aria-label="Spread of seat loads" class="text-left">
 				<thead>
 					<tr class="text-[12px] text-soft [&>th]:pr-5 [&>th]:font-medium">
-						<th>Seat loads apart by</th><th>intakes</th><th>exhausts</th><th>shims</th>
+						<th>Seat-load spread</th><th>intakes</th><th>exhausts</th><th>shims</th>
 					</tr>
 				</thead>
 				<tbody>
@@ -278,9 +280,9 @@
 			{#if found}
 				<p class="min-w-0 flex-1 text-soft">
 					{#if placed > 0}<span class="mr-3">{placed} springs moved</span>{/if}
-					{#each picks.filter(({ sort }) => sort !== 'spring') as pick (pick.part)}
+					{#each picks.filter(({ sort }) => sort !== 'spring') as pick (keyOf(pick.part))}
 						<span class="mr-3 whitespace-nowrap {pick.short > 0 ? 'font-semibold text-watch' : ''}">
-							{pick.part} × {pick.wanted}{pick.short > 0
+							{capital(write(pick.part, bench.units))} × {pick.wanted}{pick.short > 0
 								? `, ${pick.short} short`
 								: pick.shelf === null
 									? ', not counted'
@@ -323,7 +325,7 @@
 					</tr>
 				</thead>
 				<tbody>
-					{#each [['Height', length(before.figures.height.figure), length(after.figures.height.figure)], ['Seat load', load(before.figures.seatLoad.figure), load(after.figures.seatLoad.figure)], ['Open load', load(before.figures.openLoad.figure), load(after.figures.openLoad.figure)], ['To bind', length(before.figures.bindMargin.figure), length(after.figures.bindMargin.figure)], ['To seal', length(before.figures.sealClearance.figure), length(after.figures.sealClearance.figure)], ['Aim', length(before.shared.target.height), length(after.shared.target.height)]] as const as [name, was, is] (name)}
+					{#each [['Height', length(before.figures.height.figure), length(after.figures.height.figure)], ['Seat load', load(before.figures.seatLoad.figure), load(after.figures.seatLoad.figure)], ['Open load', load(before.figures.openLoad.figure), load(after.figures.openLoad.figure)], ['Bind margin', length(before.figures.bindMargin.figure), length(after.figures.bindMargin.figure)], ['Seal clearance', length(before.figures.sealClearance.figure), length(after.figures.sealClearance.figure)], ['Target', length(before.shared.target.height), length(after.shared.target.height)]] as const as [name, was, is] (name)}
 						<tr class="border-t border-hair">
 							<td class="text-left text-soft">{name}</td>
 							<td class="figure">{was}</td>

@@ -1,14 +1,17 @@
-import { error, fail, redirect } from '@sveltejs/kit';
+import { fail, redirect } from '@sveltejs/kit';
 import type { Cam } from '@zinc-ledger/core';
 import { Setup } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
-import { formTexts, isId, revisionIn } from '$lib/server/body';
+import { fieldProblems, formTexts, isId, revisionIn } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
 import { findPart, listParts } from '$lib/server/parts';
 import type { Values } from '$lib/forms/flat';
 import { OWN_CAM } from '$lib/setup/cam';
 import { setupFrom } from '$lib/setup/values';
+import { message, type Message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
+import { refuse } from '$lib/server/refuse';
 
 type LibraryCam = Cam & { id: string };
 
@@ -21,31 +24,24 @@ export const actions = {
 	default: async ({ request, params, locals }) => {
 		const values: Values = await formTexts(request);
 		const { person } = locals;
-		const refuse = (status: number, message: string, problems: Record<string, string> = {}) =>
-			fail(status, { message, problems, values });
+		const refused = (status: number, says: Message, problems: Record<string, string> = {}) =>
+			fail(status, { message: tell(says), problems, values });
 
-		if (!person)
-			return refuse(401, 'Pick who works at this bench first; what is typed here stays.');
+		if (!person) return refused(401, message('server.operator-required'));
 		const loaded = await ask((db) => loadJob(db, params.id));
-		if (!loaded) error(404, 'There is no such job.');
+		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 
 		const { setup } = loaded.job;
 		const cam = await camNamed(values.cam ?? '', setup.cam);
 		const checked = Setup.safeParse(setupFrom(values, { ...setup, cam }, locals.units));
 		if (!checked.success) {
-			const problems = Object.fromEntries(
-				checked.error.issues.map((issue) => [issue.path.join('.'), issue.message])
-			);
-			return refuse(400, 'Nothing was saved yet: look at the marked fields.', problems);
+			return refused(400, message('server.not-saved'), fieldProblems(checked.error));
 		}
 		const revision = await ask((db) =>
 			saveSetup(db, params.id, revisionIn(values), checked.data, person)
 		);
 		if (revision === null) {
-			return refuse(
-				409,
-				'Somebody else changed this set-up meanwhile. Compare with theirs in another window, then save once more to overwrite.'
-			);
+			return refused(409, message('server.changed-meanwhile'));
 		}
 		redirect(303, `/jobs/${params.id}`);
 	}

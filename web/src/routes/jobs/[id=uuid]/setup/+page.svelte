@@ -14,13 +14,14 @@
 	} from '$lib/setup/fields';
 	import { camValues, OWN_CAM } from '$lib/setup/cam';
 	import HeadWork from '$lib/setup/HeadWork.svelte';
-	import Schools from '$lib/setup/Schools.svelte';
+	import TargetMethods from '$lib/setup/TargetMethods.svelte';
 	import { isShown, valuesOf } from '$lib/setup/values';
 	import { capital } from '$lib/ui/words';
+	import { label } from '@zinc-ledger/words';
 
 	let { data, form } = $props();
 	const book = getBook();
-	useKeys([{ keys: ['Enter'], does: 'save the set-up' }]);
+	useKeys([{ keys: ['Enter'], does: 'save the setup' }]);
 
 	let values = $state(withChoices(untrack(() => form?.values ?? valuesOf(book.job.setup))));
 	let revision = $state(untrack(() => data.revision));
@@ -63,7 +64,7 @@
 	}
 </script>
 
-<svelte:head><title>Set-up · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Setup · {book.job.number} · Zinc Ledger</title></svelte:head>
 
 {#snippet entry(path: string, label: string)}
 	<div>
@@ -113,16 +114,18 @@
 	>
 		<input type="hidden" name="revision" value={revision} />
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
-			<h1 class="text-xl font-semibold">Set-up of {book.job.number}</h1>
+			<h1 class="text-xl font-semibold">Setup of {book.job.number}</h1>
 			{#if form?.message}<p role="alert" class="font-semibold text-stop">{form.message}</p>{/if}
-			<button class="button button-main ml-auto">Save the set-up</button>
+			<button class="button button-main ml-auto">Save setup</button>
 		</div>
 
 		<div class="grid gap-x-10 bench:grid-cols-[minmax(0,1fr)_19rem]">
 			<div>
 				<div class="grid grid-cols-[12rem_1fr_1fr] items-center gap-x-3 pt-3">
 					<button type="button" class="button w-max" onclick={copyIntake}>Copy to exhaust</button>
-					{#each KINDS as kind (kind)}<h2 class="font-semibold">{capital(kind)}</h2>{/each}
+					{#each KINDS as kind (kind)}<h2 class="font-semibold">
+							{capital(label('kind', kind))}
+						</h2>{/each}
 				</div>
 				<div class="mt-3 grid grid-cols-[12rem_1fr] items-center gap-x-3 border-b border-hair py-1">
 					<label for="cam" class="text-[13px] text-soft">Cam, fills in lift and lash</label>
@@ -175,44 +178,40 @@
 						value={values[`kinds.${kind}.has.retainer`]}
 					/>
 				{/each}
-				<Schools />
+				<TargetMethods />
 
-				<h3 class="mt-5 border-b border-ink pb-1 font-semibold">
-					Cylinders with a lift of their own
-				</h3>
+				<h3 class="mt-5 border-b border-ink pb-1 font-semibold">Per-cylinder overrides</h3>
 				<div class="grid grid-cols-[5rem_1fr_1fr_1fr_1fr] gap-x-3 pt-1 text-[13px] text-soft">
-					<span>Cylinder</span><span>Kind</span><span>Given as</span><span>Lift</span><span
+					<span>Cylinder</span><span>Valve</span><span>Lift given at</span><span>Lift</span><span
 						>Lash</span
 					>
 				</div>
 				{#each { length: overrideRows }, row (row)}
 					<div class="grid grid-cols-[5rem_1fr_1fr_1fr_1fr] gap-x-3 border-b border-hair py-1">
-						{@render entry(`overrides.${row}.cylinder`, `Own lift ${row + 1}, cylinder`)}
+						{@render entry(`overrides.${row}.cylinder`, `Override ${row + 1}, cylinder`)}
 						{#each [['kind', KINDS], ['sort', ['valve', 'lobe']]] as const as [part, choices] (part)}
 							{@const path = `overrides.${row}.${part}`}
 							<select
 								class="field"
 								name={path}
-								aria-label="Own lift {row + 1}, {part}"
+								aria-label="Override {row + 1}, {part === 'kind' ? 'valve' : 'lift given at'}"
 								bind:value={() => values[path] ?? choices[0], (text) => (values[path] = text)}
 							>
 								{#each choices as choice (choice)}<option>{choice}</option>{/each}
 							</select>
 						{/each}
-						{@render entry(`overrides.${row}.lift`, `Own lift ${row + 1}, lift`)}
-						{@render entry(`overrides.${row}.lash`, `Own lift ${row + 1}, lash`)}
+						{@render entry(`overrides.${row}.lift`, `Override ${row + 1}, lift`)}
+						{@render entry(`overrides.${row}.lash`, `Override ${row + 1}, lash`)}
 					</div>
 				{/each}
 
 				<h3 class="mt-5 border-b border-ink pb-1 font-semibold">Shims for this job</h3>
 				<p class="pt-1 text-[13px] text-soft">
-					A size that the shop’s library counts is taken off that shelf. Enter a count only for
+					A size that the shop’s library counts is taken from that stock. Enter a count only for
 					sizes it does not have; left empty, they are not counted.
 				</p>
 				<div class="grid grid-cols-4 gap-x-3 pt-1 text-[13px] text-soft">
-					<span>Thickness</span><span>Count</span><span>Inside diameter</span><span
-						>Outside diameter</span
-					>
+					<span>Thickness</span><span>Count</span><span>ID</span><span>OD</span>
 				</div>
 				{#each { length: shimRows }, row (row)}
 					<div class="grid grid-cols-4 gap-x-3 border-b border-hair py-1">
@@ -228,8 +227,8 @@
 				{@render column('Limits of this job', LIMIT_FIELDS)}
 				{@render column('Compression', COMPRESSION_FIELDS)}
 				<p class="caution mt-5">
-					Spring maker’s and cam maker’s instructions come first. A figure told or remembered is
-					shown as such and clears nothing on its own.
+					Spring maker’s and cam maker’s instructions come first. A figure from the customer or from
+					memory is shown as such and clears nothing on its own.
 				</p>
 			</div>
 		</div>

@@ -1,33 +1,27 @@
 <script lang="ts">
 	/** Sign-off: what is open, what was accepted and why, and the sheets signed so far. */
 	import { v7 as uuid } from 'uuid';
-	import {
-		changedSince,
-		maySign,
-		NOTE_SUBJECTS,
-		openPoints,
-		showPhrase,
-		unsettled
-	} from '@zinc-ledger/core';
+	import { changedSince, maySign, NOTE_SUBJECTS, openItems, unresolved } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital, moment } from '$lib/ui/words';
+	import { label, write } from '@zinc-ledger/words';
 
 	const book = getBook();
 	const bench = getBench();
 	const root = $derived(`/jobs/${book.job.id}`);
-	const points = $derived(openPoints(book.job, book.sheet));
-	const settle = $derived(points.filter(({ weight }) => weight !== 'said'));
-	const said = $derived(points.filter(({ weight }) => weight === 'said'));
-	const ready = $derived(maySign(points));
-	const blocking = $derived(settle.filter(({ acceptance }) => !acceptance).length);
+	const items = $derived(openItems(book.job, book.sheet));
+	const toResolve = $derived(items.filter(({ severity }) => severity !== 'info'));
+	const toNote = $derived(items.filter(({ severity }) => severity === 'info'));
+	const ready = $derived(maySign(items));
+	const blocking = $derived(toResolve.filter(({ acceptance }) => !acceptance).length);
 	const newest = $derived(book.signed[0]);
 	const isChanged = $derived(newest !== undefined && changedSince(book.job, newest));
 	/** Signed, and nothing added since: there is nothing to sign. */
 	const isCurrent = $derived(newest !== undefined && !isChanged);
-	const holding = $derived(new Set(unsettled(book.job).map(({ id }) => id)));
+	const blockingNotes = $derived(new Set(unresolved(book.job).map(({ id }) => id)));
 
 	let reasons = $state<Record<string, string>>({});
 	let problem = $state<string | null>(null);
@@ -35,7 +29,7 @@
 	let note = $state('');
 	let place = $state('');
 	let isPrivate = $state(true);
-	let holds = $state(false);
+	let blocksSignOff = $state(false);
 	let about = $state<'' | (typeof NOTE_SUBJECTS)[number]>('');
 
 	async function accept(key: string) {
@@ -54,31 +48,31 @@
 		busy = false;
 	}
 
-	async function write(event: SubmitEvent) {
+	async function addNote(event: SubmitEvent) {
 		event.preventDefault();
 		problem = await book.append('notes', bench.person, {
 			id: uuid(),
 			...(place && { station: place }),
 			text: note.trim(),
 			private: isPrivate,
-			holds,
+			blocksSignOff,
 			...(about && { about }),
 			at: new Date().toISOString()
 		});
 		if (problem === null) {
 			note = '';
-			holds = false;
+			blocksSignOff = false;
 			about = '';
 		}
 	}
 
-	const settled = (id: string) =>
+	const resolve = (id: string) =>
 		book.append('notes', bench.person, {
 			id: uuid(),
-			text: 'Settled',
+			text: 'Resolved',
 			private: true,
-			holds: false,
-			settles: id,
+			blocksSignOff: false,
+			resolves: id,
 			at: new Date().toISOString()
 		});
 </script>
@@ -89,25 +83,25 @@
 	<h1 class="text-xl font-semibold">Sign the sheet</h1>
 	<div class="mt-3 grid gap-x-8 gap-y-6 bench:grid-cols-[minmax(0,1fr)_24rem]">
 		<div>
-			<section aria-label="To settle">
+			<section aria-label="To resolve">
 				<h2 class="border-b-2 border-ink pb-1 font-semibold">
 					{blocking > 0
-						? `${blocking} to settle before it can be signed`
-						: 'Nothing keeps it from being signed'}
+						? `${blocking} to resolve before it can be signed`
+						: 'Nothing blocks sign-off'}
 				</h2>
 				<ul>
-					{#each settle as point (point.key)}
+					{#each toResolve as point (point.key)}
 						<li class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-hair py-2">
 							<b class="figure w-14">{capital(point.place)}</b>
 							<span class="min-w-60 flex-1">
 								{#if !point.acceptance}<Mark state={point.state} word />{/if}
-								{showPhrase(point.text, bench.units)}
+								{write(point.text, bench.units)}
 							</span>
 							{#if point.acceptance}
 								<span class="text-[13px] text-soft">
 									accepted by {book.initials(point.acceptance.person)}: {point.acceptance.reason}
 								</span>
-							{:else if point.weight === 'to accept'}
+							{:else if point.severity === 'acceptance'}
 								<form
 									class="flex items-end gap-2"
 									onsubmit={(event) => {
@@ -129,16 +123,16 @@
 					{/each}
 				</ul>
 			</section>
-			{#if said.length > 0}
+			{#if toNote.length > 0}
 				<details class="mt-3 text-[13px]">
 					<summary class="min-h-9 py-2">
-						{said.length} not measured or not written down; the sheet says so
+						{toNote.length} not measured or not recorded; the sheet says so
 					</summary>
 					<ul class="columns-2 gap-6">
-						{#each said as point (point.key)}
+						{#each toNote as point (point.key)}
 							<li>
 								<b class="figure">{capital(point.place)}</b>
-								{showPhrase(point.text, bench.units)}
+								{write(point.text, bench.units)}
 							</li>
 						{/each}
 					</ul>
@@ -150,7 +144,7 @@
 					disabled={!ready || busy || !bench.person || isCurrent}
 					onclick={sign}
 				>
-					{bench.person ? `Sign as ${bench.person.name}` : 'Say first who works at this bench'}
+					{bench.person ? `Sign as ${bench.person.name}` : 'Select an operator first'}
 				</button>
 				<span class="text-[13px] text-soft">
 					{newest
@@ -190,24 +184,24 @@
 			<section aria-label="Notes">
 				<h2 class="border-b-2 border-ink pb-1 font-semibold">Notes</h2>
 				<ul>
-					{#each book.job.notes.filter((one) => !one.settles) as one (one.id)}
+					{#each book.job.notes.filter((one) => !one.resolves) as one (one.id)}
 						<li class="border-b border-hair py-1.5">
-							{#if holding.has(one.id)}<Mark state="stop" word />{/if}
+							{#if blockingNotes.has(one.id)}<Mark state="stop" word />{/if}
 							{one.station ?? ''}
-							{#if one.about}<b>{capital(one.about)}:</b>{/if}
+							{#if one.about}<b>{capital(label('note', one.about))}:</b>{/if}
 							{one.text}
 							<span class="text-soft">
 								· {book.initials(one.person)}{one.private
-									? ' · stays in the shop'
+									? ' · internal'
 									: ' · on the customer’s copy'}
 							</span>
-							{#if holding.has(one.id)}
-								<button class="button ml-2" onclick={() => settled(one.id)}>Settled</button>
+							{#if blockingNotes.has(one.id)}
+								<button class="button ml-2" onclick={() => resolve(one.id)}>Resolve</button>
 							{/if}
 						</li>
 					{/each}
 				</ul>
-				<form class="mt-2 space-y-2" onsubmit={write}>
+				<form class="mt-2 space-y-2" onsubmit={addNote}>
 					<TextField label="Note" maxlength={200} bind:value={note} />
 					<div class="flex flex-wrap items-center gap-x-4">
 						<label>
@@ -222,16 +216,18 @@
 							<span class="sr-only">About</span>
 							<select class="field w-36" bind:value={about} aria-label="About">
 								<option value="">any note</option>
-								{#each NOTE_SUBJECTS as subject (subject)}<option>{subject}</option>{/each}
+								{#each NOTE_SUBJECTS as subject (subject)}<option value={subject}
+										>{label('note', subject)}</option
+									>{/each}
 							</select>
 						</label>
 						<label class="flex min-h-9 items-center gap-2">
-							<input type="checkbox" class="size-4" bind:checked={isPrivate} /> stays in the shop
+							<input type="checkbox" class="size-4" bind:checked={isPrivate} /> internal
 						</label>
 						<label class="flex min-h-9 items-center gap-2">
-							<input type="checkbox" class="size-4" bind:checked={holds} /> holds the job back
+							<input type="checkbox" class="size-4" bind:checked={blocksSignOff} /> blocks sign-off
 						</label>
-						<button class="button">Write it down</button>
+						<button class="button">Add</button>
 					</div>
 				</form>
 			</section>

@@ -3,7 +3,6 @@
 		chooseSprings,
 		KINDS,
 		showMass,
-		showPhrase,
 		type Kind,
 		type Setup,
 		type SpringCandidate
@@ -13,6 +12,7 @@
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
+	import { label, write } from '@zinc-ledger/words';
 
 	let { data } = $props();
 	const book = getBook();
@@ -47,21 +47,21 @@
 	}
 </script>
 
-<svelte:head><title>Which spring? · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Find a spring · {book.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-6 pb-8">
 	<div class="sticky top-0 z-[1] flex min-h-16 items-center gap-4 border-b-2 border-ink bg-paper">
-		<h1 class="text-xl font-semibold">Which spring?</h1>
-		<div role="group" aria-label="Kind" class="flex gap-1">
+		<h1 class="text-xl font-semibold">Find a spring</h1>
+		<div role="group" aria-label="Valve" class="flex gap-1">
 			{#each KINDS as one (one)}
 				<button
 					class="min-h-11 px-2.5 aria-pressed:font-semibold aria-pressed:underline aria-pressed:decoration-chromate aria-pressed:decoration-2 aria-pressed:underline-offset-4"
 					aria-pressed={kind === one}
-					onclick={() => (kind = one)}>{capital(one)}</button
+					onclick={() => (kind = one)}>{capital(label('kind', one))}</button
 				>
 			{/each}
 		</div>
-		<span class="text-soft">{could} of {candidates.length} could serve here</span>
+		<span class="text-soft">{could} of {candidates.length} suitable</span>
 		<a class="button ml-auto" href="/jobs/{book.job.id}/parts">Back to the parts</a>
 	</div>
 	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
@@ -69,13 +69,13 @@
 		<thead>
 			<tr class="border-b border-ink text-[12px] text-soft">
 				<th class="py-1.5 text-left font-medium">Spring</th>
-				{#each [['Height', bench.units.length], ['Seat', bench.units.load], ['Open', bench.units.load], ['To bind', bench.units.length], ['Mass', 'g']] as [title, unit] (title)}
+				{#each [['Height', bench.units.length], ['Seat', bench.units.load], ['Open', bench.units.load], ['Bind margin', bench.units.length], ['Mass', 'g']] as [title, unit] (title)}
 					<th class="w-20 py-1.5 text-right font-medium">
 						{title} <span class="figure block">{unit}</span>
 					</th>
 				{/each}
-				<th class="py-1.5 pl-5 text-left font-medium">What speaks against it</th>
-				<th><span class="sr-only">Take</span></th>
+				<th class="py-1.5 pl-5 text-left font-medium">Reasons</th>
+				<th><span class="sr-only">Use</span></th>
 			</tr>
 		</thead>
 		<tbody>
@@ -93,18 +93,16 @@
 					{/each}
 					<td class="py-2 pl-5 text-[13px]">
 						{#each one.ruledOut as reason, i (i)}
-							<span class="block"><Mark state="stop" /> {showPhrase(reason, bench.units)}</span>
+							<span class="block"><Mark state="stop" /> {write(reason, bench.units)}</span>
 						{/each}
 						{#each one.remarks as remark, i (i)}
-							<span class="block text-soft">{showPhrase(remark, bench.units)}</span>
+							<span class="block text-soft">{write(remark, bench.units)}</span>
 						{/each}
 					</td>
 					<td class="py-1 text-right">
 						{#if !out && book.job.setup.kinds[kind].spring?.id !== one.part.part.id}
-							<button
-								class="button"
-								aria-label="Take {one.part.part.name}"
-								onclick={() => take(one)}>Take</button
+							<button class="button" aria-label="Use {one.part.part.name}" onclick={() => take(one)}
+								>Use</button
 							>
 						{/if}
 					</td>
@@ -113,8 +111,8 @@
 		</tbody>
 	</table>
 	<p class="mt-3 max-w-prose text-[13px] text-soft">
-		Each is worked out at the height this job’s school would aim at with it. Ranked by what speaks
-		against it, then by the bind margin nearest to its aim, then by mass. Loads from a card are a
-		straight line: test the spring.
+		Each is calculated at the height this job’s method would aim at with it. Ranked by the reasons
+		against it, then by the bind margin nearest to the one aimed for, then by mass. Loads from a
+		card are a straight line: test the spring.
 	</p>
 </div>

@@ -1,12 +1,12 @@
 <script lang="ts">
-	/** Another cam, spring set, floor or school beside the present job; nothing is saved until it is accepted. */
+	/** Another cam, spring set, floor or method beside the present job; nothing is saved until it is accepted. */
 	import { onMount, untrack } from 'svelte';
 	import {
 		evaluate,
 		KINDS,
 		mm,
 		readEntry,
-		SCHOOLS,
+		TARGET_METHODS,
 		tallied,
 		withPlan,
 		withScenario,
@@ -15,7 +15,7 @@
 		type LibraryPart,
 		type Newtons,
 		type PlanAnswer,
-		type School,
+		type TargetMethod,
 		type Setup,
 		type Sheet
 	} from '@zinc-ledger/core';
@@ -25,6 +25,7 @@
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital } from '$lib/ui/words';
+	import { label } from '@zinc-ledger/words';
 
 	let { data } = $props();
 	const book = getBook();
@@ -38,11 +39,11 @@
 	interface Change {
 		spring: string;
 		lift: string;
-		school: School | '';
+		method: TargetMethod | '';
 	}
 	const none = (): Record<Kind, Change> => ({
-		intake: { spring: '', lift: '', school: '' },
-		exhaust: { spring: '', lift: '', school: '' }
+		intake: { spring: '', lift: '', method: '' },
+		exhaust: { spring: '', lift: '', method: '' }
 	});
 	let changes = $state(untrack(none));
 	let floors = $state({ bindFloor: '', sealFloor: '' });
@@ -61,13 +62,13 @@
 			return entry?.ok ? entry.text : undefined;
 		};
 		const changed = (kind: Kind) => {
-			const { spring, lift, school } = changes[kind];
+			const { spring, lift, method } = changes[kind];
 			const card = springs.find(({ part }) => part.id === spring)?.part;
 			const valve = length(lift);
 			return {
 				...(card && { spring: card }),
 				...(valve !== undefined && { lift: valve }),
-				...(school && { school })
+				...(method && { method })
 			};
 		};
 		const [bindFloor, sealFloor] = [length(floors.bindFloor), length(floors.sealFloor)];
@@ -131,20 +132,20 @@
 		range ? `${load(range.least)} to ${load(range.most)}` : '·';
 	/** What is compared of a kind, a figure for every side. */
 	function rowsOf(kind: Kind): { name: string; figures: Figure[] }[] {
-		const who = capital(kind);
+		const who = capital(label('kind', kind));
 		const { length: long, load } = bench.units;
 		const row = (name: string, figure: (sheet: Sheet) => string) => ({
 			name: `${who} ${name}`,
 			figures: sides.map(({ sheet }): Figure => ({ text: figure(sheet) }))
 		});
 		return [
-			row(`aim, ${long}`, (sheet) => length(sheet.kinds[kind].target.height)),
+			row(`target, ${long}`, (sheet) => length(sheet.kinds[kind].target.height)),
 			row(`seat loads, ${load}`, (sheet) => loads(sheet.seatLoads[kind])),
 			row(`open loads, ${load}`, (sheet) => loads(tallied(sheet, kind).open)),
-			row(`least bind margin, ${long}`, (sheet) => length(tallied(sheet, kind).bind)),
-			row(`least seal clearance, ${long}`, (sheet) => length(tallied(sheet, kind).seal)),
+			row(`min bind margin, ${long}`, (sheet) => length(tallied(sheet, kind).bind)),
+			row(`min seal clearance, ${long}`, (sheet) => length(tallied(sheet, kind).seal)),
 			{
-				name: `${who} stations at stop, too close, watch`,
+				name: `${who} stations at stop, too close to call, watch`,
 				figures: sides.map(({ sheet }) => {
 					const { stop, close, watch } = tallied(sheet, kind);
 					return { text: `${stop}, ${close}, ${watch}`, bad: stop > 0 };
@@ -153,7 +154,7 @@
 		];
 	}
 	const worstOf = (plan: PlanAnswer) =>
-		plan.sort === 'plan' ? length(mm(plan.worst)) : plan.sort === 'no plan' ? 'no plan' : 'stopped';
+		plan.sort === 'plan' ? length(mm(plan.worst)) : plan.sort === 'no-plan' ? 'no plan' : 'stopped';
 
 	async function keep() {
 		problem = await book.changeSetup(setup);
@@ -172,16 +173,18 @@
 	</p>
 	<h1 class="text-xl font-semibold">What if</h1>
 	<p class="text-[13px] text-soft">
-		Another cam, spring, floor or school beside the job as it is. Nothing is kept until you say so.
+		Another cam, spring, minimum or method beside the job as it is. Nothing is saved until you apply
+		it.
 	</p>
 	<div class="mt-3 grid gap-x-6 gap-y-3 border-t-2 border-ink pt-3 bench:grid-cols-3">
 		{#each KINDS as kind (kind)}
 			<fieldset class="space-y-3">
-				<legend class="font-semibold">{capital(kind)}s</legend>
-				<Field label="{capital(kind)} spring">
+				<legend class="font-semibold">{capital(label('kind', kind))}s</legend>
+				<Field label="{capital(label('kind', kind))} spring">
 					{#snippet control(attributes)}
 						<select class="field" bind:value={changes[kind].spring} {...attributes}>
-							<option value="">as it is: {book.job.setup.kinds[kind].spring?.name ?? 'none'}</option
+							<option value=""
+								>unchanged: {book.job.setup.kinds[kind].spring?.name ?? 'none'}</option
 							>
 							{#each springs as { part } (part.id)}<option value={part.id}>{part.name}</option
 								>{/each}
@@ -189,26 +192,30 @@
 					{/snippet}
 				</Field>
 				<TextField
-					label="{capital(kind)} valve lift"
+					label="{capital(label('kind', kind))} valve lift"
 					problem={wrong(changes[kind].lift)}
 					hint="now {length(book.sheet.kinds[kind].lift?.gross)}"
 					inputmode="decimal"
 					bind:value={changes[kind].lift}
 					figure
 				/>
-				<Field label="{capital(kind)} aim">
+				<Field label="{capital(label('kind', kind))} target method">
 					{#snippet control(attributes)}
-						<select class="field" bind:value={changes[kind].school} {...attributes}>
-							<option value="">as it is: {book.job.setup.kinds[kind].aim.school}</option>
-							{#each SCHOOLS as school (school)}<option value={school}>{school}</option>{/each}
+						<select class="field" bind:value={changes[kind].method} {...attributes}>
+							<option value=""
+								>unchanged: {label('targetMethod', book.job.setup.kinds[kind].aim.method)}</option
+							>
+							{#each TARGET_METHODS as method (method)}<option value={method}
+									>{label('targetMethod', method)}</option
+								>{/each}
 						</select>
 					{/snippet}
 				</Field>
 			</fieldset>
 		{/each}
 		<fieldset class="space-y-3">
-			<legend class="font-semibold">Floors</legend>
-			{#each [['bindFloor', 'Coil bind floor'], ['sealFloor', 'Seal floor']] as const as [key, name] (key)}
+			<legend class="font-semibold">Minimums</legend>
+			{#each [['bindFloor', 'Min bind margin'], ['sealFloor', 'Min seal clearance']] as const as [key, name] (key)}
 				<TextField
 					label={name}
 					problem={wrong(floors[key])}
@@ -245,7 +252,7 @@
 			{/each}
 			{#if both}
 				<tr>
-					<td>Worst from its aim, {bench.units.length}</td>
+					<td>Worst off target, {bench.units.length}</td>
 					{#each sides as { name, plan } (name)}
 						<td class="figure text-right">{plan ? worstOf(plan) : ''}</td>
 					{/each}
@@ -254,19 +261,17 @@
 		</tbody>
 	</table>
 	<p class="mt-4 flex items-center gap-3">
-		<button class="button button-main" onclick={keep} disabled={!isChanged}
-			>Keep it on the job</button
-		>
+		<button class="button button-main" onclick={keep} disabled={!isChanged}>Apply to job</button>
 		<button class="button" onclick={planBoth} disabled={working}
-			>{working ? 'Working it out…' : 'Plan both sides'}</button
+			>{working ? 'Calculating…' : 'Plan both'}</button
 		>
 		<button
 			class="button"
 			disabled={!isChanged}
 			onclick={() => ((changes = none()), (floors = { bindFloor: '', sealFloor: '' }))}
-			>Drop it</button
+			>Discard</button
 		>
-		{#if kept}<span role="status">Kept; every change is written down with your name.</span>{/if}
+		{#if kept}<span role="status">Applied; every change is recorded with your name.</span>{/if}
 		{#if problem}<span role="alert" class="font-semibold text-stop">{problem}</span>{/if}
 	</p>
 </div>

@@ -15,7 +15,8 @@
 		sweepPoints,
 		USUAL_NOISE,
 		withUnit,
-		type Sweep
+		type Sweep,
+		message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { Device, DEVICE_WORDS } from '$lib/gauges/device.svelte';
@@ -25,16 +26,16 @@
 	import { newSweep } from '$lib/springs/csv';
 	import SweepChart from '$lib/springs/SweepChart.svelte';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
-	import { BIND_WORDS } from '$lib/springs/words';
 	import TextField from '$lib/ui/TextField.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import { label, tell } from '@zinc-ledger/words';
 
 	let { data } = $props();
 	const bench = getBench();
 	useKeys([
-		{ keys: ['Enter'], does: 'keep the sweep, on to the next spring' },
-		{ keys: ['r'], does: 'pull this spring again' },
+		{ keys: ['Enter'], does: 'save the sweep, next spring' },
+		{ keys: ['r'], does: 'retest this spring' },
 		{ keys: ['Esc'], does: 'to the set' }
 	]);
 
@@ -68,7 +69,7 @@
 	});
 	$effect(() => {
 		const { state } = device;
-		if (state === 'away' || state === 'server away') untrack(() => capture.cutOff());
+		if (state === 'away' || state === 'unavailable') untrack(() => capture.cutOff());
 	});
 	// Nothing is asked of the server here while springs are tested: it may be away.
 	onMount(() => void sweepOutbox.open());
@@ -92,7 +93,7 @@
 			{
 				set: data.set.name,
 				tag,
-				tester: gauge?.name ?? 'typed off the dial',
+				tester: gauge?.name ?? 'manual entry',
 				fixture: fixtureRead.text,
 				...(retainer.trim() && { retainer: retainer.trim() }),
 				...(checks.length > 0 && {
@@ -153,8 +154,9 @@
 		event.preventDefault();
 		const entry = readEntry(dial, bench.units.length);
 		const force = withUnit(reading, bench.units.load);
-		if (!entry.ok) problem = entry.problem;
-		else if (!/^\d+(\.\d+)? (lbf|N|kgf)$/.test(force)) problem = `“${reading}” is no load.`;
+		if (!entry.ok) problem = tell(entry.problem);
+		else if (!/^\d+(\.\d+)? (lbf|N|kgf)$/.test(force))
+			problem = tell(message('entry.not-load', { typed: reading }));
 		else {
 			problem = null;
 			capture.type(entry.text, force);
@@ -191,9 +193,9 @@
 				{:else if capture.phase === 'interrupted'}
 					<Mark state="watch" word /> The tester dropped out at
 					<b class="figure">{now ? length(now.height) : ''}</b>: <b class="figure">{live.length}</b> points
-					are kept here. Pull again, or keep it as far as it went.
+					are kept here. Retest, or save it as far as it went.
 				{:else}
-					Taken: <b class="figure">{live.length}</b> points. Keep it?
+					Taken: <b class="figure">{live.length}</b> points. Save it?
 				{/if}
 			</p>
 			<p class="figure ml-auto text-right text-[40px] leading-none font-semibold">
@@ -222,7 +224,7 @@
 		</div>
 		{#if figures}
 			<dl class="mt-2 flex flex-wrap gap-x-8 border-t border-rule pt-2">
-				{#each [['Seat', load(figures.seat)], ['Open', load(figures.open)], ['Bind', figures.bind.sort === 'bind' ? length(figures.bind.height) : BIND_WORDS[figures.bind.why]], ['Energy', figures.energy === null ? '·' : `${figures.energy.toFixed(1)} J`]] as const as [name, text] (name)}
+				{#each [['Seat', load(figures.seat)], ['Open', load(figures.open)], ['Bind', figures.bind.sort === 'bind' ? length(figures.bind.height) : label('noBind', figures.bind.why)], ['Energy', figures.energy === null ? '·' : `${figures.energy.toFixed(1)} J`]] as const as [name, text] (name)}
 					<div>
 						<dt class="text-[13px] text-soft">{name}</dt>
 						<dd class="figure text-2xl">{text}</dd>
@@ -231,14 +233,13 @@
 			</dl>
 			{#if figures.bind.sort === 'bind' && figures.bind.stackPoints < 3}
 				<p class="mt-1">
-					<Mark state="watch" word /> Only {figures.bind.stackPoints} points past solid: three or more
-					tell the bind better
+					<Mark state="watch" word /> Only {figures.bind.stackPoints} points past coil bind: take at least
+					3
 				</p>
 			{/if}
 			<p class="mt-3 flex flex-wrap gap-3">
-				<button class="button button-main" onclick={keep}>Keep it <Key>Enter</Key></button>
-				<button class="button" onclick={() => capture.again()}>Pull {tag} again <Key>r</Key></button
-				>
+				<button class="button button-main" onclick={keep}>Save <Key>Enter</Key></button>
+				<button class="button" onclick={() => capture.again()}>Retest {tag} <Key>r</Key></button>
 			</p>
 		{/if}
 		{#if testerId === TYPED && !isOver}
@@ -246,7 +247,7 @@
 				<TextField label="Dial" class="w-36" bind:value={dial} figure />
 				<TextField label="Load" class="w-36" bind:value={reading} figure />
 				<button class="button">Add the point</button>
-				<button type="button" class="button" onclick={() => capture.end()}>That is all</button>
+				<button type="button" class="button" onclick={() => capture.end()}>Finish</button>
 			</form>
 		{/if}
 		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
@@ -264,7 +265,7 @@
 			Tester
 			<select class="field" bind:value={testerId} aria-label="Tester">
 				{#each senders as { gauge } (gauge.id)}<option value={gauge.id}>{gauge.name}</option>{/each}
-				<option value={TYPED}>typed off the dial</option>
+				<option value={TYPED}>Manual entry</option>
 			</select>
 		</label>
 		{#if testerId !== TYPED}
@@ -273,11 +274,11 @@
 						state="watch"
 					/>{/if}
 				{DEVICE_WORDS[device.state]}
-				{#if device.rubbish > 0}· {device.rubbish} lines no reading{/if}
+				{#if device.malformed > 0}· {device.malformed} unreadable lines{/if}
 			</p>
 		{/if}
 		<TextField
-			label="In the press besides the spring"
+			label="Fixture thickness"
 			problem={fixtureRead.ok ? undefined : fixtureRead.problem}
 			hint={fixtureRead.ok ? fixtureRead.text : undefined}
 			bind:value={fixture}
@@ -299,7 +300,7 @@
 					: ''}
 			</p>
 		{:else if kept}
-			<p role="status" class="text-soft">Kept {kept}.</p>
+			<p role="status" class="text-soft">Saved {kept}.</p>
 		{/if}
 		<ul class="flex flex-wrap gap-1" aria-label="Springs of the set">
 			{#each data.springs as one (one.id)}

@@ -1,12 +1,13 @@
 import QRCode from 'qrcode';
-import { error } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 import { findSet, springsOf } from '$lib/server/springs';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /** A label for every spring, with a code that opens its record. */
 export const load = async ({ params, url }) => {
 	const set = await ask((db) => findSet(db, params.id));
-	if (!set) error(404, 'There is no such set.');
+	if (!set) refuse(404, message('server.unknown', { what: 'set' }));
 	const springs = await ask((db) => springsOf(db, params.id, 0));
 	const labels = await Promise.all(
 		springs.map(async ({ tag }) => ({

@@ -1,14 +1,16 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { answerQuestion } from '$lib/server/jobs/change';
+import { issue, message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /** What the sheet asks: if a part was forgotten, if a reading came before or after a work, if pockets were measured again. */
 const ASKED =
 	/^(heads\.[A-Za-z0-9]{1,8}\.forgotten\.(locator|shims|locks)|readings\.[0-9a-f-]{36}\.after\.[0-9a-f-]{36}|setup\.pocket\.after\.[0-9a-f-]{36})$/;
 const Body = z.strictObject({
-	subject: z.string().regex(ASKED, 'a question that the sheet asks'),
+	subject: z.string().regex(ASKED, issue('field.invalid')),
 	answer: z.boolean()
 });
 
@@ -16,7 +18,7 @@ const Body = z.strictObject({
 export async function POST({ request, params, locals }) {
 	const { subject, answer } = await checkedBody(request, Body);
 	const { person } = locals;
-	if (!person) error(401, 'Pick who works at this bench first.');
+	if (!person) refuse(401, message('server.operator-required'));
 	const decision = await ask((db) => answerQuestion(db, params.id, subject, answer, person));
 	return json({ decision });
 }

@@ -1,8 +1,10 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { saveFiringOrder } from '$lib/server/jobs/change';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 const Body = z.strictObject({
 	firingOrder: z.array(z.int()).min(1).max(16),
@@ -13,7 +15,7 @@ const Body = z.strictObject({
 export async function PUT({ request, params, locals }) {
 	const { firingOrder, firingAngles } = await checkedBody(request, Body);
 	const { person } = locals;
-	if (!person) error(401, 'Pick who works at this bench first.');
+	if (!person) refuse(401, message('server.operator-required'));
 	await ask((db) => saveFiringOrder(db, params.id, firingOrder, person, firingAngles));
 	return json({ kept: true });
 }

@@ -1,4 +1,4 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Plan } from '@zinc-ledger/core/schema';
 import { Id, Line } from '@zinc-ledger/core/units-schema';
@@ -6,14 +6,16 @@ import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { acceptPlan, withdrawPlan } from '$lib/server/jobs/change';
 import { findPerson } from '$lib/server/people';
+import { issue, message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
-const Withdrawal = z.strictObject({ plan: Id, reason: Line.min(1, 'enter a reason') });
+const Withdrawal = z.strictObject({ plan: Id, reason: Line.min(1, issue('field.required')) });
 
 /** Takes the newest plan back, with the reason. */
 export async function DELETE({ request, params, locals }) {
 	const { plan, reason } = await checkedBody(request, Withdrawal);
 	const { person } = locals;
-	if (!person) error(401, 'Pick who works at this bench first.');
+	if (!person) refuse(401, message('server.operator-required'));
 	await ask((db) => withdrawPlan(db, params.id, plan, reason, person));
 	return json({ kept: true });
 }
@@ -22,7 +24,7 @@ export async function DELETE({ request, params, locals }) {
 export async function POST({ request, params }) {
 	const plan = { ...(await checkedBody(request, Plan)), at: new Date().toISOString() };
 	return ask(async (db) => {
-		if (!(await findPerson(db, plan.person))) error(400, 'Pick who works at this bench.');
+		if (!(await findPerson(db, plan.person))) refuse(400, message('server.operator-required'));
 		await acceptPlan(db, params.id, plan);
 		return json({ kept: true, at: plan.at });
 	});

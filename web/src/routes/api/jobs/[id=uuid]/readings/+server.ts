@@ -1,5 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
+import { issue } from '@zinc-ledger/core';
 import { Reading } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
@@ -12,16 +13,19 @@ import { clockOf, storeReadings } from '$lib/server/readings';
  * browser since somebody else stood there.
  */
 export async function POST({ request, params }) {
-	const reading = await checkedBody(request, Reading);
+	const reading = await checkedBody(request, Reading, 'readings');
 	const clock = clockOf(request);
 	return json({ readings: await ask((db) => storeReadings(db, params.id, [reading], clock)) });
 }
 
-const Many = z.array(Reading).min(1, 'at least one reading').max(50, 'at most 50 readings');
+const Many = z
+	.array(Reading)
+	.min(1, issue('field.required'))
+	.max(50, issue('field.max', { max: 50 }));
 
 /** Stores many readings at once, all or none, as {@link POST} does one. */
 export async function PUT({ request, params }) {
-	const readings = await checkedBody(request, Many);
+	const readings = await checkedBody(request, Many, 'readings');
 	const clock = clockOf(request);
 	return json({ readings: await ask((db) => storeReadings(db, params.id, readings, clock)) });
 }

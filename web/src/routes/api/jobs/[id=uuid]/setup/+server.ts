@@ -1,9 +1,11 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Setup } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 const Change = z.strictObject({ revision: z.int(), setup: Setup });
 
@@ -11,10 +13,10 @@ const Change = z.strictObject({ revision: z.int(), setup: Setup });
 export async function PUT({ request, params, locals }) {
 	const { revision, setup } = await checkedBody(request, Change);
 	const { person } = locals;
-	if (!person) error(401, 'Pick who works at this bench first.');
+	if (!person) refuse(401, message('server.operator-required'));
 	const saved = await ask((db) => saveSetup(db, params.id, revision, setup, person));
 	if (saved === null) {
-		error(409, 'Somebody else changed this job meanwhile: load the page anew, then choose again.');
+		refuse(409, message('server.changed-meanwhile'));
 	}
 	return json({ revision: saved });
 }

@@ -1,9 +1,11 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { findPerson } from '$lib/server/people';
 import { signJob } from '$lib/server/signed';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 const Signing = z.strictObject({
 	person: z.uuid(),
@@ -15,7 +17,7 @@ export async function POST({ request, params }) {
 	const { person: id, units } = await checkedBody(request, Signing);
 	return ask(async (db) => {
 		const known = await findPerson(db, id);
-		if (!known) error(400, 'Pick who works at this bench.');
+		if (!known) refuse(400, message('server.operator-required'));
 		return json(await signJob(db, params.id, known.person, units));
 	});
 }

@@ -1,21 +1,23 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { VoidEntry } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { insertVoids } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /** Strikes a reading through, with its reason. */
 export async function POST({ request, params }) {
 	const entry = await checkedBody(request, VoidEntry);
 	return ask(async (db) => {
 		const loaded = await loadJob(db, params.id);
-		if (!loaded) error(404, 'There is no such job.');
+		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 		if (!loaded.job.readings.some((reading) => reading.id === entry.reading)) {
-			error(404, 'This reading is not on this job.');
+			refuse(404, message('server.reading-elsewhere'));
 		}
-		if (!(await findPerson(db, entry.person))) error(400, 'Pick who works at this bench.');
+		if (!(await findPerson(db, entry.person))) refuse(400, message('server.operator-required'));
 		await insertVoids(db, params.id, [entry]);
 		return json({ struck: true });
 	});

@@ -1,13 +1,24 @@
 <script lang="ts">
 	/** What to take off the shelf for the plan in force, by part and by station; printed. */
-	import { pickList, planInForce, withoutBuilds, type PlannedStation } from '@zinc-ledger/core';
+	import {
+		pickList,
+		planInForce,
+		withoutBuilds,
+		type PlannedStation,
+		keyOf,
+		type Message
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import { moment } from '$lib/ui/words';
+	import { capital, moment } from '$lib/ui/words';
+	import { write } from '@zinc-ledger/words';
 
 	const book = getBook();
+	const bench = getBench();
 	const plan = $derived(planInForce(book.job));
 	const stations = $derived((plan?.stations ?? []) as PlannedStation[]);
 	const picks = $derived(pickList(withoutBuilds(book.shelved), stations));
+	const name = (part: Message) => capital(write(part, bench.units));
 	const short = $derived(picks.filter((pick) => pick.short > 0));
 </script>
 
@@ -29,27 +40,26 @@
 		</p>
 		{#if short.length > 0}
 			<p class="mt-3 font-semibold text-watch">
-				To order: {short.map((pick) => `${pick.part} × ${pick.short}`).join(', ')}.
+				To order: {short.map((pick) => `${name(pick.part)} × ${pick.short}`).join(', ')}.
 			</p>
 		{/if}
 		<div class="mt-4 grid gap-8 bench:grid-cols-2">
 			<table class="self-start text-left">
 				<thead>
 					<tr class="border-b-2 border-ink text-[12px] text-soft [&>th]:pr-4 [&>th]:font-medium">
-						<th>Part</th><th>Take</th><th>On the shelf</th><th>For</th>
+						<th>Part</th><th>Take</th><th>In stock</th><th>For</th>
 					</tr>
 				</thead>
 				<tbody>
-					{#each picks as pick (pick.part)}
+					{#each picks as pick (keyOf(pick.part))}
 						<tr class="border-b border-hair [&>td]:py-1 [&>td]:pr-4">
-							<td>{pick.part}</td>
+							<td>{name(pick.part)}</td>
 							<td class="figure">{pick.wanted}</td>
 							<td class="figure">{pick.shelf ?? (pick.sort === 'spring' ? '·' : 'not counted')}</td>
 							<td class="figure text-[13px]">{pick.stations.join(' ')}</td>
 						</tr>
 					{:else}
-						<tr><td colspan="4" class="py-2 text-soft">Nothing to pick: all stays as it is.</td></tr
-						>
+						<tr><td colspan="4" class="py-2 text-soft">Nothing to pick: all is locked.</td></tr>
 					{/each}
 				</tbody>
 			</table>
@@ -65,7 +75,7 @@
 							<td class="figure font-semibold">{station.label}</td>
 							<td class="figure">{station.shims.join(' + ') || 'none'}</td>
 							<td class="figure">{station.spring ?? '·'}</td>
-							<td>{station.locks?.name ?? 'as they are'}</td>
+							<td>{station.locks?.name ?? 'unchanged'}</td>
 						</tr>
 					{/each}
 				</tbody>

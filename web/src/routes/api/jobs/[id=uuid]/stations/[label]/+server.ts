@@ -1,9 +1,11 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { StationEntry, StationParts } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { setStation } from '$lib/server/jobs/change';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 const Change = z.union([
 	z.strictObject({ shims: StationEntry.shape.shims.unwrap() }),
@@ -14,7 +16,7 @@ const Change = z.union([
 export async function PATCH({ request, params, locals }) {
 	const change = await checkedBody(request, Change);
 	const { person } = locals;
-	if (!person) error(401, 'Pick who works at this bench first.');
+	if (!person) refuse(401, message('server.operator-required'));
 	const decision = await ask((db) =>
 		'shims' in change
 			? setStation(db, params.id, params.label, 'shims', change.shims, person)

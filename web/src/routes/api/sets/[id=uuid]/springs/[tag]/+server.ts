@@ -1,9 +1,11 @@
-import { error, json } from '@sveltejs/kit';
+import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { PositiveSize } from '@zinc-ledger/core/units-schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { setMeasured } from '$lib/server/springs';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 const Measured = z.strictObject({
 	freeHeight: PositiveSize.optional(),
@@ -16,7 +18,7 @@ const Measured = z.strictObject({
 export async function PUT({ request, params, locals }) {
 	const { bind, ...measured } = await checkedBody(request, Measured);
 	const { person } = locals;
-	if (!person) error(401, 'Pick who works at this bench first.');
+	if (!person) refuse(401, message('server.operator-required'));
 	const placed = bind && { height: bind, person: person.initials, at: new Date().toISOString() };
 	await ask((db) =>
 		setMeasured(db, params.id, params.tag, { ...measured, ...(placed && { bind: placed }) })

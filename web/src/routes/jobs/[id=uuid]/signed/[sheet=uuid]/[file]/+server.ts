@@ -1,13 +1,15 @@
-import { error } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 import { sheetCsv } from '$lib/server/out/csv';
+import { signedOut } from '$lib/server/out/frozen';
 import { labelPdf, sheetPdf } from '$lib/server/out/pdf';
 import { readSigned, signedText } from '$lib/server/signed';
+import { message } from '@zinc-ledger/core';
+import { refuse } from '$lib/server/refuse';
 
 /** A signed sheet as it goes out: the frozen text itself, paper, figures, or a label. */
 export async function GET({ params, url }) {
 	const text = await ask((db) => signedText(db, params.id, params.sheet));
-	const signed = readSigned(text);
+	const signed = signedOut(readSigned(text));
 	const size = url.searchParams.get('size') === 'Letter' ? 'Letter' : 'A4';
 	const name = `job-${signed.job.number.replace(/[^\w-]+/g, '_')}-sheet-${signed.signing.revision}`;
 	const pdf = (content: Buffer, what = '') =>
@@ -28,7 +30,7 @@ export async function GET({ params, url }) {
 		case 'label.pdf':
 			return pdf(await labelPdf(signed, `${url.origin}/jobs/${params.id}`), '-label');
 		default:
-			error(404, 'There is no such output of a signed sheet.');
+			refuse(404, message('server.unknown', { what: 'output' }));
 	}
 }
 
