@@ -42,11 +42,11 @@ describe('slips in a round', () => {
 		await browser.beginRound(path);
 		const before = (await readings()).length;
 		await browser.press('1182', Key.ENTER);
-		await browser.sees('far from what is expected here');
+		await browser.sees('Outside expected range');
 		expect((await readings()).length).toBe(before);
 		await browser.retype('1821');
 		await browser.sees('Read as 1.821 in');
-		expect(await browser.text('#understood')).not.toContain('far from');
+		expect(await browser.text('#understood')).not.toContain('Outside');
 		await browser.press(Key.ENTER);
 		await until(async () => (await readings()).length === before + 1);
 		expect((await readings()).at(-1)).toEqual({ read: '1.821 in', station: '5I' });
@@ -61,9 +61,9 @@ describe('requests the page would never make', () => {
 		...change
 	});
 	it.each([
-		['a station that does not exist', { station: '9I' }, 404, 'There is no station 9I'],
+		['a station that does not exist', { station: '9I' }, 404, 'there is no station 9I'],
 		['a negative height', { read: '-1.8 in' }, 400, 'read: '],
-		['an unknown unit', { read: '1.8 ft' }, 400, 'a length in in or mm'],
+		['an unknown unit', { read: '1.8 ft' }, 400, 'length'],
 		['a wrong type', { read: 1812 }, 400, 'read: '],
 		['a quantity nobody measures', { quantity: 'colour' }, 400, 'quantity: '],
 		['fields of its own', { admin: true }, 400, 'admin']
@@ -110,7 +110,7 @@ describe('job files', () => {
 	it('cut off in the middle: says so with the line, takes nothing', async () => {
 		const before = await jobs();
 		await open('cut.json', demo.slice(0, 6000));
-		await at.browser.sees('cut.json was not taken in; nothing was changed');
+		await at.browser.sees('cut.json: import failed; nothing was changed');
 		await at.browser.sees('it was cut off when it was saved or sent');
 		expect(await jobs()).toBe(before);
 	});
@@ -123,7 +123,7 @@ describe('job files', () => {
 	});
 	it('already in the book: changes nothing', async () => {
 		await open('again.json', demo);
-		await at.browser.sees('is already in the book; nothing was changed');
+		await at.browser.sees('is already imported; nothing was changed');
 	});
 	it('saved and opened in another book, it is the same file', async () => {
 		const { browser } = at;
@@ -151,7 +151,7 @@ describe('two people at one head', () => {
 			await other.press('1832', Key.ENTER);
 			await other.sees('Last: 5E, 1.832 in');
 			await browser.go(`${path}?at=5E`);
-			await browser.sees('Read by two people, 0.012 apart: strike one or read again');
+			await browser.sees('Read by two people, 0.012 apart: void one or read again');
 			const there = (await readings()).filter((reading) => reading.station === '5E');
 			expect(there.map((reading) => reading.read).sort()).toEqual(['1.820 in', '1.832 in']);
 		} finally {
@@ -167,11 +167,11 @@ describe('two people at one head', () => {
 			await other.go(`${path}/setup`);
 			await browser.go(`${path}/setup`);
 			await browser.fill('use.duty', 'hill climb, wet');
-			await browser.click('Save the set-up');
+			await browser.click('Save setup');
 			await browser.sees('Measure next');
 			await other.fill('use.duty', 'sprint');
-			await other.click('Save the set-up');
-			await other.sees('Somebody else changed this set-up meanwhile');
+			await other.click('Save setup');
+			await other.sees('Somebody else changed');
 			expect(await (await other.field('use.duty')).getAttribute('value')).toBe('sprint');
 		} finally {
 			await other.close();
@@ -186,16 +186,16 @@ describe('the database goes away in the middle of a round', () => {
 		const before = await readings();
 		await withoutDatabase(async () => {
 			await browser.press('1819', Key.ENTER);
-			await browser.sees('The server is away.');
-			await browser.sees('waiting to be sent');
+			await browser.sees('The server cannot be reached.');
+			await browser.sees('unsent');
 			await browser.press('1823', Key.ENTER);
 			await browser.sees('2 figures wait in this browser');
 			const health = await browser.api('GET', '/healthz');
 			expect(health.status).toBe(503);
 			await browser.go('/');
-			await browser.sees('The database is away.');
+			await browser.sees('Database unavailable.');
 		});
-		await browser.sees('Jobs on the bench');
+		await browser.sees('Find by number');
 		await browser.go(path);
 		await until(async () => (await readings()).length === before.length + 2);
 		const fresh = (await readings()).slice(before.length);
@@ -236,12 +236,12 @@ describe('a form sent while nobody can take it', () => {
 		await browser.fill('engine', 'Orveld 2.2');
 		await withoutDatabase(async () => {
 			await browser.press(Key.ENTER);
-			await browser.sees('The database is away. What is typed here stays');
+			await browser.sees('Database unavailable. Your entries are kept');
 			expect(await value('customer')).toBe('Isolde Marr');
 		});
 		await browser.press(Key.ENTER);
-		await browser.sees('Set-up of 2901');
-		expect(await browser.text()).not.toContain('away');
+		await browser.sees('Setup of 2901');
+		expect(await browser.text()).not.toContain('unavailable');
 	});
 
 	it('stays as it was typed while the server is away, and is taken once it is back', async () => {
@@ -249,13 +249,13 @@ describe('a form sent while nobody can take it', () => {
 		await browser.fill('use.duty', 'hill climb');
 		await app.stop();
 		try {
-			await browser.click('Save the set-up', 'button');
-			await browser.sees('The server cannot be reached. What is typed here stays');
+			await browser.click('Save setup', 'button');
+			await browser.sees('The server cannot be reached. Your entries are kept');
 			expect(await value('use.duty')).toBe('hill climb');
 		} finally {
 			await app.start();
 		}
-		await browser.click('Save the set-up', 'button');
+		await browser.click('Save setup', 'button');
 		await browser.sees('Measure next');
 		await browser.go(`${new URL(await browser.driver.getCurrentUrl()).pathname}/setup`);
 		expect(await value('use.duty')).toBe('hill climb');

@@ -30,7 +30,7 @@ describe('three rules while parts are chosen', () => {
 	it('F11: a seal that the inner spring would hang on', async () => {
 		const { browser } = at;
 		await browser.fill('exhaust: Seal', 'Pellow stem seal 11/32 wide');
-		await browser.sees('spring inside 0.725, seal 0.700: room 0.025, wanted 0.040');
+		await browser.sees('spring ID 0.725, seal OD 0.700: clearance 0.025, min 0.040');
 		expect(await finding('F11', 'Exhaust')).toContain('stop');
 	});
 	it('F6: a bare titanium tip', async () => {
@@ -41,7 +41,7 @@ describe('three rules while parts are chosen', () => {
 	});
 	it('nothing of it is kept until it is kept', async () => {
 		const { browser } = at;
-		await browser.sees('Being tried, not kept');
+		await browser.sees('Unsaved');
 		await browser.go(`${path}/parts`);
 		expect(await finding('F6', 'Exhaust')).toBe('');
 	});
@@ -54,19 +54,19 @@ describe('another lock set', () => {
 		await browser.press('140', Key.ENTER);
 		await browser.sees('11 of 12 left');
 		await browser.press(Key.ESCAPE);
-		await browser.sees('Least to bind');
+		await browser.sees('Min bind margin');
 		expect(await row('1I')).toMatch(/^1I 1\.818 131 312 0\.128 0\.088 0\.140 ·/);
 		await browser.run('window.stayed = true');
 
 		await (await browser.find('nav a[href$="/parts"]')).click();
-		await browser.sees('Do they fit each other?');
+		await browser.sees('Compatibility');
 		expect(await finding('F10', 'Intake')).toContain('Accepted by RT');
 		await browser.fill('intake: Locks', 'Ostrel 10° plus 0.050');
 		await until(async () => (await finding('F10', 'Intake')) === '');
-		await browser.click('Keep these parts');
-		await browser.sees('Which spring?');
+		await browser.click('Save', 'button');
+		await browser.sees('Find a spring');
 		await browser.click('Sheet', 'a');
-		await browser.sees('Least to bind');
+		await browser.sees('Min bind margin');
 		// Plus locks of 0.050: taller by it, more to the seal by it, the tip lower by it.
 		expect(await row('1I')).toMatch(/^1I 1\.868 .* 0\.138 0\.090/);
 		expect(await browser.run('return window.stayed')).toBe(true);
@@ -80,10 +80,10 @@ describe('taking a finding on', () => {
 		await browser.fill('intake: Locks', 'Brackel 10° standard');
 		await browser.fill('exhaust: Retainer', 'Brackel 31, steel, single 10°');
 		await browser.sees('2 springs, 1 landing');
-		await browser.click('Keep these parts');
-		await browser.sees('Which spring?');
+		await browser.click('Save', 'button');
+		await browser.sees('Find a spring');
 		expect(await finding('F10', 'Intake')).toContain('bearing blued');
-		await browser.click('Take back the acceptance of F10');
+		await browser.click('Withdraw the acceptance of F10');
 		await until(async () => (await finding('F10', 'Intake')).includes('Accept it'));
 	});
 	it('a stop only by name, and it stays on the sheet', async () => {
@@ -91,8 +91,8 @@ describe('taking a finding on', () => {
 		const stop = await browser.find('[data-finding="F13 Exhaust"]');
 		await stop.findElement({ xpath: './/button[contains(., "Accept it")]' }).click();
 		await browser.press('mock-up only, not to run', Key.ENTER);
-		await browser.sees('A stop is taken on by name: type Runa Tarn.');
-		await browser.fill('Your name, to take a stop on', 'Runa Tarn');
+		await browser.sees('Type your name to accept a stop: Runa Tarn.');
+		await browser.fill('Your name, to accept a stop', 'Runa Tarn');
 		await browser.press(Key.ENTER);
 		await browser.sees('Accepted by RT: mock-up only, not to run');
 		await browser.go(`${path}/paper`);
@@ -131,7 +131,7 @@ describe('the head itself', () => {
 		await browser.sees('seats touched up');
 		await browser.go(path);
 		expect(await row('1I')).toMatch(/^1I · · ·/);
-		await browser.sees('Height was read before the valve job: measure again');
+		await browser.sees('Installed height was read before the valve job: measure again');
 	});
 	it('a deck cut tells compression before and after', async () => {
 		const { browser } = at;
@@ -144,14 +144,14 @@ describe('the head itself', () => {
 		const { browser } = at;
 		await browser.openJob('2421');
 		await browser.click('Inspect', 'a');
-		await browser.sees('0 of 16 seen');
+		await browser.sees('0 of 16 inspected');
 		await browser.ready();
 		await browser.press('g');
-		await browser.sees('1 of 16 seen');
+		await browser.sees('1 of 16 inspected');
 		await browser.click('battered', 'label');
 		await browser.sees('Tip is battered, as by float');
-		await browser.click('Keep, on to the next');
-		await browser.sees('2 of 16 seen');
+		await browser.click('Save, next valve');
+		await browser.sees('2 of 16 inspected');
 	});
 });
 
@@ -165,7 +165,7 @@ describe('the cam', () => {
 		expect(await shown('intake: Lash')).toBe('');
 		await browser.fill('intake: Lash', '12');
 		await browser.fill('intake: Lash tolerance', '2');
-		await browser.click('Save the set-up');
+		await browser.click('Save setup');
 		const setupNow = async () => {
 			const { body } = await browser.api('GET', `/api${path}`);
 			return (body as { job: Job }).job.setup;

@@ -26,14 +26,14 @@ describe('a head in the car', () => {
 	it('is set up as such', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/setup`);
-		await browser.fill('Springs are fitted on the', 'car');
-		await browser.click('Save the set-up', 'button');
-		await until(async () => (await stored()).setup.place === 'car');
+		await browser.fill('Work location', 'car');
+		await browser.click('Save setup', 'button');
+		await until(async () => (await stored()).setup.workLocation === 'vehicle');
 	});
 	it('has the piston found, the crankshaft held and the air proven before anything is undone', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/assembly`);
-		await browser.sees('in the car, one cylinder at a time');
+		await browser.sees('in the vehicle, one cylinder at a time');
 		await browser.fill('Counted', '24');
 		await browser.press(Key.ENTER);
 		await browser.sees('Cylinder 1 At true top dead centre');
@@ -56,7 +56,7 @@ describe('a head in the car', () => {
 	it('no other cylinder is begun before the air is off this one', async () => {
 		const { browser } = at;
 		await browser.click('2I', 'button');
-		await browser.sees('First at 1I');
+		await browser.sees('Do first (1I)');
 		const { body, status } = await browser.api('POST', `/api${path}/entries/assembly`, {
 			id: '0197a555-0000-7000-8000-000000000002',
 			place: 'cylinder 2',

@@ -78,7 +78,7 @@ describe('a disk without room', () => {
 		await browser.beginRound(path);
 		await browser.press('1821', Key.ENTER);
 		await browser.sees('There is no room left on the server’s disk. Go on measuring');
-		await browser.sees('1 waiting');
+		await browser.sees('1 unsent');
 		expect((await fetch(`${app.url}/healthz`)).status).toBe(503);
 		const before = await query(app, 'select 1 from reading');
 		await query(app, 'drop trigger no_room on reading');

@@ -49,7 +49,7 @@ describe('the demo’s library', () => {
 	});
 	it('is searched by any field, word by word', async () => {
 		const { browser } = at;
-		await browser.go('/parts?sort=spring&find=yellow+narrowing');
+		await browser.go('/parts?sort=spring&find=yellow+beehive');
 		expect(await browser.text('tbody')).toContain('Fennick N-40');
 		expect(await browser.text('tbody')).not.toContain('D-37');
 	});
@@ -62,18 +62,18 @@ describe('one part', () => {
 		await browser.fill('name', 'Trial retainer');
 		await browser.fill('angle', 'ten');
 		await browser.fill('landings', '1045; 705');
-		await browser.click('Keep it');
-		await browser.sees('degrees, such as 10');
+		await browser.click('Save', 'button');
+		await browser.sees('Must be a number such as 10');
 		expect(await (await browser.field('name')).getAttribute('value')).toBe('Trial retainer');
 		await browser.fill('angle', '10');
-		await browser.click('Keep it');
+		await browser.click('Save', 'button');
 		await browser.sees('1.045 in; 0.705 in');
 	});
 	it('is copied, retired, and never offered again', async () => {
 		const { browser } = at;
 		await browser.click('Copy Trial retainer', 'a');
-		await browser.sees('Keep it');
-		await browser.click('Keep it');
+		await browser.sees('Save');
+		await browser.click('Save', 'button');
 		await browser.sees('Trial retainer, copy');
 		await browser.click('Retire Trial retainer', 'button');
 		await browser.sees('retired');
@@ -85,9 +85,9 @@ describe('one part', () => {
 	it('is put on the shelf and taken off, never below nothing', async () => {
 		const { browser } = at;
 		await browser.go('/parts?sort=seal&find=5/16');
-		await browser.click('In, out: Pellow stem seal 5/16', 'button');
+		await browser.click('Adjust stock: Pellow stem seal 5/16', 'button');
 		await browser.press('-40', Key.TAB, 'sold', Key.ENTER);
-		await browser.sees('There are not that many on the shelf.');
+		await browser.sees('Not enough in stock: 40 of Pellow stem seal 5/16 required');
 		await browser.fill('How many, + in or − out', '-2');
 		await browser.fill('Why', 'job 2409');
 		await browser.press(Key.ENTER);
@@ -109,10 +109,10 @@ describe('files', () => {
 			'locks',
 			'locator',
 			'shim',
-			'follower shim',
+			'follower-shim',
 			'seal',
 			'valve',
-			'lash cap',
+			'lash-cap',
 			'rocker',
 			'lifter',
 			'cam'
@@ -123,26 +123,22 @@ describe('files', () => {
 			const rows = strict.data.filter((row) => row.length > 1);
 			expect(new Set(rows.map((row) => row.length)).size, sort).toBe(1);
 			await takeIn(`${sort}.csv`, Papa.unparse(rows, { newline: '\r\n', quotes: true }));
-			await at.browser.sees(`${rows.length - 1} parts were taken in.`);
+			await at.browser.sees(`${rows.length - 1} parts imported.`);
 		}
 		expect(await library()).toEqual(before);
 	});
 	it('JSON: out and in again, nothing changed', async () => {
 		const before = await library();
 		await takeIn('parts.json', await download('/parts/file'));
-		await at.browser.sees(`${before.length} parts were taken in.`);
+		await at.browser.sees(`${before.length} parts imported.`);
 		expect(await library()).toEqual(before);
 	});
 	it.each([
 		[
 			'sort,name,offset\nlocks,Short,0.010 ft\nlocks,,0.010 in\nboots,Hat,1',
-			[
-				'line 2, offset: a length in in or mm',
-				'line 3, name',
-				'line 4, sort: “boots” is no sort of part'
-			]
+			['line 2, offset: Must be a length', 'line 3, name', 'line 4, sort: Must be one of spring']
 		],
-		['colour,size\nred,4', ['line 1: wants a first line']],
+		['colour,size\nred,4', ['line 1: the first line must name the columns']],
 		['', ['choose a parts file first']],
 		['{"format":"zinc-ledger/parts","version":1,"parts":[{"sort":"locks"', ['it was cut off']],
 		[
@@ -225,15 +221,20 @@ describe('photos', () => {
 		await at.browser.find(`img[src="/photos/${id}?small"]`);
 	});
 	it.each([
-		['a script named .png', () => Buffer.from('#!/bin/sh\nrm -rf /\n'), 415, 'This is no photo'],
+		['a script named .png', () => Buffer.from('#!/bin/sh\nrm -rf /\n'), 415, 'Unsupported image'],
 		[
 			'a drawing with a script in it',
 			() => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'),
 			415,
-			'This is no photo'
+			'Unsupported image'
 		],
 		['a picture bomb', pictureBomb, 415, 'more than 60 megapixels'],
-		['half a picture', () => Buffer.from('ffd8ffe000104a46494600', 'hex'), 415, 'This is no photo'],
+		[
+			'half a picture',
+			() => Buffer.from('ffd8ffe000104a46494600', 'hex'),
+			415,
+			'Unsupported image'
+		],
 		['14 MB', () => Buffer.alloc(14 * 1024 * 1024), 413, 'over 12 MB']
 	])('%s is refused with a clear word', async (_, bytes, status, words) => {
 		const before = await stored();

@@ -26,14 +26,14 @@ const readings = async (number: string, quantity: string) =>
 describe('by keypad alone', () => {
 	it('reads every station twice, and a third time where the two differ', async () => {
 		const job = await at.browser.openJob('2417');
-		const before = (await readings('2417', 'installed height')).length;
+		const before = (await readings('2417', 'installed-height')).length;
 		await at.browser.press('h');
-		await at.browser.sees('What is in place?');
+		await at.browser.sees('Setup for this round');
 		await at.browser.find('form button:focus');
 		await at.browser.press(Key.ENTER);
-		await at.browser.sees('Say first if the locator is under the gauge');
+		await at.browser.sees('Answer first if the locator is under the gauge');
 		await at.browser.press('1', Key.ENTER);
-		await at.browser.sees('Each station 2 times');
+		await at.browser.sees('2 readings per valve');
 		for (const [first, second, third] of [
 			['1819', '1819'],
 			['1822', '1831', '1823'],
@@ -49,9 +49,9 @@ describe('by keypad alone', () => {
 			await at.browser.sees('further apart than the gauge explains');
 			await at.browser.press(third, Key.ENTER);
 		}
-		await at.browser.sees('All 12 are in.');
-		await until(async () => (await readings('2417', 'installed height')).length === before + 9);
-		const fresh = (await readings('2417', 'installed height')).slice(before);
+		await at.browser.sees('All 12 measured.');
+		await until(async () => (await readings('2417', 'installed-height')).length === before + 9);
+		const fresh = (await readings('2417', 'installed-height')).slice(before);
 		expect(fresh.map(({ station }) => station)).toEqual(
 			['5I', '5I', '5E', '5E', '5E', '6E', '6E', '6I', '6I'].sort(
 				(a, b) =>
@@ -70,25 +70,25 @@ describe('by gauge alone', () => {
 		await at.browser.openJob('2421');
 		const job = new URL(await at.browser.driver.getCurrentUrl()).pathname;
 		await at.browser.go(`${job}/round?of=installed-height`);
-		await at.browser.fill('Readings of each', '1, once round');
-		await at.browser.fill('Gauge of the shop', 'Height gauge 1');
+		await at.browser.fill('Readings per valve', '1');
+		await at.browser.fill('Shop gauge', 'Height gauge 1');
 		await at.browser.begin();
 		await at.browser.find('[data-link="connected"]');
 		await at.browser.sees('16 of 16 left');
 		for (let i = 0; i < 16; i++) {
 			await at.gauges.act('height/set', String(1.89 + (i % 5) * 0.004));
 			await at.gauges.act('height/press');
-			// One that is far from what is expected is asked about: its button once more keeps it.
+			// One that is outside the expected range is asked about: its button once more keeps it.
 			await until(async () => {
 				const text = await at.browser.text('main');
-				if (text.includes('All 16 are in.') || text.includes(`${15 - i} of 16 left`)) return true;
-				if (text.includes('far from what is expected')) await at.browser.press(Key.ENTER);
+				if (text.includes('All 16 measured.') || text.includes(`${15 - i} of 16 left`)) return true;
+				if (text.includes('Outside expected range')) await at.browser.press(Key.ENTER);
 				return false;
 			});
 		}
-		await at.browser.sees('All 16 are in.');
-		await until(async () => (await readings('2421', 'installed height')).length === 16);
-		for (const { read, gauge } of await readings('2421', 'installed height')) {
+		await at.browser.sees('All 16 measured.');
+		await until(async () => (await readings('2421', 'installed-height')).length === 16);
+		for (const { read, gauge } of await readings('2421', 'installed-height')) {
 			expect(read).toMatch(/^1\.\d{4} in$/);
 			expect(gauge).toMatchObject({
 				name: 'Height gauge 1',
@@ -99,16 +99,16 @@ describe('by gauge alone', () => {
 	it('takes the peak of each pull of an on-head tester', async () => {
 		await at.browser.openJob('2421');
 		const job = new URL(await at.browser.driver.getCurrentUrl()).pathname;
-		await at.browser.go(`${job}/round?of=seat-load`);
-		await at.browser.fill('Gauge of the shop', 'On-head tester');
+		await at.browser.go(`${job}/round?of=on-head-load`);
+		await at.browser.fill('Shop gauge', 'On-head tester');
 		await at.browser.begin();
 		await at.browser.find('[data-link="connected"]');
 		await at.gauges.act('head/pull');
 		await at.browser.sees('15 of 16 left');
 		await at.gauges.act('head/pull');
 		await at.browser.sees('14 of 16 left');
-		await until(async () => (await readings('2421', 'seat load')).length === 2);
-		expect((await readings('2421', 'seat load'))[0]!.read).toMatch(/^\d{3}\.\d N$/);
+		await until(async () => (await readings('2421', 'on-head-load')).length === 2);
+		expect((await readings('2421', 'on-head-load'))[0]!.read).toMatch(/^\d{3}\.\d N$/);
 	});
 });
 
@@ -121,7 +121,7 @@ const measure = (bench: Browser) =>
 		`const [figures] = arguments;
 		const wait = (milliseconds) => new Promise((later) => setTimeout(later, milliseconds));
 		const again = () =>
-			[...document.querySelectorAll('main button')].find((one) => one.textContent.includes('once more'))?.click();
+			[...document.querySelectorAll('main button')].find((one) => one.textContent.includes('Remeasure'))?.click();
 		for (let kept = 0; kept < figures; ) {
 			const begun = performance.now();
 			const input = document.querySelector('main input[inputmode="decimal"]');
@@ -153,21 +153,21 @@ describe('two benches on one head', () => {
 		const job = await at.browser.openJob('2426');
 		for (const bench of [at.browser, other!]) {
 			await bench.go(`${job}/round?of=installed-height`);
-			await bench.fill('Readings of each', '1, once round');
+			await bench.fill('Readings per valve', '1');
 			await bench.begin();
-			await bench.click('Go round once more', 'button');
+			await bench.click('Remeasure', 'button');
 		}
-		const before = (await readings('2426', 'installed height')).length;
+		const before = (await readings('2426', 'installed-height')).length;
 		const both = Promise.all([measure(at.browser), measure(other!)]);
 		await new Promise((later) => setTimeout(later, 20_000));
 		await withoutDatabase(() => new Promise((later) => setTimeout(later, 8_000)));
 		await both;
-		const count = async () => (await readings('2426', 'installed height')).length;
+		const count = async () => (await readings('2426', 'installed-height')).length;
 		const all = before + 2 * FIGURES;
 		await until(async () => (await count()) >= all).catch(() => undefined);
 		expect(await count()).toBe(all);
 		await at.browser.sees('1.8');
-		await until(async () => !(await at.browser.text()).includes('waiting to be sent'));
+		await until(async () => !(await at.browser.text()).includes('unsent'));
 	}, 1_000_000);
 });
 
@@ -183,12 +183,12 @@ describe('the server goes away', () => {
 		await new Promise((later) => setTimeout(later, 2500));
 		await at.app.stop();
 		await at.browser.press('15', Key.ENTER);
-		await at.browser.sees('The server is away.');
+		await at.browser.sees('The server cannot be reached.');
 		await at.browser.driver.navigate().refresh();
 		await at.browser.ready();
-		await at.browser.sees('What is in place?');
-		await at.browser.sees('1 waiting to be sent');
-		await at.browser.fill('Readings of each', '1, once round');
+		await at.browser.sees('Setup for this round');
+		await at.browser.sees('1 unsent');
+		await at.browser.fill('Readings per valve', '1');
 		await at.browser.begin();
 		await at.browser.sees('10 of 12 left');
 		await at.app.start();

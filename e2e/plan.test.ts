@@ -21,8 +21,8 @@ describe('the plan of a job', () => {
 		await browser.workAs('Runa Tarn');
 		job = await browser.openJob('2426');
 		await browser.go(`${job}/plan`);
-		await browser.click('Work the plan out', 'button');
-		await browser.sees('Proven best.');
+		await browser.click('Calculate plan', 'button');
+		await browser.sees('Optimal.');
 		await browser.sees('shims only');
 		const { card, plan } = await spreads();
 		expect(plan[0]!).toBeLessThan(card[0]! / 2);
@@ -33,12 +33,12 @@ describe('the plan of a job', () => {
 		const { browser } = at;
 		// Asked and stopped within one task, so that no answer can come between.
 		await browser.run(
-			`[...document.querySelectorAll('button')].find((one) => one.textContent.includes('Work the plan out')).click();
+			`[...document.querySelectorAll('button')].find((one) => one.textContent.includes('Calculate plan')).click();
 			window.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));`
 		);
 		await browser.sees('Stopped before any plan was found.');
-		await browser.click('Work the plan out', 'button');
-		await browser.sees('Proven best.');
+		await browser.click('Calculate plan', 'button');
+		await browser.sees('Optimal.');
 		await browser.sees('shims only');
 	});
 	it('says why: before, after, and what would have been next', async () => {
@@ -49,9 +49,9 @@ describe('the plan of a job', () => {
 	});
 	it('keeps what is to stay', async () => {
 		const { browser } = at;
-		await browser.run(`document.querySelector('[aria-label="3E stays as it is"]').click()`);
-		await browser.click('Work the plan out', 'button');
-		await browser.sees('Proven best.');
+		await browser.run(`document.querySelector('[aria-label="3E locked"]').click()`);
+		await browser.click('Calculate plan', 'button');
+		await browser.sees('Optimal.');
 		expect(await browser.text('[data-plan="3E"]')).toContain('as it is');
 	});
 	it('is accepted with who and when, and the builds follow', async () => {
@@ -81,7 +81,7 @@ describe('the plan of a job', () => {
 	it('is superseded, not overwritten, by the next', async () => {
 		const { browser } = at;
 		await browser.go(`${job}/plan`);
-		await browser.click('Work the plan out', 'button');
+		await browser.click('Calculate plan', 'button');
 		await browser.sees('shims only');
 		await browser.click('Accept this plan', 'button');
 		await browser.sees('it supersedes 1 before it');
@@ -95,9 +95,9 @@ describe('the plan of a job', () => {
 		const { browser } = at;
 		const bare = await browser.openJob('2421');
 		await browser.go(`${bare}/plan`);
-		await browser.click('Work the plan out', 'button');
+		await browser.click('Calculate plan', 'button');
 		await browser.sees('There is no plan');
-		await browser.sees('height not measured');
+		await browser.sees('a height reading');
 	});
 	it('a plan for a station that is not there is refused, and nothing is written', async () => {
 		const { browser } = at;
@@ -131,7 +131,7 @@ describe('before the plan', () => {
 		const twin = await browser.openJob('2409');
 		await browser.go(`${twin}/lift`);
 		await browser.sees('limited by');
-		expect(await browser.text('table[aria-label="What single changes buy, intake"]')).toMatch(
+		expect(await browser.text('table[aria-label="What single changes gain, intake"]')).toMatch(
 			/Plus locks|Seals shorter|binds/
 		);
 		expect(await browser.faults()).toEqual([]);
@@ -152,15 +152,15 @@ describe('before the plan', () => {
 			const text = await browser.text('table[aria-label="Side by side"]');
 			return new RegExp(`${name}[^0-9]+([0-9.]+) ([0-9.]+)`).exec(text)!.slice(1).map(Number);
 		};
-		const [now, same] = await row('Intake least bind margin');
+		const [now, same] = await row('Intake min bind margin');
 		expect(same).toBe(now);
 		await browser.fill('Intake valve lift', '11 mm');
-		const [, then] = await row('Intake least bind margin');
+		const [, then] = await row('Intake min bind margin');
 		expect(then).not.toBe(now);
-		await browser.click('Plan both sides', 'button');
+		await browser.click('Plan both', 'button');
 		await browser.sees('what if, planned');
 		expect(await browser.text('table[aria-label="Side by side"]')).toMatch(
-			/Worst from its aim, \w+ \d/
+			/Worst off target, \w+ \d/
 		);
 		expect(await browser.faults()).toEqual([]);
 		expect(await stored()).toBe(before);
@@ -175,8 +175,8 @@ describe('before the plan', () => {
 		await at.app.start();
 		await until(async () => (await asked()) > times);
 		await browser.sees('what if, planned');
-		await browser.click('Keep it on the job', 'button');
-		await browser.sees('Kept; every change');
+		await browser.click('Apply to job', 'button');
+		await browser.sees('Applied; every change');
 		expect(await stored()).toContain('11 mm');
 	});
 });

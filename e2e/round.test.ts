@@ -29,14 +29,14 @@ describe('a head from take-in to heights', () => {
 		const { browser } = at;
 		await browser.workAs('Runa Tarn');
 		await browser.press('n');
-		await browser.sees('Take in a job');
+		await browser.sees('New job');
 		await browser.ready();
 		await browser.fill('Customer', 'Brann Osk');
 		await browser.fill('Engine', 'Haldric 3.4 straight six');
 		await browser.fill('cylinders', '6');
 		await browser.fill('firingOrder', '1-5-3-6-2-4');
 		await (await browser.field('Customer')).sendKeys(Key.ENTER);
-		await browser.sees('Set-up of 2427');
+		await browser.sees('Setup of 2427');
 		path = new URL(await browser.driver.getCurrentUrl()).pathname.replace('/setup', '');
 	});
 
@@ -49,7 +49,7 @@ describe('a head from take-in to heights', () => {
 		await browser.fill(intake('lash.setting'), '14');
 		await browser.fill(intake('lash.tolerance'), '2');
 		await browser.click('Copy to exhaust');
-		await browser.click('Save the set-up');
+		await browser.click('Save setup');
 		await browser.sees('Measure next');
 		expect(await browser.text('nav')).toContain('intake: no spring');
 	});
@@ -64,9 +64,9 @@ describe('a head from take-in to heights', () => {
 			await browser.fill(`${kind}: Locator`, 'Ostrel inside locator 0.060');
 			await browser.fill(`${kind}: Seal`, 'Pellow stem seal 11/32 low');
 		}
-		await browser.sees('Being tried, not kept');
-		await browser.click('Keep these parts');
-		await browser.sees('Which spring?');
+		await browser.sees('Unsaved');
+		await browser.click('Save', 'button');
+		await browser.sees('Find a spring');
 		await browser.click('Sheet', 'a');
 		await browser.sees('Measure next');
 	});
@@ -75,7 +75,7 @@ describe('a head from take-in to heights', () => {
 		const { browser } = at;
 		await browser.ready();
 		await browser.press('h');
-		await browser.fill('Readings of each', '1, once round');
+		await browser.fill('Readings per valve', '1');
 		await browser.begin();
 		await browser.sees('12 of 12 left');
 		for (const [i, [typed, read]] of HEIGHTS.entries()) {
@@ -86,14 +86,14 @@ describe('a head from take-in to heights', () => {
 			await browser.press(Key.ENTER);
 			if (i < HEIGHTS.length - 1) await browser.sees(`${11 - i} of 12 left`);
 		}
-		await browser.sees('All 12 are in.');
+		await browser.sees('All 12 measured.');
 	});
 
 	it('has them all after a reload, as they were read', async () => {
 		const { browser, app } = at;
 		await browser.press(Key.ENTER);
-		await browser.sees('Least to bind');
-		await until(async () => !(await browser.text()).includes('waiting to be sent'));
+		await browser.sees('Min bind margin');
+		await until(async () => !(await browser.text()).includes('unsent'));
 		const before = await browser.text('tbody');
 		await browser.go(path);
 		expect(await browser.text('tbody')).toBe(before);
@@ -123,24 +123,24 @@ describe('a head from take-in to heights', () => {
 	it('goes to a station by typing its name, and back in a round by Backspace', async () => {
 		const { browser } = at;
 		await browser.press('4', 'e');
-		await browser.sees('Fit these');
+		await browser.sees('Record these shims');
 		expect(await browser.text('aside h2')).toContain('4E');
 		await browser.press('g');
-		await browser.sees('What is in place?');
+		await browser.sees('Setup for this round');
 		await browser.press(Key.ENTER);
 		await browser.press('630', Key.ENTER);
 		await browser.sees('11 of 12 left');
 		await browser.press(Key.BACK_SPACE);
-		await browser.sees('Stands at 0.630 in');
+		await browser.sees('Current 0.630 in');
 		await browser.press(Key.ESCAPE);
-		await browser.sees('Least to bind');
+		await browser.sees('Min bind margin');
 	});
 
 	it('fits the shims it suggests, and the sheet follows', async () => {
 		const { browser } = at;
 		await browser.ready();
 		await browser.press('4', 'e');
-		await browser.click('Fit these');
+		await browser.click('Record these shims');
 		await browser.sees('Shims 0.030 + 0.015');
 		expect(await browser.text('[data-row="4E"]')).toContain('1.822');
 	});
@@ -149,9 +149,9 @@ describe('a head from take-in to heights', () => {
 		const { browser } = at;
 		await browser.press('1', 'i');
 		await browser.sees('1.818 in');
-		await browser.click('Strike 1.818 in');
+		await browser.click('Void 1.818 in');
 		await browser.press('gauge slipped', Key.ENTER);
-		await browser.sees('struck by RT: gauge slipped');
+		await browser.sees('voided by RT: gauge slipped');
 		expect(await browser.text('[data-row="1I"]')).not.toContain('1.818');
 	});
 });

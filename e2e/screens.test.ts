@@ -1,11 +1,21 @@
 /** Every screen: no serious fault for axe, in light and dark, and a way round without a mouse. */
 import { beforeAll, describe, expect, it } from 'vitest';
+import { labelDomains, labelsOf } from '@zinc-ledger/words';
 import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
 
 const at = visit('demo');
 let job = '';
+
+/** Values that are kept as codes, and called something else where people read. */
+const CODED = new Set(
+	labelDomains.flatMap((of) =>
+		Object.entries(labelsOf(of))
+			.filter(([value, text]) => value.includes('-') && !text.includes(value))
+			.map(([value]) => value)
+	)
+);
 beforeAll(async () => {
 	await at.browser.workAs('Runa Tarn');
 	job = await at.browser.openJob('2417');
@@ -15,15 +25,22 @@ const SCREENS: readonly [name: string, path: () => string][] = [
 	['jobs on the bench', () => '/'],
 	['a search without result', () => '/?find=zzz'],
 	['who works here', () => '/bench'],
-	['take in', () => '/jobs/new'],
+	['check-in', () => '/jobs/new'],
 	['sheet', () => job],
 	['set-up', () => `${job}/setup`],
 	['parts of a job', () => `${job}/parts`],
 	['which spring', () => `${job}/springs`],
+	['plan', () => `${job}/plan`],
+	['what if', () => `${job}/what-if`],
+	['max lift', () => `${job}/lift`],
+	['bare heights', () => `${job}/bare`],
 	['inspection', () => `${job}/inspect`],
 	['library', () => '/parts'],
 	['library of locks', () => '/parts?sort=locks'],
 	['a new part', () => '/parts/new?sort=retainer'],
+	['a new spring', () => '/parts/new?sort=spring'],
+	['gauges', () => '/gauges'],
+	['spring sets', () => '/springs'],
 	['round of tip heights', () => `${job}/round?of=tip-height`],
 	['round of heights', () => `${job}/round?of=installed-height`],
 	['round of seal gaps', () => `${job}/round?of=seal-gap`],
@@ -57,6 +74,14 @@ describe.each(SCREENS)('%s', (_, path) => {
 		expect(shown).toBe(width);
 		expect(wide).toBeLessThanOrEqual(shown);
 	});
+	it('shows no value raw, and nothing that is no text', async () => {
+		const text = await at.browser.run<string>(`
+			const said = [...document.querySelectorAll('[aria-label], [placeholder], [title], option')].map(
+				(e) => [e.ariaLabel, e.placeholder, e.title, e.textContent].join(' '));
+			return [document.title, document.body.innerText, ...said].join(' ')`);
+		expect((text.match(/[a-z]+(-[a-z]+)+/g) ?? []).filter((word) => CODED.has(word))).toEqual([]);
+		expect(text).not.toMatch(/\[object|undefined|NaN|§/);
+	});
 	it('has every control reached by Tab', async () => {
 		const { browser } = at;
 		const wanted = await browser.run<number>(`
@@ -83,7 +108,7 @@ describe('without a mouse', () => {
 		await browser.sees('only what is not clear');
 		await browser.press(Key.ESCAPE);
 		await browser.press('/');
-		await browser.sees('Jobs on the bench');
+		await browser.sees('Find by number');
 		await browser.ready();
 		await browser.press('twin');
 		await until(async () => (await browser.all('a[data-job]')).length === 1);

@@ -51,7 +51,7 @@ describe('a set of twelve', () => {
 	it('shows what to run the dial to, with the fixture added', async () => {
 		await at.browser.click('Test springs', 'a');
 		await at.browser.find('[data-link="connected"]');
-		await at.browser.fill('In the press besides the spring', '5.36 mm');
+		await at.browser.fill('Fixture thickness', '5.36 mm');
 		// 1.820 in and 5.36 mm: 46.228 + 5.36 = 51.588 mm = 2.031 in
 		await at.browser.sees('seat 2.031');
 		await at.browser.sees('Guard closed, eyes covered');
@@ -70,16 +70,16 @@ describe('a set of twelve', () => {
 				await at.browser.find('[data-link="away"]');
 				await at.gauges.act('tester/cable', 'mend');
 				await at.browser.find('[data-link="connected"]');
-				await at.browser.click('Pull T5 again', 'button');
+				await at.browser.click('Retest T5', 'button');
 				await at.gauges.act('tester/speed', '24');
 				await pull('D-37 no. 5');
 			}
 			if (i === 7) {
 				await phase('done');
-				await withoutDatabase(() => keep('1 waiting to be sent'));
+				await withoutDatabase(() => keep('1 unsent'));
 				continue;
 			}
-			await keep(`Kept T${i}`);
+			await keep(`Saved T${i}`);
 		}
 		await at.browser.sees('0 of 12 left to test');
 		await until(async () => (await sweeps()).length === 12);
@@ -91,7 +91,7 @@ describe('a set of twelve', () => {
 
 	it('shows loads, rate and bind of each, who is odd, and which go together', async () => {
 		await at.browser.go(set);
-		await at.browser.sees('Which spring is it?');
+		await at.browser.sees('Identify the spring');
 		const t9 = await at.browser.text('[data-tag="T9"]');
 		expect(t9).toMatch(/^T9 11\d .* −1\d\.\d % stop$/);
 		const t1 = await at.browser.text('[data-tag="T1"]');
@@ -104,8 +104,8 @@ describe('a set of twelve', () => {
 		expect(rate).toBeLessThan(360);
 		expect(bind).toBeGreaterThan(1.14);
 		expect(bind).toBeLessThan(1.17);
-		expect(await at.browser.text()).toMatch(/Go together: T\d+\+T\d+/);
-		expect(await at.browser.text('aside')).toContain('Fennick D-37 dual fits');
+		expect(await at.browser.text()).toMatch(/Matched pairs: T\d+\+T\d+/);
+		expect(await at.browser.text('aside')).toContain('Fennick D-37 dual match');
 	});
 
 	it('follows when the working height is moved, and keeps a bind placed by hand', async () => {
@@ -121,16 +121,16 @@ describe('a set of twelve', () => {
 		});
 		expect(answer.status).toBe(200);
 		await at.browser.go(`${set}?tag=T1`);
-		await at.browser.sees('1.160, placed by RT');
+		await at.browser.sees('1.160, set by RT');
 	});
 
-	it('puts its middle curve on the job, and the sheet says so', async () => {
-		await at.browser.click('Put the set’s curve on job 2417', 'button');
-		await at.browser.sees('the middle of the set, is on job 2417');
+	it('puts its median curve on the job, and the sheet says so', async () => {
+		await at.browser.click('Use curve on job 2417', 'button');
+		await at.browser.sees('the median of the set, is on job 2417');
 		await at.browser.openJob('2417');
 		await at.browser.press('1', 'i');
-		await at.browser.sees('Loads from tested set');
-		expect(await at.browser.text()).not.toContain('is not the Fennick');
+		await at.browser.sees('Load source tested set');
+		expect(await at.browser.text()).not.toContain('does not match card');
 	});
 });
 
@@ -141,20 +141,20 @@ describe('the wrong spring', () => {
 		await at.browser.fill('Card', 'Fennick D-37 dual');
 		await at.browser.fill('How many springs', '1');
 		await at.browser.fill('For job number', '2417');
-		await at.browser.click('Make it and tag them', 'button');
+		await at.browser.click('Create set', 'button');
 		await at.browser.sees('Nothing is tested yet.');
 		await at.browser.click('Test springs', 'a');
 		await at.browser.find('[data-link="connected"]');
-		await at.browser.fill('In the press besides the spring', '5.36 mm');
+		await at.browser.fill('Fixture thickness', '5.36 mm');
 		await pull('S-21 progressive');
-		await keep('Kept T1');
+		await keep('Saved T1');
 		await at.browser.press(Key.ESCAPE);
-		await at.browser.sees('This is not the Fennick D-37 dual that the set says.');
-		await at.browser.click('Put the set’s curve on job 2417', 'button');
+		await at.browser.sees('Does not match card Fennick D-37 dual.');
+		await at.browser.click('Use curve on job 2417', 'button');
 		await at.browser.sees('is on job 2417');
 		await at.browser.openJob('2417');
 		await at.browser.sees(
-			'what was tested is not the Fennick D-37 dual on the job; it fits Fennick S-21'
+			'the tested spring does not match card Fennick D-37 dual; it matches Fennick S-21'
 		);
 	});
 });
@@ -167,10 +167,10 @@ describe('a device that misbehaves', () => {
 			await misbehave();
 			return (await at.browser.all(`[data-link="${state}"]`)).length > 0;
 		}, `${state} is not shown`);
-	it('rubbish is shown as such, and harms nothing', async () => {
+	it('malformed data is shown as such, and harms nothing', async () => {
 		await at.browser.find('[data-link="connected"]');
-		await shows('rubbish', () => at.gauges.act('tester/rubbish'));
-		await at.browser.sees('lines no reading');
+		await shows('malformed', () => at.gauges.act('tester/malformed'));
+		await at.browser.sees('unreadable lines');
 		await at.gauges.act('tester/pull');
 		await at.browser.sees('mm,');
 	});
@@ -193,15 +193,15 @@ describe('gauges', () => {
 	it('two that disagree are a finding, a new check changes the correction', async () => {
 		await at.browser.go('/gauges');
 		await at.browser.click('Old lever tester', 'a');
-		await at.browser.sees('one of the two lies');
+		await at.browser.sees('one reads wrong');
 		await at.browser.fill('Length or load', 'load');
-		await at.browser.fill('Height standard, weight or spring', 'Dead weight');
+		await at.browser.fill('Standard: height standard, weight or spring', 'Dead weight');
 		await at.browser.fill('It is', '100');
-		await at.browser.fill('Gauge reads', 'much');
+		await at.browser.fill('Reading', 'much');
 		await at.browser.press(Key.ENTER);
 		await at.browser.sees('read: a figure with its unit');
 		expect(await (await at.browser.field('It is')).getAttribute('value')).toBe('100');
-		await at.browser.fill('Gauge reads', '112');
+		await at.browser.fill('Reading', '112');
 		await at.browser.press(Key.ENTER);
 		await at.browser.sees('112 lbf');
 		await at.browser.sees('Correction in force −12.0 lbf');
@@ -212,7 +212,7 @@ describe('gauges', () => {
 		await at.browser.fill('link.host', '127.0.0.1');
 		await at.browser.fill('link.port', '4999');
 		await at.browser.fill('link.pattern', '([');
-		await at.browser.click('Keep it', 'button');
+		await at.browser.click('Save', 'button');
 		await at.browser.sees('look-around and back-references are not understood');
 	});
 });
@@ -245,7 +245,7 @@ describe('files', () => {
 		await at.browser.sees('plain.csv: which column is which?');
 		await at.browser.fill('Heights unit', 'mm');
 		await at.browser.fill('Loads unit', 'N');
-		await at.browser.click('Take it in so', 'button');
+		await at.browser.click('Import', 'button');
 		await at.browser.sees('plain.csv: 30 points for T2');
 	});
 	it('what is wrong is told by line, and nothing is taken', async () => {
@@ -283,11 +283,11 @@ describe('files', () => {
 	});
 });
 
-describe('typed off the dial', () => {
+describe('Manual entry', () => {
 	it('a sweep is typed point by point', async () => {
 		await at.browser.go(`${set}/capture?tag=T4`);
-		await at.browser.fill('Tester', 'typed off the dial');
-		await at.browser.fill('In the press besides the spring', '0');
+		await at.browser.fill('Tester', 'Manual entry');
+		await at.browser.fill('Fixture thickness', '0');
 		for (const [dial, load] of [
 			['2.000', '67'],
 			['1.820', '130'],
@@ -300,7 +300,7 @@ describe('typed off the dial', () => {
 				async () => (await (await at.browser.field('Load')).getAttribute('value')) === ''
 			);
 		}
-		await at.browser.click('That is all', 'button');
+		await at.browser.click('Finish', 'button');
 		await at.browser.sees('Seat 130');
 		await at.browser.sees('too few points');
 	});

@@ -44,18 +44,18 @@ async function takeIn({ engine, fields, choices = {}, setup, parts }: TakenIn): 
 	for (const [name, text] of Object.entries({ ...fields, ...choices }))
 		await browser.fill(name, text);
 	await (await browser.field('Customer')).sendKeys(Key.ENTER);
-	await browser.sees('Set-up of');
+	await browser.sees('Setup of');
 	const path = new URL(await browser.driver.getCurrentUrl()).pathname.replace('/setup', '');
 	await browser.ready();
 	for (const [name, text] of Object.entries(setup)) await browser.fill(name, text);
-	await browser.click('Save the set-up');
+	await browser.click('Save setup');
 	await browser.sees('Measure next');
 	await browser.go(`${path}/parts`);
 	for (const kind of ['intake', 'exhaust'])
 		for (const [part, name] of Object.entries(parts))
 			await browser.fill(`${kind}: ${part}`, name.replace('KIND', kind));
-	await browser.sees('Being tried, not kept');
-	await browser.click('Keep these parts');
+	await browser.sees('Unsaved');
+	await browser.click('Save', 'button');
 	await until(async () => (await stored(path)).setup.kinds.exhaust.spring !== undefined);
 	return path;
 }
@@ -65,7 +65,7 @@ async function goRound(path: string, of: Quantity, read: (label: string) => stri
 	const { browser } = at;
 	const query = order && `&order=${order}`;
 	await browser.go(`${path}/round?of=${of.replaceAll(' ', '-')}${query}`);
-	await browser.fill('Readings of each', '1, once round');
+	await browser.fill('Readings per valve', '1');
 	await browser.begin();
 	const walked: string[] = [];
 	for (;;) {
@@ -75,10 +75,10 @@ async function goRound(path: string, of: Quantity, read: (label: string) => stri
 		await field.sendKeys(read(label), Key.ENTER);
 		const kept = async () =>
 			(await browser.all(`main input[aria-label$="station ${label}"]`)).length === 0;
-		// A figure far from what is expected is asked about, and kept by Enter.
+		// A figure Outside expected range is asked about, and kept by Enter.
 		if (!(await kept())) await field.sendKeys(Key.ENTER);
 		await until(kept);
-		if ((await browser.text('main')).includes('are in.')) return walked;
+		if ((await browser.text('main')).includes('measured.')) return walked;
 	}
 }
 
@@ -113,7 +113,7 @@ async function tryVacuum(path: string, count: number, reached: string) {
 	const { browser } = at;
 	await browser.go(`${path}/checks`);
 	for (let i = 1; i <= count; i++) {
-		await browser.fill('Reached, inHg', reached);
+		await browser.fill('Vacuum, inHg', reached);
 		await browser.press(Key.ENTER);
 		await until(async () => (await stored(path)).checks.length === i);
 	}
@@ -161,7 +161,7 @@ function darkInTitle(name: string): number {
 }
 
 /** Every figure of a station as the sheet shows it, in inches and pounds. */
-const figuresOf = ({ label, figures, built }: StationSheet) => [
+const figuresOf = ({ label, figures }: StationSheet) => [
 	label,
 	...[
 		figures.height,
@@ -169,7 +169,7 @@ const figuresOf = ({ label, figures, built }: StationSheet) => [
 		figures.sealClearance,
 		figures.tipHeight,
 		figures.lash,
-		built
+		figures.built
 	].flatMap((verdict) => (verdict?.figure == null ? [] : [showLength(verdict.figure, UNITS)])),
 	...[figures.seatLoad, figures.openLoad].flatMap(({ figure }) =>
 		figure === null ? [] : [showLoad(figure, UNITS)]
@@ -219,15 +219,15 @@ describe('a solid-lifter pushrod six', () => {
 			await browser.press('g');
 			await until(async () => (await stored(path)).inspections.length === i);
 		}
-		await goRound(path, 'installed height', (label) => heights.get(label)!.toFixed(3));
-		await goRound(path, 'seal gap', () => '0.640');
-		await goRound(path, 'tip height', () => '0.140');
+		await goRound(path, 'installed-height', (label) => heights.get(label)!.toFixed(3));
+		await goRound(path, 'seal-gap', () => '0.640');
+		await goRound(path, 'tip-height', () => '0.140');
 	});
 	it('is planned, and the plan accepted', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/plan`);
-		await browser.click('Work the plan out', 'button');
-		await browser.sees('Proven best.');
+		await browser.click('Calculate plan', 'button');
+		await browser.sees('Optimal.');
 		await browser.click('Accept this plan', 'button');
 		await browser.sees('Accepted');
 		const { stations } = await stored(path);
@@ -248,7 +248,7 @@ describe('a solid-lifter pushrod six', () => {
 		expect(JSON.stringify(tried.body)).toContain('count out');
 		await browser.go(`${path}/assembly`);
 		await browser.click('4E', 'button');
-		await browser.sees('First at job');
+		await browser.sees('Do first (job)');
 	});
 	it('is built, step by step, with the shims of the plan named', async () => {
 		const { browser } = at;
@@ -266,34 +266,34 @@ describe('a solid-lifter pushrod six', () => {
 			(await sheetOf(path)).stations.map(({ label, figures }) => [label, figures.height.figure!])
 		);
 		const caliper = (label: string, off = 0) => (planned.get(label)! / 25.4 + off).toFixed(3);
-		await goRound(path, 'built height', (label) => caliper(label, label === '2E' ? 0.03 : 0.001));
+		await goRound(path, 'built-height', (label) => caliper(label, label === '2E' ? 0.03 : 0.001));
 		await browser.go(`${path}/sign`);
 		await browser.sees('taller than planned');
 		expect(await (await browser.named('Sign as Runa Tarn', 'button')).isEnabled()).toBe(false);
 		await browser.go(`${path}/round?of=built-height`);
-		await browser.fill('Readings of each', '1, once round');
+		await browser.fill('Readings per valve', '1');
 		await browser.begin();
-		await browser.sees('are in.');
+		await browser.sees('measured.');
 		await browser.click('2E', 'button');
 		const field = await browser.find('main input[aria-describedby="understood"]');
 		await field.sendKeys(caliper('2E'), Key.ENTER);
 		await until(async () =>
-			(await sheetOf(path)).stations.every(({ built }) => built?.state === 'clear')
+			(await sheetOf(path)).stations.every(({ figures }) => figures.built?.state === 'clear')
 		);
 	});
 	it('is tried for vacuum, passages and piston to valve', async () => {
 		const { browser } = at;
 		await tryVacuum(path, 12, '18.5');
 		await browser.go(`${path}/checks`);
-		await browser.click('Touches', 'button');
-		await browser.sees('Pushrod touches on its way');
+		await browser.click('Contact', 'button');
+		await browser.sees('Pushrod touches through its travel');
 		await browser.click('Clear', 'button');
 		await until(async () =>
 			(await sheetOf(path)).stations.every(
 				({ remarks }) => !remarks.some(({ state }) => state === 'stop')
 			)
 		);
-		const rooms = await browser.fields('Room, in');
+		const rooms = await browser.fields('Clearance, in');
 		for (const [i, room] of ['0.120', '0.095', '0.110'].entries()) await rooms[i]!.sendKeys(room);
 		await rooms[2]!.sendKeys(Key.ENTER);
 		await browser.sees('0.095 at 0°');
@@ -302,10 +302,10 @@ describe('a solid-lifter pushrod six', () => {
 	it('has its lash set through the firing order, told where to turn to and how far', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/lash`);
-		await browser.sees('cylinder 5 at firing top dead centre');
+		await browser.sees('cylinder 5 at firing TDC');
 		expect(await browser.faults()).toEqual([]);
 		await browser.go(`${path}/round?of=lash&order=firing-order`);
-		await browser.fill('Readings of each', '1, once round');
+		await browser.fill('Readings per valve', '1');
 		await browser.begin();
 		await browser.press('20');
 		await browser.sees('turn the adjuster 21° in');
@@ -319,20 +319,20 @@ describe('a solid-lifter pushrod six', () => {
 		await browser.go(`${path}/sign`);
 		await browser.fill('Note', 'Checking spring still on 6E');
 		await browser.run(
-			`[...document.querySelectorAll('label')].find((one) => one.textContent.includes('holds the job back')).click()`
+			`[...document.querySelectorAll('label')].find((one) => one.textContent.includes('blocks sign-off')).click()`
 		);
-		await browser.click('Write it down', 'button');
-		await browser.click('Settled', 'button');
+		await browser.click('Add', 'button');
+		await browser.click('Resolve', 'button');
 		for (;;) {
 			const open = await browser.all('main li form input');
 			if (open.length === 0) break;
 			await open[0]!.sendKeys('agreed with the customer', Key.ENTER);
 			await until(async () => (await browser.all('main li form input')).length < open.length);
 		}
-		await browser.sees('Nothing keeps it from being signed');
+		await browser.sees('Nothing blocks sign-off');
 		await browser.fill('Note', 'Retainer 3I had been ground before it came');
-		await browser.click('Write it down', 'button');
-		await browser.sees('RT · stays in the shop');
+		await browser.click('Add', 'button');
+		await browser.sees('RT · internal');
 		await browser.click('Sign as Runa Tarn', 'button');
 		await browser.sees('Sheet 1 is as the job stands.');
 		expect(await browser.text('nav')).toContain('sheet 1 signed');
@@ -379,7 +379,7 @@ describe('a solid-lifter pushrod six', () => {
 		const { browser } = at;
 		await browser.go(`${path}/sign`);
 		await browser.fill('Note', 'Run for an hour, looked at again');
-		await browser.click('Write it down', 'button');
+		await browser.click('Add', 'button');
 		await browser.sees('Something was added since sheet 1');
 		expect(await browser.text('nav')).toContain('changed since sheet 1');
 		await browser.click('Sign as Runa Tarn', 'button');
@@ -419,17 +419,17 @@ describe('a shim-follower twin cam', () => {
 				Lifter: 'Kestler bucket 30'
 			}
 		});
-		await goRound(path, 'installed height', () => '34.52 mm');
-		await goRound(path, 'seal gap', () => '12.10 mm');
-		await until(async () => (await sheetOf(path)).measured['seal gap'] === 16);
-		expect((await sheetOf(path)).measured['installed height']).toBe(16);
+		await goRound(path, 'installed-height', () => '34.52 mm');
+		await goRound(path, 'seal-gap', () => '12.10 mm');
+		await until(async () => (await sheetOf(path)).measured['seal-gap'] === 16);
+		expect((await sheetOf(path)).measured['installed-height']).toBe(16);
 	});
 	it('is built, by step across all valves, and measured as built', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/assembly`);
 		await browser.click('By step', 'label');
 		await assemble(path, 32);
-		await goRound(path, 'built height', () => '34.54 mm');
+		await goRound(path, 'built-height', () => '34.54 mm');
 		await tryVacuum(path, 16, '19');
 	});
 	it('has its shims swapped before a new one is taken', async () => {
@@ -443,11 +443,11 @@ describe('a shim-follower twin cam', () => {
 		]);
 		const shim = new Map([[labels[1]!, '2.60 mm']]);
 		await goRound(path, 'lash', (label) => lash.get(label) ?? '0.20 mm', 'two-positions');
-		await goRound(path, 'follower shim', (label) => shim.get(label) ?? '2.50 mm');
+		await goRound(path, 'follower-shim', (label) => shim.get(label) ?? '2.50 mm');
 		await browser.go(`${path}/lash`);
 		await browser.fill('Counted for this job, in', '2.60 mm x 4, 2.65 mm x 1');
 		await browser.press(Key.ENTER);
-		await browser.sees('2 swapped, 1 off the shelf');
+		await browser.sees('2 swapped, 1 from stock');
 		const plan = await browser.text('table[aria-label="Swap plan"]');
 		expect(plan).toContain(`out of ${labels[1]}`);
 		expect(plan).toContain(`out of ${labels[0]}`);
@@ -484,9 +484,9 @@ describe('a shim-follower twin cam', () => {
 async function goRoundAgain(path: string, changed: ReadonlyMap<string, string>) {
 	const { browser } = at;
 	await browser.go(`${path}/round?of=lash`);
-	await browser.fill('Readings of each', '1, once round');
+	await browser.fill('Readings per valve', '1');
 	await browser.begin();
-	await browser.sees('are in.');
+	await browser.sees('measured.');
 	for (const label of changed.keys()) {
 		await browser.click(label, 'button');
 		const field = await browser.find(`main input[aria-label$="station ${label}"]`);

@@ -16,7 +16,7 @@ it('shows every figure of the worked example to the last digit', async () => {
 	expect(row).toMatch(/^1I 1\.784 watch 146 363 0\.084 0\.060 0\.019 watch Take the shims out$/);
 	const station = await browser.text('aside[aria-label="Chosen station"]');
 	for (const shown of [
-		'aim 1.800',
+		'target 1.800',
 		'Bare height 1.859',
 		'Locator 0.060',
 		'Shims 0.015',

@@ -42,10 +42,10 @@ try {
 	await browser.go('/');
 	await (await browser.find('input[type=file]')).sendKeys(file);
 	await browser.sees('Keystroke bench');
-	await browser.sees('Least to bind');
+	await browser.sees('Min bind margin');
 	await browser.go(`/jobs/${job.id}/round?of=installed-height`);
 	await browser.press(Key.ENTER);
-	await browser.click('Go round once more');
+	await browser.click('Remeasure');
 	await browser.find('main input[inputmode="decimal"]');
 	const [times, shown] = await browser.driver.executeAsyncScript<[number[], number]>(`
 		const done = arguments[0];

@@ -28,7 +28,7 @@ async function capture(): Promise<void> {
 	await browser.click('Straight six, D-37', 'a');
 	await browser.click('Test springs', 'a');
 	await browser.find('[data-link="connected"]');
-	await browser.fill('In the press besides the spring', '5.36 mm');
+	await browser.fill('Fixture thickness', '5.36 mm');
 	for (let i = 1; i <= 9; i++) {
 		await browser.find('[data-phase="waiting"]');
 		await control('spring', `D-37 no. ${i}`);
@@ -37,10 +37,10 @@ async function capture(): Promise<void> {
 		if (i === 5) await keep('capture');
 		await browser.run('document.activeElement.blur()');
 		await browser.press(Key.ENTER);
-		await browser.sees(`Kept T${i}`);
+		await browser.sees(`Saved T${i}`);
 	}
 	await browser.press(Key.ESCAPE);
-	await browser.sees('Which spring is it?');
+	await browser.sees('Identify the spring');
 	await keep('set');
 }
 
@@ -61,8 +61,8 @@ async function build(job: string): Promise<void> {
 async function sign(job: string): Promise<void> {
 	await browser.go(`${job}/sign`);
 	await browser.fill('Note', 'Seals from the shelf of last year');
-	await browser.click('Write it down', 'button');
-	await browser.sees('RT · stays in the shop');
+	await browser.click('Add', 'button');
+	await browser.sees('RT · internal');
 	await browser.click('Sign as', 'button');
 	await browser.sees('Sheet 1 is as the job stands.');
 	await keep('sign');
@@ -98,13 +98,13 @@ try {
 	await keep('lift');
 	await browser.go(`${placed}/what-if`);
 	await browser.fill('Intake valve lift', '0.480 in');
-	await browser.click('Plan both sides', 'button');
+	await browser.click('Plan both', 'button');
 	await browser.sees('what if, planned');
 	await keep('what-if');
 	await browser.go(`${placed}/bare`);
 	await keep('bare');
 	await browser.go(`${placed}/plan`);
-	await browser.click('Work the plan out', 'button');
+	await browser.click('Calculate plan', 'button');
 	await browser.sees('shims only');
 	await keep('plan');
 	const v8 = await browser.openJob('2421');

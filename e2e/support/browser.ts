@@ -122,16 +122,17 @@ export class Browser {
 		return this.driver.findElements(By.css(css));
 	}
 
-	/** The element of this role-like tag whose visible text or label has the text in it. */
-	named(text: string, tags = 'button, a, label, summary'): Promise<WebElement> {
+	/** The element of this role-like tag that reads so, or else that has the text in what it reads. */
+	async named(text: string, tags = 'button, a, label, summary'): Promise<WebElement> {
 		const among = tags.split(', ').map((tag) => `self::${tag}`);
 		const quoted = JSON.stringify(text);
-		return this.#located(
-			By.xpath(
-				`//*[${among.join(' or ')}][contains(normalize-space(.), ${quoted}) or @aria-label=${quoted}]`
-			),
-			`nothing reads “${text}”`
+		const whole = `normalize-space(.)=${quoted} or @aria-label=${quoted}`;
+		const any = By.xpath(
+			`//*[${among.join(' or ')}][contains(normalize-space(.), ${quoted}) or ${whole}]`
 		);
+		const first = await this.#located(any, `nothing reads “${text}”`);
+		const exact = await this.driver.findElements(By.xpath(`//*[${among.join(' or ')}][${whole}]`));
+		return exact[0] ?? first;
 	}
 
 	async click(text: string, tags?: string): Promise<void> {
@@ -144,7 +145,7 @@ export class Browser {
 	async begin(locator: 'yes' | 'no' = 'yes'): Promise<void> {
 		const answers = await this.driver.findElements(By.css(`input[type=radio][value=${locator}]`));
 		if (answers[0]) await answers[0].click();
-		await this.click('Begin the round', 'button');
+		await this.click('Start', 'button');
 	}
 
 	/** Fills the field with this label or name anew. */
@@ -234,14 +235,14 @@ export class Browser {
 	async workAs(name: string): Promise<void> {
 		await this.go('/bench');
 		await this.click(name, 'button');
-		await this.sees('Jobs on the bench');
+		await this.sees('Find by number');
 		await this.ready();
 	}
 
 	/** Begins a round with what is in place as it is offered, and waits for its field. */
 	async beginRound(job: string, of = 'installed-height'): Promise<void> {
 		await this.go(`${job}/round?of=${of}`);
-		await this.fill('Readings of each', '1, once round');
+		await this.fill('Readings per valve', '1');
 		await this.begin();
 		await this.find('aside[aria-label="This round"]');
 		await this.find('main input[aria-describedby="understood"]:focus');

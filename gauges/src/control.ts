@@ -28,7 +28,7 @@ export function serveControl(devices: Devices, port: number): Promise<Server> {
 		'tester/release': () => tester.release(),
 		'tester/speed': (value) => (tester.speed = Math.min(60, Math.max(0.5, Number(value) || 6))),
 		'tester/cable': cable(tester.line),
-		'tester/rubbish': () => {
+		'tester/malformed': () => {
 			for (const line of ['H -- mm', '\u0000\u0001\u0002', 'ERR 12', 'x'.repeat(5000)])
 				tester.line.send(line);
 		},
@@ -81,7 +81,7 @@ pre{background:#ebeeec;padding:.6rem}</style><h1>Stand-in gauges</h1><p>Simulate
 <section><h2>Bench tester</h2><p>Retainer and plate in its press: 5.36 mm.</p><label>Spring <select id="spring">${options}</select></label>
 <button data-do="tester/pull">Pull the lever</button><button data-do="tester/release">Let it up</button>
 <button data-do="tester/cable" data-value="break">Break the cable</button><button data-do="tester/cable" data-value="mend">Mend it</button>
-<button data-do="tester/rubbish">Send rubbish</button><button data-do="tester/flood" data-value="500,30">Flood for 30 s</button></section>
+<button data-do="tester/malformed">Send malformed data</button><button data-do="tester/flood" data-value="500,30">Flood for 30 s</button></section>
 <section><h2>Height gauge</h2><label>Stands at, in <input id="height" value="1.820" size="7"></label>
 <button data-do="height/press">Press its button</button><button data-do="height/cable" data-value="break">Break the cable</button>
 <button data-do="height/cable" data-value="mend">Mend it</button></section>

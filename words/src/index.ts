@@ -45,6 +45,9 @@ export const tell = (message: Message): string => write(message, ANY_UNITS);
 export const label = <D extends keyof Labels>(of: D, value: keyof Labels[D]): string =>
 	language.labels[of][value] as string;
 
+/** The sorts of values that have names. */
+export const labelDomains = Object.keys(language.labels) as (keyof Labels)[];
+
 /** What the values of one sort are called, for lists to choose from. */
 export const labelsOf = (of: keyof Labels): Readonly<Record<string, string>> => language.labels[of];
 

@@ -354,7 +354,7 @@ describe('a round', () => {
 					...intake,
 					target: {
 						height: null,
-						because: message('need.spring'),
+						because: message('needs', { of: [message('need.spring')] }),
 						fromCardLine: false,
 						standsOn: []
 					}

@@ -166,7 +166,7 @@ describe('the methods side by side', () => {
 		delete job.setup.kinds.intake.spring;
 		const methods = heightsByMethod(evaluate(job).kinds.intake, job.setup.kinds.intake);
 		expect(Object.values(methods).every(({ height }) => height === null)).toBe(true);
-		expect(methods['card-height'].because).toEqual(message('need.spring'));
+		expect(methods['card-height'].because).toEqual(message('needs', { of: [message('need.spring')] }));
 	});
 });
 
@@ -191,7 +191,7 @@ describe('the parts stage', () => {
 		delete job.setup.kinds.exhaust.spring;
 		expect(parts()).toMatchObject({
 			blocks: true,
-			note: message('of-kind', { kind: 'exhaust', says: message('need.spring') })
+			note: message('of-kind', { kind: 'exhaust', says: message('stage.no-spring') })
 		});
 	});
 	it('is not done while something is not known', () => {

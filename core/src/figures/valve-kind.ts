@@ -109,7 +109,7 @@ export function heightsByMethod(kind: KindSheet, parts: KindSetup): Record<Targe
 					? targetHeight(aim, known)
 					: {
 							height: null,
-							because: message('need.spring'),
+							because: message('needs', { of: [message('need.spring')] }),
 							fromCardLine: false,
 							standsOn: []
 						}

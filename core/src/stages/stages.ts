@@ -38,6 +38,7 @@ declare module '../message/message.ts' {
 		'stage.fit-not-known': { readonly count: number };
 		'stage.fit-accepted': { readonly count: number };
 		'stage.all-fit': null;
+		'stage.no-spring': null;
 	}
 }
 
@@ -260,7 +261,7 @@ function partsStage(job: Job, sheet: Sheet): Stage {
 	const unknown = sheet.fit.filter(({ outcome }) => outcome === 'missing').length;
 	const accepted = failing.length - open.length;
 	const partsNote = () => {
-		if (without) return message('of-kind', { kind: without, says: message('need.spring') });
+		if (without) return message('of-kind', { kind: without, says: message('stage.no-spring') });
 		if (stops > 0) return message('stage.fit-at-stop', { count: stops });
 		if (open.length > 0) return message('stage.fit-to-accept', { count: open.length });
 		if (unknown > 0) return message('stage.fit-not-known', { count: unknown });

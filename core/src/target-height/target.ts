@@ -73,12 +73,13 @@ export function targetHeight(aim: Aim, known: Known): Target {
 		fromCardLine: false,
 		standsOn: []
 	});
+	const lacking = (need: Message) => none(message('needs', { of: [need] }));
 	const { bind, lift, curve, cardHeight } = known;
 
 	switch (aim.method) {
 		case 'card-height':
 			return cardHeight === null
-				? none(message('need.spring'))
+				? lacking(message('need.spring'))
 				: {
 						height: cardHeight,
 						because: message('target.card-height'),
@@ -86,8 +87,8 @@ export function targetHeight(aim: Aim, known: Known): Target {
 						standsOn: ['card-height']
 					};
 		case 'bind-cushion':
-			if (bind === null) return none(message('need.bind'));
-			if (lift === null) return none(message('need.lift'));
+			if (bind === null) return lacking(message('need.bind'));
+			if (lift === null) return lacking(message('need.lift'));
 			return {
 				height: mm(bind + lift.gross + aim.cushion),
 				because: message('target.bind-cushion', {
@@ -101,14 +102,14 @@ export function targetHeight(aim: Aim, known: Known): Target {
 		case 'seat-load':
 			return forLoad(aim.load, mm(0), curve, message('target.seat-load', { load: aim.load }));
 		case 'open-load':
-			if (lift === null) return none(message('need.lift'));
+			if (lift === null) return lacking(message('need.lift'));
 			return forLoad(aim.load, lift.net, curve, message('target.open-load', { load: aim.load }));
 		case 'as-it-stands':
 			return none(message('target.as-it-stands'));
 	}
 
 	function forLoad(load: Newtons, above: Millimetres, on: Curve | null, what: Message): Target {
-		if (on === null) return none(message('need.spring'));
+		if (on === null) return lacking(message('need.spring'));
 		const height = heightForLoad(on, load);
 		if (height === null) return none(message('target.outside-curve', { load: what }));
 		const fromCardLine = on.from === 'card' || isBeyondTested(on, height);

@@ -12,7 +12,7 @@ export const labels: Labels = {
 	source: {
 		measured: 'measured',
 		tested: 'tested',
-		card: 'spring card',
+		card: 'maker’s card',
 		'data-sheet': 'data sheet',
 		customer: 'customer',
 		recalled: 'from memory'

@@ -542,6 +542,7 @@ export const sentences: Sentences = {
 	'stage.fit-not-known': ({ count }) => `fit: ${count} not known`,
 	'stage.fit-accepted': ({ count }) => `fit: ${count} accepted`,
 	'stage.all-fit': 'all fit',
+	'stage.no-spring': 'no spring',
 
 	// Entries
 	'entry.empty': 'Type the figure off the gauge.',

@@ -44,6 +44,6 @@
 			bind:value={seconds}
 			figure
 		/>
-		<button class="button button-main mt-6">Keep, on to the next</button>
+		<button class="button button-main mt-6">Save, next valve</button>
 	</div>
 </form>

@@ -3,6 +3,9 @@ import { onDestroy } from 'svelte';
 import { KINDS, type PlanAnswer, type PlanQuestion } from '@zinc-ledger/core';
 import type { Planner as InWorker } from './plan.worker';
 
+/** Shims alone, and shims to the card's height. */
+export type SimplerPlan = 'to-card-height' | 'shims-only';
+
 /** Longest time that a plan is worked on before the best so far is shown. */
 const SECONDS = 20;
 
@@ -11,8 +14,8 @@ export class Planner {
 	working = $state(false);
 	/** The answer, or the best so far while it is being worked on. */
 	answer = $state.raw<PlanAnswer | null>(null);
-	/** Simpler plans to compare with, by name: shims alone, and shims to the card's height. */
-	simpler = $state.raw<readonly (readonly [name: string, answer: PlanAnswer])[]>([]);
+	/** Simpler plans to compare with. */
+	simpler = $state.raw<readonly (readonly [SimplerPlan, PlanAnswer])[]>([]);
 	/** How long the last plan took, in milliseconds. */
 	took = $state<number | null>(null);
 	#worker: Worker | null = null;
@@ -47,11 +50,11 @@ export class Planner {
 		this.took = performance.now() - start;
 		this.working = false;
 		const plain = { ...question, placeSprings: false, lockStock: [] };
-		const simpler = {
-			'shims to card height': { ...plain, job: toCardHeight(question.job) },
-			'shims only': plain
-		};
-		for (const [name, asked] of Object.entries(simpler)) {
+		const simpler: readonly (readonly [SimplerPlan, PlanQuestion])[] = [
+			['to-card-height', { ...plain, job: toCardHeight(question.job) }],
+			['shims-only', plain]
+		];
+		for (const [name, asked] of simpler) {
 			const other = await this.plainly(asked);
 			if (!isMine()) return;
 			this.simpler = [...this.simpler, [name, other]];

@@ -109,7 +109,7 @@
 				{/each}
 				<td class="pl-3 text-[13px] leading-tight text-soft">
 					{#if waiting.has(station.label)}
-						<span class="font-semibold text-watch">waiting to be sent</span>
+						<span class="font-semibold text-watch">unsent</span>
 					{/if}
 					{#if remark}
 						<span class="line-clamp-2">

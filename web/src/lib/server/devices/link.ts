@@ -1,6 +1,6 @@
 /**
  * The line to one gauge: connects, reads lines, connects again when it drops
- * out. A device that floods or sends malformed is shown as such; what it sends is
+ * out. A device that floods or sends malformed lines is shown as such; what it sends is
  * bounded before it is kept anywhere.
  */
 import { connect, type Socket } from 'node:net';

@@ -32,12 +32,12 @@
 		{ keys: ['p'], does: 'print the sheet' }
 	]);
 
-	type Rows = 'all' | 'not clear' | 'intake' | 'exhaust' | 'shims';
+	type Rows = 'all' | 'not-clear' | 'intake' | 'exhaust' | 'shims';
 	const ROWS: readonly { rows: Rows; name: string }[] = [
 		{ rows: 'all', name: 'All' },
 		{ rows: 'intake', name: 'Intakes' },
 		{ rows: 'exhaust', name: 'Exhausts' },
-		{ rows: 'not clear', name: 'Not clear' },
+		{ rows: 'not-clear', name: 'Not clear' },
 		{ rows: 'shims', name: 'To shim' }
 	];
 	let rows = $derived<Rows>(page.url.searchParams.get('show') === 'shims' ? 'shims' : 'all');
@@ -50,7 +50,7 @@
 		const inOrder = order.flatMap((station) => book.station(station.label) ?? []);
 		const kept = inOrder.filter((station) => {
 			if (rows === 'all') return true;
-			if (rows === 'not clear') return !['clear', 'not-measured'].includes(station.state);
+			if (rows === 'not-clear') return !['clear', 'not-measured'].includes(station.state);
 			if (rows === 'shims') return station.shim?.answer.sort === 'fit';
 			return station.kind === rows;
 		});
@@ -107,7 +107,7 @@
 			ArrowUp: () => step(shown, -1),
 			ArrowRight: () => step(along(), 1),
 			ArrowLeft: () => step(along(), -1),
-			c: () => (rows = rows === 'not clear' ? 'all' : 'not clear'),
+			c: () => (rows = rows === 'not-clear' ? 'all' : 'not-clear'),
 			h: () => goto(`${root}/round?of=installed-height`),
 			g: () => goto(`${root}/round?of=seal-gap`),
 			t: () => goto(`${root}/round?of=tip-height`),

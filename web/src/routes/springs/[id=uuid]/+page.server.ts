@@ -70,7 +70,7 @@ export const actions = {
 		return { taken: `${name}: ${sweep.points.length} points for ${tag}` };
 	},
 
-	/** Puts the set's middle curve on the job, with whether it is the spring that the job says. */
+	/** Puts the set's median curve on the job, with whether it is the spring that the job says. */
 	use: async ({ params, locals }) => {
 		const { person } = locals;
 		if (!person)
@@ -85,15 +85,15 @@ export const actions = {
 			const bind = done && bindOf(done.bind, measured.bind?.height);
 			return done?.curve && bind ? [{ tag, curve: done.curve, bind }] : [];
 		});
-		const middle = medianSpring(tested, mm(lengthOf(set.seat)));
-		if (!middle) return fail(409, { problems: [{ path: 'set', text: message('set.not-tested') }] });
+		const median = medianSpring(tested, mm(lengthOf(set.seat)));
+		if (!median) return fail(409, { problems: [{ path: 'set', text: message('set.not-tested') }] });
 		const cards = (await ask((db) => listParts(db, { sort: 'spring' }))).map(
 			(part) => (part as LibraryPart<'spring'>).part
 		);
 		const saved = await ask(async (db) => {
 			const loaded = await loadJob(db, set.jobId!);
 			if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
-			const setup = applyToSetup(loaded.job.setup, set, tested, middle, cards);
+			const setup = applyToSetup(loaded.job.setup, set, tested, median, cards);
 			return saveSetup(db, set.jobId!, loaded.revision, setup, person);
 		});
 		if (saved === null)
@@ -101,7 +101,7 @@ export const actions = {
 				problems: [{ path: 'job', text: message('server.changed-meanwhile') }]
 			});
 		return {
-			used: `The curve of ${middle.tag}, the middle of the set, is on job ${set.jobNumber}.`
+			used: `The curve of ${median.tag}, the median of the set, is on job ${set.jobNumber}.`
 		};
 	}
 };

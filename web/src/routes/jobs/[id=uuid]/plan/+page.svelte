@@ -72,18 +72,24 @@
 	const after = $derived(then?.stations.find((station) => station.label === label));
 	const inForce = $derived(planInForce(book.job));
 
+	const PLANS = {
+		'as-it-stands': 'as it stands',
+		'to-card-height': 'shims to card height',
+		'shims-only': 'shims only',
+		'this-plan': 'this plan'
+	} as const;
 	interface Spread {
-		name: string;
+		name: keyof typeof PLANS;
 		of: ReturnType<typeof loadSpread>;
 	}
 	const spreads = $derived<Spread[]>([
-		{ name: 'as it stands', of: loadSpread(book.job) },
+		{ name: 'as-it-stands', of: loadSpread(book.job) },
 		...planner.simpler.flatMap(([name, other]) =>
 			other.sort === 'plan'
 				? [{ name, of: loadSpread(withPlan(book.shelved, other.stations)) }]
 				: []
 		),
-		...(job ? [{ name: 'this plan', of: loadSpread(job) }] : [])
+		...(job ? [{ name: 'this-plan', of: loadSpread(job) }] : [])
 	]);
 	const { length, load } = bench;
 
@@ -269,7 +275,7 @@
 				<tbody>
 					{#each spreads as { name, of } (name)}
 						<tr class="[&>td]:pr-5">
-							<td>{name}</td>
+							<td>{PLANS[name]}</td>
 							<td class="figure">{load(of.spread.intake)}</td>
 							<td class="figure">{load(of.spread.exhaust)}</td>
 							<td class="figure">{of.shims}</td>
