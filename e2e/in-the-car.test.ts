@@ -26,7 +26,7 @@ describe('a head in the car', () => {
 	it('is set up as such', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/setup`);
-		await browser.fill('Work location', 'car');
+		await browser.fill('Work location', 'in the vehicle');
 		await browser.click('Save setup', 'button');
 		await until(async () => (await stored()).setup.workLocation === 'vehicle');
 	});

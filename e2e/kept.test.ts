@@ -77,7 +77,7 @@ describe('a disk without room', () => {
 		await query(app, 'create trigger no_room before insert on reading execute function no_room()');
 		await browser.beginRound(path);
 		await browser.press('1821', Key.ENTER);
-		await browser.sees('There is no room left on the server’s disk. Go on measuring');
+		await browser.sees('There is no room left on the server’s disk.');
 		await browser.sees('1 unsent');
 		expect((await fetch(`${app.url}/healthz`)).status).toBe(503);
 		const before = await query(app, 'select 1 from reading');

@@ -52,7 +52,7 @@ describe('the plan of a job', () => {
 		await browser.run(`document.querySelector('[aria-label="3E locked"]').click()`);
 		await browser.click('Calculate plan', 'button');
 		await browser.sees('Optimal.');
-		expect(await browser.text('[data-plan="3E"]')).toContain('as it is');
+		expect(await browser.text('[data-plan="3E"]')).toContain('locked');
 	});
 	it('is accepted with who and when, and the builds follow', async () => {
 		const { browser } = at;

@@ -196,11 +196,11 @@ describe('gauges', () => {
 		await at.browser.sees('one reads wrong');
 		await at.browser.fill('Length or load', 'load');
 		await at.browser.fill('Standard: height standard, weight or spring', 'Dead weight');
-		await at.browser.fill('It is', '100');
+		await at.browser.fill('Reference', '100');
 		await at.browser.fill('Reading', 'much');
 		await at.browser.press(Key.ENTER);
-		await at.browser.sees('read: a figure with its unit');
-		expect(await (await at.browser.field('It is')).getAttribute('value')).toBe('100');
+		await at.browser.sees('read: Must be a length in in or mm');
+		expect(await (await at.browser.field('Reference')).getAttribute('value')).toBe('100');
 		await at.browser.fill('Reading', '112');
 		await at.browser.press(Key.ENTER);
 		await at.browser.sees('112 lbf');
@@ -321,6 +321,7 @@ describe('the screens', () => {
 				await at.browser.go(path);
 				await at.browser.run('document.documentElement.dataset.scheme = arguments[0]', scheme);
 				expect(await at.browser.faults(), path).toEqual([]);
+				expect(await at.browser.rawValues(), path).toEqual([]);
 			}
 		},
 		240_000

@@ -451,7 +451,7 @@ describe('a shim-follower twin cam', () => {
 		const plan = await browser.text('table[aria-label="Swap plan"]');
 		expect(plan).toContain(`out of ${labels[1]}`);
 		expect(plan).toContain(`out of ${labels[0]}`);
-		expect(plan).toContain('shelf');
+		expect(plan).toContain('stock');
 		expect(await browser.faults()).toEqual([]);
 		// The cams are out, the shims changed, and lash is read again, hot last.
 		await goRoundAgain(path, lash);

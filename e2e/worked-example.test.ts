@@ -23,7 +23,7 @@ it('shows every figure of the worked example to the last digit', async () => {
 		'Locks standard',
 		'Binds first inner',
 		'Energy at full lift 19.4 J',
-		'height 1.799 seat 140 open 357 to bind 0.099'
+		'height 1.799 seat 140 open 357 bind margin 0.099'
 	]) {
 		expect(station).toContain(shown);
 	}

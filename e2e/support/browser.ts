@@ -7,10 +7,19 @@ import { readFileSync } from 'node:fs';
 import { Builder, By, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 import type { AxeResults } from 'axe-core';
+import { labelDomains, labelsOf } from '@zinc-ledger/words';
 import { until } from './app.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
+/** Values that are kept as codes, and called something else where people read. */
+const CODED = new Set(
+	labelDomains.flatMap((of) =>
+		Object.entries(labelsOf(of))
+			.filter(([value, text]) => value.includes('-') && !text.includes(value))
+			.map(([value]) => value)
+	)
+);
 /**
  * What a page is given to work through: minutes, where much else runs, and less than
  * a test is given, so that one which never ends is told as such and tidied up after.
@@ -172,7 +181,11 @@ export class Browser {
 
 	/** Waits until the page shows the text. */
 	async sees(text: string): Promise<void> {
-		await until(async () => (await this.text()).includes(text), `“${text}” is not on the page`);
+		let page = '';
+		await until(
+			async () => (page = await this.text()).includes(text),
+			() => `“${text}” is not on the page, which reads: ${page}`
+		);
 	}
 
 	/** The visible text of an element, the page's by default, white space folded. */
@@ -200,6 +213,18 @@ export class Browser {
 		);
 		if (error !== undefined) throw new Error(`in the page: ${error}`);
 		return result;
+	}
+
+	/** Values that the page shows by their code, and what is no text at all. */
+	async rawValues(): Promise<string[]> {
+		const text = await this.run<string>(`
+			const said = [...document.querySelectorAll('[aria-label], [placeholder], [title], option')].map(
+				(e) => [e.ariaLabel, e.placeholder, e.title, e.textContent].join(' '));
+			return [document.title, document.body.innerText, ...said].join(' ')`);
+		return [
+			...(text.match(/[a-z]+(-[a-z]+)+/g) ?? []).filter((word) => CODED.has(word)),
+			...(text.match(/\[object|undefined|NaN|§/g) ?? [])
+		];
 	}
 
 	/** Asks the application's API from within the page. */

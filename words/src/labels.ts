@@ -6,6 +6,7 @@ import type {
 	Cam,
 	Coil,
 	EngineState,
+	Evidence,
 	FigureName,
 	GaugeSort,
 	Groove,
@@ -14,6 +15,7 @@ import type {
 	LifterType,
 	LiftLimit,
 	LimitCode,
+	Match,
 	Metal,
 	PartSort,
 	Passage,
@@ -97,8 +99,8 @@ export interface Labels {
 	readonly seatMark: Of<ValveSeen['seatMark']>;
 	readonly pistonMethod: Of<'clay' | 'indicator'>;
 	readonly noBind: Of<Extract<BindFound, { sort: 'none' }>['why']>;
-	readonly match: Of<'fits' | 'near' | 'mismatch'>;
-	readonly evidence: Of<'load-at-card-height' | 'rate' | 'coil-bind' | 'free-height'>;
+	readonly match: Of<Match['fits']>;
+	readonly evidence: Of<Evidence['what']>;
 	readonly timing: Of<'card' | 'duration' | 'long-cam'>;
 	readonly severity: Of<'stop' | 'watch' | 'note'>;
 }

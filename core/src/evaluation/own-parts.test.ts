@@ -166,7 +166,9 @@ describe('the methods side by side', () => {
 		delete job.setup.kinds.intake.spring;
 		const methods = heightsByMethod(evaluate(job).kinds.intake, job.setup.kinds.intake);
 		expect(Object.values(methods).every(({ height }) => height === null)).toBe(true);
-		expect(methods['card-height'].because).toEqual(message('needs', { of: [message('need.spring')] }));
+		expect(methods['card-height'].because).toEqual(
+			message('needs', { of: [message('need.spring')] })
+		);
 	});
 });
 

@@ -205,7 +205,9 @@ describe('what to aim for', () => {
 	it('adds bind, lift and cushion', () => {
 		const aim = { method: 'bind-cushion', cushion: inches(0.06) } as const;
 		expect(aimed(aim).height).toBeCloseTo(inches(1.78), 9);
-		expect(aimed(aim, { lift: null }).because).toEqual(message('needs', { of: [message('need.lift')] }));
+		expect(aimed(aim, { lift: null }).because).toEqual(
+			message('needs', { of: [message('need.lift')] })
+		);
 		expect(aimed(aim, { bind: null }).height).toBeNull();
 	});
 	it('looks the seat load up on the curve and says when that is only a card’s line', () => {

@@ -291,7 +291,9 @@ export const labels: Labels = {
 		'load-at-card-height': 'load at card height',
 		rate: 'rate',
 		'coil-bind': 'coil bind',
-		'free-height': 'free height'
+		'free-height': 'free height',
+		outside: 'OD',
+		wire: 'wire'
 	},
 	timing: { card: 'cam card', duration: 'duration', 'long-cam': 'long-duration cam' },
 	severity: { stop: 'stop', watch: 'watch', note: 'note' }

@@ -2,7 +2,7 @@
 	/** The sheet as it goes to the customer: one page for up to sixteen stations. */
 	import { KINDS, lengthOf, walk, type Job, type Kind, type Sheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import { columnsFor, showFigure, verdictIn } from '$lib/sheet/columns';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Scale from '$lib/ui/Scale.svelte';
@@ -57,7 +57,7 @@
 				'Aim',
 				target.height === null
 					? write(target.because, units)
-					: `${length(target.height)} by ${setup.aim.method}`
+					: `${length(target.height)} by ${label('targetMethod', setup.aim.method)}`
 			]
 		];
 	}

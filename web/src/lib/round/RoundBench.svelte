@@ -20,7 +20,7 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
-	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';

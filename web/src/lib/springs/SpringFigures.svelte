@@ -142,13 +142,13 @@
 	<div class="border-b border-hair py-1.5">
 		<p class="flex gap-2">
 			<b>{match.card.name}</b>
-			<span class="ml-auto">{match.fits}</span>
+			<span class="ml-auto">{label('match', match.fits)}</span>
 		</p>
 		<p class="text-soft">
 			{match.evidence
 				.map(
 					({ what, off }) =>
-						`${what} ${Math.abs(off) < 0.5 ? 'match' : `${Math.abs(off).toFixed(1)} × tolerance`}`
+						`${label('evidence', what)} ${Math.abs(off) < 0.5 ? 'match' : `${Math.abs(off).toFixed(1)} × tolerance`}`
 				)
 				.join(', ')}
 		</p>

@@ -9,7 +9,7 @@
 	import StationDetail from '$lib/job/StationDetail.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
-	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import { verdictIn } from '$lib/sheet/columns';
 	import SheetTable from '$lib/sheet/SheetTable.svelte';
 	import Key from '$lib/ui/Key.svelte';

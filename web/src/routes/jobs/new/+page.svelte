@@ -15,7 +15,7 @@
 	} from '@zinc-ledger/core';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
-	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import { layoutOf } from '$lib/setup/take-in';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';

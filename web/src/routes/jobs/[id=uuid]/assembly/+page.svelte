@@ -18,7 +18,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
-	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import Section from '$lib/section/Section.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';

@@ -9,7 +9,7 @@
 	import VacuumForm from '$lib/check/VacuumForm.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
-	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';

@@ -13,7 +13,7 @@
 	import Photos from '$lib/inspect/Photos.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
-	import HeadPlan from '$lib/plan/HeadPlan.svelte';
+	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
 	import { labelsOf, tell } from '@zinc-ledger/words';

@@ -83,13 +83,13 @@
 		of: ReturnType<typeof loadSpread>;
 	}
 	const spreads = $derived<Spread[]>([
-		{ name: 'as-it-stands', of: loadSpread(book.job) },
+		{ name: 'as-it-stands' as const, of: loadSpread(book.job) },
 		...planner.simpler.flatMap(([name, other]) =>
 			other.sort === 'plan'
 				? [{ name, of: loadSpread(withPlan(book.shelved, other.stations)) }]
 				: []
 		),
-		...(job ? [{ name: 'this-plan', of: loadSpread(job) }] : [])
+		...(job ? [{ name: 'this-plan' as const, of: loadSpread(job) }] : [])
 	]);
 	const { length, load } = bench;
 

@@ -295,9 +295,7 @@
 		</section>
 		{#if sweepOutbox.waiting.length > 0}
 			<p role="status" class="border-l-4 border-watch pl-3">
-				{sweepOutbox.waiting.length} waiting to be sent{sweepOutbox.refused
-					? `: ${sweepOutbox.refused}`
-					: ''}
+				{sweepOutbox.waiting.length} unsent{sweepOutbox.refused ? `: ${sweepOutbox.refused}` : ''}
 			</p>
 		{:else if kept}
 			<p role="status" class="text-soft">Saved {kept}.</p>

@@ -4,6 +4,7 @@
 	 * state, and is the way to it.
 	 */
 	import type { Job, Quantity, StationEntry, StationSheet } from '@zinc-ledger/core';
+	import { label } from '@zinc-ledger/words';
 	import Mark from '$lib/ui/Mark.svelte';
 
 	interface Props {
@@ -48,9 +49,10 @@
 
 	function describe(sheet: StationSheet): string {
 		if (done) return `${sheet.label}, ${done.is(sheet) ? done.word : `not ${done.word}`}`;
-		if (seen) return `${sheet.label}, ${sheet.seen ? `seen, ${sheet.state}` : 'not looked at'}`;
+		if (seen)
+			return `${sheet.label}, ${sheet.seen ? `inspected, ${label('state', sheet.state)}` : 'not inspected'}`;
 		const read = sheet.inForce[measured];
-		return `${sheet.label}, ${read ? `${read.read}, ${sheet.state}` : 'not-measured'}`;
+		return `${sheet.label}, ${read ? `${read.read}, ${label('state', sheet.state)}` : label('state', 'not-measured')}`;
 	}
 </script>
 

@@ -1,0 +1,1 @@
+export declare const restrictions: readonly { selector: string; message: string }[];
