@@ -77,6 +77,6 @@ describe('a head in the car', () => {
 		await tick(done + 1);
 		await browser.sees('Cylinder 2 At true top dead centre');
 		const { assembly } = await stored();
-		expect(assembly.at(-1)).toMatchObject({ place: 'cylinder 1', step: 'air off', done: true });
+		expect(assembly.at(-1)).toMatchObject({ place: 'cylinder 1', step: 'air-off', done: true });
 	});
 });
