@@ -131,7 +131,11 @@ describe('what is not known', () => {
 	it('leaves a height unjudged, yet shown, without a spring card', () => {
 		delete job.setup.kinds.intake.spring;
 		const { height, seatLoad } = station('1I').figures;
-		expect(height).toMatchObject({ state: 'not-measured' });
+		expect(height).toMatchObject({
+			state: 'not-measured',
+			needs: [message('need.spring')],
+			remedy: message('needs', { of: [message('need.spring')] })
+		});
 		expect(showLength(height.figure!, INCH_POUND)).toBe('1.818');
 		expect(seatLoad.figure).toBeNull();
 		expect(evaluate(job).remarks.map((r) => keyOf(r.text))).toContain(

@@ -5,7 +5,7 @@ import { judge, notMeasured, type Verdict } from '../verdict/verdict.ts';
 import { figure } from './figure.ts';
 import { band } from './judging.ts';
 import type { StationRead } from './read.ts';
-import { seatLoad } from './spring-loads.ts';
+import { seatLoad } from './seat-load.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

@@ -3,15 +3,21 @@
  * PDF, CSV, the command line, signing, what-if and plan read this list: a new
  * figure is a file of its own, a line here, and its words in the catalogue.
  */
-import { asBuiltHeight, bareHeight, installedHeight } from './installed-height.ts';
+import { asBuiltHeight } from './as-built-height.ts';
+import { bareHeight } from './bare-height.ts';
 import { bindMargin } from './bind-margin.ts';
 import type { Figure } from './figure.ts';
 import { headLoad } from './head-load.ts';
-import { lash, preload } from './lash-and-preload.ts';
+import { installedHeight } from './installed-height.ts';
+import { lash } from './lash.ts';
+import { loadLoss } from './load-loss.ts';
+import { openLoad } from './open-load.ts';
 import { pistonToValve } from './piston-to-valve.ts';
-import { rockerClearance, tipHeight } from './rocker-and-tip.ts';
+import { preload } from './preload.ts';
+import { rockerClearance } from './rocker-clearance.ts';
 import { sealClearance } from './seal-clearance.ts';
-import { loadLoss, openLoad, seatLoad } from './spring-loads.ts';
+import { seatLoad } from './seat-load.ts';
+import { tipHeight } from './tip-height.ts';
 import { vacuum } from './vacuum.ts';
 
 export const FIGURES = {

@@ -49,6 +49,14 @@ export const isNeed = (one: Message): one is Need => one.code.startsWith('need.'
 /** Several needs as one message: itself where it is the only one. */
 export const needsOf = (needs: readonly Need[]): Message => message('needs', { of: needs });
 
+/** What a message says is missing: itself, or those that it lists. */
+export const needsIn = (one: Message): readonly Need[] =>
+	one.code === 'needs'
+		? (one as Message<'needs'>).params.of.filter(isNeed)
+		: isNeed(one)
+			? [one]
+			: [];
+
 /**
  * A message as a key: its code and its quantities to three places of their SI
  * unit. What is keyed by it holds only while these stay as they are.

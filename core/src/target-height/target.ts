@@ -3,7 +3,7 @@
  * one of theirs (handbook §4). Heights in millimetres, loads in newtons.
  */
 import { mm, type Millimetres, type Newtons } from '../units/quantity.ts';
-import { message, type Message } from '../message/message.ts';
+import { message, needsOf, type Message, type Need } from '../message/message.ts';
 import { heightForLoad, isBeyondTested, type Curve } from '../spring/curve.ts';
 import type { Lift } from '../lift/lift.ts';
 
@@ -73,7 +73,7 @@ export function targetHeight(aim: Aim, known: Known): Target {
 		fromCardLine: false,
 		standsOn: []
 	});
-	const lacking = (need: Message) => none(message('needs', { of: [need] }));
+	const lacking = (need: Need) => none(needsOf([need]));
 	const { bind, lift, curve, cardHeight } = known;
 
 	switch (aim.method) {

@@ -10,7 +10,7 @@ import {
 	type Millimetres,
 	type Newtons
 } from '../units/quantity.ts';
-import { isNeed, message, needsOf, type Message, type Need } from '../message/message.ts';
+import { message, needsIn, needsOf, type Message, type Need } from '../message/message.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {
@@ -70,7 +70,7 @@ export interface Verdict<Q extends number = number> {
 
 /** A verdict on a figure that is not there: what it needs, or why it cannot be told. */
 export function notMeasured<Q extends number>(why: Message | readonly Need[]): Verdict<Q> {
-	const needs = 'code' in why ? (isNeed(why) ? [why] : []) : why;
+	const needs = 'code' in why ? needsIn(why) : why;
 	return {
 		state: 'not-measured',
 		figure: null,

@@ -1,16 +1,13 @@
-/** Lash of solid lifters, preload of hydraulic ones. Source: handbook §7. */
+/** Preload of hydraulic lifters. Source: handbook §7. */
 import { lengthOf, type Millimetres } from '../units/quantity.ts';
 import { message } from '../message/message.ts';
-import { lashVerdict } from '../lash/lash.ts';
-import { notMeasured, type Verdict } from '../verdict/verdict.ts';
+import type { Verdict } from '../verdict/verdict.ts';
 import { figure } from './figure.ts';
-import { around, judgedOr, resolutionOf, unjudged } from './judging.ts';
+import { around, judgedOr, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {
-		'need.lash': null;
-		'need.lash-setting': null;
 		'need.preload-setting': null;
 		'preload.off': { readonly preload: Millimetres; readonly setting: Millimetres };
 	}
@@ -21,27 +18,10 @@ declare module '../verdict/verdict.ts' {
 	}
 }
 
-/** null for hydraulic lifters, which have none. */
-export const lash = figure({ dimension: 'length', isColumn: true, verdict: judgedLash });
-
-function judgedLash({ job, parts, read }: StationRead): Verdict<Millimetres> | null {
-	if (job.setup.lifters === 'hydraulic') return null;
-	const { lash: found } = read;
-	if (!found) return notMeasured(message('need.lash'));
-	if (!parts.lash) return unjudged(found.value, message('need.lash-setting'));
-	const { setting, tolerance, engine, source } = parts.lash;
-	return lashVerdict(
-		found.value,
-		found.newest.engine ?? 'cold',
-		{ setting: lengthOf(setting), tolerance: lengthOf(tolerance), engine, source },
-		found.uncertainty
-	);
-}
-
 /** How far a hydraulic lifter's plunger was pushed in; null until it is set, and for solid ones. */
-export const preload = figure({ dimension: 'length', isColumn: true, verdict: judgedPreload });
+export const preload = figure({ dimension: 'length', isColumn: true, verdict: judged });
 
-function judgedPreload({
+function judged({
 	job,
 	parts,
 	read,

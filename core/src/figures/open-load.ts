@@ -1,0 +1,49 @@
+/** Load at full lift, against what is asked for or promised and what the train bears. Source: handbook §5. */
+import { loadOf, mm, newtons, type Newtons } from '../units/quantity.ts';
+import { message } from '../message/message.ts';
+import { notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { figure } from './figure.ts';
+import { band, judgedOr, loadRemedy } from './judging.ts';
+import type { StationRead } from './read.ts';
+import { lacking, loadSources, unknownThere, wantedLoad } from './spring-loads.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'need.open-load-target': null;
+		'open-load.above-max': { readonly by: Newtons };
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'open-load-target': true;
+		'max-open-load': true;
+	}
+}
+
+export const openLoad = figure({ dimension: 'load', isColumn: true, verdict: judged });
+
+function judged(station: StationRead): Verdict<Newtons> {
+	const { height, kind, parts, netLift, shared } = station;
+	if (height === null || !kind.curve || !kind.lift)
+		return notMeasured(lacking(station, 'open-load'));
+	const open = mm(height - netLift!);
+	const load = kind.curve.load(open);
+	if (load === null) return notMeasured(unknownThere(kind, open));
+	const aimed = kind.target.height === null ? null : mm(kind.target.height - kind.lift.net);
+	const wanted = wantedLoad(station, 'open-load', aimed);
+	const among =
+		wanted === null ? [] : band('open-load-target', wanted, shared.limits.loadTolerance);
+	if (parts.maxOpenLoad) {
+		const at = loadOf(parts.maxOpenLoad);
+		among.push({ code: 'max-open-load', side: 'ceiling', at, severity: 'watch' });
+	}
+	return judgedOr(message('need.open-load-target'), load, {
+		dimension: 'load',
+		limits: among,
+		sources: ['measured', ...loadSources(station, 'open-load', open), kind.sources.lift!],
+		remedy: (limit) =>
+			limit.code === 'max-open-load'
+				? message('open-load.above-max', { by: newtons(load - limit.at) })
+				: loadRemedy(load, wanted ?? limit.at, 'open-load.off')
+	});
+}

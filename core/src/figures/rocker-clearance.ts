@@ -1,0 +1,47 @@
+/** Rocker to retainer, through the lift. Source: handbook §6. */
+import { mm, type Millimetres } from '../units/quantity.ts';
+import { message } from '../message/message.ts';
+import type { RepeatMean } from '../document/repeats.ts';
+import { judge, type Verdict } from '../verdict/verdict.ts';
+import { figure } from './figure.ts';
+import { resolutionOf } from './judging.ts';
+import type { StationRead } from './read.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'rocker.inconclusive': null;
+		'rocker.too-near': { readonly by: Millimetres };
+	}
+}
+declare module '../verdict/verdict.ts' {
+	interface LimitCodes {
+		'rocker-floor': true;
+	}
+}
+
+/** The least of closed, half and full lift; null where nobody measured it. */
+export const rockerClearance = figure({
+	dimension: 'length',
+	isColumn: true,
+	verdict: judged
+});
+
+function judged({ read, shared }: StationRead): Verdict<Millimetres> | null {
+	const rocker = read.rockers.reduce<RepeatMean | null>(
+		(least, one) => (one && (!least || one.value < least.value) ? one : least),
+		null
+	);
+	if (!rocker) return null;
+	const at = shared.limits.rockerFloor;
+	return judge(rocker.value, {
+		dimension: 'length',
+		limits: [{ code: 'rocker-floor', side: 'floor', at, severity: 'stop' }],
+		sources: ['measured'],
+		uncertainty: rocker.uncertainty,
+		resolution: resolutionOf(rocker),
+		remedy: (limit, state) =>
+			state === 'inconclusive'
+				? message('rocker.inconclusive')
+				: message('rocker.too-near', { by: mm(limit.at - rocker.value) })
+	});
+}
