@@ -17,6 +17,7 @@ import { preload } from './preload.ts';
 import { rockerClearance } from './rocker-clearance.ts';
 import { sealClearance } from './seal-clearance.ts';
 import { seatLoad } from './seat-load.ts';
+import { tipFreeLength } from './tip-free-length.ts';
 import { tipHeight } from './tip-height.ts';
 import { vacuum } from './vacuum.ts';
 
@@ -28,6 +29,7 @@ export const FIGURES = {
 	bindMargin,
 	sealClearance,
 	tipHeight,
+	tipFree: tipFreeLength,
 	rocker: rockerClearance,
 	lash,
 	preload,
