@@ -17,7 +17,6 @@ import { preload } from './preload.ts';
 import { rockerClearance } from './rocker-clearance.ts';
 import { sealClearance } from './seal-clearance.ts';
 import { seatLoad } from './seat-load.ts';
-import { tipFreeLength } from './tip-free-length.ts';
 import { tipHeight } from './tip-height.ts';
 import { vacuum } from './vacuum.ts';
 
@@ -29,7 +28,6 @@ export const FIGURES = {
 	bindMargin,
 	sealClearance,
 	tipHeight,
-	tipFree: tipFreeLength,
 	rocker: rockerClearance,
 	lash,
 	preload,

@@ -250,7 +250,6 @@ export const sentences: Sentences = {
 		say`Rocker ${length(by)} too near the retainer: minus locks or a lash cap`,
 	'tip.inconclusive': 'Tip height too close to call: measure it again',
 	'tip.too-low': ({ by }) => say`Tip ${length(by)} too low: minus locks or a lash cap`,
-	'tip-free.too-short': ({ by }) => say`Tip ${length(by)} short under its cap: a longer valve`,
 	'piston.too-near': ({ by, angle }) =>
 		say`Piston ${length(by)} too near the valve at ${angle}° about top dead centre: cam timing, valve pocket, or gasket`,
 	'vacuum.not-held': ({ reached, min }) =>
