@@ -5,7 +5,13 @@
  */
 import canonicalize from 'canonicalize';
 import { evaluate } from '../evaluation/evaluate.ts';
-import { sheetJson, withoutWords, withWords, type Write } from '../evaluation/sheet-json.ts';
+import {
+	sheetJson,
+	withoutWords,
+	withWords,
+	type Json,
+	type Write
+} from '../evaluation/sheet-json.ts';
 import type { Job } from '../document/schema.ts';
 import { checkJob } from '../document/file.ts';
 import { isTooDeep, problemsOf, type Problem } from '../file/file.ts';
@@ -97,13 +103,26 @@ declare module '../message/message.ts' {
 	}
 }
 
+/** A sheet with the figures that a signed one has: a later program may know more of them. */
+function asOf(signed: SignedSheet['sheet'], now: ReturnType<typeof sheetJson>) {
+	const known = new Set(Object.keys(figuresIn(signed)[0] ?? {}));
+	const stations = (now.stations as readonly JsonStation[]).map((station) => ({
+		...station,
+		figures: Object.fromEntries(Object.entries(station.figures).filter(([name]) => known.has(name)))
+	}));
+	return { ...now, stations };
+}
+type JsonStation = { readonly figures: { readonly [name: string]: Json } };
+const figuresIn = (sheet: SignedSheet['sheet']) =>
+	((sheet as { stations?: JsonStation[] }).stations ?? []).map(({ figures }) => figures);
+
 /** Whether sheet and open items are what this program works out from the job. */
 function isSame(job: Job, signed: AnySignedSheet): boolean {
 	const sheet = evaluate(job);
 	if (signed.version === 1) return hasSameFigures(sheet, signed.sheet);
 	const now = sheetJson(sheet, signed.sheet.units.sentences, () => '');
 	return (
-		canonical(withoutWords(now)) === canonical(withoutWords(signed.sheet)) &&
+		canonical(withoutWords(asOf(signed.sheet, now))) === canonical(withoutWords(signed.sheet)) &&
 		canonical(openAsSigned(job, sheet)) === canonical(withoutWords(signed.open))
 	);
 }
