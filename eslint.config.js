@@ -34,5 +34,12 @@ export default ts.config(
 		// Tests find what is on a page by its words; version 1 was kept in words, and stays readable.
 		ignores: ['**/*.test.ts', '**/*.bench.ts', 'e2e/', '**/version-1.ts', 'words/'],
 		rules: { 'no-restricted-syntax': ['error', ...restrictions] }
+	},
+	{
+		files: ['**/*.ts', '**/*.svelte'],
+		ignores: ['**/*.test.ts', '**/migrations/*.ts', 'e2e/'],
+		rules: {
+			'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }]
+		}
 	}
 );

@@ -45,40 +45,10 @@ export function evaluate(job: Job): Sheet {
 	const standing = currentReadings(job);
 	const shared = jobLimits(job);
 	const heights = heightsRead(job, standing, shared.repeats);
-	const bare = job.stations.flatMap(({ label, kind, head }): BareHeight[] => {
-		const read = heights.get(label);
-		return read ? [{ kind, head, height: read.value }] : [];
-	});
-	const middles = new Map(
-		job.heads.map(({ id }) => [id, byKind((kind) => middleAmong(bare, shared, kind, id))])
-	);
-	const kinds = byKind((kind) =>
-		kindSheet(kind, job.setup.kinds[kind], job.setup, middleAmong(bare, shared, kind))
-	);
-	// Heads of one engine may stand apart: each valve is held against its own head's.
-	const ofHead = new Map(
-		job.heads.map(({ id }) => [
-			id,
-			job.heads.length === 1
-				? kinds
-				: byKind((kind) => ({ ...kinds[kind], ...bareFigures(middles.get(id)![kind]) }))
-		])
-	);
 	const seen = newestInspections(job);
 	const checks = checksInForceOf(job);
 	const partsAt = partsByStation(job);
-	const kindAt = new Map(
-		job.stations.map((entry) => {
-			const parts = partsAt.get(entry.label)!;
-			const isOwn = parts !== job.setup.kinds[entry.kind];
-			return [
-				entry.label,
-				isOwn
-					? kindSheet(entry.kind, parts, job.setup, middles.get(entry.head)![entry.kind])
-					: ofHead.get(entry.head)![entry.kind]
-			];
-		})
-	);
+	const { kinds, kindAt, middles } = kindsOf(job, heights, shared, partsAt);
 	const asked = forgottenOn(
 		job,
 		heights,
@@ -142,6 +112,45 @@ export function evaluate(job: Job): Sheet {
 		seatLoads: byKind((kind) => seatLoadRange(stations, kind)),
 		remarks
 	};
+}
+
+/** The kinds of the job, of each station, and the middle of each head's bare heights. */
+function kindsOf(
+	job: Job,
+	heights: ReturnType<typeof heightsRead>,
+	shared: ReturnType<typeof jobLimits>,
+	partsAt: ReturnType<typeof partsByStation>
+) {
+	const bare = job.stations.flatMap(({ label, kind, head }): BareHeight[] => {
+		const read = heights.get(label);
+		return read ? [{ kind, head, height: read.value }] : [];
+	});
+	const middles = new Map(
+		job.heads.map(({ id }) => [id, byKind((kind) => middleAmong(bare, shared, kind, id))])
+	);
+	const kinds = byKind((kind) =>
+		kindSheet(kind, job.setup.kinds[kind], job.setup, middleAmong(bare, shared, kind))
+	);
+	// Heads of one engine may stand apart: each valve is held against its own head's.
+	const ofHead = new Map(
+		job.heads.map(({ id }) => [
+			id,
+			job.heads.length === 1
+				? kinds
+				: byKind((kind) => ({ ...kinds[kind], ...bareFigures(middles.get(id)![kind]) }))
+		])
+	);
+	const kindAt = new Map(
+		job.stations.map((entry) => {
+			const parts = partsAt.get(entry.label)!;
+			const isOwn = parts !== job.setup.kinds[entry.kind];
+			const kind = isOwn
+				? kindSheet(entry.kind, parts, job.setup, middles.get(entry.head)![entry.kind])
+				: ofHead.get(entry.head)![entry.kind];
+			return [entry.label, kind] as const;
+		})
+	);
+	return { kinds, kindAt, middles };
 }
 
 /** What a finding comes to: a note alarms nobody, a missing figure is not measured, an accepted watch is settled. */

@@ -11,7 +11,7 @@ import { kindSheet } from '../figures/valve-kind.ts';
 import { partsOf, springAt } from '../document/resolve-parts.ts';
 import type { ShimStock } from '../plan/shim.ts';
 import { forgottenOn, heightsRead } from '../figures/whole-head.ts';
-import type { StationEntry } from '../document/schema.ts';
+import type { Job, StationEntry } from '../document/schema.ts';
 import { jobLimits } from '../figures/job-limits.ts';
 import type { KindSheet } from '../figures/kind.ts';
 import {
@@ -167,13 +167,7 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 	const shared = jobLimits(job);
 	const standing = currentReadings(job);
 	const isFixed = new Set(fixed);
-	// Springs of two sets may have the same tags: the card tells which is meant.
-	const kept = new Set(
-		job.stations.flatMap((entry) =>
-			isFixed.has(entry.label) ? (springAt(setup, entry) ?? []) : []
-		)
-	);
-	const springs = placeSprings ? (setup.springs ?? []).filter((one) => !kept.has(one)) : [];
+	const springs = placeSprings ? springsToPlace(job, isFixed) : [];
 	const asked = forgottenOn(
 		job,
 		heightsRead(job, standing, shared.repeats),
@@ -190,17 +184,17 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 	const leftOut: (readonly [string, Message])[] = [];
 	const choices: BuildChoice[] = [];
 
-	for (const entry of job.stations) {
-		if (isFixed.has(entry.label)) continue;
+	/** A station with each spring that may go there; with none where none is to be placed. */
+	const candidatesOf = (entry: StationEntry) => {
 		const parts = partsOf(setup, entry);
 		const own = springs.flatMap(({ card }, i) => (card === parts.spring?.id ? [i] : []));
-		const withSpring = (spring: number | null): ToBuild => {
+		return (own.length > 0 ? own : [null]).map((spring) => {
 			const fitted =
 				spring === null ? parts : partsOf(setup, { ...entry, spring: springs[spring]!.tag });
 			const key = `${entry.kind} ${entry.parts ? entry.label : ''} ${entry.cylinder} ${spring ?? entry.spring ?? ''}`;
 			const kind = kinds.get(key) ?? kindSheet(entry.kind, fitted, setup, null);
 			kinds.set(key, kind);
-			return {
+			const station: ToBuild = {
 				entry,
 				parts: fitted,
 				standing: standing.get(entry.label)!,
@@ -209,11 +203,13 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 				sizes,
 				locks: [null, ...locksToTake(lockStock)]
 			};
-		};
-		const candidates = (own.length > 0 ? own : [null]).map((spring) => ({
-			spring,
-			station: withSpring(spring)
-		}));
+			return { spring, station };
+		});
+	};
+
+	for (const entry of job.stations) {
+		if (isFixed.has(entry.label)) continue;
+		const candidates = candidatesOf(entry);
 		const missing = asked.has(entry.head)
 			? message('height.answer-first')
 			: missingFor(candidates[0]!.station);
@@ -242,18 +238,32 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 		problem: { stations: stations.length, springs: springs.length, stock, choices },
 		stations,
 		springs: springs.map(({ tag }) => tag),
-		names: [
-			...sizes.map(({ thickness }) => message('part.shim', { thickness })),
-			...lockStock.map(({ locks }) => message('name', { name: locks.name }))
-		],
+		names: namesOf(sizes, lockStock),
 		leftOut,
 		write: (shim) => text.get(shim) ?? `${shim} mm`
 	};
 }
 
+/** The job's tested springs that do not stand at a fixed station. */
+function springsToPlace({ setup, stations }: Job, isFixed: ReadonlySet<string>) {
+	// Springs of two sets may have the same tags: the card tells which is meant.
+	const kept = new Set(
+		stations.flatMap((entry) => (isFixed.has(entry.label) ? (springAt(setup, entry) ?? []) : []))
+	);
+	return (setup.springs ?? []).filter((one) => !kept.has(one));
+}
+
 /** Lock sets of the shelf that the plan may take. */
 const locksToTake = (lockStock: PlanQuestion['lockStock']) =>
 	lockStock.flatMap(({ locks, count, excluded }) => (count > 0 && !excluded ? [locks] : []));
+
+const namesOf = (
+	sizes: readonly ShimStock[],
+	lockStock: PlanQuestion['lockStock']
+): readonly Message[] => [
+	...sizes.map(({ thickness }) => message('part.shim', { thickness })),
+	...lockStock.map(({ locks }) => message('name', { name: locks.name }))
+];
 
 function takesOf(
 	build: Build,

@@ -5,31 +5,26 @@
 	 * along the curve; so is the bind.
 	 */
 	import { onMount } from 'svelte';
-	import {
-		mm,
-		MM_PER,
-		newtons,
-		NEWTONS_PER,
-		showLength,
-		showLoad,
-		type Curve
-	} from '@zinc-ledger/core';
+	import { mm, MM_PER, type Curve } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { drawn } from './drawn';
+	import {
+		MARGIN,
+		sweepChart,
+		type BindBand,
+		type Line,
+		type Point,
+		type SweepView
+	} from './sweep-chart';
 
-	interface Line {
-		readonly name: string;
-		readonly points: readonly (readonly [height: number, load: number])[];
-		readonly chosen: boolean;
-	}
 	interface Props {
 		lines: readonly Line[];
 		/** The card's line, height and load. */
-		card?: readonly (readonly [number, number])[];
+		card?: readonly Point[];
 		curve?: Curve | null;
 		seat: number;
 		lift: number;
-		bind?: { height: number; from: number; to: number } | null;
+		bind?: BindBand | null;
 		onseat?: (seat: number) => void;
 		onbind?: (height: number) => void;
 		name: string;
@@ -45,7 +40,6 @@
 		onbind,
 		name
 	}: Props = $props();
-	const MARGIN = { left: 56, right: 18 };
 	const bench = getBench();
 	let element: HTMLDivElement;
 	let chart: import('echarts/core').ECharts | undefined;
@@ -54,135 +48,37 @@
 	let grabbedAt = 0;
 
 	const perLength = $derived(MM_PER[bench.units.length]);
-	const perLoad = $derived(NEWTONS_PER[bench.units.load]);
 	/** The heights in view, when the chart is zoomed into. */
 	let view = $state.raw<readonly [lowest: number, highest: number] | null>(null);
-	const shown = (points: readonly (readonly [number, number])[]) =>
-		drawn(points, ...(view ?? [])).map(([height, load]) => [height / perLength, load / perLoad]);
-	const dense = $derived(
-		lines.map(({ name: line, points, chosen }) => ({ name: line, chosen, data: shown(points) }))
-	);
-	const colour = (token: string) =>
-		getComputedStyle(element).getPropertyValue(token).trim() || '#444';
-
-	const option = $derived.by(() => {
-		const [ends, straight] = [[seat, seat - lift], [] as [number, number][]];
-		for (const height of ends) {
+	const thinned = (points: readonly Point[]) => drawn(points, ...(view ?? []));
+	const shown = $derived<SweepView>({
+		lines: lines.map((line) => ({ ...line, points: thinned(line.points) })),
+		card: thinned(card),
+		straight: [seat, seat - lift].flatMap((height): Point[] => {
 			const load = curve?.load(mm(height));
-			if (load != null) straight.push([height, load]);
-		}
-		return { dense, card, straight, seat, lift, bind, perLength, perLoad };
+			return load == null ? [] : [[height, load]];
+		}),
+		seat,
+		lift,
+		bind
 	});
+	const colour = (token: string) =>
+		getComputedStyle(element).getPropertyValue(`--chart-${token}`).trim() || '#444';
 
 	function draw() {
 		if (!chart || !element) return;
-		const { straight } = option;
-		const ink = colour('--chart-ink');
-		const soft = colour('--chart-soft');
-		const metal = colour('--chart-metal');
-		const mark = (at: number) => at / perLength;
-		chart.setOption(
-			{
-				animation: false,
-				textStyle: { fontFamily: 'IBM Plex Mono, monospace' },
-				grid: { left: MARGIN.left, right: MARGIN.right, top: 30, bottom: 44 },
-				xAxis: {
-					type: 'value',
-					inverse: true,
-					scale: true,
-					name: `height, ${bench.units.length}`,
-					nameLocation: 'middle',
-					nameGap: 28,
-					nameTextStyle: { color: soft },
-					axisLabel: {
-						color: soft,
-						formatter: (value: number) => value.toFixed(bench.units.length === 'in' ? 2 : 0)
-					},
-					axisLine: { lineStyle: { color: ink } },
-					splitLine: { show: false }
-				},
-				yAxis: {
-					type: 'value',
-					name: `load, ${bench.units.load}`,
-					nameTextStyle: { color: soft, align: 'left' },
-					axisLabel: { color: soft },
-					splitLine: { lineStyle: { color: metal, opacity: 0.4 } }
-				},
-				tooltip: {
-					trigger: 'axis',
-					axisPointer: { type: 'line' },
-					formatter: (items: { seriesName: string; value: number[] }[]) =>
-						items
-							.slice(0, 3)
-							.map(
-								({ seriesName, value }) =>
-									`${seriesName}: ${showLength(mm(value[0]! * perLength), bench.units)}, ${showLoad(newtons(value[1]! * perLoad), bench.units)}`
-							)
-							.join('<br>')
-				},
-				dataZoom: [
-					{ type: 'inside', filterMode: 'none', zoomOnMouseWheel: true, moveOnMouseMove: 'shift' }
-				],
-				series: [
-					...dense.map((line) => ({
-						type: 'line',
-						name: line.name,
-						data: line.data,
-						showSymbol: false,
-						lineStyle: { width: line.chosen ? 2.2 : 1, color: line.chosen ? ink : metal },
-						z: line.chosen ? 5 : 2
-					})),
-					{
-						type: 'line',
-						name: 'card',
-						data: shown(card),
-						showSymbol: false,
-						lineStyle: { width: 1.2, type: 'dashed', color: soft }
-					},
-					{
-						type: 'line',
-						name: 'seat to open',
-						data: shown(straight),
-						symbolSize: 9,
-						symbol: 'circle',
-						itemStyle: { color: ink },
-						lineStyle: { width: 1, color: soft },
-						z: 6,
-						markArea: {
-							silent: true,
-							itemStyle: { color: colour('--chart-window'), opacity: 0.35 },
-							data: [[{ xAxis: mark(seat) }, { xAxis: mark(seat - lift) }]]
-						}
-					},
-					...(bind
-						? [
-								{
-									type: 'line',
-									name: 'bind',
-									data: [],
-									markArea: {
-										silent: true,
-										itemStyle: { color: colour('--chart-bind'), opacity: 0.25 },
-										data: [[{ xAxis: mark(bind.from) }, { xAxis: mark(bind.to) }]]
-									},
-									markLine: {
-										silent: true,
-										symbol: 'none',
-										label: { formatter: 'bind', color: colour('--chart-bind') },
-										lineStyle: { color: colour('--chart-bind'), width: 2, type: 'solid' },
-										data: [{ xAxis: mark(bind.height) }]
-									}
-								}
-							]
-						: [])
-				]
-			},
-			{ replaceMerge: ['series'] }
-		);
+		const colours = {
+			ink: colour('ink'),
+			soft: colour('soft'),
+			metal: colour('metal'),
+			window: colour('window'),
+			bind: colour('bind')
+		};
+		chart.setOption(sweepChart(shown, bench.units, colours), { replaceMerge: ['series'] });
 	}
 
 	$effect(() => {
-		void option;
+		void [shown, bench.units];
 		draw();
 	});
 
