@@ -7,12 +7,8 @@
 	import {
 		canReplaceLocks,
 		evaluate,
-		loadSpread,
 		KINDS,
-		mm,
-		partsOf,
 		pickList,
-		planInForce,
 		withPlan,
 		type LibraryPart,
 		type PlanAnswer,
@@ -23,11 +19,11 @@
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { Planner } from '$lib/planner/planner.svelte';
 	import PlanTable from '$lib/planner/PlanTable.svelte';
-	import Section from '$lib/section/Section.svelte';
+	import LoadSpread from '$lib/planner/LoadSpread.svelte';
+	import PlanStatus from '$lib/planner/PlanStatus.svelte';
+	import StationChange from '$lib/planner/StationChange.svelte';
 	import Key from '$lib/ui/Key.svelte';
-	import Mark from '$lib/ui/Mark.svelte';
-	import ReasonForm from '$lib/ui/ReasonForm.svelte';
-	import { capital, moment } from '$lib/ui/words';
+	import { capital } from '$lib/ui/words';
 	import { write } from '@zinc-ledger/words';
 
 	let { data } = $props();
@@ -45,8 +41,6 @@
 	let placeSprings = $state(true);
 	let selected = $state<string | null>(null);
 	let problem = $state<string | null>(null);
-	let accepted = $state(false);
-	let withdrawing = $state(false);
 
 	const springs = $derived(book.job.setup.springs ?? []);
 	/** Lock sets that suit the stem and the retainer of this job, on the shelf or to be ordered. */
@@ -70,33 +64,10 @@
 	const label = $derived(selected ?? found?.stations[0]?.label ?? book.job.stations[0]!.label);
 	const before = $derived(book.station(label)!);
 	const after = $derived(then?.stations.find((station) => station.label === label));
-	const inForce = $derived(planInForce(book.job));
-
-	const PLANS = {
-		'as-it-stands': 'as it stands',
-		'to-card-height': 'shims to card height',
-		'shims-only': 'shims only',
-		'this-plan': 'this plan'
-	} as const;
-	interface Spread {
-		name: keyof typeof PLANS;
-		of: ReturnType<typeof loadSpread>;
-	}
-	const spreads = $derived<Spread[]>([
-		{ name: 'as-it-stands' as const, of: loadSpread(book.job) },
-		...planner.simpler.flatMap(([name, other]) =>
-			other.sort === 'plan'
-				? [{ name, of: loadSpread(withPlan(book.shelved, other.stations)) }]
-				: []
-		),
-		...(job ? [{ name: 'this-plan' as const, of: loadSpread(job) }] : [])
-	]);
-	const { length, load } = bench;
 
 	onMount(() => planner.open());
 
 	function work() {
-		accepted = false;
 		problem = null;
 		void planner.ask({
 			job: book.job,
@@ -127,19 +98,9 @@
 			},
 			bench.person
 		);
-		accepted = problem === null;
-		if (!accepted) return;
+		if (problem !== null) return;
 		planner.forget();
 		// The shelf holds less of what the plan took.
-		await invalidateAll();
-	}
-
-	async function withdraw(reason: string) {
-		if (!inForce) return;
-		problem = await book.withdrawPlan(inForce.id, reason);
-		if (problem !== null) return;
-		withdrawing = accepted = false;
-		// What it took is on the shelf again.
 		await invalidateAll();
 	}
 
@@ -197,59 +158,7 @@
 		</div>
 
 		<div role="status" class="min-h-8 border-t border-rule py-1.5 text-[13px]">
-			{#if answer?.sort === 'no-plan'}
-				<p class="font-semibold">
-					<Mark state="stop" word /> There is no plan that meets every minimum:
-				</p>
-				<ul class="mt-1 space-y-0.5">
-					{#each answer.why as why, i (i)}<li>{write(why, bench.units)}</li>{/each}
-				</ul>
-			{:else if answer?.sort === 'stopped'}
-				<p><Mark state="watch" word /> Stopped before any plan was found.</p>
-			{:else if found}
-				<p>
-					{#if found.proven}
-						<b>Optimal.</b>
-					{:else}
-						<Mark state="watch" word />
-						<b>Best so far, not proven optimal:</b> a better one could save {(
-							found.gap * 100
-						).toFixed(1)} % at most.
-					{/if}
-					Worst station {length(mm(found.worst))} beyond the dead band{planner.took === null
-						? ''
-						: `; calculated in ${(planner.took / 1000).toFixed(2)} s`}.
-					{#if found.leftOut.length > 0}
-						<span class="text-watch">{found.leftOut.length} skipped.</span>
-					{/if}
-				</p>
-			{:else if accepted || inForce}
-				{#if inForce}
-					<p>
-						Accepted {moment(inForce.at)} by {book.initials(inForce.person)}, {inForce.proven
-							? 'optimal'
-							: 'not proven optimal'}{book.job.plans.length > 1
-							? `; it supersedes ${book.job.plans.length - 1} before it`
-							: ''}.
-						<a class="underline" href="/jobs/{book.job.id}/plan/picks">Pick list</a>
-						<button class="ml-3 min-h-8 text-soft underline" onclick={() => (withdrawing = true)}>
-							Withdraw the plan
-						</button>
-					</p>
-					{#if withdrawing}
-						<ReasonForm
-							label="Reason for withdrawing the plan"
-							placeholder="Reason; shims, locks and springs go back to what they were"
-							onreason={withdraw}
-						/>
-					{/if}
-				{/if}
-			{:else}
-				<p class="text-soft">
-					First every minimum is met; then the worst distance from the target is least, then the
-					sum, then the fewest parts. Lock what is to stay.
-				</p>
-			{/if}
+			<PlanStatus {planner} />
 			{#if problem}<p role="alert" class="font-semibold text-stop">{problem}</p>{/if}
 		</div>
 
@@ -266,23 +175,7 @@
 			/>
 		</div>
 		<footer class="flex items-end gap-x-8 gap-y-2 border-t-2 border-ink py-2 text-[13px]">
-			<table aria-label="Spread of seat loads" class="text-left">
-				<thead>
-					<tr class="text-[12px] text-soft [&>th]:pr-5 [&>th]:font-medium">
-						<th>Seat-load spread</th><th>intakes</th><th>exhausts</th><th>shims</th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each spreads as { name, of } (name)}
-						<tr class="[&>td]:pr-5">
-							<td>{PLANS[name]}</td>
-							<td class="figure">{load(of.spread.intake)}</td>
-							<td class="figure">{load(of.spread.exhaust)}</td>
-							<td class="figure">{of.shims}</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<LoadSpread {planner} planned={job} />
 			{#if found}
 				<p class="min-w-0 flex-1 text-soft">
 					{#if placed > 0}<span class="mr-3">{placed} springs moved</span>{/if}
@@ -303,51 +196,5 @@
 		</footer>
 	</div>
 
-	<aside
-		class="w-full flex-none overflow-y-auto pb-3 text-[13px] bench:w-[332px] bench:border-l bench:border-rule bench:pl-3"
-		aria-label="Station {label}"
-	>
-		<h2 class="figure text-base font-semibold">{label}</h2>
-		<div class="grid grid-cols-2 gap-2">
-			{#each [['now', before], ['planned', after]] as const as [name, station] (name)}
-				<figure>
-					<figcaption class="text-[12px] text-soft">{name}</figcaption>
-					{#if station}
-						{@const entry = (name === 'now' ? book.job : job)!.stations.find(
-							(one) => one.label === label
-						)!}
-						<Section {station} kind={station.shared} parts={partsOf(book.job.setup, entry)} plain />
-					{:else}
-						<p class="py-6 text-soft">No plan yet.</p>
-					{/if}
-				</figure>
-			{/each}
-		</div>
-		{#if after}
-			<table class="mt-1 w-full text-right">
-				<thead>
-					<tr class="text-[12px] text-soft [&>th]:font-medium">
-						<th class="text-left">{label}</th><th>now</th><th>planned</th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each [['Height', length(before.figures.height.figure), length(after.figures.height.figure)], ['Seat load', load(before.figures.seatLoad.figure), load(after.figures.seatLoad.figure)], ['Open load', load(before.figures.openLoad.figure), load(after.figures.openLoad.figure)], ['Bind margin', length(before.figures.bindMargin.figure), length(after.figures.bindMargin.figure)], ['Seal clearance', length(before.figures.sealClearance.figure), length(after.figures.sealClearance.figure)], ['Target', length(before.shared.target.height), length(after.shared.target.height)]] as const as [name, was, is] (name)}
-						<tr class="border-t border-hair">
-							<td class="text-left text-soft">{name}</td>
-							<td class="figure">{was}</td>
-							<td class="figure">{is}</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-			{@const other = next.get(label)}
-			{#if other}
-				<p class="mt-2 border-t border-rule pt-2 text-soft">
-					Next best here: {other.shims.length > 0
-						? `shim ${other.shims.join(' + ')}`
-						: 'no shims'}{other.locks ? `, ${other.locks.name}` : ''}.
-				</p>
-			{/if}
-		{/if}
-	</aside>
+	<StationChange {label} {before} {after} planned={job} next={next.get(label)} />
 </div>

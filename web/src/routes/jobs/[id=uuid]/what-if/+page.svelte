@@ -4,23 +4,20 @@
 	import {
 		evaluate,
 		KINDS,
-		mm,
 		readEntry,
 		TARGET_METHODS,
-		tallied,
 		withPlan,
 		withScenario,
 		type Job,
 		type Kind,
 		type LibraryPart,
-		type Newtons,
 		type PlanAnswer,
 		type TargetMethod,
-		type Setup,
-		type Sheet
+		type Setup
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
+	import { rowsOf, worstOf, type Side } from '$lib/what-if/comparison';
 	import { Planner } from '$lib/planner/planner.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -86,11 +83,6 @@
 	let plans = $state.raw<{ of: Setup; now: PlanAnswer; then: PlanAnswer } | null>(null);
 	let working = $state(false);
 	const both = $derived(plans?.of === setup ? plans : null);
-	interface Side {
-		name: string;
-		sheet: Sheet;
-		plan: PlanAnswer | null;
-	}
 	const side = (name: string, plan: PlanAnswer, job: Job): Side => ({
 		name,
 		sheet: evaluate(plan.sort === 'plan' ? withPlan(job, plan.stations) : job),
@@ -122,39 +114,7 @@
 				]
 			: [])
 	]);
-	const { length, load } = bench;
-
-	interface Figure {
-		text: string;
-		bad?: boolean;
-	}
-	const loads = (range: { least: Newtons; most: Newtons } | null | undefined) =>
-		range ? `${load(range.least)} to ${load(range.most)}` : '·';
-	/** What is compared of a kind, a figure for every side. */
-	function rowsOf(kind: Kind): { name: string; figures: Figure[] }[] {
-		const who = capital(label('kind', kind));
-		const { length: long, load } = bench.units;
-		const row = (name: string, figure: (sheet: Sheet) => string) => ({
-			name: `${who} ${name}`,
-			figures: sides.map(({ sheet }): Figure => ({ text: figure(sheet) }))
-		});
-		return [
-			row(`target, ${long}`, (sheet) => length(sheet.kinds[kind].target.height)),
-			row(`seat loads, ${load}`, (sheet) => loads(sheet.seatLoads[kind])),
-			row(`open loads, ${load}`, (sheet) => loads(tallied(sheet, kind).open)),
-			row(`min bind margin, ${long}`, (sheet) => length(tallied(sheet, kind).bind)),
-			row(`min seal clearance, ${long}`, (sheet) => length(tallied(sheet, kind).seal)),
-			{
-				name: `${who} stations at stop, too close to call, watch`,
-				figures: sides.map(({ sheet }) => {
-					const { stop, close, watch } = tallied(sheet, kind);
-					return { text: `${stop}, ${close}, ${watch}`, bad: stop > 0 };
-				})
-			}
-		];
-	}
-	const worstOf = (plan: PlanAnswer) =>
-		plan.sort === 'plan' ? length(mm(plan.worst)) : plan.sort === 'no-plan' ? 'no plan' : 'stopped';
+	const { length } = bench;
 
 	async function keep() {
 		problem = await book.changeSetup(setup);
@@ -239,7 +199,7 @@
 		</thead>
 		<tbody class="[&>tr]:border-b [&>tr]:border-hair [&_td]:py-1 [&_td]:pr-6">
 			{#each KINDS as kind (kind)}
-				{#each rowsOf(kind) as { name, figures } (name)}
+				{#each rowsOf(kind, sides, bench.units) as { name, figures } (name)}
 					<tr>
 						<td>{name}</td>
 						{#each figures as figure, i (i)}
@@ -254,7 +214,7 @@
 				<tr>
 					<td>Worst off target, {bench.units.length}</td>
 					{#each sides as { name, plan } (name)}
-						<td class="figure text-right">{plan ? worstOf(plan) : ''}</td>
+						<td class="figure text-right">{plan ? worstOf(plan, bench.units) : ''}</td>
 					{/each}
 				</tr>
 			{/if}

@@ -1,0 +1,132 @@
+<script lang="ts">
+	/** In which order lash is set: the stops of the crankshaft, or the firing order it needs. */
+	import {
+		camEvents,
+		SETTING_ORDERS,
+		stopsOf,
+		USUAL_FIRING_ORDERS,
+		type SettingOrder
+	} from '@zinc-ledger/core';
+	import { label, tell } from '@zinc-ledger/words';
+	import { getBook } from '$lib/job/book.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
+	import { capital } from '$lib/ui/words';
+
+	interface Props {
+		/** Lash is read there, and not set: shims of followers are changed for it. */
+		followers: boolean;
+	}
+	let { followers }: Props = $props();
+	const book = getBook();
+	const root = $derived(`/jobs/${book.job.id}`);
+	const layout = $derived(book.job.engine.layout);
+	const solid = $derived(book.job.setup.lifters === 'solid');
+	const usual = $derived(USUAL_FIRING_ORDERS[`${layout.arrangement} ${layout.cylinders}`] ?? []);
+	const cam = $derived(camEvents(book.job));
+	const CAM_WORDS = {
+		card: 'Worked out from the events on this cam’s card.',
+		duration:
+			'Worked out from the durations of this cam, with its lobe centre where it typically is.',
+		'long-cam': 'The cam is not known: a long-duration cam is assumed.'
+	} as const;
+
+	let order = $state<SettingOrder>('firing-order');
+	const stops = $derived(stopsOf(book.job, order));
+	let firing = $derived(layout.firingOrder?.join('-') ?? '');
+	let angles = $derived(layout.firingAngles?.join('-') ?? '');
+	let isChanging = $state(false);
+	let problem = $state<string | null>(null);
+
+	async function keepFiring(event: SubmitEvent) {
+		event.preventDefault();
+		const numbers = firing
+			.split(/[^\d]+/)
+			.filter(Boolean)
+			.map(Number);
+		const degrees = angles
+			.split(/[^\d.]+/)
+			.filter(Boolean)
+			.map(Number);
+		problem = await book.setFiringOrder(numbers, degrees.length > 0 ? degrees : undefined);
+		if (problem === null) isChanging = false;
+	}
+
+	const words = {
+		'firing-order': 'Each cylinder at firing TDC, both valves.',
+		'opening-and-closing':
+			'As an exhaust starts to open, that cylinder’s intake; as an intake nearly closes, its exhaust.',
+		'two-positions': 'As many as are on their base circle, a whole turn, then the rest.'
+	} as const;
+</script>
+
+{#snippet plainRound()}
+	<a class="button" href="{root}/round?of={solid ? 'lash' : 'preload'}">Valve by valve</a>
+{/snippet}
+
+<section aria-label="Setting order">
+	<h2 class="border-b-2 border-ink pb-1 font-semibold">The order to set in</h2>
+	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+	{#if layout.firingOrder && !isChanging}
+		<fieldset class="mt-2 flex flex-wrap gap-x-5">
+			<legend class="sr-only">Order</legend>
+			{#each SETTING_ORDERS as one (one)}
+				<label class="flex min-h-9 items-center gap-2">
+					<input type="radio" value={one} bind:group={order} />
+					{capital(label('settingOrder', one))}
+				</label>
+			{/each}
+		</fieldset>
+		<p class="text-[13px] text-soft">
+			{words[order]} Fires {layout.firingOrder.join('-')}{layout.firingAngles
+				? ` at ${layout.firingAngles.join('°, ')}°`
+				: ''}. {CAM_WORDS[cam.from]}
+			<button class="underline" onclick={() => (isChanging = true)}>Change</button>
+		</p>
+		<table class="mt-2 w-full text-[14px]" aria-label="Stops of the order">
+			<thead>
+				<tr class="border-b border-rule text-[12px] text-soft [&>th]:font-medium">
+					<th class="text-left">Rotate</th><th class="text-left">To</th>
+					<th class="text-left">Set</th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each stops as stop, i (i)}
+					<tr class="border-b border-hair [&>td]:py-1">
+						<td class="figure w-20">{stop.turn > 0 ? `${Math.round(stop.turn)}°` : 'begin'}</td>
+						<td>{tell(stop.position)}</td>
+						<td class="figure font-semibold">{stop.valves.join(' ')}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<p class="mt-3 flex gap-2">
+			<a
+				class="button button-main"
+				href="{root}/round?of={solid ? 'lash' : 'preload'}&order={order}"
+			>
+				{followers ? 'Start reading' : 'Start setting'}
+			</a>
+			{@render plainRound()}
+		</p>
+	{:else}
+		<form class="mt-3" onsubmit={keepFiring}>
+			<TextField
+				label="Firing order of this engine"
+				hint="from its plate or its maker’s book{usual.length > 0
+					? `; often ${usual.map((one) => one.join('-')).join(' or ')}`
+					: ''}"
+				bind:value={firing}
+				figure
+			/>
+			<TextField
+				class="mt-3"
+				label="Firing angles, where it fires unevenly"
+				hint="crankshaft degrees of each in turn, the first 0: a twin that fires 180° apart is 0-180"
+				bind:value={angles}
+				figure
+			/>
+			<button class="button button-main mt-3">Save firing order</button>
+			{@render plainRound()}
+		</form>
+	{/if}
+</section>

@@ -1,0 +1,93 @@
+<script lang="ts">
+	/** One station before and after the plan, and what would have been next best. */
+	import { partsOf, type Job, type PlannedStation, type StationSheet } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import Section from '$lib/section/Section.svelte';
+
+	interface Props {
+		label: string;
+		before: StationSheet;
+		/** As planned; left out while there is no plan. */
+		after: StationSheet | undefined;
+		/** The job with the plan in it. */
+		planned: Job | null;
+		next: PlannedStation | undefined;
+	}
+	let { label, before, after, planned, next }: Props = $props();
+	const book = getBook();
+	const { length, load } = getBench();
+	const COMPARED = [
+		['Height', 'height', length],
+		['Seat load', 'seatLoad', load],
+		['Open load', 'openLoad', load],
+		['Bind margin', 'bindMargin', length],
+		['Seal clearance', 'sealClearance', length]
+	] as const;
+	const changed = $derived(
+		after === undefined
+			? []
+			: [
+					...COMPARED.map(
+						([name, figure, shown]) =>
+							[
+								name,
+								shown(before.figures[figure].figure as never),
+								shown(after.figures[figure].figure as never)
+							] as const
+					),
+					[
+						'Target',
+						length(before.shared.target.height),
+						length(after.shared.target.height)
+					] as const
+				]
+	);
+</script>
+
+<aside
+	class="w-full flex-none overflow-y-auto pb-3 text-[13px] bench:w-[332px] bench:border-l bench:border-rule bench:pl-3"
+	aria-label="Station {label}"
+>
+	<h2 class="figure text-base font-semibold">{label}</h2>
+	<div class="grid grid-cols-2 gap-2">
+		{#each [['now', before], ['planned', after]] as const as [name, station] (name)}
+			<figure>
+				<figcaption class="text-[12px] text-soft">{name}</figcaption>
+				{#if station}
+					{@const entry = (name === 'now' ? book.job : planned)!.stations.find(
+						(one) => one.label === label
+					)!}
+					<Section {station} kind={station.shared} parts={partsOf(book.job.setup, entry)} plain />
+				{:else}
+					<p class="py-6 text-soft">No plan yet.</p>
+				{/if}
+			</figure>
+		{/each}
+	</div>
+	{#if after}
+		<table class="mt-1 w-full text-right">
+			<thead>
+				<tr class="text-[12px] text-soft [&>th]:font-medium">
+					<th class="text-left">{label}</th><th>now</th><th>planned</th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each changed as [name, was, is] (name)}
+					<tr class="border-t border-hair">
+						<td class="text-left text-soft">{name}</td>
+						<td class="figure">{was}</td>
+						<td class="figure">{is}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		{#if next}
+			<p class="mt-2 border-t border-rule pt-2 text-soft">
+				Next best here: {next.shims.length > 0
+					? `shim ${next.shims.join(' + ')}`
+					: 'no shims'}{next.locks ? `, ${next.locks.name}` : ''}.
+			</p>
+		{/if}
+	{/if}
+</aside>

@@ -1,0 +1,51 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { evaluate, INCH_POUND, METRIC, withScenario, type Job } from '@zinc-ledger/core';
+import { readJob } from '@zinc-ledger/core/file';
+import { rowsOf, worstOf, type Side } from './comparison';
+
+const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
+if (!read.ok) throw new Error('demo');
+const job: Job = read.value;
+const sheet = evaluate(job);
+const setup = withScenario(job.setup, sheet, {
+	kinds: { intake: { lift: '0.600 in' }, exhaust: {} },
+	limits: {}
+});
+const sides: readonly Side[] = [
+	{ name: 'now', sheet, plan: null },
+	{ name: 'what if', sheet: evaluate({ ...job, setup }), plan: null }
+];
+const texts = (name: string, units = INCH_POUND) =>
+	(['intake', 'exhaust'] as const)
+		.flatMap((kind) => rowsOf(kind, sides, units))
+		.find((row) => row.name === name)!
+		.figures.map(({ text }) => text);
+
+describe('side by side', () => {
+	it('more lift takes as much of the bind margin, and the other kind stays', () => {
+		const [now, then] = texts('Intake min bind margin, in').map(Number);
+		expect(now! - then!).toBeCloseTo(0.6 - 0.54, 3);
+		const exhaust = texts('Exhaust min bind margin, in');
+		expect(exhaust[0]).toBe(exhaust[1]);
+	});
+	it('is in the units of whoever looks at it', () => {
+		expect(texts('Intake target, in')).toEqual(['1.820', '1.820']);
+		expect(texts('Intake target, mm', METRIC)).toEqual(['46.23', '46.23']);
+		expect(texts('Intake seat loads, lbf')[0]).toBe('128 to 132');
+	});
+	it('marks the kind in which a station stops', () => {
+		const last = (kind: 'intake' | 'exhaust') => rowsOf(kind, sides, INCH_POUND).at(-1)!.figures;
+		expect(last('exhaust')[0]).toEqual({ text: '1, 0, 0', bad: true });
+		expect(last('intake')[0]!.bad).toBe(false);
+	});
+	it('has a dot for what is not known', () => {
+		const bare = evaluate({ ...job, readings: [] });
+		const [row] = rowsOf('intake', [{ name: 'bare', sheet: bare, plan: null }], METRIC).slice(1);
+		expect(row!.figures).toEqual([{ text: '·' }]);
+	});
+	it('says how a plan went', () => {
+		expect(worstOf({ sort: 'no-plan', why: [] }, METRIC)).toBe('no plan');
+		expect(worstOf({ sort: 'stopped' }, METRIC)).toBe('stopped');
+	});
+});
