@@ -22,6 +22,7 @@ import {
 	type Units
 } from '@zinc-ledger/core';
 import type { SignedEntry } from './signed';
+import { send, sent } from '$lib/http/send-json';
 import { outbox } from '$lib/outbox/outbox.svelte';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
@@ -266,31 +267,6 @@ export class Book {
 		return extra.length === 0
 			? this.#stored
 			: { ...this.#stored, readings: [...this.#stored.readings, ...extra] };
-	}
-}
-
-async function send(method: string, path: string, body: unknown): Promise<string | null> {
-	const answer = await sent(method, path, body);
-	return 'problem' in answer ? answer.problem : null;
-}
-
-/** Sends something: what the server answered, or what went wrong. */
-async function sent(
-	method: string,
-	path: string,
-	body: unknown
-): Promise<{ readonly body: unknown } | { readonly problem: string }> {
-	try {
-		const response = await fetch(path, {
-			method,
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify(body)
-		});
-		const answer = (await response.json()) as { message?: string };
-		if (response.ok) return { body: answer };
-		return { problem: answer.message ?? tell(message('server.would-not-take')) };
-	} catch {
-		return { problem: tell(message('server.not-reached')) };
 	}
 }
 

@@ -1,9 +1,10 @@
 <script lang="ts">
 	/** The sheet as it goes to the customer: one page for up to sixteen stations. */
-	import { KINDS, lengthOf, walk, type Job, type Kind, type Sheet } from '@zinc-ledger/core';
+	import { KINDS, walk, type Job, type Kind, type Sheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import { columnsFor, showFigure, verdictIn } from '$lib/sheet/columns';
+	import JudgedBy from './JudgedBy.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Scale from '$lib/ui/Scale.svelte';
 	import { capital, moment, shortDate } from '$lib/ui/words';
@@ -65,7 +66,9 @@
 	function sourceOf(kind: Kind): string {
 		const { curve, sources } = sheet.kinds[kind];
 		if (curve?.from === 'tested') return 'tested curve';
-		return sources.spring === 'card' ? 'card, straight line' : `${sources.spring}, straight line`;
+		return sources.spring === 'card'
+			? 'card, straight line'
+			: `${label('source', sources.spring!)}, straight line`;
 	}
 </script>
 
@@ -154,23 +157,7 @@
 				</dl>
 			</section>
 		{/each}
-		<section>
-			<h2 class="border-b border-ink pb-0.5 font-semibold">Judged by</h2>
-			<dl class="mt-1 grid grid-cols-[1fr_auto] gap-y-px">
-				<dt class="text-soft">Height within ±</dt>
-				<dd class="figure">{bench.length(lengthOf(limits.heightTolerance))}</dd>
-				<dt class="text-soft">Min bind margin</dt>
-				<dd class="figure">{bench.length(lengthOf(limits.bindFloor))}</dd>
-				<dt class="text-soft">Min seal clearance</dt>
-				<dd class="figure">{bench.length(lengthOf(limits.sealFloor))}</dd>
-				<dt class="text-soft">Loads within ±</dt>
-				<dd class="figure">{Math.round(limits.loadTolerance * 100)} %</dd>
-			</dl>
-			<p class="mt-2 flex flex-wrap gap-x-3">
-				<Mark state="watch" word /><Mark state="inconclusive" word /><Mark state="stop" word />
-			</p>
-			<p class="mt-0.5 text-soft">A figure without a mark is clear; a dot is not measured.</p>
-		</section>
+		<JudgedBy {limits} />
 	</div>
 
 	{#if sheet.remarks.length > 0 || told.length > 0}

@@ -4,8 +4,7 @@
 	import { goto } from '$app/navigation';
 	import { PART_SORTS, type PartSort } from '@zinc-ledger/core';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
-	import { flatten } from '$lib/forms/flat';
-	import { fieldsOf } from '$lib/parts/fields';
+	import PartsTable from '$lib/parts/PartsTable.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, problemText } from '@zinc-ledger/words';
 
@@ -15,9 +14,7 @@
 		{ keys: ['n'], does: 'add a part of this type' }
 	]);
 	let search: HTMLInputElement;
-	let counting = $state<string | null>(null);
 
-	const fields = $derived(fieldsOf(data.sort).filter((field) => field.shown));
 	const typeName = (sort: PartSort) =>
 		capital(sort === 'locks' ? label('part', sort) : `${label('part', sort)}s`);
 
@@ -28,8 +25,6 @@
 		else return;
 		event.preventDefault();
 	}
-	const figure = (text: string) =>
-		text.replace(/^([+-]?[\d.]+) (in|mm|lbf|N|kgf)(\/\w+)?$/, '$1 $2$3');
 	const pageAt = (page: number) =>
 		`/parts?sort=${encodeURIComponent(data.sort)}&find=${encodeURIComponent(data.find)}&page=${page}`;
 </script>
@@ -112,99 +107,13 @@
 		{/each}
 	</nav>
 
-	<table class="w-full border-collapse text-[14px]">
-		<thead>
-			<tr class="border-b-2 border-ink text-left align-bottom text-[12px] text-soft">
-				<th class="py-1.5 pl-2 font-medium">Name</th>
-				{#each fields as field (field.path)}
-					<th
-						class="py-1.5 pr-3 leading-tight font-medium {['text', 'choice'].includes(field.sort)
-							? ''
-							: 'text-right'}">{field.label}</th
-					>
-				{/each}
-				<th class="py-1.5 text-right font-medium">In stock</th>
-				<th class="py-1.5 pl-3 font-medium"><span class="sr-only">Change</span></th>
-			</tr>
-		</thead>
-		<tbody>
-			{#each data.parts as { part, stock, retired } (part.id)}
-				{@const values = flatten(part, fields)}
-				<tr class="border-b border-hair {retired ? 'text-faint' : ''}">
-					<td class="py-1 pl-2">
-						<a class="flex min-h-9 items-center font-semibold" href="/parts/{part.id}"
-							>{part.name}</a
-						>
-						{#if retired}<span class="text-[12px]">retired</span>{/if}
-					</td>
-					{#each fields as field (field.path)}
-						<td
-							class="py-1 pr-3 {['text', 'choice'].includes(field.sort)
-								? ''
-								: 'figure text-right text-[13px] whitespace-nowrap'}"
-						>
-							{field.names?.[values[field.path] ?? ''] ?? figure(values[field.path] ?? '')}
-						</td>
-					{/each}
-					<td class="figure py-1 text-right">{stock ?? '·'}</td>
-					<td class="py-1 pl-3">
-						<div class="flex items-center justify-end gap-3 text-[13px] text-soft">
-							<button
-								class="min-h-9 underline"
-								aria-label="Adjust stock: {part.name}"
-								onclick={() => (counting = counting === part.id ? null : part.id)}
-								>Adjust stock</button
-							>
-							<a
-								class="flex min-h-9 items-center underline"
-								aria-label="Copy {part.name}"
-								href="/parts/new?sort={data.sort}&copy={part.id}">Copy</a
-							>
-							<form method="POST" action="?/retire&sort={data.sort}" use:sendForm>
-								<input type="hidden" name="id" value={part.id} />
-								<input type="hidden" name="retired" value={retired ? 'no' : 'yes'} />
-								<button
-									class="min-h-9 underline"
-									aria-label="{retired ? 'Restore' : 'Retire'} {part.name}"
-								>
-									{retired ? 'Restore' : 'Retire'}
-								</button>
-							</form>
-						</div>
-						{#if counting === part.id}
-							<form
-								method="POST"
-								action="?/stock&sort={data.sort}"
-								use:sendForm
-								class="flex items-end gap-2 py-1"
-							>
-								<input type="hidden" name="id" value={part.id} />
-								<input
-									class="field figure w-20 text-right"
-									name="change"
-									aria-label="How many, + in or − out"
-									placeholder="+4"
-									{@attach (input) => input.focus()}
-								/>
-								<input class="field" name="reason" aria-label="Why" placeholder="why" />
-								<button class="button">Save</button>
-							</form>
-							{#if form?.stockOf === part.id}
-								<p role="alert" class="text-[13px] font-semibold text-stop">{form.stockProblem}</p>
-							{/if}
-						{/if}
-					</td>
-				</tr>
-			{:else}
-				<tr>
-					<td class="py-6 pl-2 text-soft" colspan={fields.length + 3}>
-						{data.find ? `No ${label('part', data.sort)} has “${data.find}” in it.` : 'None yet.'}
-						<a class="underline" href="/parts/new?sort={data.sort}">Add one</a>
-					</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<PartsTable
+		sort={data.sort}
+		parts={data.parts}
+		find={data.find}
+		stockOf={form?.stockOf}
+		stockProblem={form?.stockProblem}
+	/>
 	{#if data.page > 0 || data.more}
 		<nav aria-label="Pages of the library" class="mt-3 flex items-center gap-3">
 			{#if data.page > 0}

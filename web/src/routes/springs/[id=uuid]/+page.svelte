@@ -3,24 +3,19 @@
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import {
-		lengthOf,
-		lengthText,
-		mm,
-		readEntry,
-		sweepPoints,
-		type LibraryPart,
-		type SetLimits,
-		message
-	} from '@zinc-ledger/core';
+	import { lengthOf, mm, readEntry, sweepPoints, type LibraryPart } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { cardEnds } from '$lib/springs/card-line';
+	import { send } from '$lib/http/send-json';
+	import ByHand from '$lib/springs/ByHand.svelte';
+	import SetLimitsForm from '$lib/springs/SetLimitsForm.svelte';
 	import SetTable from '$lib/springs/SetTable.svelte';
 	import SpringFigures from '$lib/springs/SpringFigures.svelte';
 	import SpringFiles from '$lib/springs/SpringFiles.svelte';
 	import SweepChart from '$lib/springs/SweepChart.svelte';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
+	import WorkingHeight from '$lib/springs/WorkingHeight.svelte';
 	import { rowsOf } from '$lib/springs/worked';
 	import { problemText, tell } from '@zinc-ledger/words';
 
@@ -63,37 +58,6 @@
 			: { height, from: height, to: height };
 	});
 
-	const LIMITS = [
-		['oddWatch', 'From median, watch from'],
-		['oddStop', 'stop from'],
-		['sagWatch', 'Load loss, watch from'],
-		['sagStop', 'stop from ']
-	] as const;
-	let limits = $derived(
-		Object.fromEntries(
-			LIMITS.map(([name]) => [name, String(Math.round(data.set.limits[name] * 1000) / 10)])
-		) as Record<keyof SetLimits, string>
-	);
-	let limitProblem = $state<string | null>(null);
-	async function keepLimits(event: SubmitEvent) {
-		event.preventDefault();
-		const body = Object.fromEntries(
-			LIMITS.map(([name]) => [name, Number(limits[name].replace(',', '.')) / 100])
-		);
-		const response = await fetch(`/api/sets/${data.set.id}/limits`, {
-			method: 'PUT',
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify(body)
-		}).catch(() => null);
-		if (response?.ok) {
-			limitProblem = null;
-			await invalidateAll();
-		} else {
-			const answer = (await response?.json().catch(() => null)) as { message?: string } | null;
-			limitProblem = answer?.message ?? tell(message('server.not-reached'));
-		}
-	}
-
 	// Sweeps that were still on their way when this page was loaded.
 	onMount(() => void sweepOutbox.open());
 	$effect(() => {
@@ -120,19 +84,10 @@
 		const { bind, ...before } = chosen.spring.measured;
 		const kept = { ...before, ...(bind && { bind: bind.height }), ...change };
 		const body = Object.fromEntries(Object.entries(kept).filter(([, text]) => text));
-		const response = await fetch(`/api/sets/${data.set.id}/springs/${chosen.spring.tag}`, {
-			method: 'PUT',
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify(body)
-		}).catch(() => null);
-		if (response?.ok) {
-			problem = null;
-			placing = null;
-			await invalidateAll();
-		} else {
-			const answer = (await response?.json().catch(() => null)) as { message?: string } | null;
-			problem = answer?.message ?? tell(message('server.not-reached'));
-		}
+		problem = await send('PUT', `/api/sets/${data.set.id}/springs/${chosen.spring.tag}`, body);
+		if (problem !== null) return;
+		placing = null;
+		await invalidateAll();
 	}
 	function typed(name: string, text: string) {
 		if (text.trim() === '') return void measure({ [name]: '' });
@@ -184,36 +139,12 @@
 					onbind={(at) => (placing = at)}
 				/>
 			</div>
-			<div class="mt-1 flex flex-wrap items-center gap-x-4 text-[13px]">
-				<label class="flex items-center gap-2">
-					Height
-					<input
-						type="range"
-						class="w-52"
-						min={lengthOf(data.set.seat) - 3}
-						max={lengthOf(data.set.seat) + 3}
-						step="0.01"
-						bind:value={seat}
-						aria-label="Working height"
-					/>
-					<b class="figure">{bench.length(mm(seat))}</b>
-				</label>
-				{#if seat !== lengthOf(data.set.seat)}
-					<button class="min-h-9 underline" onclick={() => (seat = lengthOf(data.set.seat))}>
-						Back to {data.set.seat}
-					</button>
-				{/if}
-				{#if placing !== null}
-					<span class="ml-auto">Bind at <b class="figure">{bench.length(mm(placing))}</b>?</span>
-					<button
-						class="button !min-h-9"
-						onclick={() => measure({ bind: lengthText(mm(placing!), bench.units.length) })}
-					>
-						Set bind
-					</button>
-					<button class="min-h-9 underline" onclick={() => (placing = null)}>Cancel</button>
-				{/if}
-			</div>
+			<WorkingHeight
+				bind:seat
+				bind:placing
+				own={data.set.seat}
+				onset={(bind) => measure({ bind })}
+			/>
 		{/if}
 
 		<SetTable
@@ -222,23 +153,7 @@
 			onchoose={(tag) => ((chosenTag = tag), (placing = null))}
 			limits={data.set.limits}
 		/>
-		<form class="mt-3 flex flex-wrap items-end gap-3 text-[13px]" onsubmit={keepLimits}>
-			{#each LIMITS as [name, label] (name)}
-				<label class="text-soft">
-					{label}
-					<span class="flex items-center gap-1">
-						<input
-							class="field figure w-16 text-right"
-							inputmode="decimal"
-							aria-label={label}
-							bind:value={limits[name]}
-						/> %
-					</span>
-				</label>
-			{/each}
-			<button class="button">Save limits</button>
-			{#if limitProblem}<p role="alert" class="font-semibold text-stop">{limitProblem}</p>{/if}
-		</form>
+		<SetLimitsForm setId={data.set.id} limits={data.set.limits} />
 	</div>
 
 	<aside
@@ -270,22 +185,7 @@
 				</p>
 			{/if}
 
-			<h3 class="mt-4 border-b border-ink pb-1 font-semibold">Measured by hand</h3>
-			<div class="mt-1 grid grid-cols-3 gap-2">
-				{#each [['freeHeight', 'Free height'], ['outside', 'Outside'], ['wire', 'Wire']] as const as [name, title] (name)}
-					<label class="text-soft">
-						{title}
-						{#key chosen.spring.tag}
-							<input
-								class="field figure text-right"
-								value={chosen.spring.measured[name] ?? ''}
-								aria-label={title}
-								onchange={(event) => typed(name, event.currentTarget.value)}
-							/>
-						{/key}
-					</label>
-				{/each}
-			</div>
+			<ByHand spring={chosen.spring} onmeasure={typed} />
 			{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
 
 			<SpringFiles

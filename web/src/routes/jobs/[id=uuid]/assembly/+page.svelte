@@ -1,6 +1,5 @@
 <script lang="ts">
 	/** The assembly, step by step: what to do now, what to take care of, one key to tick it. */
-	import { Check } from '@lucide/svelte';
 	import { v7 as uuid } from 'uuid';
 	import {
 		assemblyOf,
@@ -18,6 +17,9 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import StepDone from '$lib/assembly/StepDone.svelte';
+	import StepList from '$lib/assembly/StepList.svelte';
+	import StepText from '$lib/assembly/StepText.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import Section from '$lib/section/Section.svelte';
 	import Key from '$lib/ui/Key.svelte';
@@ -139,22 +141,7 @@
 			</fieldset>
 		</div>
 		{#if step}
-			<div class="mt-2 flex flex-wrap items-end gap-x-8">
-				<p class="leading-none font-semibold {sheet ? 'figure text-[72px]' : 'pb-2 text-[40px]'}">
-					{capital(step.place)}
-				</p>
-				<p class="max-w-xl pb-1.5 text-[24px] leading-snug font-semibold" data-step={step.step}>
-					{write(step.text, bench.units)}
-				</p>
-			</div>
-			{#if step.caution}
-				<p class="caution mt-4">
-					{#if step.energy}
-						<b class="figure">{step.energy.toFixed(0)} J</b> in this spring at full lift.
-					{/if}
-					{write(step.caution, bench.units)}
-				</p>
-			{/if}
+			<StepText {step} atStation={sheet !== undefined} />
 			<form
 				class="mt-5 flex flex-wrap items-end gap-4"
 				onsubmit={(event) => {
@@ -176,17 +163,11 @@
 					</div>
 				{/if}
 				{#if ticked}
-					<p class="text-[15px]">
-						Done {moment(ticked.at)} by {book.initials(ticked.person)}{ticked.count === undefined
-							? ''
-							: `: ${ticked.count}`}{ticked.note ? `. ${ticked.note}` : ''}
-					</p>
-					<button class="button" type="button" onclick={() => step && tick(step, false)}>
-						Undo it, and what came after it here
-					</button>
-					<button class="button" type="button" onclick={() => (chosen = null)}
-						>To the next step</button
-					>
+					<StepDone
+						{ticked}
+						onundo={() => step && tick(step, false)}
+						onnext={() => (chosen = null)}
+					/>
 				{:else if lacking}
 					<p class="text-[15px]">
 						<Mark state="stop" word /> Do first ({lacking.place}): {write(
@@ -221,32 +202,5 @@
 			</figure>
 		{/if}
 	</div>
-	<aside class="text-[13px]" aria-label="Steps at {place}">
-		<h2 class="border-b border-ink pb-1 font-semibold">
-			{place === 'job' ? 'The whole job' : capital(place)}
-		</h2>
-		<ol>
-			{#each here as one (one.key)}
-				{@const mark = done.get(one.key)}
-				<li>
-					<button
-						class="flex min-h-9 w-full items-center gap-2 border-b border-hair text-left aria-[current=step]:bg-chromate-wash"
-						aria-current={one.key === step?.key ? 'step' : undefined}
-						onclick={() => (chosen = one.key)}
-					>
-						<span class="w-5 flex-none">
-							{#if mark}<Check size={17} aria-label="done" />{/if}
-						</span>
-						<span class="flex-1">{capital(label('step', one.step))}</span>
-						{#if mark}
-							<span class="text-soft" title={moment(mark.at)}>{book.initials(mark.person)}</span>
-						{/if}
-					</button>
-				</li>
-			{/each}
-		</ol>
-		<p class="mt-3 text-soft">
-			Parts makers’ instructions, local rules and licensed practice come first.
-		</p>
-	</aside>
+	<StepList {place} steps={here} {done} current={step?.key} onchoose={(key) => (chosen = key)} />
 </div>

@@ -1,0 +1,24 @@
+<script lang="ts">
+	/** A step that is done: when, by whom, and the way back. */
+	import type { AssemblyStep } from '@zinc-ledger/core';
+	import { getBook } from '$lib/job/book.svelte';
+	import { moment } from '$lib/ui/words';
+
+	interface Props {
+		ticked: AssemblyStep;
+		onundo: () => void;
+		onnext: () => void;
+	}
+	let { ticked, onundo, onnext }: Props = $props();
+	const book = getBook();
+</script>
+
+<p class="text-[15px]">
+	Done {moment(ticked.at)} by {book.initials(ticked.person)}{ticked.count === undefined
+		? ''
+		: `: ${ticked.count}`}{ticked.note ? `. ${ticked.note}` : ''}
+</p>
+<button class="button" type="button" onclick={onundo}>
+	Undo it, and what came after it here
+</button>
+<button class="button" type="button" onclick={onnext}>To the next step</button>

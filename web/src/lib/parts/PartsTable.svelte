@@ -1,0 +1,115 @@
+<script lang="ts">
+	/** The library's parts of one sort, with what is done to one: stock, copy, retire. */
+	import type { LibraryPart, PartSort } from '@zinc-ledger/core';
+	import { label } from '@zinc-ledger/words';
+	import { flatten } from '$lib/forms/flat';
+	import { sendForm } from '$lib/forms/send-form.svelte';
+	import { fieldsOf } from './fields';
+
+	interface Props {
+		sort: PartSort;
+		parts: readonly LibraryPart[];
+		/** What was looked for. */
+		find: string;
+		/** Why stock could not be changed, and of which part. */
+		stockProblem?: string | undefined;
+		stockOf?: string | undefined;
+	}
+	let { sort, parts, find, stockProblem, stockOf }: Props = $props();
+	let counting = $state<string | null>(null);
+	const fields = $derived(fieldsOf(sort).filter((field) => field.shown));
+	const figure = (text: string) =>
+		text.replace(/^([+-]?[\d.]+) (in|mm|lbf|N|kgf)(\/\w+)?$/, '$1 $2$3');
+</script>
+
+<table class="w-full border-collapse text-[14px]">
+	<thead>
+		<tr class="border-b-2 border-ink text-left align-bottom text-[12px] text-soft">
+			<th class="py-1.5 pl-2 font-medium">Name</th>
+			{#each fields as field (field.path)}
+				<th
+					class="py-1.5 pr-3 leading-tight font-medium {['text', 'choice'].includes(field.sort)
+						? ''
+						: 'text-right'}">{field.label}</th
+				>
+			{/each}
+			<th class="py-1.5 text-right font-medium">In stock</th>
+			<th class="py-1.5 pl-3 font-medium"><span class="sr-only">Change</span></th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each parts as { part, stock, retired } (part.id)}
+			{@const values = flatten(part, fields)}
+			<tr class="border-b border-hair {retired ? 'text-faint' : ''}">
+				<td class="py-1 pl-2">
+					<a class="flex min-h-9 items-center font-semibold" href="/parts/{part.id}">{part.name}</a>
+					{#if retired}<span class="text-[12px]">retired</span>{/if}
+				</td>
+				{#each fields as field (field.path)}
+					<td
+						class="py-1 pr-3 {['text', 'choice'].includes(field.sort)
+							? ''
+							: 'figure text-right text-[13px] whitespace-nowrap'}"
+					>
+						{field.names?.[values[field.path] ?? ''] ?? figure(values[field.path] ?? '')}
+					</td>
+				{/each}
+				<td class="figure py-1 text-right">{stock ?? '·'}</td>
+				<td class="py-1 pl-3">
+					<div class="flex items-center justify-end gap-3 text-[13px] text-soft">
+						<button
+							class="min-h-9 underline"
+							aria-label="Adjust stock: {part.name}"
+							onclick={() => (counting = counting === part.id ? null : part.id)}
+							>Adjust stock</button
+						>
+						<a
+							class="flex min-h-9 items-center underline"
+							aria-label="Copy {part.name}"
+							href="/parts/new?sort={sort}&copy={part.id}">Copy</a
+						>
+						<form method="POST" action="?/retire&sort={sort}" use:sendForm>
+							<input type="hidden" name="id" value={part.id} />
+							<input type="hidden" name="retired" value={retired ? 'no' : 'yes'} />
+							<button
+								class="min-h-9 underline"
+								aria-label="{retired ? 'Restore' : 'Retire'} {part.name}"
+							>
+								{retired ? 'Restore' : 'Retire'}
+							</button>
+						</form>
+					</div>
+					{#if counting === part.id}
+						<form
+							method="POST"
+							action="?/stock&sort={sort}"
+							use:sendForm
+							class="flex items-end gap-2 py-1"
+						>
+							<input type="hidden" name="id" value={part.id} />
+							<input
+								class="field figure w-20 text-right"
+								name="change"
+								aria-label="How many, + in or − out"
+								placeholder="+4"
+								{@attach (input) => input.focus()}
+							/>
+							<input class="field" name="reason" aria-label="Why" placeholder="why" />
+							<button class="button">Save</button>
+						</form>
+						{#if stockOf === part.id}
+							<p role="alert" class="text-[13px] font-semibold text-stop">{stockProblem}</p>
+						{/if}
+					{/if}
+				</td>
+			</tr>
+		{:else}
+			<tr>
+				<td class="py-6 pl-2 text-soft" colspan={fields.length + 3}>
+					{find ? `No ${label('part', sort)} has “${find}” in it.` : 'None yet.'}
+					<a class="underline" href="/parts/new?sort={sort}">Add one</a>
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>
