@@ -228,3 +228,12 @@ const springStep = ({ spring: tag }: StationEntry, { spring }: KindSetup): Draft
 	step: 'spring',
 	text: message('step.spring', { tag: tag ?? null, ways: waysUp(spring) })
 });
+
+/** Places of the assembly at which every step is done. */
+export function placesDone(
+	steps: readonly Step[],
+	done: ReadonlyMap<string, unknown>
+): ReadonlySet<string> {
+	const open = new Set(steps.filter(({ key }) => !done.has(key)).map(({ place }) => place));
+	return new Set(steps.map(({ place }) => place).filter((place) => !open.has(place)));
+}

@@ -14,6 +14,7 @@ import {
 	type WindowFigures,
 	type WorkedSweep
 } from '@zinc-ledger/core';
+import type { BindBand } from './sweep-chart';
 
 const known = new Map<string, WorkedSweep>();
 
@@ -80,4 +81,14 @@ export function rowsOf(
 			bind: placed ? lengthOf(placed.height) : done?.bind.sort === 'bind' ? done.bind.height : null
 		};
 	});
+}
+
+/** The bind of a spring as the chart shows it; one that is being placed has no band. */
+export function bindBand({ spring, worked, bind }: Row, placing: number | null): BindBand | null {
+	if (bind === null) return null;
+	const height = placing ?? bind;
+	const isFound = worked?.bind.sort === 'bind' && !spring.measured.bind && placing === null;
+	return isFound && worked.bind.sort === 'bind'
+		? { height, from: worked.bind.from, to: worked.bind.to }
+		: { height, from: height, to: height };
 }

@@ -2,8 +2,7 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { KINDS, walk, type FigureName } from '@zinc-ledger/core';
-	import { getBench } from '$lib/bench/bench.svelte';
+	import { walk, type FigureName } from '@zinc-ledger/core';
 	import { getBook } from '$lib/job/book.svelte';
 	import Question from '$lib/job/Question.svelte';
 	import StationDetail from '$lib/job/StationDetail.svelte';
@@ -11,15 +10,12 @@
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import { verdictIn } from '$lib/sheet/columns';
+	import SheetFooter from '$lib/sheet/SheetFooter.svelte';
+	import SheetRemarks from '$lib/sheet/SheetRemarks.svelte';
 	import SheetTable from '$lib/sheet/SheetTable.svelte';
-	import Key from '$lib/ui/Key.svelte';
-	import Mark from '$lib/ui/Mark.svelte';
-	import { findingLines } from '$lib/fit/finding-lines';
 	import { stationTyped, typeOn } from '$lib/job/typed-station';
-	import { ruleWords, write } from '@zinc-ledger/words';
 
 	const book = getBook();
-	const bench = getBench();
 	useKeys([
 		{ keys: ['3', 'e'], does: 'go to station 3E' },
 		{ keys: ['↑', '↓'], does: 'row above, row below' },
@@ -79,11 +75,6 @@
 		order.find((entry) => !book.station(entry.label)?.inForce['installed-height'])?.label
 	);
 	// An accepted watch is settled; a stop stays on every sheet.
-	const told = $derived(
-		findingLines(book.sheet, bench.units).filter(
-			({ finding }) => finding.severity === 'stop' || !finding.acceptance
-		)
-	);
 
 	function select(label: string) {
 		chosen = label;
@@ -161,22 +152,7 @@
 				</button>
 			{/each}
 			{#if typed}<span class="figure ml-2 bg-chromate-wash px-2">{typed}</span>{/if}
-			<span class="ml-auto text-soft">
-				{#each told as { finding, places, compared } (finding.key)}
-					<a class="ml-3 underline" href="/jobs/{book.job.id}/parts">
-						<Mark state={finding.severity as 'stop' | 'watch'} />
-						{ruleWords(finding.rule).title}, {places}: {compared}{finding.acceptance
-							? ', accepted'
-							: ''}
-					</a>
-				{/each}
-				{#each book.sheet.remarks.filter(({ asks }) => !asks) as remark, i (i)}
-					<span class="ml-3">
-						<Mark state={remark.state} />
-						{write(remark.text, bench.units)}
-					</span>
-				{/each}
-			</span>
+			<SheetRemarks />
 		</div>
 		<div class="min-h-0 flex-1 overflow-auto">
 			<SheetTable
@@ -194,46 +170,7 @@
 				</p>
 			{/if}
 		</div>
-		<footer class="flex flex-wrap gap-x-5 gap-y-1 border-t-2 border-ink py-2 text-[13px] text-soft">
-			{#if book.sheet.measured['installed-height'] > 0}
-				<span>
-					Seat loads
-					{#each KINDS as kind (kind)}
-						{@const range = book.sheet.seatLoads[kind]}
-						{#if range}
-							<b class="figure ml-1.5 font-medium text-ink">
-								{kind === 'intake' ? 'I' : 'E'}
-								{bench.load(range.least)}–{bench.load(range.most)}
-							</b>
-						{/if}
-					{/each}
-				</span>
-			{/if}
-			{#if book.sheet.least.bindMargin}
-				<span>
-					Min bind margin
-					<b class="figure font-medium text-ink">
-						{bench.length(book.sheet.least.bindMargin.figure)} · {book.sheet.least.bindMargin
-							.station}
-					</b>
-				</span>
-			{/if}
-			{#if book.sheet.least.sealClearance}
-				<span>
-					Min seal clearance
-					<b class="figure font-medium text-ink">
-						{bench.length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance
-							.station}
-					</b>
-				</span>
-			{/if}
-			{#if nextToMeasure}
-				<a class="ml-auto" href="/jobs/{book.job.id}/round?of=installed-height">
-					Measure next <b class="figure font-medium text-ink">{nextToMeasure}</b>
-					<Key>h</Key>
-				</a>
-			{/if}
-		</footer>
+		<SheetFooter {nextToMeasure} />
 	</div>
 	<aside
 		class="w-full flex-none overflow-y-auto border-rule pb-3 bench:w-[332px] bench:border-l bench:pl-3"

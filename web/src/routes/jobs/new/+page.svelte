@@ -15,7 +15,7 @@
 	} from '@zinc-ledger/core';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
-	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
+	import LayoutPreview from '$lib/head-plan/LayoutPreview.svelte';
 	import { layoutOf } from '$lib/setup/take-in';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -162,19 +162,7 @@
 			{@render text('Firing order', 'firingOrder', 'as 1-5-3-6-2-4; can wait')}
 			{@render select('Lifters', 'lifters', ['solid', 'hydraulic'], 'lifters')}
 		</div>
-		<section class="mt-5" aria-label="The head as it lies on the bench">
-			{#if preview}
-				<p class="mb-2 text-[13px] text-soft">
-					As it lies on the bench, front of the engine left. First station from the left:
-					<b class="figure text-ink">{first}</b>. Correct?
-				</p>
-				<HeadPlan job={preview.job} stations={preview.sheet.stations} />
-			{:else}
-				<p class="border-y border-rule py-6 text-soft">
-					The head is drawn here once cylinders and numbers agree.
-				</p>
-			{/if}
-		</section>
+		<LayoutPreview {preview} {first} />
 		<div class="mt-4 grid gap-x-5 gap-y-3 bench:grid-cols-3">
 			<TextField
 				label="Application"

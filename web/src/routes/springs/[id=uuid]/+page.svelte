@@ -16,7 +16,7 @@
 	import SweepChart from '$lib/springs/SweepChart.svelte';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
 	import WorkingHeight from '$lib/springs/WorkingHeight.svelte';
-	import { rowsOf } from '$lib/springs/worked';
+	import { bindBand, rowsOf } from '$lib/springs/worked';
 	import { problemText, tell } from '@zinc-ledger/words';
 
 	let { data, form } = $props();
@@ -48,15 +48,7 @@
 			return [{ name: spring.tag, points, chosen: isChosen }];
 		})
 	);
-	const bindShown = $derived.by(() => {
-		const done = chosen?.worked;
-		if (!chosen || chosen.bind === null) return null;
-		const height = placing ?? chosen.bind;
-		const found = done?.bind.sort === 'bind' && !chosen.spring.measured.bind && placing === null;
-		return found && done.bind.sort === 'bind'
-			? { height, from: done.bind.from, to: done.bind.to }
-			: { height, from: height, to: height };
-	});
+	const bindShown = $derived(chosen ? bindBand(chosen, placing) : null);
 
 	// Sweeps that were still on their way when this page was loaded.
 	onMount(() => void sweepOutbox.open());

@@ -8,6 +8,7 @@
 		lockHalves,
 		nextStep,
 		partsOf,
+		placesDone,
 		cylinderPlace,
 		WAYS,
 		type Step,
@@ -24,7 +25,7 @@
 	import Section from '$lib/section/Section.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
-	import { capital, moment } from '$lib/ui/words';
+	import { capital } from '$lib/ui/words';
 	import { label, tell, write } from '@zinc-ledger/words';
 
 	const book = getBook();
@@ -52,15 +53,10 @@
 		step && !done.has(step.key) ? firstMissingPrerequisite(step, steps, done) : null
 	);
 	const ticked = $derived(step ? (done.get(step.key) ?? null) : null);
-	const finished = $derived(new Set(placesDone()));
+	const finished = $derived(placesDone(steps, done));
 	const sheet = $derived(book.station(place));
 	const entry = $derived(book.job.stations.find(({ label }) => label === place));
 	const inCar = $derived(book.job.setup.workLocation === 'vehicle');
-
-	function placesDone(): string[] {
-		const open = new Set(steps.filter(({ key }) => !done.has(key)).map((one) => one.place));
-		return steps.map((one) => one.place).filter((one) => !open.has(one));
-	}
 
 	async function tick(what: Step, isDone: boolean) {
 		if (busy) return;

@@ -12,15 +12,15 @@
 		message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import QuietFindings from '$lib/fit/QuietFindings.svelte';
 	import FindingItem from '$lib/fit/FindingItem.svelte';
 	import MassTable from '$lib/fit/MassTable.svelte';
 	import OwnParts from '$lib/fit/OwnParts.svelte';
 	import ShelfTable from '$lib/fit/ShelfTable.svelte';
-	import { placeOf } from '$lib/fit/finding-lines';
 	import { getBook } from '$lib/job/book.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { capital } from '$lib/ui/words';
-	import { label, ruleWords, tell } from '@zinc-ledger/words';
+	import { label, tell } from '@zinc-ledger/words';
 
 	let { data } = $props();
 	const book = getBook();
@@ -178,28 +178,6 @@
 				<li class="border-b border-hair py-2.5">No check fails.</li>
 			{/each}
 		</ul>
-		{#if unknown.length > 0}
-			<h3 class="mt-4 font-semibold">Incomplete data</h3>
-			<ul class="mt-1 text-[13px]">
-				{#each unknown as finding (finding.key)}
-					<li class="border-b border-hair py-1">
-						{ruleWords(finding.rule).title}
-						<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
-						<span class="block text-soft">needs {finding.missing.map(tell).join(', ')}</span>
-					</li>
-				{/each}
-			</ul>
-		{/if}
-		<details class="mt-4 text-[13px]">
-			<summary class="min-h-9 font-semibold">{passing.length} pass</summary>
-			<ul>
-				{#each passing as finding (finding.key)}
-					<li class="border-b border-hair py-1">
-						{ruleWords(finding.rule).title}
-						<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
-					</li>
-				{/each}
-			</ul>
-		</details>
+		<QuietFindings {unknown} {passing} />
 	</aside>
 </div>

@@ -14,6 +14,8 @@
 	} from '$lib/setup/fields';
 	import { camValues, OWN_CAM } from '$lib/setup/cam';
 	import HeadWork from '$lib/setup/HeadWork.svelte';
+	import OverrideRows from '$lib/setup/OverrideRows.svelte';
+	import ShimRows from '$lib/setup/ShimRows.svelte';
 	import TargetMethods from '$lib/setup/TargetMethods.svelte';
 	import { isShown, valuesOf } from '$lib/setup/values';
 	import { capital } from '$lib/ui/words';
@@ -28,7 +30,6 @@
 	const problems = $derived<Record<string, string>>(form?.problems ?? {});
 	const shimRows = $derived(book.job.setup.shimStock.length + SPARE_ROWS);
 	const overrideRows = $derived((book.job.setup.overrides?.length ?? 0) + SPARE_ROWS);
-	const SHIM_PARTS = ['thickness', 'count', 'inside', 'outside'] as const;
 
 	/** Selects that must stand at something stand at their first choice; the values must say the same. */
 	function withChoices(texts: Record<string, string>): Record<string, string> {
@@ -180,46 +181,8 @@
 				{/each}
 				<TargetMethods />
 
-				<h3 class="mt-5 border-b border-ink pb-1 font-semibold">Per-cylinder overrides</h3>
-				<div class="grid grid-cols-[5rem_1fr_1fr_1fr_1fr] gap-x-3 pt-1 text-[13px] text-soft">
-					<span>Cylinder</span><span>Valve</span><span>Lift given at</span><span>Lift</span><span
-						>Lash</span
-					>
-				</div>
-				{#each { length: overrideRows }, row (row)}
-					<div class="grid grid-cols-[5rem_1fr_1fr_1fr_1fr] gap-x-3 border-b border-hair py-1">
-						{@render entry(`overrides.${row}.cylinder`, `Override ${row + 1}, cylinder`)}
-						{#each [['kind', KINDS], ['sort', ['valve', 'lobe']]] as const as [part, choices] (part)}
-							{@const path = `overrides.${row}.${part}`}
-							<select
-								class="field"
-								name={path}
-								aria-label="Override {row + 1}, {part === 'kind' ? 'valve' : 'lift given at'}"
-								bind:value={() => values[path] ?? choices[0], (text) => (values[path] = text)}
-							>
-								{#each choices as choice (choice)}<option>{choice}</option>{/each}
-							</select>
-						{/each}
-						{@render entry(`overrides.${row}.lift`, `Override ${row + 1}, lift`)}
-						{@render entry(`overrides.${row}.lash`, `Override ${row + 1}, lash`)}
-					</div>
-				{/each}
-
-				<h3 class="mt-5 border-b border-ink pb-1 font-semibold">Shims for this job</h3>
-				<p class="pt-1 text-[13px] text-soft">
-					A size that the shop’s library counts is taken from that stock. Enter a count only for
-					sizes it does not have; left empty, they are not counted.
-				</p>
-				<div class="grid grid-cols-4 gap-x-3 pt-1 text-[13px] text-soft">
-					<span>Thickness</span><span>Count</span><span>ID</span><span>OD</span>
-				</div>
-				{#each { length: shimRows }, row (row)}
-					<div class="grid grid-cols-4 gap-x-3 border-b border-hair py-1">
-						{#each SHIM_PARTS as part (part)}
-							{@render entry(`shimStock.${row}.${part}`, `Shim size ${row + 1}, ${part}`)}
-						{/each}
-					</div>
-				{/each}
+				<OverrideRows rows={overrideRows} bind:values {entry} />
+				<ShimRows rows={shimRows} {entry} />
 			</div>
 
 			<div>

@@ -17,7 +17,8 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import { rowsOf, worstOf, type Side } from '$lib/what-if/comparison';
+	import type { Side } from '$lib/what-if/comparison';
+	import SideBySide from '$lib/what-if/SideBySide.svelte';
 	import { Planner } from '$lib/planner/planner.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -188,38 +189,7 @@
 		</fieldset>
 	</div>
 
-	<table class="mt-5 w-full max-w-4xl border-collapse text-[14px]" aria-label="Side by side">
-		<thead>
-			<tr
-				class="border-b-2 border-ink text-[12px] text-soft [&>th]:pr-6 [&>th]:pb-1 [&>th]:font-medium"
-			>
-				<th class="text-left"></th>
-				{#each sides as { name } (name)}<th class="text-right">{name}</th>{/each}
-			</tr>
-		</thead>
-		<tbody class="[&>tr]:border-b [&>tr]:border-hair [&_td]:py-1 [&_td]:pr-6">
-			{#each KINDS as kind (kind)}
-				{#each rowsOf(kind, sides, bench.units) as { name, figures } (name)}
-					<tr>
-						<td>{name}</td>
-						{#each figures as figure, i (i)}
-							<td class="figure text-right {figure.bad ? 'font-semibold text-stop' : ''}"
-								>{figure.text}</td
-							>
-						{/each}
-					</tr>
-				{/each}
-			{/each}
-			{#if both}
-				<tr>
-					<td>Worst off target, {bench.units.length}</td>
-					{#each sides as { name, plan } (name)}
-						<td class="figure text-right">{plan ? worstOf(plan, bench.units) : ''}</td>
-					{/each}
-				</tr>
-			{/if}
-		</tbody>
-	</table>
+	<SideBySide {sides} />
 	<p class="mt-4 flex items-center gap-3">
 		<button class="button button-main" onclick={keep} disabled={!isChanged}>Apply to job</button>
 		<button class="button" onclick={planBoth} disabled={working}

@@ -1,0 +1,36 @@
+<script lang="ts">
+	/** Checks of fit that do not fail: what they need, and those that pass. */
+	import type { Finding } from '@zinc-ledger/core';
+	import { ruleWords, tell } from '@zinc-ledger/words';
+	import { placeOf } from './finding-lines';
+
+	interface Props {
+		unknown: readonly Finding[];
+		passing: readonly Finding[];
+	}
+	let { unknown, passing }: Props = $props();
+</script>
+
+{#if unknown.length > 0}
+	<h3 class="mt-4 font-semibold">Incomplete data</h3>
+	<ul class="mt-1 text-[13px]">
+		{#each unknown as finding (finding.key)}
+			<li class="border-b border-hair py-1">
+				{ruleWords(finding.rule).title}
+				<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
+				<span class="block text-soft">needs {finding.missing.map(tell).join(', ')}</span>
+			</li>
+		{/each}
+	</ul>
+{/if}
+<details class="mt-4 text-[13px]">
+	<summary class="min-h-9 font-semibold">{passing.length} pass</summary>
+	<ul>
+		{#each passing as finding (finding.key)}
+			<li class="border-b border-hair py-1">
+				{ruleWords(finding.rule).title}
+				<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
+			</li>
+		{/each}
+	</ul>
+</details>

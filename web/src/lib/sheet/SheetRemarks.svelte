@@ -1,0 +1,31 @@
+<script lang="ts">
+	/** What is to be said of the whole head: findings of fit, and remarks of no one valve. */
+	import { ruleWords, write } from '@zinc-ledger/words';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { findingLines } from '$lib/fit/finding-lines';
+	import { getBook } from '$lib/job/book.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+
+	const book = getBook();
+	const bench = getBench();
+	const told = $derived(
+		findingLines(book.sheet, bench.units).filter(
+			({ finding }) => finding.severity === 'stop' || !finding.acceptance
+		)
+	);
+</script>
+
+<span class="ml-auto text-soft">
+	{#each told as { finding, places, compared } (finding.key)}
+		<a class="ml-3 underline" href="/jobs/{book.job.id}/parts">
+			<Mark state={finding.severity as 'stop' | 'watch'} />
+			{ruleWords(finding.rule).title}, {places}: {compared}{finding.acceptance ? ', accepted' : ''}
+		</a>
+	{/each}
+	{#each book.sheet.remarks.filter(({ asks }) => !asks) as remark, i (i)}
+		<span class="ml-3">
+			<Mark state={remark.state} />
+			{write(remark.text, bench.units)}
+		</span>
+	{/each}
+</span>
