@@ -5,6 +5,12 @@ import { stepKey, type Step } from './steps.ts';
 /** What was done, by step; a step undone takes with it every later one that wants it. */
 export type Done = ReadonlyMap<string, AssemblyStep>;
 
+/**
+ * The steps that stand as done, by key, each with the entry that did it.
+ *
+ * @param steps all steps of the job, with what each needs before it
+ * @param entries in the order in which they were made; one that undoes takes later steps with it
+ */
 export function doneSteps(steps: readonly Step[], entries: readonly AssemblyStep[]): Done {
 	if (entries.length === 0) return new Map();
 	const done = new Map<string, AssemblyStep>();

@@ -87,6 +87,7 @@ export interface Step {
 /** The place of steps that are done for a whole cylinder. */
 export const cylinderPlace = (cylinder: number): string => `cylinder ${cylinder}`;
 
+/** A step at a place, as one key: what is done is found by it. */
 export const stepKey = (place: string, step: string): string => `${place} ${step}`;
 
 type Draft = Pick<Step, 'step' | 'text' | 'caution' | 'energy' | 'counts'>;

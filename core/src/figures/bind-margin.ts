@@ -30,6 +30,7 @@ declare module '../verdict/verdict.ts' {
 	}
 }
 
+/** What is left before the spring goes solid at full lift, in mm. Source: handbook §4. */
 export const bindMargin = figure({
 	dimension: 'length',
 	isColumn: true,

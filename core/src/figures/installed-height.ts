@@ -22,6 +22,7 @@ declare module '../verdict/verdict.ts' {
 	}
 }
 
+/** In mm; not judged where nothing is aimed for. */
 export const installedHeight = figure({
 	dimension: 'length',
 	isColumn: true,

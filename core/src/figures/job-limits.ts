@@ -13,6 +13,7 @@ export interface JobLimits {
 	readonly repeats: GaugeRepeats;
 }
 
+/** The limits of a job as figures, its shims by thickness in mm, and how well its gauges repeat. */
 export function jobLimits(job: Job): JobLimits {
 	const { setup } = job;
 	return {

@@ -52,6 +52,7 @@ export function band(code: LimitCode, load: Newtons, part: number): Limit<Newton
 export const resolutionOf = ({ newest }: RepeatMean): Millimetres =>
 	lengthOf(newest.gauge.resolution);
 
+/** How far a load is from its target, in N, and on which side. */
 export const loadRemedy = (
 	load: Newtons,
 	target: Newtons,

@@ -20,6 +20,7 @@ declare module '../verdict/verdict.ts' {
 	}
 }
 
+/** In N, from the spring's curve at the height less the net lift. */
 export const openLoad = figure({ dimension: 'load', isColumn: true, verdict: judged });
 
 function judged(station: StationRead): Verdict<Newtons> {

@@ -24,6 +24,7 @@ declare module '../verdict/verdict.ts' {
 	}
 }
 
+/** What is left above the seal at full lift, in mm. Source: handbook §6. */
 export const sealClearance = figure({
 	dimension: 'length',
 	isColumn: true,
@@ -74,6 +75,7 @@ export function groundBeforeOrAfter({ parts, read }: StationRead): Remark[] {
 	];
 }
 
+/** A gap that was read with the seal not fully home: it is too small. */
 export function seatedSeal({ read }: StationRead): Remark[] {
 	if (read.gap?.newest.inPlace.sealHome !== false) return [];
 	return [{ state: 'watch', text: message('seal.not-seated') }];

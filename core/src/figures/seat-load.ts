@@ -20,6 +20,7 @@ declare module '../verdict/verdict.ts' {
 	}
 }
 
+/** In N, from the spring's curve at the installed height. */
 export const seatLoad = figure({ dimension: 'load', isColumn: true, verdict: judged });
 
 function judged(station: StationRead): Verdict<Newtons> {

@@ -24,6 +24,13 @@ declare module '../message/message.ts' {
 	}
 }
 
+/**
+ * Which shims bring a station to its target, and what it would have then.
+ *
+ * @param unshimmed height without any shim, in mm
+ * @param present thicknesses of the shims that are in, in mm
+ * @returns null where nothing is aimed for
+ */
 export function shimAdvice(
 	{ limits, stock }: JobLimits,
 	kind: KindSheet,
@@ -55,6 +62,7 @@ function withPresent(stock: readonly ShimStock[], present: readonly Millimetres[
 	return [...counts].map(([thickness, count]) => ({ thickness, count }));
 }
 
+/** What a station has with some shims in: loads and margin at a height in mm. */
 export function outcomeOf(
 	kind: KindSheet,
 	shims: readonly Millimetres[],

@@ -57,6 +57,7 @@ export function disagreements(standing: CurrentReadings): Remark[] {
 	];
 }
 
+/** Readings that work on the head has made worthless: each is to be taken again. */
 export function staleReadings(standing: CurrentReadings): Remark[] {
 	return [...standing.stale].map(([quantity, work]) => ({
 		state: 'not-measured',
@@ -91,6 +92,7 @@ export function orderQuestions(standing: CurrentReadings): Remark[] {
 	}));
 }
 
+/** What was seen on a valve, as remarks; none where nobody looked. */
 export function valveSeen(seen: Inspection | undefined): Remark[] {
 	return seen ? [...inspectionFindings(seen)] : [];
 }

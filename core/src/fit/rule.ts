@@ -134,9 +134,14 @@ export interface Rule {
 	readonly check: (context: FitContext) => Check;
 }
 
+/** The rule is kept: what was compared, with its figures. */
 export const passes = (compared: Message): Check => ({ outcome: 'passes', compared });
+
+/** The rule is broken: what was compared, and how grave it is where that is not the rule's own severity. */
 export const fails = (compared: Message, severity?: Severity): Check =>
 	severity ? { outcome: 'fails', compared, severity } : { outcome: 'fails', compared };
+
+/** Broken where `bad`, else kept; the same figures are shown either way. */
 export const failsIf = (bad: boolean, compared: Message): Check => ({
 	outcome: bad ? 'fails' : 'passes',
 	compared

@@ -5,6 +5,7 @@ import type { GaugeCheck } from './schema.ts';
 
 export type Dimension = 'length' | 'load';
 
+/** Whether a quantity as text is a length or a load: "1.820 in" is a length, "130 lbf" a load. */
 export const dimensionOf = (text: string): Dimension =>
 	LENGTH_TEXT.test(text) ? 'length' : 'load';
 const valueOf = (text: string): number =>

@@ -48,6 +48,11 @@ export function correctionFrom(checks: readonly CheckPoint[]): Correction {
 	};
 }
 
+/**
+ * What a gauge's reading stands for: `gain × read + offset`, in the reading's own unit.
+ *
+ * @example corrected(320, { gain: 0.8663, offset: 1.6 }) // 278.8
+ */
 export const corrected = (read: number, { gain, offset }: Pick<Correction, 'gain' | 'offset'>) =>
 	gain * read + offset;
 

@@ -48,6 +48,12 @@ const LOCKS_TOP = 5;
 const USUAL_TIP = 5;
 const HUB_BELOW = 1.4;
 
+/**
+ * The section of a valve as plain values in mm, closed on the left and at a lift on the right.
+ * Diameters that nobody gave are assumed, and said to be.
+ *
+ * @returns null where the height is not known: nothing would be to scale
+ */
 export function drawingOf(
 	station: StationSheet,
 	kind: KindSheet,

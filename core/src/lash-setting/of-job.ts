@@ -227,5 +227,6 @@ export function readStock(text: string, unit: LengthUnit): StockRead {
 	return { ok: true, stock: [...stock].map(([thickness, count]) => ({ thickness, count })) };
 }
 
+/** Follower shims as they are typed. @example "2.50 mm x 4, 2.65 mm x 1" */
 export const writeStock = (stock: Job['setup']['followerStock']): string =>
 	(stock ?? []).map(({ thickness, count }) => `${thickness} x ${count}`).join(', ');

@@ -51,6 +51,7 @@ export interface LobeTiming {
 /** Where the events of a lobe are from. */
 export type TimingSource = 'card' | 'duration' | 'long-cam';
 
+/** Where the events of a lobe are from: its card, its duration alone, or an assumed long cam. */
 export const timingSource = ({ opens, closes, duration }: LobeTiming): TimingSource =>
 	opens !== undefined && closes !== undefined
 		? 'card'

@@ -111,5 +111,6 @@ export function liftAtRockerFloor(
 	return mm(Math.max(0, last.at + (last.gap - floor) / nearer + worst - gross));
 }
 
+/** The sum of lengths in mm; 0 for none. */
 export const sum = (lengths: readonly number[]) =>
 	lengths.reduce((total, length) => total + length, 0);

@@ -44,6 +44,7 @@ export function message(code: Code, params?: unknown): Message {
 	return (params === undefined ? { code } : { code, params }) as Message;
 }
 
+/** Whether a message says what is missing. */
 export const isNeed = (one: Message): one is Need => one.code.startsWith('need.');
 
 /** Several needs as one message: itself where it is the only one. */

@@ -92,6 +92,7 @@ function stillToCome<C extends Choice>(
 	return { least, add };
 }
 
+/** How many of a part, by its place in the stock, a choice takes. */
 export const takenOf = ({ takes }: Choice, part: number): number => {
 	for (const [of, count] of takes) if (of === part) return count;
 	return 0;

@@ -28,6 +28,8 @@ export interface Problem<C extends Choice = Choice> {
 
 /** Distance and parts as one whole number, the distance far ahead of the parts. */
 export const PARTS_WEIGHT = 256;
+
+/** What a choice costs, as a whole number: its distance first, then its parts. */
 export const costOf = ({ distance, parts }: Choice): number => distance * PARTS_WEIGHT + parts;
 
 export interface Value {
@@ -35,6 +37,7 @@ export interface Value {
 	readonly cost: number;
 }
 
+/** How good a set of choices is: the worst distance in it, and the sum of costs. */
 export function valueOf(chosen: readonly Choice[]): Value {
 	return {
 		worst: chosen.reduce((worst, { distance }) => Math.max(worst, distance), 0),
@@ -42,6 +45,7 @@ export function valueOf(chosen: readonly Choice[]): Value {
 	};
 }
 
+/** The worst station decides; among equals, the sum of costs. */
 export const isBetter = (a: Value, b: Value): boolean =>
 	a.worst < b.worst || (a.worst === b.worst && a.cost < b.cost);
 

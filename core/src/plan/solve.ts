@@ -49,6 +49,14 @@ export interface HowToSolve<C extends Choice> {
 
 const SECONDS = 20;
 
+/**
+ * Chooses one build a station so that the stock suffices, the worst distance is
+ * least, and then the sum of costs. Source: handbook §8.
+ *
+ * @param how the solver, the seconds that it may take, and who hears of better plans meanwhile
+ * @returns the plan, with what could still be saved where it is not proven; stations without any
+ * choice; or the parts that are short
+ */
 export async function solvePlan<C extends Choice>(
 	problem: Problem<C>,
 	{ solver, seconds = SECONDS, onProgress }: HowToSolve<C>

@@ -151,6 +151,7 @@ function fitted(points: readonly Point[], weight: (load: number) => number) {
 
 const dot = (a: Float64Array, b: Float64Array) => a.reduce((sum, one, i) => sum + one * b[i]!, 0);
 
+/** The middle value, or the mean of the two about it; in the unit of the values, NaN for none. */
 export function medianOf(values: readonly number[]): number {
 	const sorted = values.toSorted((a, b) => a - b);
 	const half = sorted.length >> 1;

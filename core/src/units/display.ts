@@ -91,6 +91,7 @@ export function showRate(rate: NewtonsPerMillimetre, units: Units): string {
 	return fixed((rate * perLength) / NEWTONS_PER[units.load], units.load === 'lbf' ? 0 : 2);
 }
 
+/** The unit in which a person reads a spring's rate: lbf/in, N/mm or kgf/mm. */
 export function rateUnit(units: Units): RateUnit {
 	return RATE_UNIT[units.load];
 }

@@ -128,6 +128,7 @@ export interface Band<Q extends number = Millimetres> {
 	readonly to: Q;
 }
 
+/** Whether a figure lies in a band, its ends counted in; both in the band's own unit. */
 export function isPlausible(figure: number, band: Band<number>): boolean {
 	return figure >= band.from && figure <= band.to;
 }

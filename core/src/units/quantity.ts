@@ -22,11 +22,22 @@ export type LengthUnit = 'in' | 'mm';
 export type LoadUnit = 'lbf' | 'N' | 'kgf';
 export type RateUnit = 'lbf/in' | 'N/mm' | 'kgf/mm';
 
+/** A number of millimetres as a length. */
 export const mm = (value: number) => value as Millimetres;
+
+/** A number of newtons as a load. */
 export const newtons = (value: number) => value as Newtons;
+
+/** A number of newtons a millimetre as a rate. */
 export const newtonsPerMm = (value: number) => value as NewtonsPerMillimetre;
+
+/** A number of joules as an energy. */
 export const joules = (value: number) => value as Joules;
+
+/** A number of kilograms as a mass. */
 export const kilograms = (value: number) => value as Kilograms;
+
+/** A number of cubic centimetres as a volume. */
 export const cubicCentimetres = (value: number) => value as CubicCentimetres;
 
 /** Millimetres in one of each length unit; exact by definition. */
@@ -45,7 +56,10 @@ const RATE_PER: Readonly<Record<RateUnit, number>> = {
 	'kgf/mm': NEWTONS_PER.kgf
 };
 
+/** A number of inches as a length. @example inches(1) // 25.4 mm */
 export const inches = (value: number) => mm(value * MM_PER.in);
+
+/** A number of pounds-force as a load. @example poundsForce(1) // 4.4482216152605 N */
 export const poundsForce = (value: number) => newtons(value * NEWTONS_PER.lbf);
 
 /**
@@ -146,6 +160,12 @@ export function unitOf(text: string): LengthUnit {
  */
 export const COMPARISON_STEP = { length: 1e-4, load: 1e-2, pressure: 1e-9 } as const;
 
+/**
+ * A figure in its SI unit, rounded to the step in which it is compared: a margin of
+ * exactly its limit is equal to it, whatever sums led there.
+ *
+ * @example toComparisonStep(1.27000000001, 'length') // 1.27
+ */
 export function toComparisonStep(value: number, dimension: keyof typeof COMPARISON_STEP): number {
 	const step = COMPARISON_STEP[dimension];
 	return Math.round(value / step) * step;
