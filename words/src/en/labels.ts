@@ -37,7 +37,7 @@ export const labels: Labels = {
 	},
 	limit: {
 		'bind-floor': 'min bind margin',
-		'bind-aim': 'bind margin aimed for',
+		'bind-aim': 'target bind margin',
 		'bind-wide': 'max bind margin',
 		'seal-floor': 'min seal clearance',
 		'rocker-floor': 'min rocker clearance',

@@ -35,7 +35,7 @@ const FILE = {
 const LIMIT_NAME = {
 	heightTolerance: 'the tolerance',
 	bindFloor: 'the minimum',
-	bindAim: 'the aim',
+	bindAim: 'the target',
 	outlierMin: 'the minimum',
 	sagWatch: 'the watch limit'
 } as const;
@@ -238,7 +238,7 @@ export const sentences: Sentences = {
 		`Bind margin too close to call: ${remeasure === 'bind' ? 'test the bind' : 'measure the height'} again`,
 	'bind-margin.wide': 'Wide bind margin: a spring far from solid is lazy',
 	'bind-margin.short': ({ by, of, first }) =>
-		say`Bind margin ${length(by)} short of the ${of === 'floor' ? 'minimum' : 'aim'}: less shim or plus locks.${first ? ` The ${labels.coil[first]} binds first.` : ''}`,
+		say`Bind margin ${length(by)} short of the ${of === 'floor' ? 'minimum' : 'target'}: less shim or plus locks.${first ? ` The ${labels.coil[first]} binds first.` : ''}`,
 	'seal.inconclusive': 'Seal gap too close to call: measure it again',
 	'seal.too-near': ({ by }) =>
 		say`Retainer ${length(by)} too near the seal: is it fully seated? Shorter seal or plus locks`,

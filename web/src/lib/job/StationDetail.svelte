@@ -57,7 +57,7 @@
 			problem = tell(message('server.operator-required'));
 			return;
 		}
-		problem = await book.strike(voiding, reason, bench.person);
+		problem = await book.voidReading(voiding, reason, bench.person);
 		if (problem === null) voiding = null;
 	}
 </script>

@@ -117,8 +117,8 @@ export class Book {
 		}
 	}
 
-	/** Strikes a reading through. @returns what went wrong, or null */
-	async strike(reading: Reading, reason: string, person: Person): Promise<string | null> {
+	/** Voids a reading: it stays, struck through. @returns what went wrong, or null */
+	async voidReading(reading: Reading, reason: string, person: Person): Promise<string | null> {
 		const entry = {
 			id: uuid(),
 			reading: reading.id,

@@ -67,7 +67,7 @@ describe('the book of a job', () => {
 	});
 	it('strikes a reading, which then no longer counts', async () => {
 		const reading = book.station('1I')!.inForce['installed-height']!;
-		expect(await book.strike(reading, 'slipped', person())).toBeNull();
+		expect(await book.voidReading(reading, 'slipped', person())).toBeNull();
 		expect(book.station('1I')!.inForce['installed-height']).toBeUndefined();
 	});
 	it('adds to its lists in somebody’s name, and knows them from then on', async () => {

@@ -55,7 +55,7 @@
 					: 'not given'
 			],
 			[
-				'Aim',
+				'Target',
 				target.height === null
 					? write(target.because, units)
 					: `${length(target.height)} by ${label('targetMethod', setup.aim.method)}`

@@ -111,7 +111,7 @@
 		</tbody>
 	</table>
 	<p class="mt-3 max-w-prose text-[13px] text-soft">
-		Each is calculated at the height this job’s method would aim at with it. Ranked by the reasons
+		Each is calculated at the height this job’s method targets with it. Ranked by the reasons
 		against it, then by the bind margin nearest to the one aimed for, then by mass. Loads from a
 		card are a straight line: test the spring.
 	</p>
