@@ -56,25 +56,23 @@
 		{/if}
 	</p>
 {:else if inForce}
-	{#if inForce}
-		<p>
-			Accepted {moment(inForce.at)} by {book.initials(inForce.person)}, {inForce.proven
-				? 'optimal'
-				: 'not proven optimal'}{book.job.plans.length > 1
-				? `; it supersedes ${book.job.plans.length - 1} before it`
-				: ''}.
-			<a class="underline" href="/jobs/{book.job.id}/plan/picks">Pick list</a>
-			<button class="ml-3 min-h-8 text-soft underline" onclick={() => (withdrawing = true)}>
-				Withdraw the plan
-			</button>
-		</p>
-		{#if withdrawing}
-			<ReasonForm
-				label="Reason for withdrawing the plan"
-				placeholder="Reason; shims, locks and springs go back to what they were"
-				onreason={withdraw}
-			/>
-		{/if}
+	<p>
+		Accepted {moment(inForce.at)} by {book.initials(inForce.person)}, {inForce.proven
+			? 'optimal'
+			: 'not proven optimal'}{book.job.plans.length > 1
+			? `; it supersedes ${book.job.plans.length - 1} before it`
+			: ''}.
+		<a class="underline" href="/jobs/{book.job.id}/plan/picks">Pick list</a>
+		<button class="ml-3 min-h-8 text-soft underline" onclick={() => (withdrawing = true)}>
+			Withdraw the plan
+		</button>
+	</p>
+	{#if withdrawing}
+		<ReasonForm
+			label="Reason for withdrawing the plan"
+			placeholder="Reason; shims, locks and springs go back to what they were"
+			onreason={withdraw}
+		/>
 	{/if}
 {:else}
 	<p class="text-soft">
