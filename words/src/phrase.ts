@@ -21,6 +21,9 @@ export const length = (of: Millimetres): Measure => ({ length: of });
 export const load = (of: Newtons): Measure => ({ load: of });
 export const mass = (of: Kilograms): Measure => ({ mass: of });
 
+/** The text with a capital first letter. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** Part of a whole as a whole per cent: "12 %". */
 export const percent = (part: number): string => `${(100 * part).toFixed(0)} %`;
 

@@ -1,10 +1,10 @@
 /** Everything the program says of a job, a file or an entry, in English. */
+import { FIGURES, mm, newtons, type FigureName } from '@zinc-ledger/core';
 import type { Sentences } from '../catalogue.ts';
-import { joined, length, load, percent, say, type Phrase } from '../phrase.ts';
+import { capital, joined, length, load, percent, say, type Phrase } from '../phrase.ts';
 import { labels } from './labels.ts';
 import { rules } from './rules.ts';
 
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const and = (texts: readonly string[]) => texts.join(' and ');
 const plural = (count: number, one: string, many = `${one}s`) =>
 	`${count} ${count === 1 ? one : many}`;
@@ -70,7 +70,13 @@ const ROOM = {
 	'locator-spigot': 'locator spigot',
 	'guide-boss': 'guide boss'
 } as const;
-const LOAD_FIGURES: ReadonlySet<string> = new Set(['seatLoad', 'openLoad', 'headLoad', 'loss']);
+
+/** A figure in its reader's units, a space before it; a vacuum is told by what was reached. */
+function measured(figure: FigureName, value: number): Phrase {
+	const { dimension } = FIGURES[figure];
+	if (dimension === 'pressure') return [];
+	return [' ', dimension === 'load' ? load(newtons(value)) : length(mm(value))];
+}
 
 export const sentences: Sentences = {
 	// In general
@@ -85,15 +91,8 @@ export const sentences: Sentences = {
 	'figure.not-known': ({ figure, why }, tell) =>
 		why ? say`${labels.figure[figure]}: ${tell(why)}` : labels.figure[figure],
 	'figure.judged': ({ figure, value, says }, tell) => {
-		const name = labels.figure[figure];
-		const isLength = !LOAD_FIGURES.has(figure) && figure !== 'vacuum';
-		const measure =
-			value === null || figure === 'vacuum'
-				? name
-				: say`${name} ${isLength ? length(value as never) : load(value as never)}`;
-		return says
-			? say`${typeof measure === 'string' ? [measure] : measure}: ${tell(says)}`
-			: measure;
+		const named = say`${labels.figure[figure]}${value === null ? '' : measured(figure, value)}`;
+		return says ? say`${named}: ${tell(says)}` : named;
 	},
 
 	// What a figure needs

@@ -1,5 +1,4 @@
-/** The text with a capital first letter. */
-export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+export { capital } from '@zinc-ledger/words';
 
 /** "23 Nov": the same in every browser and on the server. */
 export function shortDate(iso: string): string {

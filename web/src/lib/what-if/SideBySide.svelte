@@ -20,7 +20,7 @@
 	</thead>
 	<tbody class="[&>tr]:border-b [&>tr]:border-hair [&_td]:py-1 [&_td]:pr-6">
 		{#each KINDS as kind (kind)}
-			{#each rowsOf(kind, sides, bench.units) as { name, figures } (name)}
+			{#each rowsOf(kind, sides, bench) as { name, figures } (name)}
 				<tr>
 					<td>{name}</td>
 					{#each figures as figure, i (i)}
@@ -35,7 +35,7 @@
 			<tr>
 				<td>Worst off target, {bench.units.length}</td>
 				{#each sides as { name, plan } (name)}
-					<td class="figure text-right">{plan ? worstOf(plan, bench.units) : ''}</td>
+					<td class="figure text-right">{plan ? worstOf(plan, bench) : ''}</td>
 				{/each}
 			</tr>
 		{/if}

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { evaluate, INCH_POUND, METRIC, withScenario, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
+import { Bench } from '$lib/bench/bench.svelte';
 import { rowsOf, worstOf, type Side } from './comparison';
 
 const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
@@ -16,9 +17,11 @@ const sides: readonly Side[] = [
 	{ name: 'now', sheet, plan: null },
 	{ name: 'what if', sheet: evaluate({ ...job, setup }), plan: null }
 ];
-const texts = (name: string, units = INCH_POUND) =>
+const inches = new Bench(null, INCH_POUND);
+const metric = new Bench(null, METRIC);
+const texts = (name: string, bench = inches) =>
 	(['intake', 'exhaust'] as const)
-		.flatMap((kind) => rowsOf(kind, sides, units))
+		.flatMap((kind) => rowsOf(kind, sides, bench))
 		.find((row) => row.name === name)!
 		.figures.map(({ text }) => text);
 
@@ -31,21 +34,21 @@ describe('side by side', () => {
 	});
 	it('is in the units of whoever looks at it', () => {
 		expect(texts('Intake target, in')).toEqual(['1.820', '1.820']);
-		expect(texts('Intake target, mm', METRIC)).toEqual(['46.23', '46.23']);
+		expect(texts('Intake target, mm', metric)).toEqual(['46.23', '46.23']);
 		expect(texts('Intake seat loads, lbf')[0]).toBe('128 to 132');
 	});
 	it('marks the kind in which a station stops', () => {
-		const last = (kind: 'intake' | 'exhaust') => rowsOf(kind, sides, INCH_POUND).at(-1)!.figures;
+		const last = (kind: 'intake' | 'exhaust') => rowsOf(kind, sides, inches).at(-1)!.figures;
 		expect(last('exhaust')[0]).toEqual({ text: '1, 0, 0', bad: true });
 		expect(last('intake')[0]!.bad).toBe(false);
 	});
 	it('has a dot for what is not known', () => {
 		const bare = evaluate({ ...job, readings: [] });
-		const [row] = rowsOf('intake', [{ name: 'bare', sheet: bare, plan: null }], METRIC).slice(1);
+		const [row] = rowsOf('intake', [{ name: 'bare', sheet: bare, plan: null }], metric).slice(1);
 		expect(row!.figures).toEqual([{ text: '·' }]);
 	});
 	it('says how a plan went', () => {
-		expect(worstOf({ sort: 'no-plan', why: [] }, METRIC)).toBe('no plan');
-		expect(worstOf({ sort: 'stopped' }, METRIC)).toBe('stopped');
+		expect(worstOf({ sort: 'no-plan', why: [] }, metric)).toBe('no plan');
+		expect(worstOf({ sort: 'stopped' }, metric)).toBe('stopped');
 	});
 });

@@ -1,17 +1,14 @@
 /** The job as it is beside the job as it might be: what is compared, in somebody's units. */
 import {
 	mm,
-	showLength,
-	showLoad,
 	tallied,
 	type Kind,
-	type Millimetres,
 	type Newtons,
 	type PlanAnswer,
-	type Sheet,
-	type Units
+	type Sheet
 } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
+import type { Bench } from '$lib/bench/bench.svelte';
 import { capital } from '$lib/ui/words';
 
 /** One way the job may be, planned or not. */
@@ -27,27 +24,24 @@ export interface Row {
 	readonly figures: readonly { readonly text: string; readonly bad?: boolean }[];
 }
 
-const UNKNOWN = '·';
-const length = (of: Millimetres | null | undefined, units: Units) =>
-	of == null ? UNKNOWN : showLength(of, units);
-
-function range(of: { least: Newtons; most: Newtons } | null | undefined, units: Units): string {
-	return of ? `${showLoad(of.least, units)} to ${showLoad(of.most, units)}` : UNKNOWN;
-}
+/** How somebody reads figures. */
+type Reader = Pick<Bench, 'units' | 'length' | 'load'>;
 
 /** What is compared of a kind. */
-export function rowsOf(kind: Kind, sides: readonly Side[], units: Units): Row[] {
+export function rowsOf(kind: Kind, sides: readonly Side[], { units, length, load }: Reader): Row[] {
+	const range = (of: { least: Newtons; most: Newtons } | null) =>
+		of ? `${load(of.least)} to ${load(of.most)}` : load(null);
 	const who = capital(label('kind', kind));
 	const row = (name: string, figure: (sheet: Sheet) => string): Row => ({
 		name: `${who} ${name}`,
 		figures: sides.map(({ sheet }) => ({ text: figure(sheet) }))
 	});
 	return [
-		row(`target, ${units.length}`, (sheet) => length(sheet.kinds[kind].target.height, units)),
-		row(`seat loads, ${units.load}`, (sheet) => range(sheet.seatLoads[kind], units)),
-		row(`open loads, ${units.load}`, (sheet) => range(tallied(sheet, kind).open, units)),
-		row(`min bind margin, ${units.length}`, (sheet) => length(tallied(sheet, kind).bind, units)),
-		row(`min seal clearance, ${units.length}`, (sheet) => length(tallied(sheet, kind).seal, units)),
+		row(`target, ${units.length}`, (sheet) => length(sheet.kinds[kind].target.height)),
+		row(`seat loads, ${units.load}`, (sheet) => range(sheet.seatLoads[kind])),
+		row(`open loads, ${units.load}`, (sheet) => range(tallied(sheet, kind).open)),
+		row(`min bind margin, ${units.length}`, (sheet) => length(tallied(sheet, kind).bind)),
+		row(`min seal clearance, ${units.length}`, (sheet) => length(tallied(sheet, kind).seal)),
 		{
 			name: `${who} stations at stop, too close to call, watch`,
 			figures: sides.map(({ sheet }) => {
@@ -59,7 +53,7 @@ export function rowsOf(kind: Kind, sides: readonly Side[], units: Units): Row[] 
 }
 
 /** How far from its target the worst station of a plan stays. */
-export function worstOf(plan: PlanAnswer, units: Units): string {
-	if (plan.sort === 'plan') return length(mm(plan.worst), units);
+export function worstOf(plan: PlanAnswer, { length }: Reader): string {
+	if (plan.sort === 'plan') return length(mm(plan.worst));
 	return plan.sort === 'no-plan' ? 'no plan' : 'stopped';
 }
