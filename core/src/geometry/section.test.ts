@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { evaluate, lengthOf, partsOf, type Job } from '../index.ts';
 import { readJob } from '../document/file.ts';
 import { drawingOf } from './section.ts';
+import { sectionPicture } from './section-picture.ts';
 
 let job: Job;
 beforeEach(() => {
@@ -62,5 +63,44 @@ describe('the section', () => {
 	});
 	it('is not drawn before the height is known', () => {
 		expect(draw('6E').drawing).toBeNull();
+	});
+});
+
+describe('the picture of a section', () => {
+	const frame = { width: 300, height: 320, above: 26, aside: 52 };
+	const picture = (label = '1I', lift = 10) => sectionPicture(draw(label, lift).drawing!, frame);
+	const points = (shape: ReturnType<typeof picture>['shapes'][number]) =>
+		shape.type === 'circle' ? [shape.at] : shape.points;
+	it('lies within its frame', () => {
+		for (const [x, y] of picture().shapes.flatMap(points)) {
+			expect(x).toBeGreaterThanOrEqual(0);
+			expect(x).toBeLessThanOrEqual(frame.width);
+			expect(y).toBeGreaterThanOrEqual(frame.above / 2 - 0.001);
+			expect(y).toBeLessThanOrEqual(frame.height + 0.001);
+		}
+	});
+	it('has its dimensions to one scale, with the lengths of the sheet', () => {
+		const { installed, toBind, toSeal } = picture();
+		const { station, drawing } = draw('1I', 10);
+		expect(installed.length).toBeCloseTo(station.figures.height.figure!, 6);
+		expect(toBind!.length).toBeCloseTo(drawing!.open.landing - drawing!.bind!, 6);
+		expect(toSeal!.length).toBeCloseTo(station.sealGap! - 10, 6);
+		const scales = [installed, toBind!, toSeal!].map(
+			({ from, to, length }) => (to[1] - from[1]) / length
+		);
+		for (const scale of scales) expect(scale).toBeCloseTo(scales[0]!, 6);
+	});
+	it('draws both halves alike with the valve closed', () => {
+		const { shapes } = picture('1I', 0);
+		for (const role of ['coil', 'inner-coil', 'retainer', 'lock', 'seal'] as const) {
+			const xs = shapes
+				.filter((shape) => shape.role === role)
+				.flatMap(points)
+				.map(([x]) => x - 150);
+			expect(xs.reduce((sum, x) => sum + x, 0)).toBeCloseTo(0, 6);
+		}
+	});
+	it('has no dimension of what is not known', () => {
+		expect(picture('4E').toSeal).toBeNull();
 	});
 });

@@ -127,7 +127,9 @@ export function drawingOf(
 export const tightestStation = (
 	stations: readonly {
 		readonly label: string;
-		readonly figures: { readonly bindMargin: { readonly figure: number | null } | null };
+		readonly figures: {
+			readonly bindMargin?: { readonly figure: number | null } | null | undefined;
+		};
 	}[]
 ): string | null =>
 	stations.reduce<{ label: string; left: number } | null>((least, { label, figures }) => {

@@ -1,24 +1,31 @@
-<script lang="ts">
+<script module lang="ts">
+	import type { StationSheet } from '@zinc-ledger/core';
+
+	/** What the plan tells of a station, live or signed. */
+	export type StationInPlan = Pick<StationSheet, 'label' | 'state' | 'seen' | 'inForce'>;
+</script>
+
+<script lang="ts" generics="S extends StationInPlan">
 	/**
 	 * The heads in plan, as they lie on the bench. Each station carries its
 	 * state, and is the way to it.
 	 */
-	import type { Job, Quantity, StationEntry, StationSheet } from '@zinc-ledger/core';
+	import { headPlan, type Job, type PlanValve, type Quantity } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import Mark from '$lib/ui/Mark.svelte';
 
 	interface Props {
 		job: Job;
-		stations: readonly StationSheet[];
+		stations: readonly S[];
 		selected?: string | null;
 		/** Stations lit though none is selected: those of the cylinder at hand. */
-		lit?: (station: StationEntry) => boolean;
+		lit?: (valve: PlanValve) => boolean;
 		/** The quantity whose reading makes a station drawn in full line. */
 		measured?: Quantity;
 		/** Draw a station in full line when its valve was looked at, instead. */
 		seen?: boolean;
 		/** What makes a station drawn in full line, and what that is called, instead. */
-		done?: { is: (sheet: StationSheet) => boolean; word: string };
+		done?: { is: (sheet: S) => boolean; word: string };
 		/** Left out, the plan is a drawing and no way to anywhere. */
 		onselect?: (label: string) => void;
 	}
@@ -34,20 +41,16 @@
 	}: Props = $props();
 
 	const byLabel = $derived(new Map(stations.map((station) => [station.label, station])));
-	const perHead = $derived(job.engine.layout.cylinders / job.heads.length);
-	const rows = $derived(job.engine.layout.valvesPerCylinder > 2 ? 2 : 1);
+	const heads = $derived(headPlan(job));
 
-	/** Valves stand by their bore's centre, however wide the head is drawn. */
-	function leftOf(along: number): string {
-		const bore = Math.floor(along) + 0.5;
-		const aside = (along - bore) * (rows === 2 ? 115 : 100);
-		return `calc(${(bore / perHead) * 100}% + ${aside}px)`;
-	}
+	/** Valves stand by their bore's centre, no wider apart than they need, however wide the head is drawn. */
+	const leftOf = ({ bore, aside }: PlanValve, bores: number, widest: number) =>
+		`calc(${bore * 100}% + ${aside} * min(${widest}px, ${100 / bores}%))`;
 
-	const isDone = (sheet: StationSheet) =>
+	const isDone = (sheet: S) =>
 		done ? done.is(sheet) : seen ? sheet.seen !== null : sheet.inForce[measured] !== undefined;
 
-	function describe(sheet: StationSheet): string {
+	function describe(sheet: S): string {
 		if (done) return `${sheet.label}, ${done.is(sheet) ? done.word : `not ${done.word}`}`;
 		if (seen)
 			return `${sheet.label}, ${sheet.seen ? `inspected, ${label('state', sheet.state)}` : 'not inspected'}`;
@@ -57,32 +60,32 @@
 </script>
 
 <div class="flex flex-wrap gap-3" role="group" aria-label="Head plan">
-	{#each job.heads as head (head.id)}
+	{#each heads as head (head.id)}
+		{@const wide = head.rows === 2}
 		<div class="min-w-80 flex-1">
 			<div
-				class="relative rounded-[10px] border border-metal bg-cast {rows === 2
+				class="relative rounded-[10px] border border-metal bg-cast {wide
 					? 'h-[124px]'
 					: 'h-[88px]'}"
 			>
-				{#each { length: perHead }, i (i)}
+				{#each head.bores as bore (bore)}
 					<span
-						class="absolute top-1/2 aspect-square w-auto -translate-1/2 rounded-full border border-dashed border-metal {rows ===
-						2
+						class="absolute top-1/2 aspect-square w-auto -translate-1/2 rounded-full border border-dashed border-metal {wide
 							? 'h-[118px]'
 							: 'h-[84px]'}"
-						style:left="{((i + 0.5) / perHead) * 100}%"
+						style:left="{bore * 100}%"
 					></span>
 				{/each}
-				{#each { length: perHead + 1 }, i (i)}
+				{#each head.bolts as bolt (bolt)}
 					{#each ['8%', '92%'] as top (top)}
 						<span
 							class="absolute size-2.5 -translate-1/2 rounded-full border border-metal bg-paper"
-							style:left="clamp(10px, {(i / perHead) * 100}%, 100% - 10px)"
+							style:left="clamp(10px, {bolt * 100}%, 100% - 10px)"
 							style:top
 						></span>
 					{/each}
 				{/each}
-				{#each job.stations.filter((station) => station.head === head.id) as station (station.label)}
+				{#each head.valves as station (station.label)}
 					{@const sheet = byLabel.get(station.label)!}
 					<svelte:element
 						this={onselect ? 'button' : 'span'}
@@ -99,8 +102,8 @@
 						data-lit={lit(station) ? 'yes' : undefined}
 						onclick={() => onselect?.(station.label)}
 						class="absolute grid size-11 -translate-1/2 place-items-center"
-						style:left={leftOf(station.along)}
-						style:top="{rows === 2 ? 27 + station.across * 46 : 50}%"
+						style:left={leftOf(station, head.bores.length, wide ? 115 : 100)}
+						style:top="{station.across * 100}%"
 					>
 						<span
 							class={[
@@ -125,7 +128,7 @@
 					</svelte:element>
 				{/each}
 			</div>
-			{#if job.heads.length > 1}
+			{#if heads.length > 1}
 				<p class="mt-0.5 text-xs text-soft">{head.name}, seen from above, front of engine left</p>
 			{/if}
 		</div>

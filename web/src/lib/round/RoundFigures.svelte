@@ -1,10 +1,10 @@
 <script lang="ts">
 	/** What the figure just typed comes to. */
-	import type { StationSheet } from '@zinc-ledger/core';
+	import { scaleOf, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { columnsFor, showFigure, verdictIn } from '$lib/sheet/columns';
 	import Mark from '$lib/ui/Mark.svelte';
-	import Scale from '$lib/ui/Scale.svelte';
+	import ScaleBar from '$lib/ui/ScaleBar.svelte';
 	import { stateClass } from '$lib/ui/state';
 
 	let { station }: { station: StationSheet } = $props();
@@ -25,7 +25,11 @@
 				</dd>
 				<dd>
 					{#if verdict.figure !== null}
-						<Scale figure={verdict.figure} limits={verdict.limits} state={verdict.state} class="" />
+						<ScaleBar
+							scale={scaleOf(verdict.figure, verdict.limits)}
+							state={verdict.state}
+							class=""
+						/>
 					{/if}
 				</dd>
 			</div>

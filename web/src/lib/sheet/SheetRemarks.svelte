@@ -9,7 +9,7 @@
 	const book = getBook();
 	const bench = getBench();
 	const told = $derived(
-		findingLines(book.sheet, bench.units).filter(
+		findingLines(book.sheet.fit, ({ compared }) => write(compared, bench.units)).filter(
 			({ finding }) => finding.severity === 'stop' || !finding.acceptance
 		)
 	);

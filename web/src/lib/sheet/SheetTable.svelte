@@ -1,9 +1,9 @@
 <script lang="ts">
 	/** One row a station, one column a quantity; each cell a figure and a thin scale. */
-	import { type StationSheet, type FigureName } from '@zinc-ledger/core';
+	import { scaleOf, type FigureName, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
-	import Scale from '$lib/ui/Scale.svelte';
+	import ScaleBar from '$lib/ui/ScaleBar.svelte';
 	import { stateClass } from '$lib/ui/state';
 	import { columnsFor, showFigure, verdictIn } from './columns';
 	import { write } from '@zinc-ledger/words';
@@ -100,7 +100,7 @@
 									>{/if}
 							</span>
 							{#if verdict.figure !== null}
-								<Scale figure={verdict.figure} limits={verdict.limits} state={verdict.state} />
+								<ScaleBar scale={scaleOf(verdict.figure, verdict.limits)} state={verdict.state} />
 							{/if}
 						{:else}
 							<span class="figure text-faint" title={verdict ? undefined : 'has none'}>·</span>

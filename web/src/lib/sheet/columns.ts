@@ -1,5 +1,13 @@
 /** The columns of the sheet as people read them: the registry's figures, with their names. */
-import type { FigureName, Figures, Millimetres, Newtons, Units, Verdict } from '@zinc-ledger/core';
+import type {
+	FigureName,
+	Figures,
+	Millimetres,
+	Newtons,
+	ScaleLimit,
+	Units,
+	Verdict
+} from '@zinc-ledger/core';
 import { COLUMNS, FIGURES, showLength, showLengthBeside, showLoad } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
 
@@ -28,6 +36,7 @@ export interface Shown {
 	readonly figure: number | null;
 	readonly resolution?: number | undefined;
 	readonly limit?: { readonly at: number } | null | undefined;
+	readonly limits?: readonly ScaleLimit[] | undefined;
 	readonly state: Verdict['state'];
 }
 

@@ -1,9 +1,17 @@
 /** How findings, columns and corrections are put into words. */
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { evaluate, INCH_POUND, METRIC, type GaugeCheck, type Job } from '@zinc-ledger/core';
+import {
+	evaluate,
+	INCH_POUND,
+	METRIC,
+	type GaugeCheck,
+	type Job,
+	type Sheet
+} from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Gauge } from '@zinc-ledger/core/gauge-schema';
+import { write } from '@zinc-ledger/words';
 import { placeOf, findingLines } from '$lib/fit/finding-lines';
 import { correctionWords } from '$lib/gauges/words';
 import { COLUMN_VIEWS, columnsFor, showFigure, verdictIn } from './columns';
@@ -15,10 +23,13 @@ beforeEach(() => {
 	job = read.value;
 });
 
+const linesOf = ({ fit }: Sheet) =>
+	findingLines(fit, ({ compared }) => write(compared, INCH_POUND));
+
 describe('findings on the sheet', () => {
 	it('that both kinds share are told once, stops first', () => {
 		job.setup.kinds.exhaust.locks!.angle = 7;
-		const told = findingLines(evaluate(job), INCH_POUND);
+		const told = linesOf(evaluate(job));
 		expect(told.map(({ finding, places, compared }) => [finding.rule, places, compared])).toEqual([
 			['F3', 'Exhaust', 'locks 7°, retainer 10°'],
 			['F10', 'Intake, Exhaust', 'retainer Ostrel, locks Brackel']
@@ -26,10 +37,7 @@ describe('findings on the sheet', () => {
 	});
 	it('of which one is accepted and one is not are told apart', () => {
 		job.acceptances = job.acceptances.slice(0, 1);
-		expect(findingLines(evaluate(job), INCH_POUND).map(({ places }) => places)).toEqual([
-			'Intake',
-			'Exhaust'
-		]);
+		expect(linesOf(evaluate(job)).map(({ places }) => places)).toEqual(['Intake', 'Exhaust']);
 	});
 	it('of stations with parts of their own name them', () => {
 		job.stations[4]!.parts = { locks: { name: 'Seven', offset: '0 mm', angle: 7 } };

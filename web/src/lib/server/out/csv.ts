@@ -1,11 +1,12 @@
 import Papa from 'papaparse';
 import { label } from '@zinc-ledger/words';
 import { cellOut } from '$lib/csv/cells';
-import { outColumns, type SignedOut } from './frozen';
+import { printedColumns } from '$lib/paper/printed';
+import type { SignedOut } from './signed-out';
 
 /** A signed sheet as CSV: a line a valve, its figures, states and remarks. */
 export function sheetCsv({ sheet }: SignedOut): string {
-	const columns = outColumns(sheet);
+	const columns = printedColumns(sheet);
 	const rows = sheet.stations.map((station) => [
 		cellOut(station.label),
 		...columns.map(({ of }) => cellOut(of(station)?.text ?? '')),

@@ -5,13 +5,14 @@ import jsQR from 'jsqr';
 import Papa from 'papaparse';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
-import { METRIC, tightestStation, type Drawing, type Job } from '@zinc-ledger/core';
+import { METRIC, tightestStation, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { signSheet, type SignedSheet } from '@zinc-ledger/core/signed';
 import { write } from '@zinc-ledger/words';
 import { sheetCsv } from './csv';
 import { headPlanSvg, sectionSvg } from './drawing';
-import { outColumns, signedOut, type SignedOut } from './frozen';
+import { printedColumns } from '$lib/paper/printed';
+import { signedOut, type SignedOut } from './signed-out';
 import { labelPdf, sheetPdf } from './pdf';
 
 const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
@@ -30,10 +31,11 @@ const signed = (name: string, change: (job: Job) => Job = (job) => job): SignedO
 };
 const twin = signed('2409-twin-cam');
 const six = signed('2417-straight-six');
+const planOf = ({ job, sheet }: SignedOut) => ({ job, stations: sheet.stations });
 
 describe('the columns of a signed sheet', () => {
 	it('are those that hold anything, in the units of its signing', () => {
-		const titles = outColumns(twin.sheet).map(({ title, unit }) => `${title} ${unit}`);
+		const titles = printedColumns(twin.sheet).map(({ title, unit }) => `${title} ${unit}`);
 		expect(titles).toContain('Seat load N');
 		expect(titles).toContain('Shims mm');
 		expect(titles).not.toContain('Vacuum ');
@@ -55,7 +57,7 @@ describe('the columns of a signed sheet', () => {
 				}
 			]
 		}));
-		const column = outColumns(tried.sheet).find(({ title }) => title === 'Vacuum')!;
+		const column = printedColumns(tried.sheet).find(({ title }) => title === 'Vacuum')!;
 		expect(tried.sheet.stations.map((station) => column.of(station)?.text)).toContain('600 mbar');
 	});
 });
@@ -109,10 +111,10 @@ describe('paper', () => {
 
 describe('drawings', () => {
 	it('the head plan names every valve and marks what is not clear', () => {
-		const svg = headPlanSvg(six.job, six.sheet.stations, 500);
+		const svg = headPlanSvg(planOf(six), 500);
 		for (const { label } of six.job.stations) expect(svg).toContain(`>${label}</text>`);
 		expect(svg.match(/#a9211c/g)).toHaveLength(1);
-		expect(headPlanSvg(twin.job, twin.sheet.stations, 500)).not.toContain('#a9211c');
+		expect(headPlanSvg(planOf(twin), 500)).not.toContain('#a9211c');
 	});
 	it('the section is of the valve with the least room before bind, as it was frozen', () => {
 		const label = twin.section!.station;
@@ -121,8 +123,9 @@ describe('drawings', () => {
 		);
 		const own = twin.sheet.stations.find((station) => station.label === label)!;
 		expect(own.figures.bindMargin!.figure).toBe(least);
-		const drawing = twin.section!.drawing as unknown as Drawing;
-		expect(sectionSvg(drawing, 130, 130)).toMatch(/^<svg[^>]*>.*<circle.*<\/svg>$/);
+		expect(sectionSvg(twin.section!.drawing, 130, 130, METRIC)).toMatch(
+			/^<svg[^>]*>.*<circle.*<\/svg>$/
+		);
 		expect(tightestStation([])).toBeNull();
 	});
 	it('the paper of a sheet that froze no section has none, and draws nothing anew', async () => {

@@ -2,21 +2,10 @@
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
 import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
-import {
-	KINDS,
-	lengthOf,
-	showLength,
-	walk,
-	type Drawing,
-	type Job,
-	type Kind,
-	type Millimetres,
-	type State
-} from '@zinc-ledger/core';
-import { label } from '@zinc-ledger/words';
-import { capital, shortDate } from '$lib/ui/words';
-import { headPlanSvg, sectionSvg } from './drawing';
-import { outColumns, type FrozenSheet, type SignedOut } from './frozen';
+import { CAUTION, paperOf, UNMARKED, type Paper } from '$lib/paper/layout';
+import type { State, Units } from '@zinc-ledger/core';
+import { COLOURS, headPlanSvg, scaleSvg, sectionSvg } from './drawing';
+import type { SignedOut } from './signed-out';
 
 const { resolve } = createRequire(import.meta.url);
 const SANS = '@expo-google-fonts/archivo';
@@ -38,11 +27,6 @@ pdfmake.setFonts(FONTS);
 pdfmake.setUrlAccessPolicy(() => false);
 pdfmake.setLocalAccessPolicy((path: string) => FONT_FILES.includes(path));
 
-const COLOURS: Partial<Record<State, string>> = {
-	stop: '#a9211c',
-	watch: '#855400',
-	inconclusive: '#4a4f9c'
-};
 const SOFT = '#4f5a5e';
 /**
  * A text in the font of figures. Spaces are set in the other font: in the file
@@ -61,10 +45,10 @@ const MARGIN = 34;
 const made = (document: TDocumentDefinitions): Promise<Buffer> =>
 	pdfmake.createPdf(document).getBuffer();
 
-const infoOf = ({ job, signing }: SignedOut): NonNullable<TDocumentDefinitions['info']> => ({
-	title: `${job.number} ${job.engine.name}, sheet ${signing.revision}`,
-	author: signing.person.name,
-	creationDate: new Date(signing.at)
+const infoOf = ({ job, signed }: SignedOut): NonNullable<TDocumentDefinitions['info']> => ({
+	title: `${job.number} ${job.engine.name}, sheet ${signed.revision}`,
+	author: signed.person,
+	creationDate: new Date(signed.at)
 });
 
 /**
@@ -72,25 +56,25 @@ const infoOf = ({ job, signing }: SignedOut): NonNullable<TDocumentDefinitions['
  *
  * @param isCustomers leaves out what is to stay in the shop
  */
-export function sheetPdf(signed: SignedOut, size: Size, isCustomers: boolean): Promise<Buffer> {
-	const { job, signing, sheet } = signed;
+export function sheetPdf(printed: SignedOut, size: Size, isCustomers: boolean): Promise<Buffer> {
 	const width = WIDTHS[size] - 2 * MARGIN;
+	const paper = paperOf(printed, isCustomers);
 	return made({
 		pageSize: size === 'A4' ? 'A4' : 'LETTER',
 		pageMargins: [MARGIN, 30, MARGIN, 44],
-		info: infoOf(signed),
+		info: infoOf(printed),
 		defaultStyle: { font: 'Text', fontSize: 8, lineHeight: 1.1, color: '#171d1f' },
 		content: [
-			head(signed, isCustomers),
+			head(paper),
 			rule(width, 2),
-			{ svg: headPlanSvg(job, sheet.stations, width), margin: [0, 7, 0, 6] },
-			figures(sheet, job),
+			{ svg: headPlanSvg(paper.plan, width), margin: [0, 7, 0, 6] },
+			figures(paper),
 			{
-				columns: [...KINDS.map((kind) => partsOfKind(job, sheet, kind)), drawn(signed)],
-				columnGap: 14,
+				columns: [...paper.blocks.map(block), ...section(paper, printed.sheet.units.sentences)],
+				columnGap: 12,
 				margin: [0, 8, 0, 0]
 			},
-			...said(signed, sheet, isCustomers)
+			...said(paper)
 		],
 		footer: (page, pages) => ({
 			margin: [MARGIN, 4, MARGIN, 0],
@@ -100,12 +84,14 @@ export function sheetPdf(signed: SignedOut, size: Size, isCustomers: boolean): P
 				{
 					width: '*',
 					text: [
-						`Sheet ${signing.revision} of job ${job.number}, signed by ${signing.person.name}, ${signing.at.slice(0, 16).replace('T', ' ')} UTC. SHA-256 `,
-						{ text: inFigures(signed.sha256) },
-						signing.supersedes
-							? `. Supersedes the sheet with SHA-256 ${signing.supersedes.sha256.slice(0, 16)}…`
-							: '',
-						'. The makers’ instructions for springs, cam and engine come first; these figures do not replace them.'
+						...(paper.signature
+							? [
+									`${paper.signature.text}. SHA-256 `,
+									{ text: inFigures(paper.signature.sha256) },
+									'. '
+								]
+							: []),
+						CAUTION
 					]
 				},
 				{ width: 40, alignment: 'right', text: `${page} of ${pages}` }
@@ -114,25 +100,14 @@ export function sheetPdf(signed: SignedOut, size: Size, isCustomers: boolean): P
 	});
 }
 
-function head({ job, signing }: SignedOut, isCustomers: boolean): Content {
-	const { use } = job.setup;
-	const duty = [use.duty, use.engineSpeed && `to ${use.engineSpeed.toLocaleString('en')} rpm`];
+function head({ title, customer, number, dates }: Paper): Content {
 	return {
 		columns: [
-			{
-				width: '*',
-				stack: [
-					{ text: job.engine.name, fontSize: 16, bold: true },
-					`${job.customer.name}${job.customer.contact ? `, ${job.customer.contact}` : ''} · ${duty.filter(Boolean).join(', ')}`
-				]
-			},
+			{ width: '*', stack: [{ text: title, fontSize: 16, bold: true }, customer] },
 			{
 				width: 170,
 				alignment: 'right',
-				stack: [
-					{ text: inFigures(job.number), bold: true, fontSize: 16 },
-					`received ${shortDate(job.takenIn)} · signed ${shortDate(signing.at)} · sheet ${signing.revision}${isCustomers ? ' · customer’s copy' : ''}`
-				]
+				stack: [{ text: inFigures(number), bold: true, fontSize: 16 }, dates]
 			}
 		]
 	};
@@ -142,12 +117,7 @@ const rule = (width: number, lineWidth: number): Content => ({
 	canvas: [{ type: 'line', x1: 0, y1: 3, x2: width, y2: 3, lineWidth }]
 });
 
-function figures(sheet: FrozenSheet, job: Job): Content {
-	const columns = outColumns(sheet);
-	const of = new Map(sheet.stations.map((station) => [station.label, station]));
-	const rows = walk(job.stations, job.setup.measuringOrder).flatMap(
-		({ label }) => of.get(label) ?? []
-	);
+function figures({ columns, rows }: Paper): Content {
 	return {
 		table: {
 			headerRows: 1,
@@ -163,18 +133,9 @@ function figures(sheet: FrozenSheet, job: Job): Content {
 						fontSize: 7
 					}))
 				],
-				...rows.map((station): TableCell[] => [
-					{ text: inFigures(station.label), bold: true },
-					...columns.map(({ of: cell }): TableCell => {
-						const own = cell(station);
-						if (!own) return { text: '·', alignment: 'right', color: SOFT };
-						return {
-							text: inFigures(`${SIGNS[own.state] ?? ''}${own.text}`),
-							alignment: 'right',
-							color: COLOURS[own.state] ?? '#171d1f',
-							bold: own.state !== 'clear'
-						};
-					})
+				...rows.map(({ label, cells }): TableCell[] => [
+					{ text: inFigures(label), bold: true },
+					...cells.map(figure)
 				])
 			]
 		},
@@ -191,127 +152,76 @@ function figures(sheet: FrozenSheet, job: Job): Content {
 	};
 }
 
-function partsOfKind(job: Job, sheet: FrozenSheet, kind: Kind): Column {
-	const setup = job.setup.kinds[kind];
-	const { lift, bind, target } = sheet.kinds[kind];
-	const units = sheet.units.sentences;
-	const length = (figure: number) => showLength(figure as Millimetres, units);
-	const lines: (readonly [string, string | undefined])[] = [
-		['Spring', setup.spring?.name],
-		['Retainer', setup.retainer?.name],
-		['Locks', setup.locks?.name],
-		['Locator', setup.locator?.name],
-		['Seal', setup.seal?.name],
-		['Lift', lift ? `${length(lift.gross)} gross, ${length(lift.net)} net` : undefined],
-		[
-			'Coil bind',
-			bind ? `${length(bind.height)}${bind.first ? `, ${bind.first} first` : ''}` : undefined
-		],
-		[
-			'Target',
-			target.height === null
-				? target.because
-				: `${length(target.height)} by ${label('targetMethod', setup.aim.method)}`
-		],
-		...(setup.lash
-			? [
-					[
-						'Lash',
-						`${length(lengthOf(setup.lash.setting))} ± ${length(lengthOf(setup.lash.tolerance))}, ${setup.lash.engine}`
-					] as const
-				]
-			: [])
-	];
+function figure(cell: Paper['rows'][number]['cells'][number]): TableCell {
+	if (!cell) return { text: '·', alignment: 'right', color: SOFT };
+	const { text, state, scale } = cell;
 	return {
-		width: '*',
 		stack: [
-			{ text: `${capital(kind)}s`, bold: true },
-			{ ...(rule(150, 0.6) as object), margin: [0, 0, 0, 4] } as Content,
-			...lines.map(([name, value]): Content => ({
-				columns: [
-					{ width: 42, text: name, color: SOFT },
-					{ width: '*', text: value ?? 'not given' }
-				]
-			}))
-		]
+			{
+				text: inFigures(`${SIGNS[state] ?? ''}${text}`),
+				color: COLOURS[state] ?? '#171d1f',
+				bold: state !== 'clear'
+			},
+			...(scale ? [{ svg: scaleSvg(scale, state, 30) }] : [])
+		],
+		alignment: 'right'
 	};
 }
+
+const block = ({ title, lines }: Paper['blocks'][number]): Column => ({
+	width: '*',
+	stack: [
+		{ text: title, bold: true },
+		{ ...(rule(110, 0.6) as object), margin: [0, 0, 0, 4] } as Content,
+		...lines.map(([name, value]): Content => ({
+			columns: [
+				{ width: lines.some(([one]) => one.length > 12) ? 68 : 42, text: name, color: SOFT },
+				{ width: '*', text: value }
+			]
+		}))
+	]
+});
 
 /** The section as it was signed; a sheet that froze none has none. */
-function drawn({ section }: SignedOut): Column {
-	return {
-		width: 170,
-		stack: section
-			? [
-					{ svg: sectionSvg(section.drawing as unknown as Drawing, 170, 190), width: 170 },
-					{
-						text: `${section.station}: closed on the left, full lift on the right`,
-						fontSize: 6.5,
-						color: SOFT
-					}
-				]
-			: []
-	};
-}
+const section = ({ section: drawn }: Paper, units: Units): Column[] =>
+	drawn
+		? [
+				{
+					width: 150,
+					stack: [
+						{ svg: sectionSvg(drawn.drawing, 150, 150, units), width: 150 },
+						{ text: drawn.caption, fontSize: 6.5, color: SOFT }
+					]
+				}
+			]
+		: [];
 
-/** Remarks, what was accepted and why, lash, notes. */
-function said(signed: SignedOut, sheet: FrozenSheet, isCustomers: boolean): Content[] {
-	const { job } = signed;
-	const nameOf = (id: string) => job.people.find((person) => person.id === id)?.name ?? '';
-	const remarks = sheet.stations.flatMap(({ label: station, remarks: own }) =>
-		own
-			.filter(({ state }) => state !== 'not-measured' && state !== 'clear')
-			.map(({ state, text }) => `${SIGNS[state] ?? ''} ${station}: ${text}.`)
-	);
-	const accepted = signed.open.flatMap(({ place, text, accepted: by }) =>
-		by ? [`${place}: ${text}. Accepted by ${by.by}: ${by.reason}`] : []
-	);
-	const lash = [
-		...new Set(
-			sheet.stations.flatMap(({ inForce: { lash: one } }) =>
-				one
-					? [
-							`${one.lash?.as === 'found' ? 'found' : 'set'} ${one.engine ?? 'cold'} by ${nameOf(one.person)}, ${shortDate(one.at)}${one.lash?.marked ? ', marked' : ''}`
-						]
-					: []
-			)
-		)
-	];
-	const notes = job.notes
-		.filter((note) => !note.resolves && !(isCustomers && note.private))
-		.map(
-			({ station, text, person }) => `${station ? `${station}: ` : ''}${text} (${nameOf(person)})`
-		);
-	const measured = [...new Set(job.readings.map(({ person }) => nameOf(person)))].join(', ');
-	const block = (title: string, lines: readonly string[]): Content[] =>
-		lines.length === 0
-			? []
-			: [
-					{ text: title, bold: true, margin: [0, 5, 0, 0] },
-					{ text: lines.join('  '), fontSize: 7 }
-				];
-	return [
-		...block('Remarks', [...remarks, ...sheet.remarks.map(({ text }) => `${text}.`)]),
-		...block('Accepted', accepted),
-		...block('Lash', lash.length > 0 ? [`${lash.join('; ')}.`] : []),
-		...block('Notes', notes),
+const said = (paper: Paper): Content[] => [
+	...paper.said.flatMap(({ title, lines }): Content[] => [
+		{ text: title, bold: true, margin: [0, 5, 0, 0] },
 		{
-			margin: [0, 5, 0, 0],
-			fontSize: 7,
-			color: SOFT,
-			text: `Measured by ${measured || 'nobody'}. # stop, ! watch, ~ too close to call; a figure without a sign is clear, a dot is not measured.`
+			text: lines
+				.map(({ state, text }) => `${state ? `${SIGNS[state] ?? ''} ` : ''}${text}`)
+				.join('  '),
+			fontSize: 7
 		}
-	];
-}
+	]),
+	{
+		margin: [0, 5, 0, 0],
+		fontSize: 7,
+		color: SOFT,
+		text: `${paper.measured} # stop, ! watch, ~ too close to call. ${UNMARKED}`
+	}
+];
 
 /** A label for the head, 62 × 36 mm: what it is, and a code that opens the record. */
-export function labelPdf(signed: SignedOut, address: string): Promise<Buffer> {
-	const { job, signing } = signed;
+export function labelPdf(printed: SignedOut, address: string): Promise<Buffer> {
+	const { job, signed } = printed;
 	const mm = 72 / 25.4;
 	return made({
 		pageSize: { width: 62 * mm, height: 36 * mm },
 		pageMargins: [7, 7, 7, 5],
-		info: infoOf(signed),
+		info: infoOf(printed),
 		defaultStyle: { font: 'Text', fontSize: 7.5, lineHeight: 1.05 },
 		content: [
 			{
@@ -323,8 +233,8 @@ export function labelPdf(signed: SignedOut, address: string): Promise<Buffer> {
 							{ text: inFigures(job.number), bold: true, fontSize: 17 },
 							{ text: job.engine.name, bold: true },
 							job.customer.name,
-							`sheet ${signing.revision}, ${signing.at.slice(0, 10)}`,
-							signing.person.name,
+							`sheet ${signed.revision}, ${signed.at.slice(0, 10)}`,
+							signed.person,
 							{ text: inFigures(signed.sha256.slice(0, 12)), fontSize: 6.5, color: SOFT }
 						]
 					}

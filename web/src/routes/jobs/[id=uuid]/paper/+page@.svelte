@@ -1,16 +1,19 @@
 <script lang="ts">
 	import { Printer } from '@lucide/svelte';
 	import { goto } from '$app/navigation';
-	import { evaluate } from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
+	import { paperOf } from '$lib/paper/layout';
 	import PaperSheet from '$lib/paper/PaperSheet.svelte';
+	import { printedDraft } from '$lib/paper/printed';
 
 	let { data } = $props();
 	useKeys([
 		{ keys: ['p'], does: 'print' },
 		{ keys: ['Esc'], does: 'back to the job' }
 	]);
-	const sheet = $derived(evaluate(data.job));
+	const bench = getBench();
+	const paper = $derived(paperOf(printedDraft(data.job, bench.units)));
 	const root = $derived(`/jobs/${data.job.id}`);
 
 	function press(event: KeyboardEvent) {
@@ -48,5 +51,5 @@
 	tabindex="0"
 	class="min-h-0 flex-1 overflow-auto p-6 print:overflow-visible print:p-0"
 >
-	<PaperSheet job={data.job} {sheet} size={data.size} />
+	<PaperSheet {paper} size={data.size} />
 </main>

@@ -1,6 +1,6 @@
 import { ask } from '$lib/server/ask';
 import { sheetCsv } from '$lib/server/out/csv';
-import { signedOut } from '$lib/server/out/frozen';
+import { signedOut } from '$lib/server/out/signed-out';
 import { labelPdf, sheetPdf } from '$lib/server/out/pdf';
 import { readSigned, signedText } from '$lib/server/signed';
 import { message } from '@zinc-ledger/core';
@@ -11,7 +11,7 @@ export async function GET({ params, url }) {
 	const text = await ask((db) => signedText(db, params.id, params.sheet));
 	const signed = signedOut(readSigned(text));
 	const size = url.searchParams.get('size') === 'Letter' ? 'Letter' : 'A4';
-	const name = `job-${signed.job.number.replace(/[^\w-]+/g, '_')}-sheet-${signed.signing.revision}`;
+	const name = `job-${signed.job.number.replace(/[^\w-]+/g, '_')}-sheet-${signed.signed.revision}`;
 	const pdf = (content: Buffer, what = '') =>
 		answer(new Uint8Array(content), 'application/pdf', `inline; filename="${name}${what}.pdf"`);
 	switch (params.file) {

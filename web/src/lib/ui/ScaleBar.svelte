@@ -1,20 +1,15 @@
 <script lang="ts">
-	/**
-	 * A thin scale: the band between the limits, and where the figure stands.
-	 * A figure beyond the scale's ends sits at the end.
-	 */
-	import type { State } from '@zinc-ledger/core';
-	import { scaleOf, type ScaleLimit } from './scale';
+	/** A thin scale: the band between the limits, and where the figure stands. */
+	import type { Scale, State } from '@zinc-ledger/core';
 	import { stateClass } from './state';
 
 	interface Props {
-		figure: number;
-		limits: readonly ScaleLimit[];
+		/** null where there is no limit to stand beside: nothing is drawn. */
+		scale: Scale | null;
 		state: State;
 		class?: string;
 	}
-	let { figure, limits, state, class: extra = 'ml-auto' }: Props = $props();
-	const scale = $derived(scaleOf(figure, limits));
+	let { scale, state, class: extra = 'ml-auto' }: Props = $props();
 </script>
 
 {#if scale}

@@ -1,17 +1,28 @@
+/** A figure on a scale beside its limits, as plain values. */
+
+/** A limit as a scale sees it: least or most, in the unit of the figure. */
 export interface ScaleLimit {
 	readonly side: 'floor' | 'ceiling';
 	readonly at: number;
 }
 
-export interface Placed {
-	/** Ends of the good band and place of the figure, in per cent of the scale's length. */
+export interface Scale {
+	/** Ends of the good band, in per cent of the scale's length. */
 	readonly from: number;
 	readonly to: number;
+	/** Place of the figure, in per cent; one beyond the scale sits at its end. */
 	readonly at: number;
 }
 
-/** Where a figure and the band between its tightest limits lie on a scale of 0 to 100; null without limits. */
-export function scaleOf(figure: number, limits: readonly ScaleLimit[]): Placed | null {
+/**
+ * Where a figure and the band between its tightest limits lie on a scale of 0 to 100.
+ * The band has a third of the scale; with one limit only, it reaches to the other end.
+ *
+ * @param figure in the unit of the limits
+ * @returns null without limits: there is nothing to lie beside
+ * @example scaleOf(5, [{ side: 'floor', at: 4 }, { side: 'ceiling', at: 6 }])!.at // 50
+ */
+export function scaleOf(figure: number, limits: readonly ScaleLimit[]): Scale | null {
 	if (limits.length === 0) return null;
 	const floors = limits.filter((limit) => limit.side === 'floor').map((limit) => limit.at);
 	const ceilings = limits.filter((limit) => limit.side === 'ceiling').map((limit) => limit.at);

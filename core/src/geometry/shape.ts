@@ -1,0 +1,37 @@
+/**
+ * What a drawing is made of: plain values that any renderer can draw. Points are
+ * [x, y] in the picture's own units, y down from its top left corner.
+ */
+export type Point = readonly [x: number, y: number];
+
+/** What a shape stands for; a renderer chooses its colours by it. */
+export type Role =
+	| 'pocket'
+	| 'shim'
+	| 'locator'
+	| 'guide'
+	| 'seal'
+	| 'coil'
+	| 'inner-coil'
+	| 'retainer'
+	| 'lock'
+	| 'stem';
+
+export type Shape =
+	| { readonly type: 'circle'; readonly role: Role; readonly at: Point; readonly radius: number }
+	| { readonly type: 'outline'; readonly role: Role; readonly points: readonly Point[] };
+
+/** A distance that is shown as a figure beside its line. */
+export interface Dimension {
+	/** The distance itself, in mm. */
+	readonly length: number;
+	/** Ends of its line, from the higher to the lower. */
+	readonly from: Point;
+	readonly to: Point;
+}
+
+export interface Picture {
+	readonly width: number;
+	readonly height: number;
+	readonly shapes: readonly Shape[];
+}

@@ -1,0 +1,116 @@
+<script lang="ts">
+	/** The picture of a section with its figures, as SVG. */
+	import type { Dimension, Role, SectionPicture, Shape, State } from '@zinc-ledger/core';
+	import { stateClass } from '$lib/ui/state';
+
+	interface Props {
+		picture: SectionPicture;
+		/** A length as it is shown. */
+		show: (length: number) => string;
+		margin: State;
+		clearance: State;
+		/** Lift of the right half, as it is shown. */
+		lift: string;
+		label: string;
+	}
+	let { picture, show, margin, clearance, lift, label }: Props = $props();
+
+	const CLASSES: Readonly<Record<Role, string>> = {
+		pocket: 'fill-cast',
+		shim: 'fill-chromate stroke-soft',
+		locator: 'fill-metal stroke-soft',
+		guide: 'fill-metal-light',
+		seal: 'fill-metal-dark',
+		coil: 'fill-metal-light stroke-metal-dark',
+		'inner-coil': 'fill-paper stroke-metal-dark',
+		retainer: 'fill-metal stroke-soft',
+		lock: 'fill-metal-dark',
+		stem: 'fill-paper stroke-soft'
+	};
+	const { width, height, installed } = $derived(picture);
+	const middleOf = ({ from, to }: Dimension) => (from[1] + to[1]) / 2;
+	const colour = (state: State) => stateClass(state) || 'text-ink';
+</script>
+
+{#snippet shapeOf(shape: Shape)}
+	{#if shape.type === 'circle'}
+		<circle cx={shape.at[0]} cy={shape.at[1]} r={shape.radius} class={CLASSES[shape.role]} />
+	{:else}
+		<polygon points={shape.points.join(' ')} class={CLASSES[shape.role]} />
+	{/if}
+{/snippet}
+
+{#snippet witness(from: number, to: number, at: number, dashes?: string)}
+	<line x1={from} x2={to} y1={at} y2={at} stroke-dasharray={dashes} />
+{/snippet}
+
+<svg viewBox="0 0 {width} {height}" class="figure block w-full" role="img" aria-label={label}>
+	{#each picture.shapes as shape, i (i)}{@render shapeOf(shape)}{/each}
+	<text x="6" y={height - 8} class="fill-soft font-sans text-[11px]">pocket</text>
+	<line
+		x1={picture.axis[0][0]}
+		y1={picture.axis[0][1]}
+		x2={picture.axis[1][0]}
+		y2={picture.axis[1][1]}
+		class="stroke-faint"
+		stroke-dasharray="12 3 2 3"
+	/>
+	<g class="stroke-ink">
+		<line x1={installed.from[0]} x2={installed.to[0]} y1={installed.from[1]} y2={installed.to[1]} />
+		{#each [installed.from, installed.to] as end (end)}
+			{@render witness(end[0] - 6, picture.edges[0] - 3, end[1])}
+		{/each}
+	</g>
+	<text
+		transform="translate({installed.from[0] - 5} {middleOf(installed)}) rotate(-90)"
+		text-anchor="middle"
+		class="fill-ink text-[12.5px]"
+	>
+		{show(installed.length)} installed
+	</text>
+	{#if picture.toBind}
+		{@const { from, to, length } = picture.toBind}
+		<g class="{colour(margin)} stroke-current">
+			{@render witness(picture.edges[1] + 3, from[0] + 4, from[1])}
+			{@render witness(picture.edges[1] + 3, to[0] + 4, to[1], '3 3')}
+			<line x1={from[0]} x2={to[0]} y1={from[1]} y2={to[1]} stroke-width="3" />
+		</g>
+		<text
+			x={width - 2}
+			y={to[1] + 15}
+			text-anchor="end"
+			class="text-[12.5px] {colour(margin)}"
+			fill="currentColor"
+		>
+			{show(length)}
+		</text>
+		<text x={width - 2} y={to[1] + 28} text-anchor="end" class="fill-soft font-sans text-[11px]">
+			to bind
+		</text>
+	{/if}
+	{#if picture.toSeal}
+		{@const { from, to, length } = picture.toSeal}
+		<g class={colour(clearance)}>
+			<line
+				x1={from[0]}
+				x2={to[0]}
+				y1={from[1]}
+				y2={to[1]}
+				stroke="currentColor"
+				stroke-width="3"
+			/>
+			<text
+				x={from[0] + 6}
+				y={middleOf(picture.toSeal) + 4}
+				fill="currentColor"
+				class="stroke-paper text-[12.5px] font-semibold"
+				stroke-width="5"
+				paint-order="stroke"
+			>
+				{show(length)}
+			</text>
+		</g>
+	{/if}
+	<text x="2" y="11" class="fill-soft font-sans text-[12px]">valve closed</text>
+	<text x={width - 2} y="11" text-anchor="end" class="fill-soft text-[12px]">at {lift} lift</text>
+</svg>
