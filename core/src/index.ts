@@ -53,6 +53,7 @@ export * from './document/current-readings.ts';
 export * from './evaluation/evaluate.ts';
 export { cutEffects } from './figures/cut-effects.ts';
 export * from './stages/stages.ts';
+export { partsNeeded, type PartNeeded } from './stages/parts-needed.ts';
 export * from './evaluation/sheet-json.ts';
 export * from './figures/plausible.ts';
 export * from './document/repeats.ts';

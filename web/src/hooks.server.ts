@@ -1,6 +1,13 @@
-import { json, type ActionResult, type Handle, type HandleServerError } from '@sveltejs/kit';
+import {
+	json,
+	type ActionResult,
+	type Handle,
+	type HandleServerError,
+	type ServerInit
+} from '@sveltejs/kit';
 import { INCH_POUND, type Units } from '@zinc-ledger/core';
 import { AWAY } from '$lib/server/ask';
+import { deriveMissingGently, deriveSoon } from '$lib/server/asked/soon';
 import { isId } from '$lib/server/body';
 import { closeDatabase, database } from '$lib/server/database';
 import { isDatabaseAway } from '$lib/server/database/connection';
@@ -17,6 +24,11 @@ process.on('sveltekit:shutdown', () => {
 	void closeLive();
 	void closeDatabase();
 });
+
+/** What was kept by a release that did not derive it is derived while the server serves. */
+export const init: ServerInit = () => {
+	void database().then(deriveMissingGently, () => undefined);
+};
 
 /**
  * The one place that knows who asks. Today whoever works at the bench is
@@ -36,6 +48,9 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('<html', `<html data-scheme="${scheme}"`)
 	});
+	const isChange = event.request.method !== 'GET' && response.ok;
+	if (isChange && isId(event.params.id) && /^\/(api\/)?jobs\//.test(event.route.id ?? ''))
+		deriveSoon(event.params.id);
 	return response;
 };
 

@@ -20,6 +20,7 @@ import { stationSheet } from '../figures/station.ts';
 import { partsByStation } from '../document/resolve-parts.ts';
 import { QUANTITIES, type Quantity } from '../document/quantities.ts';
 import type { Inspection, Job } from '../document/schema.ts';
+import { shimsNeeded } from './shims-needed.ts';
 import type { Extreme, Sheet } from './sheet.ts';
 import type { KindSheet } from '../figures/kind.ts';
 import type { Remark } from '../figures/remark.ts';
@@ -224,16 +225,7 @@ function jobRemarks(kinds: Readonly<Record<Kind, KindSheet>>): Remark[] {
 
 /** Sizes of which all the suggestions together need more than the shelf holds. */
 function stockRemarks(job: Job, stations: readonly StationSheet[]): Remark[] {
-	const needed = new Map<Millimetres, number>();
-	for (const { shim, stack } of stations) {
-		if (shim?.answer.sort !== 'fit') continue;
-		const kept = [...stack.shims];
-		for (const thickness of shim.answer.shims) {
-			const held = kept.indexOf(thickness);
-			if (held >= 0) kept.splice(held, 1);
-			else needed.set(thickness, (needed.get(thickness) ?? 0) + 1);
-		}
-	}
+	const needed = shimsNeeded(stations);
 	const stock = new Map<Millimetres, number>();
 	for (const { thickness, count } of job.setup.shimStock)
 		stock.set(

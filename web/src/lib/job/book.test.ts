@@ -5,7 +5,6 @@ import { readJob } from '@zinc-ledger/core/file';
 import { tell } from '@zinc-ledger/words';
 import { outbox } from '$lib/outbox/outbox.svelte';
 import { Book } from './book.svelte';
-import { jobLine } from './line';
 
 let job: Job;
 let book: Book;
@@ -94,10 +93,5 @@ describe('the book of a job', () => {
 		expect(book.job.readings.filter(({ id }) => id === reading.id)).toHaveLength(1);
 		outbox.waiting = [{ jobId: job.id, reading: { ...reading, id: 'x' }, refused: 'no' }];
 		expect(book.job.readings.some(({ id }) => id === 'x')).toBe(false);
-	});
-	it('is one line of the list: how far, and what stops', () => {
-		const line = jobLine(job);
-		expect(line).toMatchObject({ number: '2417', stations: 12, stops: ['4E'] });
-		expect(line.open!.name).toBe('heights');
 	});
 });

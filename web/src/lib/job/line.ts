@@ -1,27 +1,20 @@
-/** A job as one line of a list: who, what, how far, what blocks. */
-import { evaluate, stagesOf, type Job, type Signed } from '@zinc-ledger/core';
+import type { Stage } from '@zinc-ledger/core';
 
-/** @param signed its newest signed sheet */
-export function jobLine(job: Job, signed: Signed | null = null) {
-	const sheet = evaluate(job);
-	const stages = stagesOf(job, sheet, signed);
-	return {
-		id: job.id,
-		number: job.number,
-		takenIn: job.takenIn,
-		customer: job.customer.name,
-		contact: job.customer.contact,
-		engine: job.engine.name,
-		duty: job.setup.use.duty,
-		stations: sheet.stations.length,
-		stages,
-		open: stages.find((stage) => !stage.done),
-		stops: sheet.stations
-			.filter((station) => station.state === 'stop')
-			.map((station) => station.label),
-		unclear: sheet.stations.filter(
-			(station) => station.state === 'inconclusive' || station.state === 'watch'
-		).length
-	};
+/** A job as one line of a list: who, what, how far, what blocks. */
+export interface JobLine {
+	readonly id: string;
+	readonly number: string;
+	readonly takenIn: string;
+	readonly customer: string;
+	readonly contact: string | undefined;
+	readonly engine: string;
+	readonly duty: string;
+	readonly stations: number;
+	readonly stages: readonly Stage[];
+	/** The first stage that is not done; undefined once all are. */
+	readonly open: Stage | undefined;
+	/** Stations at stop. */
+	readonly stops: readonly string[];
+	/** How many are to be looked at. */
+	readonly unclear: number;
 }
-export type JobLine = ReturnType<typeof jobLine>;

@@ -368,10 +368,10 @@ describe('a line of the list', () => {
 	it('is worked out anew once the job has changed', async () => {
 		const line = async () => (await jobLines(test.db, [six.id]))[0]!;
 		const before = await line();
-		expect(await line()).toBe(before);
+		expect(await line()).toEqual(before);
 		const reading = { ...six.readings[0]!, id: uuid(), station: '5E' };
 		await insertReadings(test.db, six.id, [reading]);
-		expect(await line()).not.toBe(before);
+		expect(await line()).not.toEqual(before);
 	});
 });
 

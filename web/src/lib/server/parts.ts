@@ -1,11 +1,12 @@
 /** The shop's library of parts. What lies on the shelf of each is `stock.ts`. */
 import { sql } from 'kysely';
-import type {
-	LibraryPart,
-	PartSort,
-	Person,
-	ShelvedFollowerShim,
-	ShelvedShim
+import {
+	lengthOf,
+	type LibraryPart,
+	type PartSort,
+	type Person,
+	type ShelvedFollowerShim,
+	type ShelvedShim
 } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
@@ -115,6 +116,7 @@ export async function savePart(
 		.updateTable('part')
 		.set({
 			doc: json(part.part),
+			thickness: thicknessOf(part),
 			retired: part.retired,
 			revision: revision + 1,
 			changed_at: new Date(),
@@ -125,6 +127,10 @@ export async function savePart(
 		.executeTakeFirst();
 	return numUpdatedRows > 0n;
 }
+
+/** Thickness in mm of a part that has one, by which shims are asked for. */
+const thicknessOf = ({ part }: Pick<LibraryPart, 'part'>) =>
+	'thickness' in part && part.thickness !== undefined ? lengthOf(part.thickness) : null;
 
 /** Rows that go in together. */
 const AT_ONCE = 500;
@@ -137,6 +143,7 @@ const rowOf = ({ sort, part, retired }: LibraryPart, by?: Person) => ({
 	id: part.id,
 	sort,
 	doc: json(part),
+	thickness: thicknessOf({ part }),
 	stock: null,
 	retired,
 	changed_by: by?.id ?? null
@@ -195,6 +202,7 @@ export async function importParts(
 					conflict.column('id').doUpdateSet({
 						sort: sql`excluded.sort`,
 						doc: sql`excluded.doc`,
+						thickness: sql`excluded.thickness`,
 						retired: sql`excluded.retired`,
 						revision: sql`part.revision + 1`,
 						changed_at: new Date(),

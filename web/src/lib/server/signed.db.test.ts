@@ -75,11 +75,19 @@ describe('signing', () => {
 		const old = await testDatabase('signed_before', false);
 		try {
 			await migrate(old.db, '0005-assembly');
-			expect((await importJob(old.db, twin)).problems).toEqual([]);
-			await sql`
-				insert into signed_sheet (id, job_id, revision, content, sha256, person_id, at)
-				values (${twin.id}, ${twin.id}, 1, ${JSON.stringify({ job: twin })}, '', ${person.id}, now())
-			`.execute(old.db);
+			// As that release wrote it: the program of today knows more columns.
+			const { id, number, customer, engine, setup } = twin;
+			for (const row of [
+				sql`insert into person (id, name, initials) values (${person.id}, 'Idun Moss', 'IM')`,
+				sql`insert into customer (id, name) values (${customer.id}, ${customer.name})`,
+				sql`insert into engine (id, customer_id, name, layout)
+					values (${engine.id}, ${customer.id}, ${engine.name}, ${JSON.stringify(engine.layout)})`,
+				sql`insert into job (id, number, customer_id, engine_id, taken_in, setup, search)
+					values (${id}, ${number}, ${customer.id}, ${engine.id}, now(), ${JSON.stringify(setup)}, '')`,
+				sql`insert into signed_sheet (id, job_id, revision, content, sha256, person_id, at)
+					values (${id}, ${id}, 1, ${JSON.stringify({ job: twin })}, '', ${person.id}, now())`
+			])
+				await row.execute(old.db);
 			await migrate(old.db);
 			expect((await newestSigned(old.db, [twin.id])).get(twin.id)).toEqual({
 				revision: 1,

@@ -13,6 +13,7 @@ import {
 import { signSheet, type AnySignedSheet } from '@zinc-ledger/core/signed';
 import { write } from '@zinc-ledger/words';
 import type { SignedEntry } from '$lib/job/signed';
+import { deriveSheet } from './asked/of-sheet';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
 import { loadJob } from './jobs/load';
@@ -98,19 +99,12 @@ export async function signJob(
 		);
 		const digest = readSigned(content).sha256;
 		const entries = entryCount(job);
+		const row = { id, job_id: jobId, revision, content };
 		await trx
 			.insertInto('signed_sheet')
-			.values({
-				id,
-				job_id: jobId,
-				revision,
-				entries,
-				content,
-				sha256: digest,
-				person_id: person.id,
-				at: new Date(at)
-			})
+			.values({ ...row, entries, sha256: digest, person_id: person.id, at: new Date(at) })
 			.execute();
+		await deriveSheet(trx, row);
 		return { id, revision, entries, sha256: digest, person: person.name, at };
 	});
 }

@@ -7,6 +7,7 @@ import {
 	type SpringCard,
 	type Sweep
 } from '@zinc-ledger/core';
+import { deriveSpring } from './asked/of-spring';
 import type { Database } from './database/connection';
 import { once } from './jobs/once';
 import type { SpringMeasured } from './database/schema';
@@ -221,6 +222,7 @@ export async function keepSweep(
 			return rows.map((row) => ({ owner: row.spring_id, entry: row.doc }));
 		}
 	});
+	await deriveSpring(db, spring.id);
 	return true;
 }
 
@@ -235,10 +237,18 @@ export async function setLimits(db: Database, id: string, limits: SetLimits): Pr
 }
 
 /** Keeps what was measured of a spring by hand: diameters, free height, a bind placed by eye. */
-export const setMeasured = (db: Database, setId: string, tag: string, measured: SpringMeasured) =>
-	db
+export async function setMeasured(
+	db: Database,
+	setId: string,
+	tag: string,
+	measured: SpringMeasured
+): Promise<void> {
+	const changed = await db
 		.updateTable('spring')
 		.set({ measured: json(measured) })
 		.where('set_id', '=', setId)
 		.where('tag', '=', tag)
+		.returning('id')
 		.execute();
+	for (const { id } of changed) await deriveSpring(db, id);
+}

@@ -10,8 +10,8 @@
 </script>
 
 <h3 class="mt-4 border-b border-ink pb-1 font-semibold">Measured by hand</h3>
-<div class="mt-1 grid grid-cols-3 gap-2">
-	{#each [['freeHeight', 'Free height'], ['outside', 'Outside'], ['wire', 'Wire']] as const as [name, title] (name)}
+<div class="mt-1 grid grid-cols-2 gap-2">
+	{#each [['freeHeight', 'Free height'], ['outside', 'Outside'], ['wire', 'Wire'], ['serial', 'Serial number']] as const as [name, title] (name)}
 		<label class="text-soft">
 			{title}
 			{#key spring.tag}

@@ -35,6 +35,7 @@ export interface TaggedSpring {
 		readonly freeHeight?: string | undefined;
 		readonly outside?: string | undefined;
 		readonly wire?: string | undefined;
+		readonly serial?: string | undefined;
 		readonly bind?: { readonly height: string; readonly person: string } | undefined;
 	};
 	readonly sweeps: readonly Sweep[];

@@ -9,6 +9,7 @@ import * as signedEntries from './migrations/0006-signed-entries';
 import * as rightFigures from './migrations/0007-right-figures';
 import * as nothingLost from './migrations/0008-nothing-lost';
 import * as stableCodes from './migrations/0009-stable-codes';
+import * as whatIsAsked from './migrations/0010-what-is-asked';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -19,7 +20,8 @@ const MIGRATIONS = {
 	'0006-signed-entries': signedEntries,
 	'0007-right-figures': rightFigures,
 	'0008-nothing-lost': nothingLost,
-	'0009-stable-codes': stableCodes
+	'0009-stable-codes': stableCodes,
+	'0010-what-is-asked': whatIsAsked
 };
 
 /**

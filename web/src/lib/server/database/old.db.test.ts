@@ -7,6 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { changedSince, evaluate } from '@zinc-ledger/core';
 import { checkJob } from '@zinc-ledger/core/file';
 import { verifySheet } from '@zinc-ledger/core/signed';
+import { deriveMissing } from '../asked/rebuild';
 import { loadJobs } from '../jobs/load';
 import { newestSigned, sha256 } from '../signed';
 import { springsOf } from '../springs';
@@ -71,6 +72,21 @@ describe.each(RELEASES)('a database of the release %s', (release) => {
 		await migrate(test.db);
 	});
 	afterAll(() => test.drop());
+	it('is asked like one of today', async () => {
+		await deriveMissing(test.db);
+		const count = async (text: string) =>
+			(await sql.raw<{ n: number }>(text).execute(test.db)).rows[0]!.n;
+		expect(await count('select count(*)::int as n from job_state')).toBe((await jobs()).length);
+		expect(await count('select count(distinct sheet_id)::int as n from station_result')).toBe(
+			await count('select count(*)::int as n from signed_sheet')
+		);
+		expect(await count('select count(*)::int as n from spring_result')).toBe(
+			await count('select count(*)::int as n from sweep')
+		);
+		expect(
+			await count(`select count(*)::int as n from part where sort = 'shim' and thickness is null`)
+		).toBe(0);
+	});
 	const jobs = async () => {
 		const ids = await test.db.selectFrom('job').select('id').orderBy('number').execute();
 		return loadJobs(

@@ -15,7 +15,12 @@ import type {
 	Layout,
 	LengthUnit,
 	SetLimits,
-	LoadUnit
+	LoadUnit,
+	FigureName,
+	Kind,
+	Message,
+	StageName,
+	State
 } from '@zinc-ledger/core';
 
 /** What was measured of a tagged spring besides its sweeps, as length texts. */
@@ -23,6 +28,8 @@ export interface SpringMeasured {
 	readonly freeHeight?: string | undefined;
 	readonly outside?: string | undefined;
 	readonly wire?: string | undefined;
+	/** What its maker or the shop engraved on it. */
+	readonly serial?: string | undefined;
 	/** Bind placed by hand on the chart, and who placed it. */
 	readonly bind?:
 		{ readonly height: string; readonly person: string; readonly at: string } | undefined;
@@ -56,6 +63,8 @@ export interface Tables {
 		sort: PartSort;
 		doc: JSONColumnType<LibraryPart['part']>;
 		stock: number | null;
+		/** Of shims, in mm: that of the document, to ask by. */
+		thickness: number | null;
 		retired: Generated<boolean>;
 		revision: Generated<number>;
 		search: ColumnType<string, never, never>;
@@ -202,5 +211,67 @@ export interface Tables {
 		person_id: string;
 		at: Date;
 		position: Generated<string>;
+	};
+	/** Derived: how a job stands, and what it was worked out from. */
+	job_state: {
+		job_id: string;
+		source: string;
+		stations: number;
+		stops: string[];
+		unclear: number;
+	};
+	job_stage: {
+		job_id: string;
+		position: number;
+		stage: StageName;
+		done: boolean;
+		blocks: boolean;
+		note: ColumnType<Message | null, string | null, never>;
+	};
+	/** Derived: what a job cannot be built without and has not. */
+	part_need: {
+		job_id: string;
+		part: PartSort;
+		kind: Kind | null;
+		/** Of shims, in mm. */
+		thickness: number | null;
+		wanted: number;
+		/** What the job itself counts; null where nobody did. */
+		counted: number | null;
+	};
+	/** Derived: the figures of every signed sheet, in mm, N and kPa. */
+	station_result: {
+		sheet_id: string;
+		job_id: string;
+		revision: number;
+		station: string;
+		kind: Kind;
+		figure: FigureName;
+		value: number | null;
+		uncertainty: number | null;
+		state: State;
+	};
+	/** Derived: what every sweep says of its spring, in mm, N, N/mm and J. */
+	spring_result: {
+		sweep_id: string;
+		source: string;
+		spring_id: string;
+		set_id: string;
+		job_id: string | null;
+		tag: string;
+		serial: string | null;
+		card_id: string | null;
+		card: string | null;
+		batch: string | null;
+		at: Date;
+		/** The days on which the spring was tested, counted from 1. */
+		visit: number;
+		/** The nominal height that its seat load is told at. */
+		height: number;
+		seat_load: number | null;
+		open_load: number | null;
+		rate: number | null;
+		bind: number | null;
+		energy: number | null;
 	};
 }

@@ -82,7 +82,7 @@
 		await invalidateAll();
 	}
 	function typed(name: string, text: string) {
-		if (text.trim() === '') return void measure({ [name]: '' });
+		if (text.trim() === '' || name === 'serial') return void measure({ [name]: text.trim() });
 		const entry = readEntry(text, bench.units.length);
 		if (entry.ok) void measure({ [name]: entry.text });
 		else problem = tell(entry.problem);

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { PositiveSize } from '@zinc-ledger/core/units-schema';
+import { Line, PositiveSize } from '@zinc-ledger/core/units-schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { setMeasured } from '$lib/server/springs';
@@ -11,6 +11,7 @@ const Measured = z.strictObject({
 	freeHeight: PositiveSize.optional(),
 	outside: PositiveSize.optional(),
 	wire: PositiveSize.optional(),
+	serial: Line.optional(),
 	bind: PositiveSize.optional()
 });
 
