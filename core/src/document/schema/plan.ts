@@ -1,0 +1,33 @@
+/** An accepted plan. */
+import { z } from 'zod';
+import { issue } from '../../message/issue.ts';
+import { Locks } from '../../part/schema.ts';
+import { Id, Line, Moment, Name, PositiveSize } from '../../units/schema.ts';
+import { StationEntry } from './station.ts';
+
+/** An accepted plan; the newest one is in force, those before it are superseded. */
+export const Plan = z.strictObject({
+	id: Id,
+	/** The plan that this one takes back: its stations are as they were before that one, its note the reason. */
+	withdraws: Id.optional(),
+	/** The builds as they stood before it, by which it can be taken back. */
+	before: z.array(StationEntry).max(80).optional(),
+	/** Whether it was proven that no plan is better. */
+	proven: z.boolean(),
+	stations: z
+		.array(
+			z.strictObject({
+				label: z.string().max(6),
+				shims: z.array(PositiveSize).max(4, issue('field.max', { max: 4, unit: 'shims' })),
+				locks: Locks.optional(),
+				spring: Name.optional()
+			})
+		)
+		.min(1, issue('field.required'))
+		.max(80),
+	note: Line.optional(),
+	person: Id,
+	at: Moment
+});
+
+export type Plan = z.infer<typeof Plan>;
