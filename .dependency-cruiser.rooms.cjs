@@ -8,6 +8,17 @@ module.exports = {
 			scope: 'folder',
 			from: { path: '^(core/src|web/src/lib)/[^/]+$' },
 			to: { circular: true }
+		},
+		{
+			name: 'through-the-door',
+			comment:
+				'A room is known by its index.ts; schema.ts, file.ts and highs.ts are doors of their own, for they load more.',
+			severity: 'error',
+			from: { path: '^core/src/([^/]+)/' },
+			to: {
+				path: '^core/src/[^/]+/',
+				pathNot: ['^core/src/$1/', '^core/src/[^/]+/(index|schema|file|highs)\\.ts$']
+			}
 		}
 	],
 	options: {

@@ -1,3 +1,3 @@
 /** The planner, for a worker or a script: what the rest of the core does not load. */
-export * from './job-plan/plan.ts';
+export * from './job-plan/index.ts';
 export { highsSolver } from './plan/highs.ts';

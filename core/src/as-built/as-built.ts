@@ -1,7 +1,7 @@
 /** A station as it was built against what was planned (handbook §9, step 8). Millimetres. */
-import { message, type Message } from '../message/message.ts';
-import { mm, type Millimetres } from '../units/quantity.ts';
-import { judge, type Verdict } from '../verdict/verdict.ts';
+import { message, type Message } from '../message/index.ts';
+import { mm, type Millimetres } from '../units/index.ts';
+import { judge, type Verdict } from '../verdict/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

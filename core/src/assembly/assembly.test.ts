@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { evaluate } from '../evaluation/evaluate.ts';
+import { evaluate } from '../evaluation/index.ts';
 import { readJob } from '../document/file.ts';
-import type { AssemblyStep, Job } from '../document/schema.ts';
-import { keyOf } from '../message/message.ts';
+import type { AssemblyStep, Job } from '../document/index.ts';
+import { keyOf } from '../message/index.ts';
 import { doneSteps, halfBuilt, inWay, firstMissingPrerequisite, nextStep } from './progress.ts';
 import { assemblySteps, lockHalves, type Step } from './steps.ts';
 

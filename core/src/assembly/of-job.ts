@@ -1,6 +1,6 @@
 /** The assembly of a job: its steps and what is done of them, worked out once for a sheet. */
-import type { Job } from '../document/schema.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
+import type { Job } from '../document/index.ts';
+import type { Sheet } from '../evaluation/index.ts';
 import { doneSteps, type Done } from './progress.ts';
 import { assemblySteps, type Step } from './steps.ts';
 

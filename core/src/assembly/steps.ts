@@ -3,14 +3,13 @@
  * §9, step 7). Every step says what must be done before it, so that what must
  * not be skipped cannot be.
  */
-import { partsOf } from '../document/resolve-parts.ts';
-import type { Job, KindSetup, StationEntry } from '../document/schema.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
-import type { StationSheet } from '../figures/sheet.ts';
-import { walk } from '../station/order.ts';
-import { message, type Message } from '../message/message.ts';
-import { waysUp, type WayUp } from '../spring/way-up.ts';
-import type { Joules, Millimetres } from '../units/quantity.ts';
+import { partsOf, type Job, type KindSetup, type StationEntry } from '../document/index.ts';
+import type { Sheet } from '../evaluation/index.ts';
+import type { StationSheet } from '../figures/index.ts';
+import { walk } from '../station/index.ts';
+import { message, type Message } from '../message/index.ts';
+import { waysUp, type WayUp } from '../spring/index.ts';
+import type { Joules, Millimetres } from '../units/index.ts';
 
 /** Steps of an assembly, by the codes that are kept of them. */
 export const STEP_CODES = [

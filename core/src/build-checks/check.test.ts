@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { asBuiltVerdict, likelyCause } from '../as-built/as-built.ts';
-import { keyOf, message } from '../message/message.ts';
-import { inches, mm } from '../units/quantity.ts';
+import { asBuiltVerdict, likelyCause } from '../as-built/index.ts';
+import { keyOf, message } from '../message/index.ts';
+import { inches, mm } from '../units/index.ts';
 import {
 	holdsVacuum,
 	leastRoom,

@@ -1,11 +1,18 @@
 /** What is tried on the built head: piston to valve, passages, vacuum (handbook §8, §9). */
-import { concerns, madeStaleBy, worksDone } from '../document/current-readings.ts';
-import type { Check, HeadWork, Job } from '../document/schema.ts';
-import { message } from '../message/message.ts';
-import { lengthOf, mm, vacuumOf, type Millimetres } from '../units/quantity.ts';
-import type { Work } from '../document/head-work.ts';
-import { judge, type Verdict } from '../verdict/verdict.ts';
-import { PASSAGES, type Passage } from '../document/check-words.ts';
+import {
+	concerns,
+	madeStaleBy,
+	PASSAGES,
+	worksDone,
+	type Check,
+	type HeadWork,
+	type Job,
+	type Passage,
+	type Work
+} from '../document/index.ts';
+import { message } from '../message/index.ts';
+import { lengthOf, mm, vacuumOf, type Millimetres } from '../units/index.ts';
+import { judge, type Verdict } from '../verdict/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

@@ -1,9 +1,14 @@
 /** Reading what is typed of the checks on a built head. */
-import { readEntry, withUnit } from '../units/entry.ts';
-import { VACUUM_TEXT, type LengthUnit, type VacuumUnit } from '../units/quantity.ts';
+import {
+	readEntry,
+	VACUUM_TEXT,
+	withUnit,
+	type LengthUnit,
+	type VacuumUnit
+} from '../units/index.ts';
 import type { CheckOf } from './check.ts';
-import { message, type Message } from '../message/message.ts';
-import { MOST_SECONDS } from '../document/check-words.ts';
+import { message, type Message } from '../message/index.ts';
+import { MOST_SECONDS } from '../document/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

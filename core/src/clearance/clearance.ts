@@ -1,5 +1,5 @@
 /** The gaps that must be left at full lift (handbook §3). All in millimetres. */
-import { mm, type Millimetres } from '../units/quantity.ts';
+import { mm, type Millimetres } from '../units/index.ts';
 
 /**
  * Coil bind margin `(h − L) − bind`: what the coils have left at worst-case lift.

@@ -3,7 +3,7 @@
  * change. Rules of thumb from handbook §3, §4 and §12 stand here and nowhere
  * else.
  */
-import { headsOf, stationsOf } from '../station/layout.ts';
+import { headsOf, stationsOf } from '../station/index.ts';
 import {
 	FitLimits,
 	FORMAT,
@@ -13,7 +13,7 @@ import {
 	type Limits,
 	type Setup
 } from './schema.ts';
-import type { LengthUnit } from '../units/quantity.ts';
+import type { LengthUnit } from '../units/index.ts';
 
 const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
 	in: {

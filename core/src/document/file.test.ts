@@ -1,8 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { stationsOf } from '../station/layout.ts';
+import { stationsOf } from '../station/index.ts';
 import { defaultSetup, newJob } from './defaults.ts';
-import { keyOf } from '../message/message.ts';
+import { keyOf } from '../message/index.ts';
 import { checkJob, readJob, writeJob } from './file.ts';
 
 const folder = new URL('../../../demo/jobs/', import.meta.url);

@@ -2,12 +2,11 @@
  * Reading and writing job files. A file is taken whole or not at all; every
  * problem in it is told with its path.
  */
-import { checkFile, readFile, writeFile, type FileRead } from '../file/file.ts';
+import { checkFile, readFile, upgraded, writeFile, type FileRead } from '../file/index.ts';
 import { FORMAT, Job, VERSION } from './schema.ts';
-import { upgraded } from '../file/version-1.ts';
 
-export { fieldNow, upgraded, valueNow } from '../file/version-1.ts';
-export { firstOf, isTooDeep, pathText, problemsOf, type Problem } from '../file/file.ts';
+export { fieldNow, upgraded, valueNow } from '../file/index.ts';
+export { firstOf, isTooDeep, pathText, problemsOf, type Problem } from '../file/index.ts';
 
 const JOB_FILE = {
 	format: FORMAT,

@@ -1,13 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { message } from '../message/message.ts';
-import { evaluate } from '../evaluation/evaluate.ts';
+import { message } from '../message/index.ts';
+import { evaluate } from '../evaluation/index.ts';
 import { readJob } from './file.ts';
 import type { Job } from './schema.ts';
-import { inspectionFindings } from '../inspection/inspection.ts';
-import { movingMass, massChange } from '../mass/mass.ts';
-import { showMass } from '../units/display.ts';
-import { cubicCentimetres, mm } from '../units/quantity.ts';
+import { inspectionFindings } from '../inspection/index.ts';
+import { massChange, movingMass } from '../mass/index.ts';
+import { cubicCentimetres, mm, showMass } from '../units/index.ts';
 import {
 	chamberAfter,
 	compressionRatio,

@@ -2,12 +2,7 @@
  * Work on a head that changes the numbers (handbook §8): which readings it
  * makes stale, and what a cut does to the compression ratio.
  */
-import {
-	cubicCentimetres,
-	mm,
-	type CubicCentimetres,
-	type Millimetres
-} from '../units/quantity.ts';
+import { cubicCentimetres, mm, type CubicCentimetres, type Millimetres } from '../units/index.ts';
 import type { Passage } from './check-words.ts';
 import { ROCKER_GAPS, type Quantity } from './quantities.ts';
 

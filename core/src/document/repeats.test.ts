@@ -1,9 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { mm } from '../units/quantity.ts';
-import { PeakReader } from '../gauge-link/peak.ts';
-import { frameStiffness } from '../gauge/checks.ts';
-import { checksStillWanted, gaugeInHand } from '../gauge/in-hand.ts';
-import type { Gauge, GaugeCheck } from '../gauge/schema.ts';
+import { mm } from '../units/index.ts';
+import { PeakReader } from '../gauge-link/index.ts';
+import {
+	checksStillWanted,
+	frameStiffness,
+	gaugeInHand,
+	type Gauge,
+	type GaugeCheck
+} from '../gauge/index.ts';
 import type { Job, Reading } from './schema.ts';
 import { gaugeRepeatsOf, repeatsWanted, meanOfRepeats, trueFigure } from './repeats.ts';
 

@@ -2,13 +2,8 @@
  * What the readings of one figure at one station come to: the mean of the last
  * set of repeats, its spread, and how well it is known (handbook §5).
  */
-import { lengthOf, mm, siOf, type Millimetres } from '../units/quantity.ts';
-import {
-	expandedUncertainty,
-	pooled,
-	together,
-	type Repeatability
-} from '../verdict/uncertainty.ts';
+import { lengthOf, mm, siOf, type Millimetres } from '../units/index.ts';
+import { expandedUncertainty, pooled, together, type Repeatability } from '../verdict/index.ts';
 import type { Job, Reading } from './schema.ts';
 
 /** A reading as its gauge should have read: gain and offset of the correction in force put on. */

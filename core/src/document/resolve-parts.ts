@@ -1,5 +1,5 @@
 /** Which parts stand at a station: its own, else its cylinder's lift and lash, else its kind's. */
-import { STATION_PARTS } from '../part/types.ts';
+import { STATION_PARTS } from '../part/index.ts';
 import type { Job, KindSetup, Setup, StationEntry, TaggedSpring } from './schema.ts';
 
 /**

@@ -1,15 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { INCH_POUND, showLength, showLoad } from '../units/display.ts';
-import { keyOf, message } from '../message/message.ts';
-import { inches, lengthOf, mm } from '../units/quantity.ts';
-import { isPlausible } from '../units/entry.ts';
+import {
+	INCH_POUND,
+	inches,
+	isPlausible,
+	lengthOf,
+	mm,
+	showLength,
+	showLoad
+} from '../units/index.ts';
+import { keyOf, message } from '../message/index.ts';
 import { evaluate } from './evaluate.ts';
-import { inPlaceFor } from '../document/in-place.ts';
-import { plausibleBand } from '../figures/plausible.ts';
-import { stagesOf } from '../stages/stages.ts';
-import type { Job, Reading } from '../document/schema.ts';
-import type { StationSheet } from '../figures/sheet.ts';
+import { inPlaceFor, type Job, type Reading } from '../document/index.ts';
+import { plausibleBand, type StationSheet } from '../figures/index.ts';
+import { stagesOf } from '../stages/index.ts';
 
 const load = (name: string): Job =>
 	JSON.parse(

@@ -3,28 +3,37 @@
  * The browser calls it on every keystroke, the server for paper and exports,
  * the command line on a file. Pure: same job, same sheet.
  */
-import { lengthOf, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { KINDS, type Kind } from '../station/layout.ts';
-import { middleOf, type Middle } from '../station/outlier.ts';
-import { worst, type State } from '../verdict/verdict.ts';
-import { currentReadings } from '../document/current-readings.ts';
-import { bareFigures, kindSheet } from '../figures/valve-kind.ts';
-import { checksInForceOf, NO_CHECKS } from '../build-checks/check.ts';
-import { commonDrift } from '../figures/lash-drift.ts';
-import { findings, fitGroups, type Fitted } from '../fit/fit.ts';
-import type { Finding } from '../fit/finding.ts';
-import { jobLimits, type JobLimits } from '../figures/job-limits.ts';
-import { forgottenOn, headsApart, heightsRead, pocketsCut } from '../figures/whole-head.ts';
-import { stationSheet } from '../figures/station.ts';
-import { partsByStation } from '../document/resolve-parts.ts';
-import { QUANTITIES, type Quantity } from '../document/quantities.ts';
-import type { Inspection, Job } from '../document/schema.ts';
+import { lengthOf, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { KINDS, middleOf, type Kind, type Middle } from '../station/index.ts';
+import { worst, type State } from '../verdict/index.ts';
+import {
+	currentReadings,
+	partsByStation,
+	QUANTITIES,
+	type Inspection,
+	type Job,
+	type Quantity
+} from '../document/index.ts';
+import {
+	bareFigures,
+	commonDrift,
+	forgottenOn,
+	headsApart,
+	heightsRead,
+	jobLimits,
+	kindSheet,
+	pocketsCut,
+	stationSheet,
+	type JobLimits,
+	type KindSheet,
+	type Remark,
+	type StationSheet
+} from '../figures/index.ts';
+import { checksInForceOf, NO_CHECKS } from '../build-checks/index.ts';
+import { findings, fitGroups, type Finding, type Fitted } from '../fit/index.ts';
 import { shimsNeeded } from './shims-needed.ts';
 import type { Extreme, Sheet } from './sheet.ts';
-import type { KindSheet } from '../figures/kind.ts';
-import type { Remark } from '../figures/remark.ts';
-import type { StationSheet } from '../figures/sheet.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

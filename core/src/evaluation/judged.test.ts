@@ -1,19 +1,21 @@
 /** What may never be clear: figures that stand on something missing, stale, remembered or never finite. */
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { openItems } from '../open-items/open-items.ts';
-import { INCH_POUND, showLength } from '../units/display.ts';
-import { keyOf, message } from '../message/message.ts';
-import { inches, lengthOf, mm } from '../units/quantity.ts';
+import { openItems } from '../open-items/index.ts';
+import { INCH_POUND, inches, lengthOf, mm, showLength } from '../units/index.ts';
+import { keyOf, message } from '../message/index.ts';
 import { evaluate } from './evaluate.ts';
 import { readJob } from '../document/file.ts';
-import { inPlaceFor } from '../document/in-place.ts';
-import { planJob } from '../job-plan/plan.ts';
-import { orderSubject } from '../document/reading-time.ts';
-import type { HeadWork, Job, Reading } from '../document/schema.ts';
-import type { StationSheet } from '../figures/sheet.ts';
-import { withLift } from '../what-if/scenario.ts';
-import { forgottenSubject, pocketSubject } from '../figures/whole-head.ts';
+import {
+	inPlaceFor,
+	orderSubject,
+	type HeadWork,
+	type Job,
+	type Reading
+} from '../document/index.ts';
+import { planJob } from '../job-plan/index.ts';
+import { forgottenSubject, pocketSubject, type StationSheet } from '../figures/index.ts';
+import { withLift } from '../what-if/index.ts';
 
 const load = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));

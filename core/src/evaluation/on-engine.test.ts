@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { keyOf, message } from '../message/message.ts';
-import { lengthOf } from '../units/quantity.ts';
+import { keyOf, message } from '../message/index.ts';
+import { lengthOf } from '../units/index.ts';
 import { evaluate } from './evaluate.ts';
 import { readJob } from '../document/file.ts';
-import { stagesOf } from '../stages/stages.ts';
-import type { Job, Reading } from '../document/schema.ts';
+import { stagesOf } from '../stages/index.ts';
+import type { Job, Reading } from '../document/index.ts';
 
 const load = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));

@@ -1,15 +1,19 @@
 /** Stations and cylinders with something of their own, tip heights, methods and stages. */
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { keyOf, message } from '../message/message.ts';
-import { INCH_POUND, showLength, showLoad } from '../units/display.ts';
-import type { Millimetres } from '../units/quantity.ts';
+import { keyOf, message } from '../message/index.ts';
+import { INCH_POUND, showLength, showLoad, type Millimetres } from '../units/index.ts';
 import { evaluate } from './evaluate.ts';
 import { readJob } from '../document/file.ts';
-import { heightsByMethod } from '../figures/valve-kind.ts';
-import { springReferenceLost, partsByStation, partsOf } from '../document/resolve-parts.ts';
-import type { Job, Reading } from '../document/schema.ts';
-import { stagesOf } from '../stages/stages.ts';
+import { heightsByMethod } from '../figures/index.ts';
+import {
+	partsByStation,
+	partsOf,
+	springReferenceLost,
+	type Job,
+	type Reading
+} from '../document/index.ts';
+import { stagesOf } from '../stages/index.ts';
 
 let job: Job;
 beforeEach(() => {

@@ -1,6 +1,6 @@
 /** A sheet as plain JSON values, for files and for signing. */
-import type { Message } from '../message/message.ts';
-import type { Units } from '../units/display.ts';
+import type { Message } from '../message/index.ts';
+import type { Units } from '../units/index.ts';
 import type { Sheet } from './sheet.ts';
 
 /** Functions, what the rules of fit were asked about, and what stands under `kinds` already. */

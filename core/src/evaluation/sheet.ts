@@ -1,12 +1,10 @@
 /** The sheet: everything that can be worked out from a job document. Figures in SI units. */
-import type { Millimetres, Newtons } from '../units/quantity.ts';
-import type { Kind } from '../station/layout.ts';
-import type { State } from '../verdict/verdict.ts';
-import type { Quantity } from '../document/quantities.ts';
-import type { KindSheet } from '../figures/kind.ts';
-import type { Remark } from '../figures/remark.ts';
-import type { StationSheet } from '../figures/sheet.ts';
-import type { Finding, FitGroup } from '../fit/finding.ts';
+import type { Millimetres, Newtons } from '../units/index.ts';
+import type { Kind } from '../station/index.ts';
+import type { State } from '../verdict/index.ts';
+import type { Quantity } from '../document/index.ts';
+import type { KindSheet, Remark, StationSheet } from '../figures/index.ts';
+import type { Finding, FitGroup } from '../fit/index.ts';
 
 /** A column's extreme, and where it is. */
 export interface Extreme<Q> {

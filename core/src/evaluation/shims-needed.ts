@@ -1,6 +1,6 @@
 /** Shims that the suggestions for all stations ask for, beyond those that lie there already. */
-import type { StationSheet } from '../figures/sheet.ts';
-import type { Millimetres } from '../units/quantity.ts';
+import type { StationSheet } from '../figures/index.ts';
+import type { Millimetres } from '../units/index.ts';
 
 /** Thickness in mm → how many are to be found for it. Source: handbook §4. */
 export function shimsNeeded(stations: readonly StationSheet[]): ReadonlyMap<Millimetres, number> {

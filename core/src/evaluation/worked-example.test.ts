@@ -1,11 +1,11 @@
 /** docs/worked-example.md, figure by figure: the hand's answer in inches and lbf, as shown. */
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { INCH_POUND, showLength, showLoad, showRate } from '../units/display.ts';
-import { keyOf } from '../message/message.ts';
+import { INCH_POUND, showLength, showLoad, showRate } from '../units/index.ts';
+import { keyOf } from '../message/index.ts';
 import { evaluate } from './evaluate.ts';
 import { readJob } from '../document/file.ts';
-import { shimAction } from '../figures/shim-advice.ts';
+import { shimAction } from '../figures/index.ts';
 
 const read = readJob(readFileSync('docs/worked-example.json', 'utf8'));
 if (!read.ok) throw new Error(JSON.stringify(read.problems));

@@ -1,8 +1,7 @@
 /** What readings come to in another build than the one they were taken in (handbook §3). */
-import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
-import { bareHeight, sealGap, tipHeight, type InPlace } from '../station/stack.ts';
-import type { InPlaceEntry, KindSetup, Reading } from '../document/schema.ts';
-import { trueFigure } from '../document/repeats.ts';
+import { lengthOf, mm, type Millimetres } from '../units/index.ts';
+import { bareHeight, sealGap, tipHeight, type InPlace } from '../station/index.ts';
+import { trueFigure, type InPlaceEntry, type KindSetup, type Reading } from '../document/index.ts';
 
 /** What was under the gauge, from a reading. */
 export function inPlaceOf(reading: Reading): InPlace {

@@ -1,7 +1,7 @@
 /** Height measured with everything fitted, against the plan. Source: handbook §4. */
-import type { Millimetres } from '../units/quantity.ts';
-import { asBuiltVerdict } from '../as-built/as-built.ts';
-import type { Verdict } from '../verdict/verdict.ts';
+import type { Millimetres } from '../units/index.ts';
+import { asBuiltVerdict } from '../as-built/index.ts';
+import type { Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import type { StationRead } from './read.ts';
 

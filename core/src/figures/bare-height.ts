@@ -1,7 +1,7 @@
 /** The bare height, against its kind: a seat that was cut deeper stands out. Source: handbook §3. */
-import { mm, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { judge, notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { mm, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { judge, notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { around, resolutionOf, unjudged } from './judging.ts';
 import type { StationRead } from './read.ts';

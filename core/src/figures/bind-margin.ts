@@ -1,10 +1,9 @@
 /** Coil bind margin at full lift. Source: handbook §5. */
-import { mm, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import type { Coil } from '../spring/bind.ts';
-import { coilBindMargin } from '../clearance/clearance.ts';
-import { combinedUncertainty } from '../verdict/uncertainty.ts';
-import { judge, notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { mm, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import type { Coil } from '../spring/index.ts';
+import { coilBindMargin } from '../clearance/index.ts';
+import { combinedUncertainty, judge, notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';

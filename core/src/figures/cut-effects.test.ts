@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { cutEffects } from './cut-effects.ts';
 import { readJob } from '../document/file.ts';
-import type { HeadWork } from '../document/schema.ts';
+import type { HeadWork } from '../document/index.ts';
 
 const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
 if (!read.ok) throw new Error(JSON.stringify(read.problems));

@@ -1,10 +1,16 @@
 /** What all cuts of a job together do to compression, piston to valve, lash and preload (handbook §8). */
-import { KINDS, type Kind } from '../station/layout.ts';
-import { lengthOf, mm, volumeOf, type Millimetres } from '../units/quantity.ts';
-import { compressionRatio, cutEffect, deckNearer, type CutEffect } from '../document/head-work.ts';
-import { worksDone } from '../document/current-readings.ts';
+import { KINDS, type Kind } from '../station/index.ts';
+import { lengthOf, mm, volumeOf, type Millimetres } from '../units/index.ts';
+import {
+	compressionRatio,
+	cutEffect,
+	deckNearer,
+	worksDone,
+	type CutEffect,
+	type HeadWork,
+	type Job
+} from '../document/index.ts';
 import { ratioOf } from './valve-kind.ts';
-import type { HeadWork, Job } from '../document/schema.ts';
 
 export interface CutEffects {
 	/** How much nearer piston and head have come; negative for further away. */

@@ -1,5 +1,5 @@
 /** A room of the sheet: one judged figure of a station. */
-import type { Verdict } from '../verdict/verdict.ts';
+import type { Verdict } from '../verdict/index.ts';
 import type { StationRead } from './read.ts';
 
 export interface Figure<V extends Verdict | null = Verdict | null> {

@@ -1,7 +1,7 @@
 /** A load read on the head against what the spring's curve gives at this height. Source: handbook §5. */
-import { newtons, type Newtons } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { judge, notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { newtons, type Newtons } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { judge, notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { band } from './judging.ts';
 import type { StationRead } from './read.ts';

@@ -1,7 +1,7 @@
 /** Installed height: with what stands under it and in it, against the height aimed for. Source: handbook §3. */
-import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { notMeasured, type Limit, type Verdict } from '../verdict/verdict.ts';
+import { mm, toComparisonStep, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { notMeasured, type Limit, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { around, judgedOr, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';

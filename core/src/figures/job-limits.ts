@@ -1,8 +1,7 @@
 /** What all stations of a job are judged by. */
-import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
-import { UNCOUNTED, type ShimStock } from '../plan/shim.ts';
-import type { Job, Limits } from '../document/schema.ts';
-import { gaugeRepeatsOf, type GaugeRepeats } from '../document/repeats.ts';
+import { lengthOf, mm, type Millimetres } from '../units/index.ts';
+import { UNCOUNTED, type ShimStock } from '../plan/index.ts';
+import { gaugeRepeatsOf, type GaugeRepeats, type Job, type Limits } from '../document/index.ts';
 
 /** Limits and stock, read from the set-up once. */
 export interface JobLimits {

@@ -1,14 +1,8 @@
 /** What the figures of a station are judged with: limits, their words, and figures without any. */
-import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/quantity.ts';
-import { message, type Message } from '../message/message.ts';
-import type { RepeatMean } from '../document/repeats.ts';
-import {
-	judge,
-	notMeasured,
-	type Limit,
-	type LimitCode,
-	type Verdict
-} from '../verdict/verdict.ts';
+import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/index.ts';
+import { message, type Message } from '../message/index.ts';
+import type { RepeatMean } from '../document/index.ts';
+import { judge, notMeasured, type Limit, type LimitCode, type Verdict } from '../verdict/index.ts';
 
 /** A verdict, or "not measured" with the reason where there is no limit to judge a figure by. */
 export function judgedOr<Q extends Millimetres | Newtons>(

@@ -1,12 +1,11 @@
 /** What the stations of one kind of valve share, and what a choice of shims leads to. */
-import type { Millimetres, Newtons, NewtonsPerMillimetre } from '../units/quantity.ts';
-import type { Kind } from '../station/layout.ts';
-import type { Bind } from '../spring/bind.ts';
-import type { Curve } from '../spring/curve.ts';
-import type { Lift } from '../lift/lift.ts';
-import type { Target } from '../target-height/target.ts';
-import type { ShimAnswer } from '../plan/shim.ts';
-import type { Source } from '../verdict/verdict.ts';
+import type { Millimetres, Newtons, NewtonsPerMillimetre } from '../units/index.ts';
+import type { Kind } from '../station/index.ts';
+import type { Bind, Curve } from '../spring/index.ts';
+import type { Lift } from '../lift/index.ts';
+import type { Target } from '../target-height/index.ts';
+import type { ShimAnswer } from '../plan/index.ts';
+import type { Source } from '../verdict/index.ts';
 import type { Remark } from './remark.ts';
 
 /** What all stations of a kind have in common. */

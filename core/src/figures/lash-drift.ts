@@ -1,10 +1,9 @@
 /** How lash moved since it was last set, and what may be the cause (handbook §7). Millimetres. */
 import { lengthRead } from './adjust-to-build.ts';
-import type { Reading } from '../document/schema.ts';
+import { meanOfRepeats, type Reading } from '../document/index.ts';
 import type { Remark } from './remark.ts';
-import { meanOfRepeats } from '../document/repeats.ts';
-import { message } from '../message/message.ts';
-import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
+import { message } from '../message/index.ts';
+import { mm, toComparisonStep, type Millimetres } from '../units/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

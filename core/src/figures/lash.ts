@@ -1,8 +1,8 @@
 /** Lash of solid lifters, against what was to be set. Source: handbook §7. */
-import { lengthOf, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { lashVerdict } from '../lash/lash.ts';
-import { notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { lengthOf, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { lashVerdict } from '../lash/index.ts';
+import { notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { unjudged } from './judging.ts';
 import type { StationRead } from './read.ts';

@@ -1,8 +1,8 @@
 /** What a tested spring has lost against its card. Source: handbook §5. */
-import { lengthOf, newtons, type Millimetres, type Newtons } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { isBeyondTested } from '../spring/curve.ts';
-import { judge, type Limit, type Verdict } from '../verdict/verdict.ts';
+import { lengthOf, newtons, type Millimetres, type Newtons } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { isBeyondTested } from '../spring/index.ts';
+import { judge, type Limit, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import type { StationRead } from './read.ts';
 

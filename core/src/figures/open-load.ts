@@ -1,7 +1,7 @@
 /** Load at full lift, against what is asked for or promised and what the train bears. Source: handbook §5. */
-import { loadOf, mm, newtons, type Newtons } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { loadOf, mm, newtons, type Newtons } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { band, judgedOr, loadRemedy } from './judging.ts';
 import type { StationRead } from './read.ts';

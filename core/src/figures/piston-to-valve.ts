@@ -1,7 +1,7 @@
 /** Least clearance between piston and valve, a lifter's pump-up taken off. Source: handbook §8. */
-import { pistonVerdict } from '../build-checks/check.ts';
-import type { Millimetres } from '../units/quantity.ts';
-import type { Verdict } from '../verdict/verdict.ts';
+import { pistonVerdict } from '../build-checks/index.ts';
+import type { Millimetres } from '../units/index.ts';
+import type { Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import type { StationRead } from './read.ts';
 

@@ -1,9 +1,7 @@
 /** Which readings are believed without asking. */
-import { inches, lengthOf, mm } from '../units/quantity.ts';
-import type { Band } from '../units/entry.ts';
-import type { Quantity } from '../document/quantities.ts';
+import { inches, lengthOf, mm, type Band } from '../units/index.ts';
+import type { InPlaceEntry, Quantity } from '../document/index.ts';
 import type { KindSheet } from './kind.ts';
-import type { InPlaceEntry } from '../document/schema.ts';
 
 /** A height further than this part of its aim from it is asked about. */
 const HEIGHT_REACH = 0.08;

@@ -1,7 +1,7 @@
 /** Preload of hydraulic lifters. Source: handbook §7. */
-import { lengthOf, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import type { Verdict } from '../verdict/verdict.ts';
+import { lengthOf, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import type { Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { around, judgedOr, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';

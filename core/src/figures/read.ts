@@ -1,12 +1,19 @@
 /** What was read at one station, made to its build, and what stands under and on its spring. */
-import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/quantity.ts';
-import { installedHeight } from '../station/stack.ts';
-import { pumpUpOf, type Lift } from '../lift/lift.ts';
-import type { StationChecks } from '../build-checks/check.ts';
-import type { CurrentReadings } from '../document/current-readings.ts';
-import { ROCKER_GAPS } from '../document/quantities.ts';
-import { meanOfRepeats, trueFigure, type RepeatMean } from '../document/repeats.ts';
-import type { Inspection, Job, KindSetup, StationEntry } from '../document/schema.ts';
+import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/index.ts';
+import { installedHeight } from '../station/index.ts';
+import { pumpUpOf, type Lift } from '../lift/index.ts';
+import type { StationChecks } from '../build-checks/index.ts';
+import {
+	meanOfRepeats,
+	ROCKER_GAPS,
+	trueFigure,
+	type CurrentReadings,
+	type Inspection,
+	type Job,
+	type KindSetup,
+	type RepeatMean,
+	type StationEntry
+} from '../document/index.ts';
 import {
 	lengthRead,
 	sealGapForBuild,

@@ -1,6 +1,6 @@
 /** Something to say about a station, a kind of valve or the whole job. */
-import type { Message } from '../message/message.ts';
-import type { State } from '../verdict/verdict.ts';
+import type { Message } from '../message/index.ts';
+import type { State } from '../verdict/index.ts';
 
 /** Something to say about a station, a kind or the job, with how much it matters. */
 export interface Remark {

@@ -1,8 +1,8 @@
 /** Rocker to retainer, through the lift. Source: handbook §6. */
-import { mm, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import type { RepeatMean } from '../document/repeats.ts';
-import { judge, type Verdict } from '../verdict/verdict.ts';
+import { mm, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import type { RepeatMean } from '../document/index.ts';
+import { judge, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';

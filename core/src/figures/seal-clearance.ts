@@ -1,9 +1,8 @@
 /** Retainer to seal at full lift. Source: handbook §3 and §6. */
-import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { sealClearance as clearanceAtLift } from '../clearance/clearance.ts';
-import { combinedUncertainty } from '../verdict/uncertainty.ts';
-import { judge, notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { lengthOf, mm, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { sealClearance as clearanceAtLift } from '../clearance/index.ts';
+import { combinedUncertainty, judge, notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';

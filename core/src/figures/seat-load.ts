@@ -1,7 +1,7 @@
 /** Load with the valve closed, against what is asked for or promised. Source: handbook §5. */
-import { loadOf, type Newtons } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { notMeasured, type Verdict } from '../verdict/verdict.ts';
+import { loadOf, type Newtons } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { band, judgedOr, loadRemedy } from './judging.ts';
 import type { StationRead } from './read.ts';

@@ -1,11 +1,10 @@
 /** What a station of the sheet says: figures in SI units, verdicts, remarks. */
-import type { Joules, Millimetres } from '../units/quantity.ts';
-import type { Kind } from '../station/layout.ts';
-import type { StationChecks } from '../build-checks/check.ts';
-import type { State } from '../verdict/verdict.ts';
-import type { Quantity } from '../document/quantities.ts';
-import type { MovingMass } from '../mass/mass.ts';
-import type { Inspection, Reading } from '../document/schema.ts';
+import type { Joules, Millimetres } from '../units/index.ts';
+import type { Kind } from '../station/index.ts';
+import type { StationChecks } from '../build-checks/index.ts';
+import type { State } from '../verdict/index.ts';
+import type { Inspection, Quantity, Reading } from '../document/index.ts';
+import type { MovingMass } from '../mass/index.ts';
 import type { KindSheet, ShimAdvice } from './kind.ts';
 import type { Figures } from './registry.ts';
 import type { Remark } from './remark.ts';

@@ -1,15 +1,15 @@
 /** The shims suggested for one station on its own, and what they lead to. */
-import type { KindSetup } from '../document/schema.ts';
-import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
-import { message, type Message } from '../message/message.ts';
-import { coilBindMargin } from '../clearance/clearance.ts';
+import type { KindSetup } from '../document/index.ts';
+import { lengthOf, mm, type Millimetres } from '../units/index.ts';
+import { message, type Message } from '../message/index.ts';
+import { coilBindMargin } from '../clearance/index.ts';
 import {
 	suggestShims,
 	usableShims,
 	type ShimAnswer,
 	type ShimRoom,
 	type ShimStock
-} from '../plan/shim.ts';
+} from '../plan/index.ts';
 import type { JobLimits } from './job-limits.ts';
 import type { KindSheet, Outcome, ShimAdvice } from './kind.ts';
 

@@ -1,8 +1,8 @@
 /** What seat and open load share: what they need, stand on and are held against. Source: handbook §5. */
-import { loadOf, mm, type Millimetres, type Newtons } from '../units/quantity.ts';
-import { message, type Message, type Need } from '../message/message.ts';
-import { isBeyondTested } from '../spring/curve.ts';
-import type { Source } from '../verdict/verdict.ts';
+import { loadOf, mm, type Millimetres, type Newtons } from '../units/index.ts';
+import { message, type Message, type Need } from '../message/index.ts';
+import { isBeyondTested } from '../spring/index.ts';
+import type { Source } from '../verdict/index.ts';
 import type { StationRead } from './read.ts';
 import type { KindSheet } from './kind.ts';
 import type { Remark } from './remark.ts';

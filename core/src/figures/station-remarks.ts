@@ -1,17 +1,22 @@
 /** What is said of a station besides its verdicts: readings that disagree or are stale, what was seen. */
-import { lengthOf, mm, type Millimetres } from '../units/quantity.ts';
-import { message, type Message } from '../message/message.ts';
-import { inspectionFindings } from '../inspection/inspection.ts';
-import { passagesAtFault, type StationChecks } from '../build-checks/check.ts';
-import type { Passage } from '../document/check-words.ts';
-import { madeStaleBy, type CurrentReadings } from '../document/current-readings.ts';
-import { orderSubject } from '../document/reading-time.ts';
+import { lengthOf, mm, type Millimetres } from '../units/index.ts';
+import { message, type Message } from '../message/index.ts';
+import { inspectionFindings } from '../inspection/index.ts';
+import { passagesAtFault, type StationChecks } from '../build-checks/index.ts';
+import {
+	explainedBy,
+	madeStaleBy,
+	orderSubject,
+	type CurrentReadings,
+	type HeadWork,
+	type Inspection,
+	type Passage,
+	type Quantity,
+	type Reading,
+	type Work
+} from '../document/index.ts';
 import { bareHeightOf } from './adjust-to-build.ts';
-import type { Work } from '../document/head-work.ts';
-import type { Quantity } from '../document/quantities.ts';
-import type { HeadWork, Inspection, Reading } from '../document/schema.ts';
 import type { Remark } from './remark.ts';
-import { explainedBy } from '../document/repeats.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

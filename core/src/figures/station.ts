@@ -1,10 +1,9 @@
 /** One station of the sheet: its figures, their verdicts, and what to do about them. */
-import { mm } from '../units/quantity.ts';
-import { storedEnergy } from '../spring/curve.ts';
-import { byAlarm, worst, type Verdict } from '../verdict/verdict.ts';
-import type { CurrentReadings } from '../document/current-readings.ts';
-import { QUANTITIES } from '../document/quantities.ts';
-import { movingMass } from '../mass/mass.ts';
+import { mm } from '../units/index.ts';
+import { storedEnergy } from '../spring/index.ts';
+import { byAlarm, worst, type Verdict } from '../verdict/index.ts';
+import { QUANTITIES, type CurrentReadings } from '../document/index.ts';
+import { movingMass } from '../mass/index.ts';
 import { insideDeadBand } from './installed-height.ts';
 import { driftRemarks, lashDrift } from './lash-drift.ts';
 import { stationRead, type StationQuestion, type StationRead } from './read.ts';

@@ -1,7 +1,7 @@
 /** The tip of the valve, or of the cap on it, above the retainer. Source: handbook §6. */
-import { mm, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import type { Limit, Verdict } from '../verdict/verdict.ts';
+import { mm, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import type { Limit, Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { judgedOr, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';

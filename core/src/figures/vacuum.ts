@@ -1,7 +1,7 @@
 /** Whether a port held the vacuum that was asked of it. Source: handbook §9. */
-import { vacuumOf, type Kilopascals } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { judge, type Verdict } from '../verdict/verdict.ts';
+import { vacuumOf, type Kilopascals } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { judge, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import type { StationRead } from './read.ts';
 

@@ -1,32 +1,31 @@
 /** What the stations of one kind share: lift, spring, bind and aim. */
+import { inches, lengthOf, loadOf, mm, newtons, rateOf, type Millimetres } from '../units/index.ts';
+import { message, needsOf, type Message } from '../message/index.ts';
 import {
-	inches,
-	lengthOf,
-	loadOf,
-	mm,
-	newtons,
-	rateOf,
-	type Millimetres
-} from '../units/quantity.ts';
-import { message, needsOf, type Message } from '../message/message.ts';
-import type { Curve } from '../spring/curve.ts';
-import { cardLine, cardRate, curveOf } from '../spring/of-card.ts';
-import { COILS, firstToBind, type Bind, type Coil, type SolidCoil } from '../spring/bind.ts';
-import { grossLift, hydraulicLift, solidLift, type Lift } from '../lift/lift.ts';
+	cardLine,
+	cardRate,
+	COILS,
+	curveOf,
+	firstToBind,
+	type Bind,
+	type Coil,
+	type Curve,
+	type SolidCoil
+} from '../spring/index.ts';
+import { grossLift, hydraulicLift, solidLift, type Lift } from '../lift/index.ts';
 import {
 	TARGET_METHODS,
 	targetHeight,
 	type Aim,
-	type TargetMethod,
-	type Target
-} from '../target-height/target.ts';
-import { KINDS, type Kind } from '../station/layout.ts';
-import { median, type Middle } from '../station/outlier.ts';
-import type { Source } from '../verdict/verdict.ts';
+	type Target,
+	type TargetMethod
+} from '../target-height/index.ts';
+import { KINDS, median, type Kind, type Middle } from '../station/index.ts';
+import type { Source } from '../verdict/index.ts';
 import type { KindSheet } from './kind.ts';
 import type { Remark } from './remark.ts';
-import type { SpringCard } from '../part/schema.ts';
-import type { KindSetup, Setup } from '../document/schema.ts';
+import type { SpringCard } from '../part/index.ts';
+import type { KindSetup, Setup } from '../document/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

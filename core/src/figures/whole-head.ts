@@ -1,19 +1,33 @@
 /** What is said of a head as a whole: a part forgotten on all of it, one head taller than the other. */
-import { KINDS, type Kind } from '../station/layout.ts';
-import { forgottenPart, type Forgettable } from '../station/forgotten.ts';
-import type { Middle } from '../station/outlier.ts';
-import { message } from '../message/message.ts';
-import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
-import { makesStale, type Work } from '../document/head-work.ts';
-import { worksDone, type CurrentReadings } from '../document/current-readings.ts';
-import { partsOf } from '../document/resolve-parts.ts';
+import {
+	forgottenPart,
+	installedHeight,
+	KINDS,
+	type Forgettable,
+	type Kind,
+	type Middle
+} from '../station/index.ts';
+import { message } from '../message/index.ts';
+import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/index.ts';
+import {
+	makesStale,
+	meanOfRepeats,
+	partsOf,
+	worksDone,
+	type CurrentReadings,
+	type Decision,
+	type GaugeRepeats,
+	type Job,
+	type KindSetup,
+	type Reading,
+	type RepeatMean,
+	type StationEntry,
+	type Work
+} from '../document/index.ts';
 import { bareHeightOf } from './adjust-to-build.ts';
 import type { JobLimits } from './job-limits.ts';
-import type { Decision, Job, KindSetup, Reading, StationEntry } from '../document/schema.ts';
 import type { KindSheet } from './kind.ts';
 import type { Remark } from './remark.ts';
-import { installedHeight } from '../station/stack.ts';
-import { meanOfRepeats, type GaugeRepeats, type RepeatMean } from '../document/repeats.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

@@ -3,8 +3,7 @@
  * checked by a schema, every problem told with its path.
  */
 import type { z } from 'zod';
-import { messageOf, type FileOf } from '../message/issue.ts';
-import { message, type Message } from '../message/message.ts';
+import { message, messageOf, type FileOf, type Message } from '../message/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

@@ -1,7 +1,7 @@
 /** What a rule of fit found, and where. */
-import type { Message, Need } from '../message/message.ts';
-import type { Kind } from '../station/layout.ts';
-import type { Acceptance } from '../document/schema.ts';
+import type { Message, Need } from '../message/index.ts';
+import type { Kind } from '../station/index.ts';
+import type { Acceptance } from '../document/index.ts';
 import type { FitContext, RuleId, Severity } from './rule.ts';
 
 export interface Finding {

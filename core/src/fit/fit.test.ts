@@ -1,13 +1,13 @@
 /** Every rule of fit: a case that trips it, one that passes, one that lacks a figure. */
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { evaluate } from '../evaluation/evaluate.ts';
+import { evaluate } from '../evaluation/index.ts';
 import { readJob } from '../document/file.ts';
-import type { Job, KindSetup } from '../document/schema.ts';
+import type { Job, KindSetup } from '../document/index.ts';
 import { readParts } from '../part/file.ts';
-import type { LibraryPart } from '../part/schema.ts';
-import { keyOf, message } from '../message/message.ts';
-import { inches, poundsForce } from '../units/quantity.ts';
+import type { LibraryPart } from '../part/index.ts';
+import { keyOf, message } from '../message/index.ts';
+import { inches, poundsForce } from '../units/index.ts';
 import { findings } from './fit.ts';
 import { remediesFor } from './remedy.ts';
 import type { FitContext, FitInput } from './rule.ts';

@@ -1,9 +1,8 @@
 /** The findings of fit on a job: every rule, asked of every set of parts that stands on it. */
-import { keyOf } from '../message/message.ts';
-import { mm } from '../units/quantity.ts';
-import type { Acceptance, Job, KindSetup, StationEntry } from '../document/schema.ts';
-import type { KindSheet } from '../figures/kind.ts';
-import type { StationSheet } from '../figures/sheet.ts';
+import { keyOf } from '../message/index.ts';
+import { mm } from '../units/index.ts';
+import type { Acceptance, Job, KindSetup, StationEntry } from '../document/index.ts';
+import type { KindSheet, StationSheet } from '../figures/index.ts';
 import { comparedInVersion1 } from './version-1.ts';
 import type { Finding, FitGroup } from './finding.ts';
 import type { FitContext, SpringUse } from './rule.ts';

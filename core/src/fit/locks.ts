@@ -1,6 +1,6 @@
 /** Which lock sets can take the place of another (handbook §5, §6). */
-import type { StationParts } from '../document/schema.ts';
-import { lengthOf } from '../units/quantity.ts';
+import type { StationParts } from '../document/index.ts';
+import { lengthOf } from '../units/index.ts';
 
 type Locks = NonNullable<StationParts['locks']>;
 

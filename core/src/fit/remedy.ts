@@ -1,7 +1,6 @@
 /** What would put a finding right: parts of the library that do fit. */
-import type { LibraryPart } from '../part/schema.ts';
-import { SORT_OF, type StationPart } from '../part/types.ts';
-import type { KindSetup } from '../document/schema.ts';
+import { SORT_OF, type LibraryPart, type StationPart } from '../part/index.ts';
+import type { KindSetup } from '../document/index.ts';
 import type { FitContext, Rule, Severity } from './rule.ts';
 import { RULES } from './rules/index.ts';
 

@@ -3,12 +3,12 @@
  * data with one small function each; what they are asked about is a context,
  * the parts of one kind of station or of a station that has its own.
  */
-import { message, type Message, type Need } from '../message/message.ts';
-import type { Millimetres, Newtons } from '../units/quantity.ts';
-import type { Kind } from '../station/layout.ts';
-import type { Lift } from '../lift/lift.ts';
-import type { StationPart } from '../part/types.ts';
-import type { KindSetup, Setup } from '../document/schema.ts';
+import { message, type Message, type Need } from '../message/index.ts';
+import type { Millimetres, Newtons } from '../units/index.ts';
+import type { Kind } from '../station/index.ts';
+import type { Lift } from '../lift/index.ts';
+import type { StationPart } from '../part/index.ts';
+import type { KindSetup, Setup } from '../document/index.ts';
 
 export type Severity = 'stop' | 'watch' | 'note';
 
@@ -88,7 +88,7 @@ declare module '../message/message.ts' {
 	interface Messages extends FitNeeds {}
 }
 
-export type Check =
+export type RuleCheck =
 	| { readonly outcome: 'fails'; readonly compared: Message; readonly severity?: Severity }
 	| { readonly outcome: 'passes'; readonly compared: Message }
 	| { readonly outcome: 'missing'; readonly missing: readonly Need[] };
@@ -131,18 +131,18 @@ export interface Rule {
 	readonly severity: Severity;
 	/** Parts of which another one could put it right, the likeliest first. */
 	readonly fixableBy: readonly StationPart[];
-	readonly check: (context: FitContext) => Check;
+	readonly check: (context: FitContext) => RuleCheck;
 }
 
 /** The rule is kept: what was compared, with its figures. */
-export const passes = (compared: Message): Check => ({ outcome: 'passes', compared });
+export const passes = (compared: Message): RuleCheck => ({ outcome: 'passes', compared });
 
 /** The rule is broken: what was compared, and how grave it is where that is not the rule's own severity. */
-export const fails = (compared: Message, severity?: Severity): Check =>
+export const fails = (compared: Message, severity?: Severity): RuleCheck =>
 	severity ? { outcome: 'fails', compared, severity } : { outcome: 'fails', compared };
 
 /** Broken where `bad`, else kept; the same figures are shown either way. */
-export const failsIf = (bad: boolean, compared: Message): Check => ({
+export const failsIf = (bad: boolean, compared: Message): RuleCheck => ({
 	outcome: bad ? 'fails' : 'passes',
 	compared
 });
@@ -156,8 +156,8 @@ type Given<T> = { readonly [K in keyof T]: NonNullable<T[K]> };
  */
 export function given<T extends Partial<Record<FitInput, unknown>>>(
 	values: T,
-	check: (all: Given<T>) => Check
-): Check {
+	check: (all: Given<T>) => RuleCheck
+): RuleCheck {
 	let missing: Need[] | null = null;
 	for (const name in values)
 		if (values[name] == null) (missing ??= []).push(message(`need.${name as FitInput}`));

@@ -3,9 +3,8 @@
  * those words, in millimetres and newtons, so that such an acceptance is still
  * found; nothing else asks for them, and they never change.
  */
-import type { Code, Message, Messages } from '../message/message.ts';
-import { METRIC, showLength, showLoad } from '../units/display.ts';
-import type { Millimetres, Newtons } from '../units/quantity.ts';
+import type { Code, Message, Messages } from '../message/index.ts';
+import { METRIC, showLength, showLoad, type Millimetres, type Newtons } from '../units/index.ts';
 
 const length = (of: Millimetres) => showLength(of, METRIC);
 const load = (of: Newtons) => `${showLoad(of, METRIC)} ${METRIC.load}`;

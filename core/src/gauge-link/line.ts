@@ -13,7 +13,7 @@ import {
 	type LoadUnit,
 	type Millimetres,
 	type Newtons
-} from '../units/quantity.ts';
+} from '../units/index.ts';
 
 /** "H 46.212 mm F 612.4 N", and either half of it alone. */
 export const LINE_PATTERN =

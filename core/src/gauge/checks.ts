@@ -1,5 +1,5 @@
 /** The correction in force of a gauge, from its checks. */
-import { lengthOf, LENGTH_TEXT, loadOf } from '../units/quantity.ts';
+import { LENGTH_TEXT, lengthOf, loadOf } from '../units/index.ts';
 import { correctionFrom, type Correction } from './correction.ts';
 import type { GaugeCheck } from './schema.ts';
 

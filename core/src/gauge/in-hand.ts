@@ -1,8 +1,7 @@
 /** A gauge of the shop as a reading carries it: with the correction in force now. */
-import type { Reading } from '../document/schema.ts';
-import { UNKNOWN_REPEAT } from '../document/repeats.ts';
-import { siOf } from '../units/quantity.ts';
-import { studentFactor, type Repeatability } from '../verdict/uncertainty.ts';
+import { UNKNOWN_REPEAT, type Reading } from '../document/index.ts';
+import { siOf } from '../units/index.ts';
+import { studentFactor, type Repeatability } from '../verdict/index.ts';
 import { checksInForce, correctionInForce, type Dimension } from './checks.ts';
 import { correctionFrom } from './correction.ts';
 import type { Gauge, GaugeCheck } from './schema.ts';

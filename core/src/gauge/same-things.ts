@@ -1,5 +1,5 @@
 /** What two gauges were both tried on, and the factor of an on-head tester. Source: handbook §5. */
-import { siOf } from '../units/quantity.ts';
+import { siOf } from '../units/index.ts';
 import { headFactor } from './correction.ts';
 import { checksInForce, dimensionOf } from './checks.ts';
 import type { GaugeCheck } from './schema.ts';

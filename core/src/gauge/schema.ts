@@ -1,8 +1,8 @@
 /** A gauge of the shop, and its checks against a reference. */
 import { z } from 'zod';
-import { issue } from '../message/issue.ts';
+import { issue } from '../message/index.ts';
 import { Id, Length, Line, Load, Moment, Name, Size } from '../units/schema.ts';
-import { LINE_PATTERN, linePattern } from '../gauge-link/line.ts';
+import { LINE_PATTERN, linePattern } from '../gauge-link/index.ts';
 import { GAUGE_SORTS } from './types.ts';
 
 declare module '../message/issue.ts' {

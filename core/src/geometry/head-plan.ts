@@ -1,6 +1,6 @@
 /** The heads in plan, as they lie on the bench: plain values that screen and paper draw. */
-import type { Job } from '../document/schema.ts';
-import type { Kind } from '../station/layout.ts';
+import type { Job } from '../document/index.ts';
+import type { Kind } from '../station/index.ts';
 
 /** A valve in plan. Its place stretches with the bores; its distance from the bore's centre does not. */
 export interface PlanValve {

@@ -1,5 +1,5 @@
 /** The section of a valve laid out in a frame: shapes and dimensions that screen and paper draw. */
-import type { Dimension, Picture, Point, Role, Shape } from './shape.ts';
+import type { DimensionLine, Picture, PlanePoint, Role, Shape } from './shape.ts';
 import type { Drawing, Half } from './section.ts';
 
 /** Size of the picture, and what is left free above and on either side for words. */
@@ -12,13 +12,13 @@ export interface Frame {
 
 export interface SectionPicture extends Picture {
 	/** The stem's axis, from its top to its foot. */
-	readonly axis: readonly [Point, Point];
+	readonly axis: readonly [PlanePoint, PlanePoint];
 	/** From the seat of the stack to the landing, valve closed, at the left end of the picture. */
-	readonly installed: Dimension;
+	readonly installed: DimensionLine;
 	/** From the landing at this lift to where the coils bind, at the right end; null where that is not known. */
-	readonly toBind: Dimension | null;
+	readonly toBind: DimensionLine | null;
 	/** From the underside of the retainer at this lift to the seal; null where the gap is not known. */
-	readonly toSeal: Dimension | null;
+	readonly toSeal: DimensionLine | null;
 	/** Half the width of the stack: how near a witness line comes to it. */
 	readonly edges: readonly [left: number, right: number];
 }
@@ -63,7 +63,7 @@ export function sectionPicture(drawing: Drawing, frame: Frame): SectionPicture {
 	const place = placeIn(drawing, frame);
 	const { x, y } = place;
 	const { stem, outside, floor, sealTop, closed, open } = drawing;
-	const dimension = (at: number, high: number, low: number): Dimension => ({
+	const dimension = (at: number, high: number, low: number): DimensionLine => ({
 		length: high - low,
 		from: [at, y(high)],
 		to: [at, y(low)]
@@ -97,14 +97,14 @@ export function sectionPicture(drawing: Drawing, frame: Frame): SectionPicture {
 	};
 }
 
-const outline = (role: Role, points: readonly Point[], { x, y }: Place): Shape => ({
+const outline = (role: Role, points: readonly PlanePoint[], { x, y }: Place): Shape => ({
 	type: 'outline',
 	role,
-	points: points.map(([out, up]): Point => [x(out), y(up)])
+	points: points.map(([out, up]): PlanePoint => [x(out), y(up)])
 });
 
 /** A box on one side of the stem, from one distance out to another, between two heights. */
-const box = (role: Role, side: number, [a, b]: Point, [low, high]: Point, place: Place) =>
+const box = (role: Role, side: number, [a, b]: PlanePoint, [low, high]: PlanePoint, place: Place) =>
 	outline(
 		role,
 		[
@@ -137,7 +137,7 @@ function floorOf({ stem, outside, floor, sealTop }: Drawing, side: number, place
 function halfOf({ stem, retainer, lock }: Drawing, half: Half, side: number, place: Place) {
 	const { scale, x, y } = place;
 	const hung = (points: Drawing['lock']) =>
-		points.map(([out, up]): Point => [out * side, half.landing + up]);
+		points.map(([out, up]): PlanePoint => [out * side, half.landing + up]);
 	return [
 		...half.coils.flatMap((coil) =>
 			coil.heights.map((up): Shape => ({

@@ -4,10 +4,9 @@
  * diameters come from the parts where they are known and are assumed where
  * they are not, which the drawing says.
  */
-import type { KindSetup } from '../document/schema.ts';
-import type { KindSheet } from '../figures/kind.ts';
-import type { StationSheet } from '../figures/sheet.ts';
-import { lengthOf } from '../units/quantity.ts';
+import type { KindSetup } from '../document/index.ts';
+import type { KindSheet, StationSheet } from '../figures/index.ts';
+import { lengthOf } from '../units/index.ts';
 
 export interface Coils {
 	readonly at: number;

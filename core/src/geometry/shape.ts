@@ -2,7 +2,7 @@
  * What a drawing is made of: plain values that any renderer can draw. Points are
  * [x, y] in the picture's own units, y down from its top left corner.
  */
-export type Point = readonly [x: number, y: number];
+export type PlanePoint = readonly [x: number, y: number];
 
 /** What a shape stands for; a renderer chooses its colours by it. */
 export type Role =
@@ -18,16 +18,21 @@ export type Role =
 	| 'stem';
 
 export type Shape =
-	| { readonly type: 'circle'; readonly role: Role; readonly at: Point; readonly radius: number }
-	| { readonly type: 'outline'; readonly role: Role; readonly points: readonly Point[] };
+	| {
+			readonly type: 'circle';
+			readonly role: Role;
+			readonly at: PlanePoint;
+			readonly radius: number;
+	  }
+	| { readonly type: 'outline'; readonly role: Role; readonly points: readonly PlanePoint[] };
 
 /** A distance that is shown as a figure beside its line. */
-export interface Dimension {
+export interface DimensionLine {
 	/** The distance itself, in mm. */
 	readonly length: number;
 	/** Ends of its line, from the higher to the lower. */
-	readonly from: Point;
-	readonly to: Point;
+	readonly from: PlanePoint;
+	readonly to: PlanePoint;
 }
 
 export interface Picture {

@@ -1,6 +1,6 @@
 /** What is looked for on a valve before it goes back in (handbook §9, step 3). */
-import { message, type Message } from '../message/message.ts';
-import type { State } from '../verdict/verdict.ts';
+import { message, type Message } from '../message/index.ts';
+import type { State } from '../verdict/index.ts';
 
 export const TIPS_SEEN = ['good', 'ground', 'worn', 'burred', 'battered'] as const;
 export const GROOVES_SEEN = ['good', 'worn', 'burred'] as const;

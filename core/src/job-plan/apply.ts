@@ -1,11 +1,10 @@
 /** A plan laid onto a job, and what must be picked for it. */
-import { lengthOf, newtons, type Millimetres, type Newtons } from '../units/quantity.ts';
-import { KINDS, type Kind } from '../station/layout.ts';
-import { evaluate } from '../evaluation/evaluate.ts';
-import { partsOf } from '../document/resolve-parts.ts';
-import type { Job, StationEntry } from '../document/schema.ts';
+import { lengthOf, newtons, type Millimetres, type Newtons } from '../units/index.ts';
+import { KINDS, type Kind } from '../station/index.ts';
+import { evaluate } from '../evaluation/index.ts';
+import { partsOf, type Job, type StationEntry } from '../document/index.ts';
 import type { PlannedStation } from './types.ts';
-import { keyOf, message, type Message } from '../message/message.ts';
+import { keyOf, message, type Message } from '../message/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

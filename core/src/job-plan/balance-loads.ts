@@ -1,10 +1,9 @@
 /** Springs of a plan put where their loads are most even, at no cost to the plan. */
-import { assignment } from '../plan/assignment.ts';
-import type { Choice } from '../plan/problem.ts';
-import type { Kind } from '../station/layout.ts';
-import type { Build } from './builds.ts';
+import { assignment, type Choice } from '../plan/index.ts';
+import type { Kind } from '../station/index.ts';
+import type { BuildOption } from './builds.ts';
 
-export type BuildChoice = Choice & { readonly build: Build };
+export type BuildChoice = Choice & { readonly build: BuildOption };
 
 /** Loads are compared in steps of this many newtons. */
 const STEP = 0.1;
@@ -61,7 +60,7 @@ export function balanceLoads(
 	});
 }
 
-const isSameBuild = (a: Build, b: Build) =>
+const isSameBuild = (a: BuildOption, b: BuildOption) =>
 	a.locks === b.locks &&
 	a.shims.length === b.shims.length &&
 	a.shims.every((shim, i) => shim === b.shims[i]);

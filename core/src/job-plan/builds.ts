@@ -1,10 +1,19 @@
 /** Every way to build one station with one spring, and what keeps each from holding its floors. */
-import { coilBindMargin, sealClearance } from '../clearance/clearance.ts';
-import { isShimTooTight, stacks, type ShimStock } from '../plan/shim.ts';
-import { pumpUpOf } from '../lift/lift.ts';
-import { combinedUncertainty } from '../verdict/uncertainty.ts';
-import { shimRoomOf } from '../figures/shim-advice.ts';
-import { installedHeight } from '../station/stack.ts';
+import { coilBindMargin, sealClearance } from '../clearance/index.ts';
+import { isShimTooTight, stacks, type ShimStock } from '../plan/index.ts';
+import { pumpUpOf } from '../lift/index.ts';
+import { combinedUncertainty } from '../verdict/index.ts';
+import {
+	bareHeightOf,
+	rockerClearanceForBuild,
+	sealGapAtLiftForBuild,
+	sealGapForBuild,
+	shimRoomOf,
+	tipHeightForBuild,
+	type JobLimits,
+	type KindSheet
+} from '../figures/index.ts';
+import { installedHeight } from '../station/index.ts';
 import {
 	lengthOf,
 	loadOf,
@@ -12,22 +21,17 @@ import {
 	toComparisonStep,
 	type Millimetres,
 	type Newtons
-} from '../units/quantity.ts';
-import { message, type Need } from '../message/message.ts';
-import type { CurrentReadings } from '../document/current-readings.ts';
+} from '../units/index.ts';
+import { message, type Need } from '../message/index.ts';
 import {
-	bareHeightOf,
-	sealGapForBuild,
-	sealGapAtLiftForBuild,
-	rockerClearanceForBuild,
-	tipHeightForBuild
-} from '../figures/adjust-to-build.ts';
-import { ROCKER_GAPS } from '../document/quantities.ts';
-import type { KindSetup, StationEntry } from '../document/schema.ts';
-import type { JobLimits } from '../figures/job-limits.ts';
-import type { KindSheet } from '../figures/kind.ts';
-import { meanOfRepeats, type RepeatMean } from '../document/repeats.ts';
-import type { Locks } from './types.ts';
+	meanOfRepeats,
+	ROCKER_GAPS,
+	type CurrentReadings,
+	type KindSetup,
+	type RepeatMean,
+	type StationEntry
+} from '../document/index.ts';
+import type { PlannedLocks } from './types.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {
@@ -49,12 +53,12 @@ export type BuildLimit = (typeof BUILD_LIMITS)[number];
 /** Distances are counted in whole steps of this many millimetres. */
 export const QUANTUM = 0.005;
 
-export interface Build {
+export interface BuildOption {
 	readonly shims: readonly Millimetres[];
 	/** Which of the sizes they are. */
 	readonly sizes: readonly ShimStock[];
 	/** Locks in place of those the station has. */
-	readonly locks: Locks | null;
+	readonly locks: PlannedLocks | null;
 	readonly height: Millimetres;
 	/** Load of the spring at this height, and what is left to bind at full lift; null where not known. */
 	readonly seatLoad: Newtons | null;
@@ -75,7 +79,7 @@ export interface ToBuild {
 	readonly shared: JobLimits;
 	/** Sizes that may go under it. */
 	readonly sizes: readonly ShimStock[];
-	readonly locks: readonly (Locks | null)[];
+	readonly locks: readonly (PlannedLocks | null)[];
 }
 
 /**
@@ -83,7 +87,7 @@ export interface ToBuild {
  * that holds every floor inside the dead band, else as it stands and whatever
  * comes closer to the aim; nothing closer by eating into a margin that is kept now.
  */
-export function buildsOf(station: ToBuild): Build[] {
+export function buildsOf(station: ToBuild): BuildOption[] {
 	const all = everyBuild(station);
 	const { entry, kind, shared } = station;
 	const shims = entry.shims.map(lengthOf).toSorted((a, b) => b - a);
@@ -95,7 +99,7 @@ export function buildsOf(station: ToBuild): Build[] {
 	);
 	const aim = kind.target.height;
 	if (!now || now.short > 0 || aim === null) return all;
-	const offBy = ({ height }: Build) => toComparisonStep(Math.abs(height - aim), 'length');
+	const offBy = ({ height }: BuildOption) => toComparisonStep(Math.abs(height - aim), 'length');
 	if (offBy(now) <= toComparisonStep(shared.limits.deadBand, 'length')) return [now];
 	const least = Math.min(kind.lowestAimHeight ?? Number.NEGATIVE_INFINITY, now.height);
 	return all.filter(
@@ -106,7 +110,7 @@ export function buildsOf(station: ToBuild): Build[] {
 }
 
 /** Every way to build a station whose height is measured; none where it is not. */
-function everyBuild(station: ToBuild): Build[] {
+function everyBuild(station: ToBuild): BuildOption[] {
 	const { entry, parts, standing, kind, shared } = station;
 	const bare = meanOfRepeats(standing['installed-height'], bareHeightOf, shared.repeats);
 	if (!bare) return [];
@@ -123,7 +127,7 @@ function everyBuild(station: ToBuild): Build[] {
 			retainerLanding: lengthOf(parts.retainer?.landingHeight ?? '0 mm')
 		});
 		const above = floorsAbove(station, offset);
-		return all.map((sizes): Build => {
+		return all.map((sizes): BuildOption => {
 			const shims = sizes.map(({ thickness }) => thickness);
 			const height = mm(shims.reduce((left, shim) => left - shim, unshimmed as number));
 			const worst = [...above, ...floorsBelow(station, height, bare)].reduce(

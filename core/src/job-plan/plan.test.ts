@@ -1,16 +1,16 @@
 import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { keyOf, message } from '../message/message.ts';
+import { keyOf, message } from '../message/index.ts';
 import { highsSolver } from '../plan/highs.ts';
 import type { LinearSolver } from '../plan/linear.ts';
-import { evaluate } from '../evaluation/evaluate.ts';
-import { planInForce } from '../stages/stages.ts';
+import { evaluate } from '../evaluation/index.ts';
+import { planInForce } from '../stages/index.ts';
 import { readJob } from '../document/file.ts';
-import type { Job } from '../document/schema.ts';
-import { mm, newtons, type Millimetres } from '../units/quantity.ts';
+import type { Job } from '../document/index.ts';
+import { mm, newtons, type Millimetres } from '../units/index.ts';
 import { loadSpread, pickList, shelfAfter, withoutBuilds, withPlan } from './apply.ts';
-import type { Build } from './builds.ts';
+import type { BuildOption } from './builds.ts';
 import { balanceLoads } from './balance-loads.ts';
 import { planJob } from './plan.ts';
 import type { PlanAnswer, PlanQuestion } from './types.ts';
@@ -288,7 +288,7 @@ describe('the plan of a job', () => {
 });
 
 describe('springs evened out', () => {
-	const build = (seatLoad: number, shims: Millimetres[] = []): Build => ({
+	const build = (seatLoad: number, shims: Millimetres[] = []): BuildOption => ({
 		shims,
 		sizes: shims.map((thickness) => ({ thickness, count: 1 })),
 		locks: null,

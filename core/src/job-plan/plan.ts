@@ -2,23 +2,36 @@
  * The plan of a whole job: which shims, which locks and which spring at every
  * station, from what is on the shelf (handbook §3, §4, §5).
  */
-import { message, type Message } from '../message/message.ts';
-import { lengthOf, type Millimetres } from '../units/quantity.ts';
-import { costOf, type Problem } from '../plan/problem.ts';
-import { solvePlan, type Answer, type HowToSolve, type Solved } from '../plan/solve.ts';
-import { currentReadings } from '../document/current-readings.ts';
-import { kindSheet } from '../figures/valve-kind.ts';
-import { partsOf, springAt } from '../document/resolve-parts.ts';
-import type { ShimStock } from '../plan/shim.ts';
-import { forgottenOn, heightsRead } from '../figures/whole-head.ts';
-import type { Job, StationEntry } from '../document/schema.ts';
-import { jobLimits } from '../figures/job-limits.ts';
-import type { KindSheet } from '../figures/kind.ts';
+import { message, type Message } from '../message/index.ts';
+import { lengthOf, type Millimetres } from '../units/index.ts';
+import {
+	costOf,
+	solvePlan,
+	type Answer,
+	type HowToSolve,
+	type Problem,
+	type ShimStock,
+	type Solved
+} from '../plan/index.ts';
+import {
+	currentReadings,
+	partsOf,
+	springAt,
+	type Job,
+	type StationEntry
+} from '../document/index.ts';
+import {
+	forgottenOn,
+	heightsRead,
+	jobLimits,
+	kindSheet,
+	type KindSheet
+} from '../figures/index.ts';
 import {
 	buildsOf,
 	missingFor,
 	QUANTUM,
-	type Build,
+	type BuildOption,
 	type BuildLimit,
 	type ToBuild
 } from './builds.ts';
@@ -266,7 +279,7 @@ const namesOf = (
 ];
 
 function takesOf(
-	build: Build,
+	build: BuildOption,
 	sizes: readonly ShimStock[],
 	lockStock: PlanQuestion['lockStock']
 ): (readonly [number, number])[] {
@@ -315,7 +328,7 @@ function whyNot(question: PlanQuestion, entry: StationEntry): Message {
 		sizes: poolOf([entry], shared.stock),
 		locks: [null, ...locksToTake(lockStock)]
 	};
-	const nearest = buildsOf(base).reduce<Build | null>(
+	const nearest = buildsOf(base).reduce<BuildOption | null>(
 		(best, build) => (!best || build.short < best.short ? build : best),
 		null
 	);

@@ -2,9 +2,9 @@
  * The shelf that a job is built from: what the shop's library counts, and what the job
  * itself says of sizes that the library does not. Source: handbook §4.
  */
-import { lengthOf } from '../units/quantity.ts';
-import type { LibraryPart } from '../part/schema.ts';
-import type { Job } from '../document/schema.ts';
+import { lengthOf } from '../units/index.ts';
+import type { LibraryPart } from '../part/index.ts';
+import type { Job } from '../document/index.ts';
 
 export type ShimSize = Job['setup']['shimStock'][number];
 /** A counted shim of the library. */

@@ -1,12 +1,12 @@
 /** What a plan is asked for, and what it answers, in terms of a job. */
-import type { Message } from '../message/message.ts';
-import type { Job, StationParts } from '../document/schema.ts';
+import type { Message } from '../message/index.ts';
+import type { Job, StationParts } from '../document/index.ts';
 import type { ShelvedShim } from './shelf.ts';
 
-export type Locks = NonNullable<StationParts['locks']>;
+export type PlannedLocks = NonNullable<StationParts['locks']>;
 
 export interface LockStock {
-	readonly locks: Locks;
+	readonly locks: PlannedLocks;
 	readonly count: number;
 	/** They lie on the shelf, but the plan is not to take them; told only where they would free a station. */
 	readonly excluded?: boolean;
@@ -30,7 +30,7 @@ export interface PlannedStation {
 	/** Thickest first, as the stock writes them. */
 	readonly shims: readonly string[];
 	/** Locks in place of those it has. */
-	readonly locks?: Locks | undefined;
+	readonly locks?: PlannedLocks | undefined;
 	/** Tag of the spring. */
 	readonly spring?: string | undefined;
 }

@@ -1,12 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { message } from '../message/message.ts';
-import { evaluate } from '../evaluation/evaluate.ts';
+import { message } from '../message/index.ts';
+import { evaluate } from '../evaluation/index.ts';
 import { readJob } from '../document/file.ts';
-import type { Job } from '../document/schema.ts';
-import type { Cam } from '../part/schema.ts';
-import { partsOf, partsWanted } from '../document/resolve-parts.ts';
-import { inches, lengthOf, mm } from '../units/quantity.ts';
+import { partsOf, partsWanted, type Job } from '../document/index.ts';
+import type { Cam } from '../part/index.ts';
+import { inches, lengthOf, mm } from '../units/index.ts';
 import {
 	camEvents,
 	expectedHot,
@@ -20,8 +19,7 @@ import {
 	turnAdvice,
 	writeStock
 } from './of-job.ts';
-import { LONG_CAM } from '../lash/orders.ts';
-import { swapPlan, type SwapStep } from '../lash/swap.ts';
+import { LONG_CAM, swapPlan, type SwapStep } from '../lash/index.ts';
 
 const load = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));

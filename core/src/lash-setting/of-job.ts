@@ -1,24 +1,40 @@
 /** Lash on the engine of a job: in which order, how far to turn, what to expect hot, which shims go where. */
-import { currentReadings } from '../document/current-readings.ts';
-import { partsOf } from '../document/resolve-parts.ts';
-import { ratioOf } from '../figures/valve-kind.ts';
-import type { Job, KindSetup, StationEntry } from '../document/schema.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
-import type { LibraryPart } from '../part/schema.ts';
-import { message, type Message } from '../message/message.ts';
-import { isPlausible, readEntry } from '../units/entry.ts';
-import { lengthOf, mm, type LengthUnit, type Millimetres } from '../units/quantity.ts';
-import { changePerTurn, hotLash, plungerPerTurn, turnsFor, usualGrowth } from '../lash/adjuster.ts';
 import {
+	currentReadings,
+	partsOf,
+	type Job,
+	type KindSetup,
+	type StationEntry
+} from '../document/index.ts';
+import { ratioOf } from '../figures/index.ts';
+import type { Sheet } from '../evaluation/index.ts';
+import type { LibraryPart } from '../part/index.ts';
+import { message, type Message } from '../message/index.ts';
+import {
+	isPlausible,
+	lengthOf,
+	mm,
+	readEntry,
+	type LengthUnit,
+	type Millimetres
+} from '../units/index.ts';
+import {
+	changePerTurn,
 	eventsOf,
+	hotLash,
+	plungerPerTurn,
 	settingStops,
+	swapPlan,
 	timingSource,
+	turnsFor,
+	usualGrowth,
 	type CamEvents,
-	type SettingOrder,
 	type CrankPosition,
+	type Follower,
+	type SettingOrder,
+	type SwapStep,
 	type TimingSource
-} from '../lash/orders.ts';
-import { swapPlan, type Follower, type SwapStep } from '../lash/swap.ts';
+} from '../lash/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

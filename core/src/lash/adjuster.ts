@@ -1,5 +1,5 @@
 /** How far to turn an adjuster, and what an engine's warmth does to lash (handbook §7). Millimetres. */
-import { inches, mm, type Millimetres } from '../units/quantity.ts';
+import { inches, mm, type Millimetres } from '../units/index.ts';
 
 /** Where the adjusting thread sits. */
 export const ADJUSTERS = ['stud-nut', 'pushrod-end', 'valve-end'] as const;

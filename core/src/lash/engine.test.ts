@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Reading } from '../document/schema.ts';
-import { keyOf } from '../message/message.ts';
-import { inches, lengthOf, mm } from '../units/quantity.ts';
+import type { Reading } from '../document/index.ts';
+import { keyOf } from '../message/index.ts';
+import { inches, lengthOf, mm } from '../units/index.ts';
 import { changePerTurn, hotLash, turnsFor, usualGrowth } from './adjuster.ts';
-import { commonDrift, driftRemarks, lashDrift } from '../figures/lash-drift.ts';
+import { commonDrift, driftRemarks, lashDrift } from '../figures/index.ts';
 import { exactShim, swapPlan, type Follower, type SwapStep } from './swap.ts';
 
 describe('adjusters', () => {

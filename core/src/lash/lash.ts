@@ -1,7 +1,7 @@
 /** Lash of solid lifters against its setting (handbook §7). All in millimetres. */
-import { mm, type Millimetres } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
-import { judge, notMeasured, type Limit, type Source, type Verdict } from '../verdict/verdict.ts';
+import { mm, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { judge, notMeasured, type Limit, type Source, type Verdict } from '../verdict/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

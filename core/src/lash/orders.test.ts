@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { message } from '../message/message.ts';
-import { stationsOf, type Layout } from '../station/layout.ts';
+import { message } from '../message/index.ts';
+import { stationsOf, type Layout } from '../station/index.ts';
 import {
 	eventsOf,
 	isClosed,

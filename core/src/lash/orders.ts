@@ -4,8 +4,8 @@
  * cylinder 1 is at firing top dead centre. A valve may be set only while it is
  * closed and its follower is on the base circle.
  */
-import { message, type Message } from '../message/message.ts';
-import type { Kind } from '../station/layout.ts';
+import { message, type Message } from '../message/index.ts';
+import type { Kind } from '../station/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

@@ -2,8 +2,8 @@
  * Shims of shim-type followers: which go where, so that the fewest new ones are
  * wanted (handbook §7). Exact, as an assignment of stations to shims.
  */
-import { assignment } from '../plan/assignment.ts';
-import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
+import { assignment } from '../plan/index.ts';
+import { mm, toComparisonStep, type Millimetres } from '../units/index.ts';
 
 export interface Follower {
 	readonly label: string;

@@ -2,7 +2,7 @@
  * Valve lift. Open load uses the net lift; clearances use the worst case
  * (handbook §3). All lengths in millimetres.
  */
-import { mm, type Millimetres } from '../units/quantity.ts';
+import { mm, type Millimetres } from '../units/index.ts';
 
 export interface Lift {
 	/** Lobe lift × rocker ratio, or the valve lift as given. */

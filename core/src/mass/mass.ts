@@ -1,7 +1,7 @@
 /** What moves with a valve, and what that weighs (handbook §11). Masses in kilograms. */
-import { inertiaOf, kilograms, lengthOf, massOf, type Kilograms } from '../units/quantity.ts';
-import type { KindSetup } from '../document/schema.ts';
-import type { PartSort } from '../part/types.ts';
+import { inertiaOf, kilograms, lengthOf, massOf, type Kilograms } from '../units/index.ts';
+import type { KindSetup } from '../document/index.ts';
+import type { PartSort } from '../part/index.ts';
 
 /** The part of a spring's mass that moves with the valve: a third by the usual rule, a half by some. */
 export const SPRING_SHARE = 1 / 3;

@@ -1,13 +1,11 @@
 /** Parts of the shop's library tried on a job one at a time, for the lift they would leave (handbook §3). */
-import { evaluate } from '../evaluation/evaluate.ts';
-import type { Job, StationEntry } from '../document/schema.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
-import { addsNoNewStop } from '../fit/remedy.ts';
-import type { LibraryPart } from '../part/schema.ts';
-import { SORT_OF } from '../part/types.ts';
-import type { Kind } from '../station/layout.ts';
-import { message, type Message } from '../message/message.ts';
-import { mm, type Newtons } from '../units/quantity.ts';
+import { evaluate, type Sheet } from '../evaluation/index.ts';
+import type { Job, StationEntry } from '../document/index.ts';
+import { addsNoNewStop } from '../fit/index.ts';
+import { SORT_OF, type LibraryPart } from '../part/index.ts';
+import type { Kind } from '../station/index.ts';
+import { message, type Message } from '../message/index.ts';
+import { mm, type Newtons } from '../units/index.ts';
 import { limitsOf, type LimitAt } from './limits.ts';
 
 declare module '../message/message.ts' {

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { evaluate } from '../evaluation/evaluate.ts';
+import { evaluate } from '../evaluation/index.ts';
 import { readJob } from '../document/file.ts';
-import type { Job } from '../document/schema.ts';
-import { lengthOf, mm } from '../units/quantity.ts';
-import type { LibraryPart, SpringCard } from '../part/schema.ts';
+import type { Job } from '../document/index.ts';
+import { lengthOf, mm } from '../units/index.ts';
+import type { LibraryPart, SpringCard } from '../part/index.ts';
 import { readParts } from '../part/file.ts';
-import { keyOf } from '../message/message.ts';
+import { keyOf } from '../message/index.ts';
 import { liftRoom } from './ladder.ts';
 import { liftAtRockerFloor } from './limits.ts';
 

@@ -3,12 +3,12 @@
  * single changes, what each gain, what it tradeOff, and which limit comes next
  * (handbook §3). All lengths in millimetres.
  */
-import { message, type Message } from '../message/message.ts';
-import { mm, type Millimetres } from '../units/quantity.ts';
-import type { LibraryPart } from '../part/schema.ts';
-import type { Kind } from '../station/layout.ts';
-import type { Job } from '../document/schema.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
+import { message, type Message } from '../message/index.ts';
+import { mm, type Millimetres } from '../units/index.ts';
+import type { LibraryPart } from '../part/index.ts';
+import type { Kind } from '../station/index.ts';
+import type { Job } from '../document/index.ts';
+import type { Sheet } from '../evaluation/index.ts';
 import { libraryAlternatives } from './from-library.ts';
 import { LIFT_LIMITS, limitsOf, sum, type Change, type LiftLimit, type LimitAt } from './limits.ts';
 

@@ -2,11 +2,10 @@
  * How much lift each limit leaves: coil bind, retainer to seal, piston to valve,
  * the spring's card, each with its floor kept (handbook §3). All lengths in millimetres.
  */
-import type { Lift } from '../lift/lift.ts';
-import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
-import type { Job } from '../document/schema.ts';
-import type { StationSheet } from '../figures/sheet.ts';
-import { partsOf } from '../document/resolve-parts.ts';
+import type { Lift } from '../lift/index.ts';
+import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/index.ts';
+import { partsOf, type Job } from '../document/index.ts';
+import type { StationSheet } from '../figures/index.ts';
 
 export const LIFT_LIMITS = [
 	'coil-bind',

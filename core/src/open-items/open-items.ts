@@ -1,15 +1,17 @@
 /** What is still open when a sheet is to be signed, and what was accepted with a reason (handbook §9). */
-import { assemblyOf } from '../assembly/of-job.ts';
-import { halfBuilt, type Done } from '../assembly/progress.ts';
-import { lockHalves, stepKey } from '../assembly/steps.ts';
-import type { Acceptance, Job } from '../document/schema.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
-import type { Figure } from '../figures/figure.ts';
-import { FIGURE_NAMES, FIGURES, type FigureName } from '../figures/registry.ts';
-import type { StationSheet } from '../figures/sheet.ts';
-import type { RuleId } from '../fit/rule.ts';
-import { keyOf, message, type Message } from '../message/message.ts';
-import type { State, Verdict } from '../verdict/verdict.ts';
+import { assemblyOf, halfBuilt, lockHalves, stepKey, type Done } from '../assembly/index.ts';
+import type { Acceptance, Job } from '../document/index.ts';
+import type { Sheet } from '../evaluation/index.ts';
+import {
+	FIGURE_NAMES,
+	FIGURES,
+	type Figure,
+	type FigureName,
+	type StationSheet
+} from '../figures/index.ts';
+import type { RuleId } from '../fit/index.ts';
+import { keyOf, message, type Message } from '../message/index.ts';
+import type { State, Verdict } from '../verdict/index.ts';
 import { figureKeyInVersion1, remarkKeyInVersion1 } from './version-1.ts';
 
 declare module '../message/message.ts' {
@@ -34,7 +36,7 @@ declare module '../message/message.ts' {
 }
 
 /** Blocks signing; blocks until somebody accepts it with a reason; or is only told. */
-export type Severity = 'blocking' | 'acceptance' | 'info';
+export type OpenSeverity = 'blocking' | 'acceptance' | 'info';
 
 export interface OpenItem {
 	/** Names place and figures: an acceptance holds only while these stay as they were. */
@@ -43,7 +45,7 @@ export interface OpenItem {
 	readonly place: string;
 	readonly text: Message;
 	readonly state: State;
-	readonly severity: Severity;
+	readonly severity: OpenSeverity;
 	readonly acceptance: Acceptance | null;
 }
 
@@ -51,7 +53,7 @@ type MakeItem = (
 	key: string,
 	place: string,
 	text: Message,
-	severity: Severity,
+	severity: OpenSeverity,
 	more?: { readonly state?: State; readonly keyBefore?: string | null }
 ) => OpenItem;
 

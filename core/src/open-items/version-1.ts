@@ -2,8 +2,8 @@
  * Keys under which version 1 kept acceptances of what is open at a station: they
  * were made of the words shown. They are still looked for, and never written.
  */
-import type { Message } from '../message/message.ts';
-import type { Verdict } from '../verdict/verdict.ts';
+import type { Message } from '../message/index.ts';
+import type { Verdict } from '../verdict/index.ts';
 
 const si = (figure: number) => figure.toFixed(3);
 const percent = (part: number) => `${(100 * part).toFixed(0)} %`;

@@ -1,8 +1,7 @@
 /** The parts library as a file: every part with its stock. */
 import { z } from 'zod';
-import { issue } from '../message/issue.ts';
-import { readFile, writeFile, type FileRead } from '../file/file.ts';
-import { upgraded } from '../file/version-1.ts';
+import { issue } from '../message/index.ts';
+import { readFile, upgraded, writeFile, type FileRead } from '../file/index.ts';
 import { Id } from '../units/schema.ts';
 import { SCHEMA_OF } from './schema.ts';
 import type { LibraryPart } from './schema.ts';

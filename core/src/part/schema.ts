@@ -4,7 +4,7 @@
  * rule that needs a figure which is not given says so (handbook §6).
  */
 import { z } from 'zod';
-import { issue } from '../message/issue.ts';
+import { issue } from '../message/index.ts';
 import {
 	Id,
 	Inertia,
@@ -17,8 +17,8 @@ import {
 	Rate,
 	Size
 } from '../units/schema.ts';
-import { lengthOf, loadOf } from '../units/quantity.ts';
-import { SOURCES } from '../verdict/verdict.ts';
+import { lengthOf, loadOf } from '../units/index.ts';
+import { SOURCES } from '../verdict/index.ts';
 import {
 	CAP_SEATS,
 	CENTRES,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { inches, mm } from '../units/quantity.ts';
+import { inches, mm } from '../units/index.ts';
 import { stacks, suggestShims, usableShims, type ShimQuestion } from './shim.ts';
 
 const question = (change: Partial<ShimQuestion>): ShimQuestion => ({

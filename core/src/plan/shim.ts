@@ -3,7 +3,7 @@
  * for a whole head at once comes with the optimiser; this is the suggestion
  * for a single station (handbook §4).
  */
-import { mm, toComparisonStep, type Millimetres } from '../units/quantity.ts';
+import { mm, toComparisonStep, type Millimetres } from '../units/index.ts';
 
 /** What stands for a number of shims that nobody counted: never short. */
 export const UNCOUNTED = 1000;

@@ -1,6 +1,6 @@
 /** The open format of a signed sheet. */
 import { z } from 'zod';
-import { issue } from '../message/issue.ts';
+import { issue } from '../message/index.ts';
 import { Job, Person } from '../document/schema.ts';
 import { Id, Moment } from '../units/schema.ts';
 

@@ -3,16 +3,21 @@ import { readFileSync } from 'node:fs';
 import canonicalize from 'canonicalize';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assemblySteps } from '../assembly/steps.ts';
-import { evaluate } from '../evaluation/evaluate.ts';
-import { isTooDeep } from '../file/file.ts';
+import { assemblySteps } from '../assembly/index.ts';
+import { evaluate } from '../evaluation/index.ts';
+import { isTooDeep } from '../file/index.ts';
 import { readJob } from '../document/file.ts';
-import type { Acceptance, Job, Note, Reading } from '../document/schema.ts';
-import { entryCount } from '../document/append-only-lists.ts';
-import { stagesOf, type Signed } from '../stages/stages.ts';
-import { METRIC } from '../units/display.ts';
-import { keyOf, message, type Message } from '../message/message.ts';
-import { maySign, openItems } from '../open-items/open-items.ts';
+import {
+	entryCount,
+	type Acceptance,
+	type Job,
+	type Note,
+	type Reading
+} from '../document/index.ts';
+import { stagesOf, type Signed } from '../stages/index.ts';
+import { METRIC } from '../units/index.ts';
+import { keyOf, message, type Message } from '../message/index.ts';
+import { maySign, openItems } from '../open-items/index.ts';
 import { SignedSheet, signSheet, verifySheet } from './signed.ts';
 
 const load = (name: string): Job => {

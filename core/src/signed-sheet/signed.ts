@@ -4,23 +4,22 @@
  * afterwards, down to a digit, shows.
  */
 import canonicalize from 'canonicalize';
-import { evaluate } from '../evaluation/evaluate.ts';
 import {
+	evaluate,
 	sheetJson,
 	withoutWords,
 	withWords,
 	type Json,
+	type Sheet,
 	type Write
-} from '../evaluation/sheet-json.ts';
-import type { Job } from '../document/schema.ts';
+} from '../evaluation/index.ts';
+import { partsOf, type Job } from '../document/index.ts';
 import { checkJob } from '../document/file.ts';
-import { isTooDeep, problemsOf, type Problem } from '../file/file.ts';
-import { drawingOf, tightestStation } from '../geometry/section.ts';
-import { partsOf } from '../document/resolve-parts.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
-import type { Units } from '../units/display.ts';
-import { message, type Message } from '../message/message.ts';
-import { openItems } from '../open-items/open-items.ts';
+import { isTooDeep, problemsOf, type Problem } from '../file/index.ts';
+import { drawingOf, tightestStation } from '../geometry/index.ts';
+import type { Units } from '../units/index.ts';
+import { message, type Message } from '../message/index.ts';
+import { openItems } from '../open-items/index.ts';
 import {
 	AnySignedSheet,
 	SIGNED_FORMAT,

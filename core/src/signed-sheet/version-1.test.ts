@@ -3,9 +3,9 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { checkJob, readJob, writeJob } from '../document/file.ts';
-import type { Job } from '../document/schema.ts';
-import { evaluate } from '../evaluation/evaluate.ts';
-import { openItems } from '../open-items/open-items.ts';
+import type { Job } from '../document/index.ts';
+import { evaluate } from '../evaluation/index.ts';
+import { openItems } from '../open-items/index.ts';
 import { readParts, writeParts } from '../part/file.ts';
 import { verifySheet } from './signed.ts';
 

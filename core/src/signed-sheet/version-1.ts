@@ -1,8 +1,8 @@
 /** Signed sheets of version 1: where they kept the figures that now stand with the others. */
-import type { Sheet } from '../evaluation/sheet.ts';
-import { FIGURE_NAMES, type FigureName } from '../figures/registry.ts';
-import { vacuumOf } from '../units/quantity.ts';
-import type { State, Verdict } from '../verdict/verdict.ts';
+import type { Sheet } from '../evaluation/index.ts';
+import { FIGURE_NAMES, type FigureName } from '../figures/index.ts';
+import { vacuumOf } from '../units/index.ts';
+import type { State, Verdict } from '../verdict/index.ts';
 
 /** An on-head load stood there unjudged; what was said of it is among the remarks. */
 const headLoadThen = ({ headLoad }: StationOfVersion1): JudgedThen | null =>

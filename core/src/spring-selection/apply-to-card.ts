@@ -1,21 +1,18 @@
 /** A tested spring put onto the card that a job carries, so that its curve is used instead of the card's line. */
-import type { Setup, TaggedSpring } from '../document/schema.ts';
-import type { SpringCard } from '../part/schema.ts';
-import type { Curve } from '../spring/curve.ts';
+import type { Setup, TaggedSpring } from '../document/index.ts';
+import type { SpringCard } from '../part/index.ts';
+import type { Curve } from '../spring/index.ts';
 import {
+	lengthText,
 	mm,
 	MM_PER,
 	NEWTONS_PER,
 	unitOf,
 	type LoadUnit,
 	type Millimetres
-} from '../units/quantity.ts';
-import { lengthText } from '../units/display.ts';
-import { KINDS } from '../station/layout.ts';
-import { median } from '../station/outlier.ts';
-import type { BindFound } from '../sweep/bind.ts';
-import { pointsOf } from '../sweep/figures.ts';
-import { identify } from '../sweep/identity.ts';
+} from '../units/index.ts';
+import { KINDS, median } from '../station/index.ts';
+import { identify, pointsOf, type BindFound } from '../sweep/index.ts';
 
 export interface TestedSpring {
 	readonly tag: string;

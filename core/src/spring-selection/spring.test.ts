@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
-import { evaluate } from '../evaluation/evaluate.ts';
+import { evaluate } from '../evaluation/index.ts';
 import { readJob } from '../document/file.ts';
 import { readParts } from '../part/file.ts';
-import { INCH_POUND, showLength, showLoad } from '../units/display.ts';
-import { keyOf } from '../message/message.ts';
+import { INCH_POUND, showLength, showLoad } from '../units/index.ts';
+import { keyOf } from '../message/index.ts';
 import { chooseSprings } from './spring.ts';
 
 const job = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));

@@ -3,15 +3,20 @@
  * pocket, seal, retainer, lifter, engine speed and duty of the job, and what
  * rules each of the others out.
  */
-import { coilBindMargin } from '../clearance/clearance.ts';
-import { withPart } from '../fit/remedy.ts';
-import type { FitContext, RuleId } from '../fit/rule.ts';
-import { RULES } from '../fit/rules/index.ts';
-import { kindSheet } from '../figures/valve-kind.ts';
-import { lengthOf, massOf, mm, toComparisonStep } from '../units/quantity.ts';
-import type { Kilograms, Millimetres, Newtons } from '../units/quantity.ts';
-import { message, type Message, type Need } from '../message/message.ts';
-import type { LibraryPart } from '../part/schema.ts';
+import { coilBindMargin } from '../clearance/index.ts';
+import { RULES, withPart, type FitContext, type RuleId } from '../fit/index.ts';
+import { kindSheet } from '../figures/index.ts';
+import {
+	lengthOf,
+	massOf,
+	mm,
+	toComparisonStep,
+	type Kilograms,
+	type Millimetres,
+	type Newtons
+} from '../units/index.ts';
+import { message, type Message, type Need } from '../message/index.ts';
+import type { LibraryPart } from '../part/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

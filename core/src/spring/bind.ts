@@ -1,5 +1,5 @@
 /** Where a spring, or a set of springs in each other, goes solid. */
-import { mm, type Millimetres } from '../units/quantity.ts';
+import { mm, type Millimetres } from '../units/index.ts';
 
 export const COILS = ['outer', 'inner', 'third'] as const;
 export type Coil = (typeof COILS)[number];

@@ -13,7 +13,7 @@ import {
 	type Millimetres,
 	type Newtons,
 	type NewtonsPerMillimetre
-} from '../units/quantity.ts';
+} from '../units/index.ts';
 
 export interface Curve {
 	readonly from: 'card' | 'tested';

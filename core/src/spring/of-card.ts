@@ -1,7 +1,13 @@
 /** What a spring's card says, as rate, line and curve. */
-import { lengthText } from '../units/display.ts';
-import { lengthOf, loadOf, mm, rateOf, type NewtonsPerMillimetre } from '../units/quantity.ts';
-import type { SpringCard } from '../part/schema.ts';
+import {
+	lengthOf,
+	lengthText,
+	loadOf,
+	mm,
+	rateOf,
+	type NewtonsPerMillimetre
+} from '../units/index.ts';
+import type { SpringCard } from '../part/index.ts';
 import {
 	beyondTested,
 	cardCurve,

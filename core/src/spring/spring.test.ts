@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { cardLift } from './of-card.ts';
 import { describe, expect, it } from 'vitest';
-import { message } from '../message/message.ts';
-import { grossLift, hydraulicLift, solidLift } from '../lift/lift.ts';
-import { targetHeight, type Known } from '../target-height/target.ts';
-import { inches, mm, newtons, newtonsPerMm, poundsForce, rateOf } from '../units/quantity.ts';
+import { message } from '../message/index.ts';
+import { grossLift, hydraulicLift, solidLift } from '../lift/index.ts';
+import { targetHeight, type Known } from '../target-height/index.ts';
+import { inches, mm, newtons, newtonsPerMm, poundsForce, rateOf } from '../units/index.ts';
 import { firstToBind, type Coil } from './bind.ts';
 import {
 	beyondTested,

@@ -1,5 +1,5 @@
 /** Which way up a spring goes that is not the same at both ends (handbook §3). */
-import type { SpringCard } from '../part/schema.ts';
+import type { SpringCard } from '../part/index.ts';
 
 export const WAYS_UP = ['small-end-up', 'close-coils-down', 'marked-end-up'] as const;
 export type WayUp = (typeof WAYS_UP)[number];

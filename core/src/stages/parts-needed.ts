@@ -1,11 +1,10 @@
 /** What a job cannot be built without and has not got yet. */
-import type { Job } from '../document/schema.ts';
-import { shimsNeeded } from '../evaluation/shims-needed.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
-import type { PartSort } from '../part/types.ts';
-import type { StationSheet } from '../figures/sheet.ts';
-import { KINDS, type Kind } from '../station/layout.ts';
-import { lengthOf, type Millimetres } from '../units/quantity.ts';
+import type { Job } from '../document/index.ts';
+import { shimsNeeded, type Sheet } from '../evaluation/index.ts';
+import type { PartSort } from '../part/index.ts';
+import type { StationSheet } from '../figures/index.ts';
+import { KINDS, type Kind } from '../station/index.ts';
+import { lengthOf, type Millimetres } from '../units/index.ts';
 
 export interface PartNeeded {
 	readonly part: PartSort;

@@ -1,14 +1,12 @@
 /** How far a job has come, stage by stage, in the order of the work. */
-import { KINDS } from '../station/layout.ts';
-import { assemblyOf } from '../assembly/of-job.ts';
-import { halfBuilt } from '../assembly/progress.ts';
-import { NO_CHECKS, passagesAtFault } from '../build-checks/check.ts';
-import { openItems } from '../open-items/open-items.ts';
-import { message, type Message } from '../message/message.ts';
-import { entryCount } from '../document/append-only-lists.ts';
-import type { Job, Plan } from '../document/schema.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
-import type { StationSheet } from '../figures/sheet.ts';
+import { KINDS } from '../station/index.ts';
+import { assemblyOf, halfBuilt } from '../assembly/index.ts';
+import { NO_CHECKS, passagesAtFault } from '../build-checks/index.ts';
+import { openItems } from '../open-items/index.ts';
+import { message, type Message } from '../message/index.ts';
+import { entryCount, type Job, type Plan } from '../document/index.ts';
+import type { Sheet } from '../evaluation/index.ts';
+import type { StationSheet } from '../figures/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

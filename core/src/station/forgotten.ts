@@ -2,7 +2,7 @@
  * Whether a part was forgotten, or there after all, when a whole head was measured:
  * every valve off its aim by the thickness of the same part (handbook §3).
  */
-import { mm, type Millimetres } from '../units/quantity.ts';
+import { mm, type Millimetres } from '../units/index.ts';
 
 export const FORGETTABLE = ['locator', 'shims', 'locks'] as const;
 export type Forgettable = (typeof FORGETTABLE)[number];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { issue } from '../message/issue.ts';
+import { issue } from '../message/index.ts';
 import { layoutProblem, stationsOf, type Layout } from './layout.ts';
 
 const layout = (change: Partial<Layout>): Layout => ({

@@ -5,7 +5,7 @@
 
 export const KINDS = ['intake', 'exhaust'] as const;
 export type Kind = (typeof KINDS)[number];
-import { issue } from '../message/issue.ts';
+import { issue } from '../message/index.ts';
 
 declare module '../message/issue.ts' {
 	interface FieldMessages {

@@ -2,7 +2,7 @@
  * The stack at one valve station, valve seated. Zero is the pocket floor; up
  * is towards the tip (handbook §3).
  */
-import { mm, type Millimetres } from '../units/quantity.ts';
+import { mm, type Millimetres } from '../units/index.ts';
 
 /** What was under and around the gauge when a reading was taken. */
 export interface InPlace {

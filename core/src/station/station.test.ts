@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { coilBindMargin, sealClearance } from '../clearance/clearance.ts';
-import { inches, mm } from '../units/quantity.ts';
+import { coilBindMargin, sealClearance } from '../clearance/index.ts';
+import { inches, mm } from '../units/index.ts';
 import { headsOf, stationsOf, type Layout } from './layout.ts';
 import { walk } from './order.ts';
 import { median, middleOf } from './outlier.ts';

@@ -9,8 +9,8 @@
  * a bind nor hides one. Solid is solid for every build: where a cone begins to
  * stiffen is told beside it. Source: handbook §5.
  */
-import { mm, type Millimetres } from '../units/quantity.ts';
-import type { Point } from '../spring/curve.ts';
+import { mm, type Millimetres } from '../units/index.ts';
+import type { Point } from '../spring/index.ts';
 import {
 	lineThrough,
 	medianSlope,

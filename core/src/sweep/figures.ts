@@ -1,5 +1,5 @@
 /** What a sweep says of its spring: loads, rates, non-linearity, bind and energy (handbook §5). */
-import { storedEnergy, testedCurve, type Curve, type Point } from '../spring/curve.ts';
+import { storedEnergy, testedCurve, type Curve, type Point } from '../spring/index.ts';
 import {
 	mm,
 	newtons,
@@ -8,8 +8,8 @@ import {
 	type Millimetres,
 	type Newtons,
 	type NewtonsPerMillimetre
-} from '../units/quantity.ts';
-import type { SpringBuild } from '../part/types.ts';
+} from '../units/index.ts';
+import type { SpringBuild } from '../part/index.ts';
 import { findBind, type BindFound, type Solid } from './bind.ts';
 import { withoutMisread } from './robust.ts';
 import { loadedPoints } from './slack.ts';

@@ -3,10 +3,9 @@
  * free height and diameters against every card (handbook §5). Paint stripes
  * tell little, and are not asked.
  */
-import { lengthOf, loadOf, mm, type Millimetres } from '../units/quantity.ts';
-import type { Curve } from '../spring/curve.ts';
-import { cardRate } from '../spring/of-card.ts';
-import type { SpringCard } from '../part/schema.ts';
+import { lengthOf, loadOf, mm, type Millimetres } from '../units/index.ts';
+import { cardRate, type Curve } from '../spring/index.ts';
+import type { SpringCard } from '../part/index.ts';
 import type { BindFound } from './bind.ts';
 
 export interface InHand {

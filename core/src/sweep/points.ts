@@ -1,4 +1,4 @@
-import { lengthOf, mm, MM_PER, newtons, NEWTONS_PER } from '../units/quantity.ts';
+import { lengthOf, mm, MM_PER, newtons, NEWTONS_PER } from '../units/index.ts';
 import type { Sweep } from './schema.ts';
 import type { SweepPoint } from './sweep.ts';
 

@@ -1,5 +1,5 @@
 /** Curves and lines through points of which one may be misread. */
-import type { Point } from '../spring/curve.ts';
+import type { Point } from '../spring/index.ts';
 import { leastSquares } from './least-squares.ts';
 import type { TesterNoise } from './sweep.ts';
 

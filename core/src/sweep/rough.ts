@@ -4,8 +4,8 @@
  * is reached, friction, uneven steps, a pull in two goes, a lever that bounces, and
  * a figure misread now and then. What is known of each spring is its truth.
  */
-import { mm, newtons } from '../units/quantity.ts';
-import type { SpringBuild } from '../part/types.ts';
+import { mm, newtons } from '../units/index.ts';
+import type { SpringBuild } from '../part/index.ts';
 import { normal } from './synthetic.ts';
 import { withTravel, type SweepPoint } from './sweep.ts';
 

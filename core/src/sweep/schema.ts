@@ -1,7 +1,7 @@
 /** A sweep as a file: digits as read, units named once, and what stood in the press. */
 import { z } from 'zod';
-import { issue } from '../message/issue.ts';
-import { readFile, writeFile, type FileRead } from '../file/file.ts';
+import { issue } from '../message/index.ts';
+import { readFile, writeFile, type FileRead } from '../file/index.ts';
 import { Id, Line, Moment, Name, Size } from '../units/schema.ts';
 
 export const SWEEP_FORMAT = 'zinc-ledger/sweep';

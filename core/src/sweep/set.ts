@@ -1,8 +1,8 @@
 /** Springs of one set beside each other: spread, who is odd, which go together, and what sagged. */
-import { median } from '../station/outlier.ts';
-import type { Millimetres, Newtons } from '../units/quantity.ts';
-import type { Curve } from '../spring/curve.ts';
-import type { State } from '../verdict/verdict.ts';
+import { median } from '../station/index.ts';
+import type { Millimetres, Newtons } from '../units/index.ts';
+import type { Curve } from '../spring/index.ts';
+import type { State } from '../verdict/index.ts';
 
 /** Parts of a load from which a spring of a set is watched, and from which it is stopped at. */
 export interface SetLimits {

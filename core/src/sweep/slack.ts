@@ -1,5 +1,5 @@
 /** The part of a sweep in which the spring carries nothing yet (handbook §5). */
-import type { Point } from '../spring/curve.ts';
+import type { Point } from '../spring/index.ts';
 import { medianOf } from './robust.ts';
 
 /** Part of the usual slope below which nothing is being pressed yet. */

@@ -5,8 +5,8 @@
  * (where an inner spring is reached) or gently (where a cone's first coil lies down).
  * Where none explains the points, they are left as they were read.
  */
-import { mm, newtons } from '../units/quantity.ts';
-import type { Point } from '../spring/curve.ts';
+import { mm, newtons } from '../units/index.ts';
+import type { Point } from '../spring/index.ts';
 import { leastSquares } from './least-squares.ts';
 import type { TesterNoise } from './sweep.ts';
 

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readParts } from '../part/file.ts';
-import type { LibraryPart } from '../part/schema.ts';
-import { cardCurve, testedCurve } from '../spring/curve.ts';
-import { mm, newtons, newtonsPerMm } from '../units/quantity.ts';
+import type { LibraryPart } from '../part/index.ts';
+import { cardCurve, testedCurve } from '../spring/index.ts';
+import { mm, newtons, newtonsPerMm } from '../units/index.ts';
 import { findBind } from './bind.ts';
 import {
 	combinedCurve,
@@ -20,7 +20,7 @@ import { identify } from './identity.ts';
 import { leastSquares } from './least-squares.ts';
 import { readJob } from '../document/file.ts';
 import { FAMILIES, roughSpring, roughSweep, type Family } from './rough.ts';
-import { medianSpring, applyToCard, applyToSetup } from '../spring-selection/apply-to-card.ts';
+import { applyToCard, applyToSetup, medianSpring } from '../spring-selection/index.ts';
 import { sagAt, setFigures } from './set.ts';
 import { smoothed } from './smooth.ts';
 import { BUILD_OF, normal, randomFrom, randomSpring, sampled } from './synthetic.ts';

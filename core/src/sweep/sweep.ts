@@ -3,8 +3,8 @@
  * point. Heights in millimetres, loads in newtons, points in the order they
  * were taken (handbook §5).
  */
-import { mm, newtons, type Millimetres, type Newtons } from '../units/quantity.ts';
-import type { Point } from '../spring/curve.ts';
+import { mm, newtons, type Millimetres, type Newtons } from '../units/index.ts';
+import type { Point } from '../spring/index.ts';
 
 export const TRAVELS = ['down', 'up'] as const;
 export type Travel = (typeof TRAVELS)[number];

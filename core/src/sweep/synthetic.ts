@@ -2,9 +2,9 @@
  * Made-up sweeps whose truth is known, to measure the curve maths by and to
  * drive the simulated tester with.
  */
-import { mm, newtons } from '../units/quantity.ts';
-import type { Point } from '../spring/curve.ts';
-import type { SpringBuild } from '../part/types.ts';
+import { mm, newtons } from '../units/index.ts';
+import type { Point } from '../spring/index.ts';
+import type { SpringBuild } from '../part/index.ts';
 import type { TesterNoise } from './sweep.ts';
 
 export const MODEL_SORTS = ['linear', 'progressive', 'dual', 'cone'] as const;

@@ -2,10 +2,10 @@
  * What installed height to aim for. Practitioners differ; each method here is
  * one of theirs (handbook §4). Heights in millimetres, loads in newtons.
  */
-import { mm, type Millimetres, type Newtons } from '../units/quantity.ts';
-import { message, needsOf, type Message, type Need } from '../message/message.ts';
-import { heightForLoad, isBeyondTested, type Curve } from '../spring/curve.ts';
-import type { Lift } from '../lift/lift.ts';
+import { mm, type Millimetres, type Newtons } from '../units/index.ts';
+import { message, needsOf, type Message, type Need } from '../message/index.ts';
+import { heightForLoad, isBeyondTested, type Curve } from '../spring/index.ts';
+import type { Lift } from '../lift/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

@@ -5,7 +5,7 @@
  * things, is refused with the reason, and what is outside the plausible band is
  * asked about by the caller.
  */
-import { message, type Message } from '../message/message.ts';
+import { message, type Message } from '../message/index.ts';
 import {
 	LOAD_TEXT,
 	lengthOf,
@@ -30,7 +30,7 @@ declare module '../message/message.ts' {
 }
 
 /** What a figure of any sort was understood as. */
-export type Figure =
+export type FigureEntry =
 	{ readonly ok: true; readonly text: string } | { readonly ok: false; readonly problem: Message };
 
 export type Entry =
@@ -187,7 +187,7 @@ export function withUnit(typed: string, unit: string): string {
  *
  * @param band loads that are believed here; without one, two meanings are asked about
  */
-export function readLoadEntry(typed: string, unit: LoadUnit, band?: Band<number>): Figure {
+export function readLoadEntry(typed: string, unit: LoadUnit, band?: Band<number>): FigureEntry {
 	const trimmed = typed.trim();
 	if (trimmed === '') return refuse(message('entry.empty'));
 	if (/^[-−]/.test(trimmed)) return refuse(message('entry.negative'));
@@ -203,7 +203,7 @@ function readOneMeaning(
 	[typed, whole, rest, said]: RegExpExecArray,
 	unit: LoadUnit,
 	band: Band<number> | undefined
-): Figure {
+): FigureEntry {
 	const meanings = [`${whole}${rest}`, `${whole}.${rest}`];
 	const likely = meanings
 		.map((digits) => withUnit(`${digits} ${said}`.trim(), unit))

@@ -1,6 +1,6 @@
 /** Zod schemas of the texts that quantities are at the edges, with messages for whoever typed them. */
 import { z } from 'zod';
-import { issue } from '../message/issue.ts';
+import { issue } from '../message/index.ts';
 import {
 	INERTIA_TEXT,
 	LENGTH_TEXT,

@@ -11,8 +11,7 @@ import {
 } from './display.ts';
 import { Load, Size } from './schema.ts';
 import { isPlausible, readEntry, readLoadEntry, readSignedEntry, withUnit } from './entry.ts';
-import { messageOf } from '../message/issue.ts';
-import { message } from '../message/message.ts';
+import { message, messageOf } from '../message/index.ts';
 import { inches, lengthOf, loadOf, mm, poundsForce, rateOf, toComparisonStep } from './quantity.ts';
 
 describe('quantities as text', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { normal, randomFrom } from '../sweep/synthetic.ts';
+import { normal, randomFrom } from '../sweep/index.ts';
 import {
 	combinedUncertainty,
 	expandedUncertainty,

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { inches, newtons } from '../units/quantity.ts';
-import { message } from '../message/message.ts';
+import { inches, newtons, type Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
 import { judge, notMeasured, worst, type Limit, type Source } from './verdict.ts';
-import type { Millimetres } from '../units/quantity.ts';
 
 const floor: Limit<Millimetres> = {
 	code: 'bind-floor',

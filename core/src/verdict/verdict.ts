@@ -9,8 +9,8 @@ import {
 	type Kilopascals,
 	type Millimetres,
 	type Newtons
-} from '../units/quantity.ts';
-import { message, needsIn, needsOf, type Message, type Need } from '../message/message.ts';
+} from '../units/index.ts';
+import { message, needsIn, needsOf, type Message, type Need } from '../message/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { KINDS } from '../station/layout.ts';
-import { TARGET_METHODS } from '../target-height/target.ts';
-import { evaluate } from '../evaluation/evaluate.ts';
+import { KINDS } from '../station/index.ts';
+import { TARGET_METHODS } from '../target-height/index.ts';
+import { evaluate } from '../evaluation/index.ts';
 import { readJob } from '../document/file.ts';
 import { aimAs, tallied, withLift, withScenario } from './scenario.ts';
 

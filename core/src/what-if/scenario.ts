@@ -1,12 +1,17 @@
 /** What a question of "what if" changes, and what a sheet comes to in a few figures. */
-import { KINDS, type Kind } from '../station/layout.ts';
-import type { TargetMethod } from '../target-height/target.ts';
-import { lengthText, loadText } from '../units/display.ts';
-import { lengthOf, mm, type Millimetres, type Newtons } from '../units/quantity.ts';
-import { USUAL_CUSHION } from '../figures/valve-kind.ts';
-import type { KindSetup, Limits, Setup } from '../document/schema.ts';
-import type { Sheet } from '../evaluation/sheet.ts';
-import type { KindSheet } from '../figures/kind.ts';
+import { KINDS, type Kind } from '../station/index.ts';
+import type { TargetMethod } from '../target-height/index.ts';
+import {
+	lengthOf,
+	lengthText,
+	loadText,
+	mm,
+	type Millimetres,
+	type Newtons
+} from '../units/index.ts';
+import { USUAL_CUSHION, type KindSheet } from '../figures/index.ts';
+import type { KindSetup, Limits, Setup } from '../document/index.ts';
+import type { Sheet } from '../evaluation/index.ts';
 
 /** Parts with this valve lift; a lobe's lift is changed so that its ratio gives it. */
 export function withLift(parts: KindSetup, valve: string): KindSetup {

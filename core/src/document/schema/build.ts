@@ -1,6 +1,6 @@
 /** What was built and tried. */
 import { z } from 'zod';
-import { issue } from '../../message/issue.ts';
+import { issue } from '../../message/index.ts';
 import { Id, Line, Moment, Name, Size, Vacuum } from '../../units/schema.ts';
 import { PASSAGES, PISTON_METHODS } from '../check-words.ts';
 import { seconds } from './limits.ts';

@@ -1,6 +1,6 @@
 /** What was decided, accepted and written down. */
 import { z } from 'zod';
-import { issue } from '../../message/issue.ts';
+import { issue } from '../../message/index.ts';
 import { Id, Line, Moment } from '../../units/schema.ts';
 import { NOTE_SUBJECTS } from '../policies.ts';
 import { StationLabel } from './station.ts';

@@ -1,6 +1,6 @@
 /** The job document whole, and what its entries must agree in. */
 import { z } from 'zod';
-import { issue } from '../../message/issue.ts';
+import { issue } from '../../message/index.ts';
 import { Id, Line, Moment, Name } from '../../units/schema.ts';
 import { HISTORY } from '../append-only-lists.ts';
 import { AssemblyStep, Check } from './build.ts';

@@ -1,14 +1,14 @@
 /** How the valves of an engine lie, as a job keeps it. */
 import { z } from 'zod';
-import { issue } from '../../message/issue.ts';
+import { issue } from '../../message/index.ts';
 import {
 	ARRANGEMENTS,
 	CASTINGS,
 	FIRST_VALVES,
+	layoutProblem,
 	NUMBERINGS,
-	PAIRINGS,
-	layoutProblem
-} from '../../station/layout.ts';
+	PAIRINGS
+} from '../../station/index.ts';
 
 export const cylinder = z
 	.int(issue('field.whole-number'))

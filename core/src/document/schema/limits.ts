@@ -1,7 +1,7 @@
 /** What figures are held against; shop defaults that a job can change. */
 import { z } from 'zod';
-import { issue } from '../../message/issue.ts';
-import { lengthOf } from '../../units/quantity.ts';
+import { issue } from '../../message/index.ts';
+import { lengthOf } from '../../units/index.ts';
 import { Load, Size, Vacuum } from '../../units/schema.ts';
 import { MOST_SECONDS } from '../check-words.ts';
 

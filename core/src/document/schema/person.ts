@@ -1,6 +1,6 @@
 /** Who did something. */
 import { z } from 'zod';
-import { issue } from '../../message/issue.ts';
+import { issue } from '../../message/index.ts';
 import { Id, Name } from '../../units/schema.ts';
 
 export const Person = z.strictObject({

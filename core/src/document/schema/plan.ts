@@ -1,6 +1,6 @@
 /** An accepted plan. */
 import { z } from 'zod';
-import { issue } from '../../message/issue.ts';
+import { issue } from '../../message/index.ts';
 import { Locks } from '../../part/schema.ts';
 import { Id, Line, Moment, Name, PositiveSize } from '../../units/schema.ts';
 import { StationEntry } from './station.ts';

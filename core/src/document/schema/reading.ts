@@ -1,8 +1,8 @@
 /** What was read at a station, with the gauge and the parts in place then. */
 import { z } from 'zod';
-import { ENGINE_STATES } from '../../lash/lash.ts';
-import { issue } from '../../message/issue.ts';
-import { LENGTH_TEXT } from '../../units/quantity.ts';
+import { ENGINE_STATES } from '../../lash/index.ts';
+import { issue } from '../../message/index.ts';
+import { LENGTH_TEXT } from '../../units/index.ts';
 import {
 	Id,
 	Length,

@@ -1,13 +1,11 @@
 /** What a person sets up and changes. */
 import { z } from 'zod';
-import { ADJUSTERS, METALS_OF_ENGINE } from '../../lash/adjuster.ts';
-import { ENGINE_STATES } from '../../lash/lash.ts';
-import { issue } from '../../message/issue.ts';
+import { ADJUSTERS, ENGINE_STATES, METALS_OF_ENGINE } from '../../lash/index.ts';
+import { issue } from '../../message/index.ts';
 import { Cam } from '../../part/schema.ts';
-import { KINDS } from '../../station/layout.ts';
-import { MEASURING_ORDERS } from '../../station/order.ts';
+import { KINDS, MEASURING_ORDERS } from '../../station/index.ts';
 import { Length, Line, Load, PositiveSize, Size, Volume } from '../../units/schema.ts';
-import { SOURCES } from '../../verdict/verdict.ts';
+import { SOURCES } from '../../verdict/index.ts';
 import { POLICIES } from '../policies.ts';
 import { cylinder } from './layout.ts';
 import { Limits } from './limits.ts';

@@ -1,7 +1,7 @@
 /** A valve station, and the tested spring that may stand at it. */
 import { z } from 'zod';
-import { issue } from '../../message/issue.ts';
-import { KINDS } from '../../station/layout.ts';
+import { issue } from '../../message/index.ts';
+import { KINDS } from '../../station/index.ts';
 import { Id, Length, Line, Load, Name, PositiveSize, Size } from '../../units/schema.ts';
 import { StationParts } from './parts.ts';
 

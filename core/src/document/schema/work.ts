@@ -1,8 +1,8 @@
 /** What was seen on the valves and done to the head. */
 import { z } from 'zod';
-import { GROOVES_SEEN, SEAT_MARKS, STEMS_SEEN, TIPS_SEEN } from '../../inspection/inspection.ts';
-import { issue } from '../../message/issue.ts';
-import { KINDS } from '../../station/layout.ts';
+import { GROOVES_SEEN, SEAT_MARKS, STEMS_SEEN, TIPS_SEEN } from '../../inspection/index.ts';
+import { issue } from '../../message/index.ts';
+import { KINDS } from '../../station/index.ts';
 import { Id, Length, Line, Moment, Name, PositiveSize } from '../../units/schema.ts';
 import { WORKS } from '../head-work.ts';
 import { StationLabel } from './station.ts';

@@ -1,8 +1,8 @@
 /** Whether the parts suit what they will do and what they have done: F18, F19, F21 to F23, F25. */
-import { loadOf, toComparisonStep, type Newtons } from '../../units/quantity.ts';
-import type { KindSetup, Setup } from '../../document/schema.ts';
-import type { LifterType, SpringBuild } from '../../part/types.ts';
-import { message } from '../../message/message.ts';
+import { loadOf, toComparisonStep, type Newtons } from '../../units/index.ts';
+import type { KindSetup, Setup } from '../../document/index.ts';
+import type { LifterType, SpringBuild } from '../../part/index.ts';
+import { message } from '../../message/index.ts';
 import { given, passes, fails, failsIf, type Rule } from '../rule.ts';
 
 declare module '../../message/message.ts' {

@@ -6,9 +6,9 @@ import {
 	toComparisonStep,
 	type Millimetres,
 	type Newtons
-} from '../../units/quantity.ts';
-import type { Groove, Metal, RockerNose, ValveTip } from '../../part/types.ts';
-import { message } from '../../message/message.ts';
+} from '../../units/index.ts';
+import type { Groove, Metal, RockerNose, ValveTip } from '../../part/index.ts';
+import { message } from '../../message/index.ts';
 import { given, passes, fails, failsIf, type FitContext, type Rule } from '../rule.ts';
 
 declare module '../../message/message.ts' {

@@ -1,11 +1,18 @@
 /** Whether the spring has room where it stands: F11 to F16, F20 and F24. */
-import { lengthOf, mm, toComparisonStep, type Millimetres } from '../../units/quantity.ts';
-import { message, type Message } from '../../message/message.ts';
-import type { SpringCard } from '../../part/schema.ts';
-import type { SpringBuild } from '../../part/types.ts';
-import { waysUp, type WayUp } from '../../spring/way-up.ts';
-import { isShimTooTight, type ShimRoom, type ShimStock } from '../../plan/shim.ts';
-import { given, passes, fails, failsIf, type Check, type FitContext, type Rule } from '../rule.ts';
+import { lengthOf, mm, toComparisonStep, type Millimetres } from '../../units/index.ts';
+import { message, type Message } from '../../message/index.ts';
+import type { SpringBuild, SpringCard } from '../../part/index.ts';
+import { waysUp, type WayUp } from '../../spring/index.ts';
+import { isShimTooTight, type ShimRoom, type ShimStock } from '../../plan/index.ts';
+import {
+	given,
+	passes,
+	fails,
+	failsIf,
+	type RuleCheck,
+	type FitContext,
+	type Rule
+} from '../rule.ts';
 
 declare module '../../message/message.ts' {
 	interface Messages {
@@ -77,7 +84,7 @@ const innermost = (spring: SpringCard | undefined): Coil | undefined => coilsOf(
 
 const above = (figure: number, limit: number) => toComparisonStep(figure - limit, 'length') > 0;
 
-function roomToSeal({ parts }: FitContext, play: Millimetres): Check {
+function roomToSeal({ parts }: FitContext, play: Millimetres): RuleCheck {
 	return given(
 		{
 			'spring.innermost-coil': innermost(parts.spring),

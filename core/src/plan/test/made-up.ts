@@ -1,5 +1,5 @@
 /** Made-up planning problems, to hold the solver against other ways of finding the best plan. */
-import { randomFrom } from '../../sweep/synthetic.ts';
+import { randomFrom } from '../../sweep/index.ts';
 import type { Choice, Problem } from '../problem.ts';
 
 export interface MadeUp {

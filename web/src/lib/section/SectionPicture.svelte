@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The picture of a section with its figures, as SVG. */
-	import type { Dimension, Role, SectionPicture, Shape, State } from '@zinc-ledger/core';
+	import type { DimensionLine, Role, SectionPicture, Shape, State } from '@zinc-ledger/core';
 	import { stateClass } from '$lib/ui/state';
 
 	interface Props {
@@ -28,7 +28,7 @@
 		stem: 'fill-paper stroke-soft'
 	};
 	const { width, height, installed } = $derived(picture);
-	const middleOf = ({ from, to }: Dimension) => (from[1] + to[1]) / 2;
+	const middleOf = ({ from, to }: DimensionLine) => (from[1] + to[1]) / 2;
 	const colour = (state: State) => stateClass(state) || 'text-ink';
 </script>
 

@@ -2,7 +2,7 @@
 import {
 	headPlan,
 	sectionPicture,
-	type Dimension,
+	type DimensionLine,
 	type Drawing,
 	type Role,
 	type Scale,
@@ -118,11 +118,11 @@ export function sectionSvg(drawing: Drawing, width: number, height: number, unit
 	const at = (x: number, y: number) => `x="${x}" y="${y}"`;
 	const words = (x: number, y: number, text: string, anchor: string) =>
 		`<text x="${x}" y="${y}" text-anchor="${anchor}" font-family="Text" font-size="6" fill="${SOFT}">${text}</text>`;
-	const between = ({ from, to }: Dimension, edge: number) => [
+	const between = ({ from, to }: DimensionLine, edge: number) => [
 		line(from[0], from[1], to[0], to[1]),
 		...[from, to].map(([x, y]) => line(x, y, edge, y, 0.3))
 	];
-	const middle = ({ from, to }: Dimension) => (from[1] + to[1]) / 2;
+	const middle = ({ from, to }: DimensionLine) => (from[1] + to[1]) / 2;
 	return svg(width, height, [
 		...shapes.map(shapeSvg),
 		...between(installed, edges[0] - 2),

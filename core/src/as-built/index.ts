@@ -1,0 +1,1 @@
+export * from './as-built.ts';

@@ -1,0 +1,3 @@
+export * from './of-job.ts';
+export * from './progress.ts';
+export * from './steps.ts';

@@ -1,0 +1,2 @@
+export * from './file.ts';
+export * from './version-1.ts';

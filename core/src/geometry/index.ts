@@ -1,0 +1,5 @@
+export * from './head-plan.ts';
+export * from './scale.ts';
+export * from './section-picture.ts';
+export * from './section.ts';
+export * from './shape.ts';

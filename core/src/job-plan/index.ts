@@ -1,0 +1,5 @@
+export * from './apply.ts';
+export * from './builds.ts';
+export * from './plan.ts';
+export * from './shelf.ts';
+export * from './types.ts';

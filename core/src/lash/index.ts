@@ -1,0 +1,4 @@
+export * from './adjuster.ts';
+export * from './lash.ts';
+export * from './orders.ts';
+export * from './swap.ts';

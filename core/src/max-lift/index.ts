@@ -1,0 +1,2 @@
+export * from './ladder.ts';
+export * from './limits.ts';

@@ -1,0 +1,3 @@
+export * from './issue.ts';
+export * from './message.ts';
+export * from './server.ts';

@@ -1,0 +1,2 @@
+export * from './apply-to-card.ts';
+export * from './spring.ts';

@@ -1,0 +1,4 @@
+export * from './bind.ts';
+export * from './curve.ts';
+export * from './of-card.ts';
+export * from './way-up.ts';

@@ -1,0 +1,2 @@
+export * from './parts-needed.ts';
+export * from './stages.ts';

@@ -1,0 +1,2 @@
+export * from './uncertainty.ts';
+export * from './verdict.ts';
