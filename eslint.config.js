@@ -44,11 +44,6 @@ export default ts.config(
 	},
 	{
 		files: ['**/*.svelte'],
-		// These four are drawn anew with their screens.
-		ignores: [
-			'web/src/lib/round/*.svelte',
-			'web/src/routes/springs/*/capture/+page.svelte'
-		],
 		rules: { 'max-lines': ['error', { max: 199, skipBlankLines: true }] }
 	}
 );

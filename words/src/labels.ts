@@ -2,6 +2,7 @@
 import type {
 	Adjuster,
 	BindFound,
+	MANUAL_TESTER,
 	BuildLimit,
 	Cam,
 	Coil,
@@ -103,6 +104,8 @@ export interface Labels {
 	readonly evidence: Of<Evidence['what']>;
 	readonly timing: Of<'card' | 'duration' | 'long-cam'>;
 	readonly severity: Of<'stop' | 'watch' | 'note'>;
+	/** Testers that are no gauge of the shop. */
+	readonly tester: Of<typeof MANUAL_TESTER>;
 }
 
 /** Any value that has a name. */

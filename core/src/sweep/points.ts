@@ -2,6 +2,9 @@ import { lengthOf, mm, MM_PER, newtons, NEWTONS_PER } from '../units/index.ts';
 import type { Sweep } from './schema.ts';
 import type { SweepPoint } from './sweep.ts';
 
+/** Stands as a sweep's tester where its points were typed off a dial. */
+export const MANUAL_TESTER = 'manual-entry';
+
 /** Newtons that a millimetre of the tester's frame held when a sweep was taken; null where nobody measured it. */
 export const frameOf = ({ correction }: Sweep): number | null => correction?.frame ?? null;
 

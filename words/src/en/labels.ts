@@ -286,6 +286,7 @@ export const labels: Labels = {
 		'not-reached': 'not reached',
 		unclear: 'cannot be told from this sweep'
 	},
+	tester: { 'manual-entry': 'manual entry' },
 	match: { fits: 'match', near: 'possible', mismatch: 'no match' },
 	evidence: {
 		'load-at-card-height': 'load at card height',

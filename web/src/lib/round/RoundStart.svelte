@@ -6,57 +6,43 @@
 		lengthOf,
 		readEntry,
 		readLoadEntry,
-		type EngineState,
-		type Quantity,
-		type Reading,
-		type RoundParts
+		type Quantity
 	} from '@zinc-ledger/core';
 	import type { KnownGauge } from '$lib/gauges/known';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import { isTyping } from '$lib/keys/keys.svelte';
 	import Field from '$lib/ui/Field.svelte';
-	import Key from '$lib/ui/Key.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import InPlace, { type InPlaceAnswers } from './InPlace.svelte';
+	import type { RoundBegun } from './round.svelte';
 	import { gaugeResolution, GAUGES_FOR, ROUND_WORDS } from './words';
 
-	interface Answer {
-		parts: RoundParts;
-		engine: EngineState;
-		lash: NonNullable<Reading['lash']>;
-		gauge: Reading['gauge'];
-		repeats: number;
-		/** Id of a gauge that sends its readings. */
-		link: string | null;
-	}
 	interface Props {
 		quantity: Quantity;
 		gauges: readonly KnownGauge[];
-		onbegin: (answer: Answer) => void;
+		onbegin: (begun: RoundBegun) => void;
 	}
 	let { quantity, gauges, onbegin }: Props = $props();
 	const book = getBook();
 	const bench = getBench();
 	const words = $derived(ROUND_WORDS[quantity]);
 
-	const anyShims = $derived(book.job.stations.some((station) => station.shims.length > 0));
-	/** Never answered for anybody: a locator left out is the classic mistake. */
-	let locator = $state<'yes' | 'no' | null>(null);
-	let shims = $state(false);
-	let sealHome = $state(true);
-	let isGround = $state(true);
-	let lashCap = $state(true);
+	let answers = $state<InPlaceAnswers>({
+		locator: null,
+		shims: false,
+		sealHome: true,
+		isGround: true,
+		lashCap: true,
+		engine: 'cold',
+		as: 'set',
+		marked: false
+	});
 	let asked = $state(false);
-	const isGap = $derived(quantity === 'seal-gap' || quantity === 'seal-gap-at-lift');
-	const isOverTip = $derived(quantity === 'tip-height' || quantity.startsWith('rocker'));
 	const kinds = $derived(Object.values(book.job.setup.kinds));
 	const anyGround = $derived(
 		kinds.some(({ retainer }) => retainer && lengthOf(retainer.groundOff) > 0)
 	);
 	const anyCap = $derived(kinds.some((kind) => kind.lashCap));
-	let engine = $state<EngineState>('cold');
-	let as = $state<'found' | 'set'>('set');
-	let marked = $state(false);
 	let recess = $state('0');
 	let gauge = $derived(words.gauge);
 	let resolution = $derived(gaugeResolution(quantity, bench.units));
@@ -75,25 +61,9 @@
 			: readEntry(resolution, bench.units.length)
 	);
 	const gaugeProblem = $derived(gauge.trim() === '' ? 'Name the gauge.' : undefined);
-	const locators = $derived(
-		[
-			...new Set(
-				Object.values(book.job.setup.kinds).map((kind) => kind.locator?.thickness ?? 'none given')
-			)
-		].join(' / ')
-	);
-
-	/** The keypad alone answers, where no field takes what is typed. */
-	function press(event: KeyboardEvent) {
-		if (quantity !== 'installed-height' || isTyping(event)) return;
-		if (event.key === '1') locator = 'yes';
-		else if (event.key === '0') locator = 'no';
-		else return;
-		event.preventDefault();
-	}
-
 	function begin(event: SubmitEvent) {
 		event.preventDefault();
+		const { locator, shims, sealHome, isGround, lashCap, engine, as, marked } = answers;
 		asked = quantity === 'installed-height' && locator === null;
 		if (asked || !recessRead.ok || !resolutionRead.ok || gaugeProblem) return;
 		onbegin({
@@ -121,83 +91,10 @@
 	}
 </script>
 
-<svelte:window onkeydown={press} />
-
 <form class="max-w-2xl" onsubmit={begin}>
 	<h2 class="text-xl font-semibold">Setup for this round</h2>
 	<p class="mt-1 text-soft">Asked once; saved with every reading of this round.</p>
-	<div class="mt-4 border-t-2 border-ink">
-		{#if quantity === 'installed-height'}
-			<fieldset class="flex min-h-12 flex-wrap items-center gap-x-6 border-b border-hair">
-				<legend class="sr-only">Locator under the gauge</legend>
-				<span>Locator under the gauge <span class="figure text-soft">{locators}</span></span>
-				{#each [['yes', '1'], ['no', '0']] as const as [answer, key] (answer)}
-					<label class="flex min-h-11 items-center gap-2">
-						<input type="radio" class="size-5" value={answer} bind:group={locator} />
-						{answer === 'yes' ? 'Yes' : 'No'}
-						<Key>{key}</Key>
-					</label>
-				{/each}
-			</fieldset>
-			{#if asked && locator === null}
-				<p role="alert" class="py-2 font-semibold text-stop">
-					Answer first if the locator is under the gauge: without it every height is too tall by its
-					thickness.
-				</p>
-			{/if}
-			{#if locator === 'no'}
-				<p class="py-2 font-semibold text-watch">
-					Read on the bare pocket: the locator’s thickness will be taken off.
-				</p>
-			{/if}
-			<label class="flex min-h-12 items-center gap-3 border-b border-hair">
-				<input type="checkbox" class="size-5" bind:checked={shims} disabled={!anyShims} />
-				Shims of the build under the gauge
-				<span class="text-soft">{anyShims ? '' : 'none in the build'}</span>
-			</label>
-		{/if}
-		{#if isGap && anyGround}
-			<label class="flex min-h-12 items-center gap-3 border-b border-hair">
-				<input type="checkbox" class="size-5" bind:checked={isGround} />
-				The ground retainer stands there
-			</label>
-		{/if}
-		{#if isOverTip && anyCap}
-			<label class="flex min-h-12 items-center gap-3 border-b border-hair">
-				<input type="checkbox" class="size-5" bind:checked={lashCap} />
-				Lash cap on the tip
-			</label>
-		{/if}
-		{#if isGap}
-			<label class="flex min-h-12 items-center gap-3 border-b border-hair">
-				<input type="checkbox" class="size-5" bind:checked={sealHome} />
-				Every seal fully seated
-			</label>
-		{/if}
-		{#if quantity === 'lash'}
-			<fieldset class="flex min-h-12 items-center gap-6 border-b border-hair">
-				<legend class="sr-only">Engine</legend>
-				{#each ['cold', 'hot'] as const as state (state)}
-					<label class="flex min-h-11 items-center gap-2">
-						<input type="radio" value={state} bind:group={engine} /> Engine {state}
-					</label>
-				{/each}
-			</fieldset>
-			<fieldset class="flex min-h-12 flex-wrap items-center gap-6 border-b border-hair">
-				<legend class="sr-only">Found or set</legend>
-				<label class="flex min-h-11 items-center gap-2">
-					<input type="radio" value="set" bind:group={as} /> As set now
-				</label>
-				<label class="flex min-h-11 items-center gap-2">
-					<input type="radio" value="found" bind:group={as} /> As found, nothing turned
-				</label>
-				<label class="flex min-h-11 items-center gap-2">
-					<input type="checkbox" class="size-4" bind:checked={marked} disabled={as === 'found'} />
-					Adjusters marked
-				</label>
-			</fieldset>
-		{/if}
-	</div>
+	<InPlace {quantity} bind:answers {asked} {anyGround} {anyCap} />
 	<div class="mt-4 grid grid-cols-3 gap-4">
 		<Field label="Readings per valve">
 			{#snippet control(attributes)}

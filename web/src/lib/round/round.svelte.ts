@@ -25,6 +25,17 @@ import { outbox } from '$lib/outbox/outbox.svelte';
 /** Loads that anybody reads on a head, newtons: what tells 1,234 from 1.234. */
 const LIKELY_LOADS = { from: 40, to: 8000 };
 
+/** What is asked once before a round. */
+export interface RoundBegun {
+	readonly parts: RoundParts;
+	readonly engine: EngineState;
+	readonly lash: NonNullable<Reading['lash']>;
+	readonly gauge: Reading['gauge'];
+	readonly repeats: number;
+	/** Id of a gauge that sends its readings; null where figures are typed. */
+	readonly link: string | null;
+}
+
 /** One walk round the head, one quantity, one station after another. */
 export class Round {
 	readonly quantity: Quantity;

@@ -41,7 +41,7 @@
 	const resolve = (id: string) =>
 		book.append('notes', bench.person, {
 			id: uuid(),
-			text: 'Resolved',
+			text: 'resolved',
 			private: true,
 			blocksSignOff: false,
 			resolves: id,

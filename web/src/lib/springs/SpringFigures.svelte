@@ -13,7 +13,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
-	import { worked, type Row } from './worked';
+	import { testerName, worked, type Row } from './worked';
 	import { label } from '@zinc-ledger/words';
 
 	interface Props {
@@ -62,7 +62,7 @@
 	<span class="figure text-xl font-semibold">{chosen.spring.tag}</span>
 	{#if chosen.sweep}
 		<span class="text-soft"
-			>{moment(chosen.sweep.at)}, {chosen.sweep.person}, {chosen.sweep.tester}</span
+			>{moment(chosen.sweep.at)}, {chosen.sweep.person}, {testerName(chosen.sweep)}</span
 		>
 	{/if}
 </h2>

@@ -2,6 +2,7 @@
 import {
 	frameOf,
 	lengthOf,
+	MANUAL_TESTER,
 	mm,
 	sweepPoints,
 	USUAL_NOISE,
@@ -14,6 +15,7 @@ import {
 	type WindowFigures,
 	type WorkedSweep
 } from '@zinc-ledger/core';
+import { label } from '@zinc-ledger/words';
 import type { BindBand } from './sweep-chart';
 
 const known = new Map<string, WorkedSweep>();
@@ -40,6 +42,10 @@ export interface TaggedSpring {
 	};
 	readonly sweeps: readonly Sweep[];
 }
+
+/** Who pressed a spring: a gauge's name, or that its points were typed. */
+export const testerName = ({ tester }: Pick<Sweep, 'tester'>): string =>
+	tester === MANUAL_TESTER ? label('tester', tester) : tester;
 
 /** The bind of a spring: placed by hand on the chart, else the one found. */
 export const bindOf = (found: BindFound, placed: string | undefined): BindFound =>

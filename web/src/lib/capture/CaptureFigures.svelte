@@ -1,0 +1,40 @@
+<script lang="ts">
+	/** What the sweep says of its spring once the lever is up. */
+	import type { SweepFigures } from '@zinc-ledger/core';
+	import { label } from '@zinc-ledger/words';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Key from '$lib/ui/Key.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import type { SpringTest } from './spring-test.svelte';
+
+	let { test, figures }: { test: SpringTest; figures: SweepFigures } = $props();
+	const { length, load } = getBench();
+	const { bind } = $derived(figures);
+	const shown = $derived([
+		['Seat', load(figures.seat)],
+		['Open', load(figures.open)],
+		['Bind', bind.sort === 'bind' ? length(bind.height) : label('noBind', bind.why)],
+		['Energy', figures.energy === null ? '·' : `${figures.energy.toFixed(1)} J`]
+	] as const);
+</script>
+
+<dl class="mt-2 flex flex-wrap gap-x-8 border-t border-rule pt-2">
+	{#each shown as [name, text] (name)}
+		<div>
+			<dt class="text-[13px] text-soft">{name}</dt>
+			<dd class="figure text-2xl">{text}</dd>
+		</div>
+	{/each}
+</dl>
+{#if bind.sort === 'bind' && bind.stackPoints < 3}
+	<p class="mt-1">
+		<Mark state="watch" word /> Only {bind.stackPoints} points past coil bind: take at least 3
+	</p>
+{/if}
+<p class="mt-3 flex flex-wrap gap-3">
+	<button class="button button-main" onclick={() => test.keep()}>Save <Key>Enter</Key></button>
+	<button class="button" onclick={() => test.capture.again()}>
+		Retest {test.tag}
+		<Key>r</Key>
+	</button>
+</p>

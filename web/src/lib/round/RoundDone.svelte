@@ -1,0 +1,29 @@
+<script lang="ts">
+	/** The round once every valve is measured: the last figure, and what comes next. */
+	import type { Quantity } from '@zinc-ledger/core';
+	import { getBook } from '$lib/job/book.svelte';
+	import type { Round } from './round.svelte';
+	import { NEXT_ROUND, ROUND_WORDS } from './words';
+
+	let { quantity, round }: { quantity: Quantity; round: Round } = $props();
+	const book = getBook();
+	const next = $derived(NEXT_ROUND[quantity]);
+	const hasNext = $derived(next !== 'lash' || book.job.setup.lifters === 'solid');
+</script>
+
+<div class="mt-6">
+	<p class="text-3xl font-semibold">All {round.order.length} measured.</p>
+	<p class="mt-2 text-soft">
+		{round.last ? `Last: ${round.last.station} ${round.last.read}.` : ''}
+	</p>
+	<p class="mt-6 flex flex-wrap gap-3">
+		<!-- svelte-ignore a11y_autofocus -->
+		<a class="button button-main" href="/jobs/{book.job.id}" autofocus>See the sheet</a>
+		{#if hasNext && next}
+			<a class="button" href="/jobs/{book.job.id}/round?of={next}">
+				{ROUND_WORDS[next].title} next
+			</a>
+		{/if}
+		<button class="button" onclick={() => round.goTo(round.order[0]!.label)}>Remeasure</button>
+	</p>
+</div>

@@ -1,0 +1,107 @@
+<script lang="ts">
+	/** One huge figure: what to do now, what was typed, and what it means the moment it is in. */
+	import { isLoad, turnAdvice, type Quantity } from '@zinc-ledger/core';
+	import { tell } from '@zinc-ledger/words';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import { outbox } from '$lib/outbox/outbox.svelte';
+	import { capital } from '$lib/ui/words';
+	import type { Round } from './round.svelte';
+	import RoundVerdict from './RoundVerdict.svelte';
+	import { ROUND_WORDS } from './words';
+
+	let { quantity, round, locator }: { quantity: Quantity; round: Round; locator: boolean } =
+		$props();
+	const book = getBook();
+	const bench = getBench();
+	const words = $derived(ROUND_WORDS[quantity]);
+	const unit = $derived(isLoad(quantity) ? bench.units.load : bench.units.length);
+	const advice = $derived(
+		quantity === 'lash' && round.understood?.ok
+			? turnAdvice(book.job, round.entry, round.understood.text)
+			: null
+	);
+	const last = $derived(round.last ? book.station(round.last.station) : undefined);
+	const lastWaits = $derived(
+		outbox.waiting.some((item) => item.reading.id === round.last?.id && !item.refused)
+	);
+
+	let input = $state<HTMLInputElement>();
+	$effect(() => {
+		void round.at;
+		input?.focus();
+	});
+
+	function press(event: KeyboardEvent) {
+		if (event.key === 'Enter') round.enter();
+		else if (event.key === 'Backspace' && round.typed === '') round.back();
+		else if (event.key === '+') round.skip();
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<div class="mt-1 flex flex-wrap items-end gap-x-8">
+	<p class="figure text-[88px] leading-none font-semibold">{round.entry.label}</p>
+	<p class="max-w-md pb-1.5 text-[17px] leading-snug">{words.todo(round.entry.kind, locator)}</p>
+</div>
+{#if round.stop}
+	<p class="mt-2 text-[17px]">
+		<b>{capital(tell(round.stop.position))}</b>
+		<span class="text-soft">
+			{round.stop.turn > 0
+				? `${Math.round(round.stop.turn)}° on from the position before`
+				: 'where to begin'}; set here: {round.stop.valves.join(' ')}
+		</span>
+	</p>
+{/if}
+<div class="mt-4 flex flex-wrap items-center gap-x-6">
+	<input
+		bind:this={input}
+		bind:value={round.typed}
+		onkeydown={press}
+		oninput={() => (round.asked = null)}
+		aria-label="{words.title}, station {round.entry.label}"
+		aria-describedby="understood"
+		aria-invalid={round.understood?.ok === false}
+		inputmode="decimal"
+		autocomplete="off"
+		maxlength="14"
+		class="figure h-[104px] w-[25rem] max-w-full border-b-4 border-ink bg-sunk px-4 text-right text-[72px] leading-none aria-invalid:border-stop"
+	/>
+	<span class="figure text-3xl text-soft">{unit}</span>
+	{#if round.again}
+		<p class="max-w-56 text-[17px]" role="status">
+			<b>Reading {round.again.number} of {round.again.of}</b>: lift the gauge and re-seat it.
+			{#if round.again.why}<span class="text-watch">{round.again.why}</span>{/if}
+		</p>
+	{/if}
+</div>
+<div id="understood" class="mt-2 min-h-7 text-[17px]" aria-live="polite">
+	{#if round.understood?.ok === false}
+		<span class="font-semibold text-stop">{tell(round.understood.problem)}</span>
+	{:else if round.understood?.ok}
+		Read as <b class="figure">{round.understood.text}</b>
+		{#if advice}<span>· {tell(advice)}</span>{/if}
+		{#if round.asked}
+			<span class="font-semibold text-watch">
+				· Outside expected range: Enter again to keep, or retype.
+			</span>
+		{/if}
+	{:else if round.standing}
+		<span class="text-soft">
+			Current <span class="figure">{round.standing.read}</span>; a new reading is averaged in.
+		</span>
+	{/if}
+</div>
+<div class="mt-3 min-h-36 border-t border-rule pt-3">
+	{#if round.preview}
+		<RoundVerdict station={round.preview} />
+	{:else if last && round.last && round.typed === ''}
+		<p class="text-[13px] text-soft">
+			Last: {last.label}, {round.last.read}
+			{#if lastWaits}<b class="text-watch">· unsent</b>{/if}
+		</p>
+		<div class="mt-1 opacity-90"><RoundVerdict station={last} /></div>
+	{/if}
+</div>
