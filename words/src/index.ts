@@ -4,8 +4,10 @@
  */
 import {
 	messageIn,
+	PART_SORTS,
 	type Code,
 	type Message,
+	type PartSort,
 	type Problem,
 	type RuleId,
 	type Units
@@ -52,6 +54,17 @@ export const labelDomains = Object.keys(language.labels) as (keyof Labels)[];
 export const labelsOf = (of: keyof Labels): Readonly<Record<string, string>> => language.labels[of];
 
 export const ruleWords = (rule: RuleId) => language.rules[rule];
+
+/** The sorts of parts that are called so, or something that begins so; "keep" finds locks. */
+export function partsCalled(word: string): PartSort[] {
+	const typed = word.toLowerCase();
+	if (typed.length < FEWEST_LETTERS) return [];
+	const isSo = (name: string) =>
+		name.toLowerCase().startsWith(typed) || name.toLowerCase().split(' ').includes(typed);
+	return PART_SORTS.filter((sort) => [label('part', sort), ...language.alsoSaid[sort]].some(isSo));
+}
+/** Of fewer letters too much begins so. */
+const FEWEST_LETTERS = 3;
 
 /** Every code that the language has words for. */
 export const CODES = Object.keys(language.sentences) as Code[];

@@ -29,7 +29,8 @@ import {
 	say,
 	showPhrase,
 	tell,
-	write
+	write,
+	partsCalled
 } from './index.ts';
 
 /** Every message that stands anywhere in a value. */
@@ -126,4 +127,17 @@ describe('what is wrong', () => {
 		expect(problemText({ path: '', text })).toBe('the file: Required');
 	});
 	it('nothing, says nothing', () => expect(write(null, METRIC)).toBe(''));
+});
+
+describe('other words for parts', () => {
+	it.each([
+		['keeper', ['locks']],
+		['Collets', ['locks']],
+		['spacer', ['shim']],
+		['tappet', ['follower-shim', 'lifter']],
+		['lock', ['locks']],
+		['cup', ['locator']],
+		['ke', []],
+		['brackel', []]
+	])('%s is found as %j', (word, sorts) => expect(partsCalled(word)).toEqual(sorts));
 });

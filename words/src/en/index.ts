@@ -1,7 +1,8 @@
 /** English. */
 import type { Language } from '../catalogue.ts';
+import { alsoSaid } from './also-said.ts';
 import { labels } from './labels.ts';
 import { rules } from './rules.ts';
 import { sentences } from './sentences.ts';
 
-export const en: Language = { sentences, labels, rules };
+export const en: Language = { sentences, labels, rules, alsoSaid };

@@ -76,15 +76,17 @@
 	</div>
 
 	{#each paper.said as { title, lines } (title)}
-		<h2 class="mt-2 font-semibold">{title}</h2>
-		<ul>
-			{#each lines as { state, text }, i (i)}
-				<li>
-					{#if state}<Mark {state} word />{/if}
-					{text}
-				</li>
-			{/each}
-		</ul>
+		<section class="mt-2">
+			<h2 class="font-semibold">{title}</h2>
+			<ul>
+				{#each lines as { state, text }, i (i)}
+					<li class="mr-2 inline">
+						{#if state}<Mark {state} word />{/if}
+						{text}
+					</li>
+				{/each}
+			</ul>
+		</section>
 	{/each}
 
 	<footer class="mt-4 grid grid-cols-[1.6fr_1fr] gap-6 border-t border-ink pt-2 break-inside-avoid">

@@ -41,6 +41,7 @@ describe('the library', () => {
 			'Fennick N-33 beehive, soft',
 			'Fennick N-40 beehive'
 		]);
+		expect(await names({ find: 'keepers' })).toEqual(await names({ sort: 'locks' }));
 		expect(await names({ find: 'nothing like it' })).toEqual([]);
 		expect(await names({ find: '%' })).toEqual([]);
 	});

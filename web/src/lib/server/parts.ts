@@ -8,6 +8,7 @@ import {
 	type ShelvedFollowerShim,
 	type ShelvedShim
 } from '@zinc-ledger/core';
+import { partsCalled } from '@zinc-ledger/words';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
 import { setCount } from './stock';
@@ -28,7 +29,7 @@ const partOf = (row: Row) =>
 
 interface Wanted {
 	readonly sort?: PartSort | undefined;
-	/** Every word of it is in some field of the part. */
+	/** Every word of it is in some field of the part, or is what its sort is called. */
 	readonly find?: string;
 }
 
@@ -58,7 +59,11 @@ function partsQuery(db: Database, { sort, find = '' }: Wanted) {
 		.$if(sort !== undefined, (query) => query.where('sort', '=', sort!))
 		.where((where) =>
 			where.and(
-				words.map((word) => where('search', 'like', `%${word.replace(/[\\%_]/g, '\\$&')}%`))
+				words.map((word) => {
+					const has = where('search', 'like', `%${word.replace(/[\\%_]/g, '\\$&')}%`);
+					const sorts = partsCalled(word);
+					return sorts.length > 0 ? where.or([has, where('sort', 'in', sorts)]) : has;
+				})
 			)
 		)
 		.orderBy('retired')
