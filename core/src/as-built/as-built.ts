@@ -64,7 +64,13 @@ export function asBuiltVerdict(
 	});
 }
 
-/** What a build that differs by so much most likely has or lacks. */
+/**
+ * What a build that differs by so much most likely has or lacks. Source: handbook §9.
+ *
+ * @param differs as-built less planned height, in mm
+ * @param tolerance how near a part's thickness is to count as its absence
+ * @returns the part that was left out, laid in twice or exchanged, by its thickness; else only which way it is off
+ */
 export function likelyCause(
 	differs: Millimetres,
 	{ shims, locator, lockOffset }: Planned,

@@ -92,7 +92,11 @@ export function newestChecks(checks: readonly Check[]): ReadonlyMap<string, Stat
 	return by;
 }
 
-/** The least room between piston and valve, and the crankshaft angle of it. */
+/**
+ * The least room between piston and valve, and the crankshaft angle of it.
+ *
+ * @returns angle in crankshaft degrees from the top dead centre of the gas exchange, room in mm
+ */
 export function leastRoom({ points }: CheckOf<'piston-to-valve'>): {
 	readonly angle: number;
 	readonly room: Millimetres;
@@ -122,7 +126,12 @@ export function pistonVerdict(
 	});
 }
 
-/** Whether a port held the vacuum that was asked of it. */
+/**
+ * Whether a port held the vacuum that was asked of it.
+ *
+ * @returns true from the least on, to a billionth of its unit; units may differ
+ * @example holdsVacuum({ reached: '16 inHg', least: '15 inHg', … }) // true
+ */
 export const holdsVacuum = ({ reached, least }: CheckOf<'vacuum'>): boolean =>
 	vacuumOf(reached) >= vacuumOf(least) - 1e-9;
 

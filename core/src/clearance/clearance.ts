@@ -14,7 +14,13 @@ export function coilBindMargin(
 	return mm(height - worstLift - bind);
 }
 
-/** Retainer-to-seal clearance `D − L` at worst-case lift, from the gap with the valve closed. */
+/**
+ * Retainer-to-seal clearance `D − L` at worst-case lift, from the gap with the valve closed. Source: handbook §3.
+ *
+ * @param closedGap retainer underside to seal, valve closed, in mm
+ * @returns mm, below zero where they would meet
+ * @example sealClearance(mm(15), mm(13.7)) // 1.3
+ */
 export function sealClearance(closedGap: Millimetres, worstLift: Millimetres): Millimetres {
 	return mm(closedGap - worstLift);
 }

@@ -144,13 +144,21 @@ export interface CylinderVolumes {
 
 const boreArea = (bore: Millimetres) => (Math.PI / 4) * bore ** 2;
 
-/** Volume that the piston sweeps, in cubic centimetres. */
+/**
+ * Volume that the piston sweeps, in cubic centimetres.
+ * `π/4 · bore² · stroke`, both in mm.
+ *
+ * @example sweptVolume(mm(100), mm(80)) // 628.3
+ */
 export const sweptVolume = (bore: Millimetres, stroke: Millimetres): CubicCentimetres =>
 	cubicCentimetres((boreArea(bore) * stroke) / 1000);
 
 /**
  * Chamber volume after a cut: less the cut times the chamber's open area at
- * the deck. A first estimate; the burette has the last word.
+ * the deck. A first estimate; the burette has the last word. Source: handbook §8.
+ *
+ * @param cut what was taken off the deck, in mm
+ * @returns cubic centimetres
  */
 export const chamberAfter = (volumes: CylinderVolumes, cut: Millimetres): CubicCentimetres =>
 	cubicCentimetres(volumes.chamber - (cut * boreArea(volumes.bore) * volumes.chamberOpen) / 1000);

@@ -6,7 +6,11 @@ import { lengthOf, mm, siOf, type Millimetres } from '../units/index.ts';
 import { expandedUncertainty, pooled, together, type Repeatability } from '../verdict/index.ts';
 import type { Job, Reading } from './schema.ts';
 
-/** A reading as its gauge should have read: gain and offset of the correction in force put on. */
+/**
+ * A reading as its gauge should have read: gain and offset of the correction in force put on. Source: handbook §5.
+ *
+ * @returns mm or N, as the reading's unit says
+ */
 export function trueFigure({ read, gauge }: Reading): number {
 	return (gauge.gain ?? 1) * siOf(read) + siOf(gauge.correction);
 }
@@ -106,13 +110,20 @@ export function meanOfRepeats<Q extends number>(
 /** Resolutions by which two readings of one figure may lie apart without a word. */
 const EXPLAINED = 3;
 
-/** How far apart readings of one figure may lie before their gauge does not explain it. */
+/**
+ * How far apart readings of one figure may lie before their gauge does not explain it.
+ *
+ * @returns three times the coarsest resolution among them, in mm
+ */
 export const explainedBy = (readings: readonly Reading[]): Millimetres =>
 	mm(EXPLAINED * Math.max(...readings.map(({ gauge }) => lengthOf(gauge.resolution))));
 
 /**
  * How many readings a set wants: so many as were agreed on, and a third where
- * two lie further apart than the gauge explains.
+ * two lie further apart than the gauge explains. Source: handbook §5.
+ *
+ * @param agreed so many as were agreed on for the round
+ * @returns 3 in place of 2 where two differ by more than three resolutions
  */
 export function repeatsWanted(set: readonly Reading[], agreed: number): number {
 	if (set.length < 2 || set.length > 2 || agreed > 2) return agreed;

@@ -16,7 +16,11 @@ export function inPlaceOf(reading: Reading): InPlace {
 	};
 }
 
-/** The bare height that a height reading stands for. */
+/**
+ * The bare height that a height reading stands for. Source: handbook §3.
+ *
+ * @returns mm, pocket floor to retainer landing with standard locks and nothing underneath
+ */
 export const bareHeightOf = (reading: Reading): Millimetres =>
 	bareHeight(lengthOf(reading.read), inPlaceOf(reading));
 
@@ -57,7 +61,12 @@ function undersideHigher({ inPlace }: Reading, { retainer }: KindSetup): Millime
 	return mm(ground - groundThen + shape);
 }
 
-/** The seal gap of the build, from the gap as measured. */
+/**
+ * The seal gap of the build, from the gap as measured. Source: handbook §3.
+ *
+ * @param offset lock offset of the build, in mm
+ * @returns mm; what is not known of retainer or seal then is taken to be as now
+ */
 export function sealGapForBuild(
 	reading: Reading,
 	offset: Millimetres,

@@ -66,7 +66,11 @@ function judged({
 	});
 }
 
-/** Off the aim, yet no further than is worth a shim: a note. */
+/**
+ * Off the aim, yet no further than is worth a shim: a note.
+ *
+ * @returns one remark at clear, or none where the height is inside its tolerance, not clear or not known
+ */
 export function insideDeadBand(
 	{ height, kind, shared: { limits } }: StationRead,
 	verdict: Verdict<Millimetres>

@@ -21,7 +21,11 @@ export const unjudged = (figure: Millimetres, why: Message): Verdict<Millimetres
 	sources: ['measured']
 });
 
-/** Floor and ceiling as far on either side of a length. */
+/**
+ * Floor and ceiling as far on either side of a length.
+ *
+ * @param reach half the distance between them, in mm
+ */
 export function around(
 	code: LimitCode,
 	middle: Millimetres,
@@ -34,7 +38,12 @@ export function around(
 	];
 }
 
-/** Floor and ceiling about a load, a part of it on either side. */
+/**
+ * Floor and ceiling about a load, a part of it on either side.
+ *
+ * @param part of the load on either side: 0.1 is a tenth
+ * @returns limits in N, at watch
+ */
 export function band(code: LimitCode, load: Newtons, part: number): Limit<Newtons>[] {
 	return [
 		{ code, side: 'floor', at: newtons(load * (1 - part)), severity: 'watch' },
@@ -42,7 +51,11 @@ export function band(code: LimitCode, load: Newtons, part: number): Limit<Newton
 	];
 }
 
-/** The gauge that the newest reading was taken with shows no less than this. */
+/**
+ * The gauge that the newest reading was taken with shows no less than this.
+ *
+ * @returns mm
+ */
 export const resolutionOf = ({ newest }: RepeatMean): Millimetres =>
 	lengthOf(newest.gauge.resolution);
 

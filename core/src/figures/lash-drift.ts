@@ -37,7 +37,12 @@ export function lashDrift(readings: readonly Reading[]): Millimetres | null {
 	return now && then ? mm(now.value - then.value) : null;
 }
 
-/** What is said of a drift: nothing within the watch limit, else how far and where to look first. */
+/**
+ * What is said of a drift: nothing within the watch limit, else how far and where to look first. Source: handbook §7.
+ *
+ * @param drift lash found less lash last set, in mm; null where one of them is not known
+ * @returns stop from the stop limit on, watch beyond the watch limit
+ */
 export function driftRemarks(drift: Millimetres | null, limits: DriftLimits): Remark[] {
 	if (drift === null) return [];
 	const beyond = (limit: Millimetres) => toComparisonStep(Math.abs(drift) - limit, 'length');
@@ -55,6 +60,9 @@ export function driftRemarks(drift: Millimetres | null, limits: DriftLimits): Re
 /**
  * Several that moved the same way about as far: more likely the engine's state
  * or the gauge than as many faults.
+ *
+ * @param drifts lash found less last set, in mm, of every station that has both
+ * @returns one remark where half of at least four moved past the watch limit to one side
  */
 export function commonDrift(drifts: readonly Millimetres[], limits: DriftLimits): Remark[] {
 	const beyond = drifts.filter((drift) => Math.abs(drift) > limits.watch);

@@ -10,6 +10,8 @@ const HEIGHT_REACH = 0.08;
  * The band in which a reading is plausible. A height is expected near its aim,
  * whatever was under the gauge; without an aim, between the least and the
  * greatest spring anyone fits. A closed seal gap must have room for the lift.
+ *
+ * @returns ends of the band in mm, or in N for an on-head load; a reading outside is asked about, never refused
  */
 export function plausibleBand(
 	quantity: Quantity,

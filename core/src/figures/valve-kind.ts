@@ -78,13 +78,21 @@ export function kindSheet(
 	};
 }
 
-/** The middle of bare heights as a sheet has it. */
+/**
+ * The middle of bare heights as a sheet has it.
+ *
+ * @returns median and reach in mm; null where too few were read
+ */
 export const bareFigures = (bare: Middle | null): Pick<KindSheet, 'bareMedian' | 'bareReach'> => ({
 	bareMedian: bare ? mm(bare.median) : null,
 	bareReach: bare ? mm(bare.reach) : null
 });
 
-/** What each method would aim at with these parts; a method that wants a figure of its own gets the job's or a usual one. */
+/**
+ * What each method would aim at with these parts; a method that wants a figure of its own gets the job's or a usual one. Source: handbook §4.
+ *
+ * @returns by method a height in mm, or null and what it needs
+ */
 export function heightsByMethod(kind: KindSheet, parts: KindSetup): Record<TargetMethod, Target> {
 	const { curve, lift, bind } = kind;
 	const card = parts.spring ? lengthOf(parts.spring.seat.height) : null;

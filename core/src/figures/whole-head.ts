@@ -63,7 +63,11 @@ export const pocketSubject = (work: string) => `setup.pocket.after.${work}`;
 const isAnswered = (decisions: readonly Decision[], subject: string, answer = false) =>
 	decisions.findLast((decision) => decision.subject === subject)?.to === answer;
 
-/** The bare height of every station that was read, by label. */
+/**
+ * The bare height of every station that was read, by label.
+ *
+ * @returns mean of the repeats of each in mm, with its uncertainty; stations without a reading are left out
+ */
 export const heightsRead = (
 	job: Job,
 	standing: ReadonlyMap<string, CurrentReadings>,

@@ -75,7 +75,11 @@ export interface HowToPlan extends Pick<HowToSolve<BuildChoice>, 'solver' | 'sec
 	readonly onProgress?: (answer: PlanAnswer) => void;
 }
 
-/** Plans a job. Stations that cannot be planned are left out and named. */
+/**
+ * Plans a job. Stations that cannot be planned are left out and named. Source: handbook §4.
+ *
+ * @returns the best plan found, whether it is proven, and why stations were left out; no plan where none can be planned
+ */
 export async function planJob(question: PlanQuestion, how: HowToPlan): Promise<PlanAnswer> {
 	const asked = problemOf(question);
 	if (asked.stations.length === 0) {

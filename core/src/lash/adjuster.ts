@@ -43,5 +43,9 @@ export function usualGrowth(head: EngineMetal, block: EngineMetal): Millimetres 
 	return block === 'iron' ? inches(0.006) : inches(0.012);
 }
 
-/** Lash to be expected hot: cold setting and growth. */
+/**
+ * Lash to be expected hot: cold setting and growth. Source: handbook §7.
+ *
+ * @returns mm
+ */
 export const hotLash = (cold: Millimetres, growth: Millimetres): Millimetres => mm(cold + growth);

@@ -32,7 +32,10 @@ export interface LashSetting {
  * The verdict on a measured lash. Outside the tolerance is a watch ("set it
  * again"); no lash at all is a stop, since the valve is then held off its
  * seat. A lash taken in the other engine state is not compared, because an
- * engine grows as it warms.
+ * engine grows as it warms. Source: handbook §7.
+ *
+ * @param uncertainty half-width of its 95 % interval, in mm
+ * @returns not measured where the engine was in another state than the setting is for
  */
 export function lashVerdict(
 	measured: Millimetres,

@@ -62,6 +62,8 @@ export const timingSource = ({ opens, closes, duration }: LobeTiming): TimingSou
 /**
  * Events of a cam: as its card has them; where only a duration is known, with
  * the lift in the usual place; where nothing is, a long cam's.
+ *
+ * @returns degrees of the crankshaft: openings before, closings after their dead centres
  */
 export function eventsOf({ intake, exhaust }: Readonly<Record<Kind, LobeTiming>>): CamEvents {
 	const [intakeOpens, intakeCloses] = nearDeadCentres(intake, intake.opens, intake.closes) ?? [

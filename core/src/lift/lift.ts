@@ -15,17 +15,28 @@ export interface Lift {
 	readonly uncertainty?: Millimetres;
 }
 
-/** What a pumped-up hydraulic lifter holds the valve open by; 0 for a solid one. */
+/**
+ * What a pumped-up hydraulic lifter holds the valve open by; 0 for a solid one. Source: handbook §3.
+ *
+ * @returns mm at the valve
+ */
 export const pumpUpOf = ({ gross, worst }: Lift): Millimetres => mm(worst - gross);
 
-/** `L_gross = lobe lift × ratio`. */
+/**
+ * `L_gross = lobe lift × ratio`.
+ *
+ * @returns mm at the valve
+ * @example grossLift(mm(9), 1.5) // 13.5
+ */
 export function grossLift(lobe: Millimetres, ratio: number): Millimetres {
 	return mm(lobe * ratio);
 }
 
 /**
  * Net and worst-case lift of a solid lifter: `L_net = L_gross − lash`; lash can
- * close up, so clearances take the gross lift.
+ * close up, so clearances take the gross lift. Source: handbook §3.
+ *
+ * @returns gross, net and worst in mm
  */
 export function solidLift(gross: Millimetres, lash: Millimetres): Lift {
 	return { gross, net: mm(gross - lash), worst: gross };
@@ -33,7 +44,9 @@ export function solidLift(gross: Millimetres, lash: Millimetres): Lift {
 
 /**
  * Lifts of a hydraulic lifter. A pumped-up lifter holds the valve open by
- * `preload × ratio`, which clearances must allow for; open load does not.
+ * `preload × ratio`, which clearances must allow for; open load does not. Source: handbook §3.
+ *
+ * @returns gross, net and worst in mm
  */
 export function hydraulicLift(gross: Millimetres, preload: Millimetres, ratio: number): Lift {
 	return { gross, net: gross, worst: mm(gross + preload * ratio) };

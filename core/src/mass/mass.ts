@@ -55,7 +55,11 @@ export interface MassChange {
 	readonly part: number;
 }
 
-/** What exchanging parts does to the moving mass. */
+/**
+ * What exchanging parts does to the moving mass.
+ *
+ * @returns both masses, and the difference in kg and as a part of the one before, below zero where it becomes lighter
+ */
 export function massChange(before: KindSetup, after: KindSetup): MassChange {
 	const [old, now] = [movingMass(before), movingMass(after)];
 	const difference = kilograms(now.total - old.total);

@@ -33,7 +33,11 @@ export interface Change {
 	readonly anyCard?: boolean;
 }
 
-/** The limits that are known at stations of one kind, the nearest first. */
+/**
+ * The limits that are known at stations of one kind, the nearest first. Source: handbook §3.
+ *
+ * @returns each with the lift in mm at which it is met, and the station where that is
+ */
 export function limitsOf(
 	job: Job,
 	stations: readonly StationSheet[],

@@ -29,7 +29,11 @@ export interface Problem<C extends Choice = Choice> {
 /** Distance and parts as one whole number, the distance far ahead of the parts. */
 export const PARTS_WEIGHT = 256;
 
-/** What a choice costs, as a whole number: its distance first, then its parts. */
+/**
+ * What a choice costs, as a whole number: its distance first, then its parts.
+ *
+ * @returns the distance from the aim in the plan's steps, and below that the number of new parts
+ */
 export const costOf = ({ distance, parts }: Choice): number => distance * PARTS_WEIGHT + parts;
 
 export interface Value {

@@ -33,7 +33,11 @@ export const isShimTooTight = (
 const isAbove = (length: Millimetres, limit: Millimetres) =>
 	toComparisonStep(length - limit, 'length') > 0;
 
-/** Sizes that would lie right at a station, sizes listed twice added up. */
+/**
+ * Sizes that would lie right at a station, sizes listed twice added up.
+ *
+ * @returns thicknesses in mm with how many there are, those that are too tight left out
+ */
 export function usableShims(
 	stock: readonly ShimStock[],
 	room: ShimRoom
@@ -76,7 +80,9 @@ export type ShimAnswer =
  * The stack that brings a station closest to its aim without breaking the
  * bind floor; of equally close ones, the one with fewer shims. Never proposes
  * a stack that does not bring the station closer, unless the present one
- * breaks the floor.
+ * breaks the floor. Source: handbook §4.
+ *
+ * @returns leave it, there is no room, or which shims in mm and the height they give
  */
 export function suggestShims(question: ShimQuestion): ShimAnswer {
 	const { unshimmed, present, aim, lowest } = question;

@@ -37,7 +37,12 @@ export type Sha256 = (text: string) => string;
 
 const canonical = (value: unknown): string => canonicalize(value) as string;
 
-/** Freezes a job as it stands; the text is what is kept and handed out. */
+/**
+ * Freezes a job as it stands; the text is what is kept and handed out. Source: handbook §9.
+ *
+ * @param units in which its sentences are frozen; figures stand in mm and N
+ * @returns canonical JSON (RFC 8785) with its own SHA-256 in it
+ */
 export function signSheet(
 	job: Job,
 	signing: Signing,

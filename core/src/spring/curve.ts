@@ -132,7 +132,11 @@ export function beyondTested(tested: Curve, card: Curve): Curve {
 	};
 }
 
-/** Whether a load at this height would stand on the card's line although the spring was tested. */
+/**
+ * Whether a load at this height would stand on the card's line although the spring was tested.
+ *
+ * @param height in mm
+ */
 export const isBeyondTested = ({ tested }: Curve, height: Millimetres): boolean =>
 	tested !== undefined && within(height, tested.lowest, tested.highest) === null;
 

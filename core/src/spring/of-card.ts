@@ -22,12 +22,21 @@ const pointOf = (at: { height: string; load: string }): Point => ({
 	load: loadOf(at.load)
 });
 
-/** Rate of a card: through its two loads where it gives two, else as stated. */
+/**
+ * Rate of a card: through its two loads where it gives two, else as stated.
+ *
+ * @returns N/mm
+ * @throws RangeError where two loads at one height give none
+ */
 export function cardRate({ seat, open, rate }: SpringCard): NewtonsPerMillimetre {
 	return open ? rateBetween(pointOf(seat), pointOf(open)) : rateOf(rate!);
 }
 
-/** A card's straight line, whatever was tested. */
+/**
+ * A card's straight line, whatever was tested.
+ *
+ * @returns loads in N over heights in mm, from the free height down to the stated bind
+ */
 export function cardLine(card: SpringCard): Curve {
 	return cardCurve(pointOf(card.seat), cardRate(card), lengthOf(card.bind));
 }

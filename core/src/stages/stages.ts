@@ -74,7 +74,12 @@ export interface Signed {
 	readonly entries: number;
 }
 
-/** The stages of a job with what is done, what is open and what blocks. */
+/**
+ * The stages of a job with what is done, what is open and what blocks. Source: handbook §9.
+ *
+ * @param signed the newest signed sheet; null where none was signed
+ * @returns in the order of the work
+ */
 export function stagesOf(job: Job, sheet: Sheet, signed: Signed | null = null): Stage[] {
 	const total = sheet.stations.length;
 	const counted = (name: StageName, done: number): Stage => ({

@@ -18,7 +18,11 @@ const COMPARE: Readonly<Record<MeasuringOrder, (a: Walked, b: Walked) => number>
 	'intakes-then-exhausts': (a, b) => kindFirst(a, b) || byCylinder(a, b)
 };
 
-/** The stations in walking order; the list given is left as it is. */
+/**
+ * The stations in walking order; the list given is left as it is.
+ *
+ * @example walk(job.stations, 'by-cylinder').map(({ label }) => label) // ['1I', '1E', '2I', …]
+ */
 export function walk<S extends Walked>(stations: readonly S[], order: MeasuringOrder): S[] {
 	return stations.toSorted(COMPARE[order]);
 }

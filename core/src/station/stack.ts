@@ -31,6 +31,8 @@ export interface Build {
 /**
  * The height a reading stands for, in millimetres: the gauge's reading less
  * the recess, plus its correction.
+ *
+ * @example correctedHeight(mm(46.5), { recess: mm(0.2), correction: mm(-0.01), … }) // 46.29
  */
 export function correctedHeight(reading: Millimetres, inPlace: InPlace): Millimetres {
 	return mm(reading - inPlace.recess + inPlace.correction);
@@ -69,7 +71,10 @@ export function installedHeight(bare: Millimetres, build: Build): Millimetres {
 
 /**
  * Height left for the inner spring, which rides lower than the outer by the
- * retainer's step and stands higher by the locator's inner rise.
+ * retainer's step and stands higher by the locator's inner rise. Source: handbook §3.
+ *
+ * @returns mm
+ * @example innerHeight(mm(46.2), mm(2.5), mm(0)) // 43.7
  */
 export function innerHeight(
 	outer: Millimetres,

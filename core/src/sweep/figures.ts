@@ -54,7 +54,10 @@ export type SweepFigures = WorkedSweep & WindowFigures;
 /** Two heights with their loads are a line between them; fewer are nothing. */
 const FEWEST = 2;
 
-/** How a spring of this build goes solid. */
+/**
+ * How a spring of this build goes solid.
+ * Dual and triple springs go solid with the coil that binds first, cones and beehives turn by turn, others in a knee. Source: handbook §5.
+ */
 export function solidOf(build: SpringBuild | undefined): Solid {
 	if (build === undefined) return 'knee';
 	if (/dual|triple/.test(build)) return 'first-coil';
@@ -101,7 +104,11 @@ const onDial = (points: readonly Point[], frame: number | null): readonly Point[
 		? points
 		: points.map(({ height, load }) => ({ height: mm(height - load / frame), load }));
 
-/** Loads, working rate `(F_open − F_seat) / L` and non-linearity between two heights of a curve. */
+/**
+ * Loads, working rate `(F_open − F_seat) / L` and non-linearity between two heights of a curve. Source: handbook §5.
+ *
+ * @returns loads in N, rate in N/mm, non-linearity as a part of the load gained; null where the curve does not reach
+ */
 export function windowFigures(curve: Curve | null, window: Window | null): WindowFigures {
 	if (!curve || !window) return { seat: null, open: null, rate: null, nonLinearity: null };
 	const seat = curve.load(window.seat);
@@ -114,7 +121,12 @@ export function windowFigures(curve: Curve | null, window: Window | null): Windo
 	};
 }
 
-/** A sweep worked out, with its figures between two heights. */
+/**
+ * A sweep worked out, with its figures between two heights.
+ *
+ * @param window heights in mm; null where the spring has no use yet
+ * @param frame newtons that a millimetre of the tester's frame holds; null where nobody measured it
+ */
 export function sweepFigures(
 	points: readonly SweepPoint[],
 	window: Window | null,
@@ -184,7 +196,11 @@ export function combinedCurve(
 	};
 }
 
-/** What a press dial is run to: the height and what else stands in the press. Handbook §5. */
+/**
+ * What a press dial is run to: the height and what else stands in the press. Handbook §5.
+ *
+ * @returns mm on the dial
+ */
 export const dialTarget = (height: Millimetres, fixture: Millimetres): Millimetres =>
 	mm(height + fixture);
 
@@ -218,7 +234,11 @@ export function dialTargets(
 	};
 }
 
-/** Points of a curve fit to be kept on a card: even steps, loads growing as the height falls. */
+/**
+ * Points of a curve fit to be kept on a card: even steps, loads growing as the height falls.
+ *
+ * @returns heights in mm and loads in N, tallest first; at most so many
+ */
 export function pointsOf(curve: Curve, most = 60): Point[] {
 	const points: Point[] = [];
 	for (let i = 0; i < most; i++) {

@@ -54,7 +54,11 @@ function loadAt(curve: Curve, card: { height: Millimetres; load: number }): numb
 	return isSlack ? 0 : curve.load(card.height);
 }
 
-/** Every card, nearest first, with the evidence. */
+/**
+ * Every card, nearest first, with the evidence. Source: handbook §5.
+ *
+ * @returns cards that anything speaks for or against; the others are left out
+ */
 export function identify(hand: InHand, cards: readonly SpringCard[]): Match[] {
 	return cards
 		.map((card) => matchOf(hand, card))
@@ -62,7 +66,11 @@ export function identify(hand: InHand, cards: readonly SpringCard[]): Match[] {
 		.toSorted((a, b) => a.distance - b.distance);
 }
 
-/** One card against the spring in the hand. */
+/**
+ * One card against the spring in the hand.
+ *
+ * @returns distance 0 for a card that agrees in all that was measured
+ */
 export function matchOf(hand: InHand, card: SpringCard): Match {
 	const evidence: Evidence[] = [];
 	const parts = (what: Evidence['what'], of: number, found: number | null, may: number) => {

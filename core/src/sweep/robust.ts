@@ -76,7 +76,12 @@ const ALONE = 8;
 /** No more than this part of a sweep is misread; more is how the spring is. */
 const SELDOM = 0.06;
 
-/** The points without those that their neighbours on both sides say were misread. */
+/**
+ * The points without those that their neighbours on both sides say were misread.
+ *
+ * @param noise of the tester: height in mm, load as a part of itself
+ * @returns the points as they are where too few are there to tell, or too many would go
+ */
 export function withoutMisread(
 	points: readonly Point[],
 	noise: { readonly height: number; readonly load: number }

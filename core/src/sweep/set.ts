@@ -41,7 +41,11 @@ export interface SetFigures {
 const stateOf = (part: number, watch: number, stop: number): State =>
 	part > stop ? 'stop' : part > watch ? 'watch' : 'clear';
 
-/** What a set comes to; springs that were not tested are left out of it. */
+/**
+ * What a set comes to; springs that were not tested are left out of it. Source: handbook §5.
+ *
+ * @returns median, least and greatest seat load in N; null where none was tested
+ */
 export function setFigures(
 	set: readonly Member[],
 	{ oddWatch, oddStop }: SetLimits = USUAL_SET_LIMITS

@@ -11,6 +11,8 @@ const HARDLY = 0.02;
  * The points that carry load, tallest first. A sweep may begin above the free
  * height, where a tester reads nothing or its own zero error: such points belong
  * to no curve.
+ *
+ * @param points heights in mm, loads in N, tallest first
  */
 export function loadedPoints<P extends Point>(points: readonly P[]): readonly P[] {
 	if (points.length < 3) return points;

@@ -33,6 +33,8 @@ const MOST_POINTS = 200;
  * Points given without a travel, told from the order of their heights: down until
  * the press turns, up after it. It turns where the least is left that goes the
  * other way, so that one height misread does not turn it.
+ *
+ * @param points heights in mm in the order in which they were taken
  */
 export function withTravel(points: readonly Point[]): SweepPoint[] {
 	const moves = points.slice(1).map(({ height }, i) => height - points[i]!.height);
@@ -52,6 +54,8 @@ export function withTravel(points: readonly Point[]): SweepPoint[] {
 /**
  * The points of one travel, tallest first, heights read several times made one
  * by their mean, and a dense sweep thinned to two hundred means.
+ *
+ * @returns heights in mm, loads in N
  */
 export function travelled(points: readonly SweepPoint[], travel: Travel): Point[] {
 	const sorted = thinned(points, travel).toSorted((a, b) => b.height - a.height);

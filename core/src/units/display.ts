@@ -53,6 +53,9 @@ export function showLength(length: Millimetres, units: Units, resolution?: Milli
 /**
  * Two lengths with as many digits as it takes to tell them apart: a margin of
  * 0.0498 beside its floor of 0.050. Alike to the comparison step, they read alike.
+ *
+ * @param resolution of the gauge in mm: a finer one than usual shows a digit more
+ * @returns the first of them, in the reader's unit, without its name
  */
 export function showLengthBeside(
 	length: Millimetres,

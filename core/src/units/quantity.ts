@@ -149,7 +149,11 @@ function parse(text: string, pattern: RegExp, per: Readonly<Record<string, numbe
 	return Number(text.slice(0, space)) * per[text.slice(space + 1)]!;
 }
 
-/** The unit named in a length text. */
+/**
+ * The unit named in a length text.
+ *
+ * @example unitOf('1.820 in') // 'in'
+ */
 export function unitOf(text: string): LengthUnit {
 	return text.endsWith('in') ? 'in' : 'mm';
 }

@@ -43,7 +43,12 @@ export function expandedUncertainty({
 	return Math.hypot(NORMAL * rounding, repeats, NORMAL * correction);
 }
 
-/** Half-widths of 95 % intervals that do not depend on each other, as one. */
+/**
+ * Half-widths of 95 % intervals that do not depend on each other, as one.
+ * The root of their squares summed, in the unit of what is given.
+ *
+ * @example combinedUncertainty(3, 4) // 5
+ */
 export const combinedUncertainty = (...halfWidths: readonly number[]): number =>
 	Math.hypot(...halfWidths);
 

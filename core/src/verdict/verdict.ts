@@ -68,7 +68,11 @@ export interface Verdict<Q extends number = number> {
 	readonly remedy: Message | null;
 }
 
-/** A verdict on a figure that is not there: what it needs, or why it cannot be told. */
+/**
+ * A verdict on a figure that is not there: what it needs, or why it cannot be told.
+ *
+ * @param why what says why, or the list of what it needs
+ */
 export function notMeasured<Q extends number>(why: Message | readonly Need[]): Verdict<Q> {
 	const needs = 'code' in why ? needsIn(why) : why;
 	return {

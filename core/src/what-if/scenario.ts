@@ -13,7 +13,11 @@ import { USUAL_CUSHION, type KindSheet } from '../figures/index.ts';
 import type { KindSetup, Limits, Setup } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 
-/** Parts with this valve lift; a lobe's lift is changed so that its ratio gives it. */
+/**
+ * Parts with this valve lift; a lobe's lift is changed so that its ratio gives it.
+ *
+ * @param valve lift as a length text: '13.5 mm'
+ */
 export function withLift(parts: KindSetup, valve: string): KindSetup {
 	const { lift } = parts;
 	if (lift?.sort !== 'lobe')
@@ -24,7 +28,11 @@ export function withLift(parts: KindSetup, valve: string): KindSetup {
 	return { ...parts, lift: { ...lift, lobe: `${(lengthOf(valve) / lift.ratio).toFixed(6)} mm` } };
 }
 
-/** A method's aim with the figure that the present set-up implies for it. */
+/**
+ * A method's aim with the figure that the present set-up implies for it.
+ *
+ * @returns loads of the height that is aimed at now, the card's seat load where they are not known; a usual cushion
+ */
 export function aimAs(method: TargetMethod, now: KindSheet, parts: KindSetup): KindSetup['aim'] {
 	if (parts.aim.method === method) return parts.aim;
 	const { curve, lift, target } = now;

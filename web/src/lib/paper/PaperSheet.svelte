@@ -44,7 +44,7 @@
 				<tr class="break-inside-avoid border-b border-hair">
 					<th scope="row" class="figure text-left text-[13px] font-semibold">{row.label}</th>
 					{#each row.cells as cell, i (i)}
-						<td class="h-[29px] px-1 text-right">
+						<td class="h-[26px] px-1 text-right">
 							{#if cell}
 								<span class="figure flex items-center justify-end gap-1 text-[13px] leading-tight">
 									<Mark state={cell.state} />
@@ -61,7 +61,7 @@
 		</tbody>
 	</table>
 
-	<div class="mt-3 grid grid-cols-[1fr_1fr_0.8fr] gap-5 break-inside-avoid">
+	<div class="mt-2 grid grid-cols-[1fr_1fr_0.8fr] gap-5 break-inside-avoid">
 		{#each paper.blocks as { title, lines } (title)}
 			<section>
 				<h2 class="border-b border-ink pb-0.5 font-semibold">{title}</h2>
@@ -76,7 +76,7 @@
 	</div>
 
 	{#each paper.said as { title, lines } (title)}
-		<section class="mt-2">
+		<section class="mt-1.5">
 			<h2 class="font-semibold">{title}</h2>
 			<ul>
 				{#each lines as { state, text }, i (i)}
@@ -89,7 +89,7 @@
 		</section>
 	{/each}
 
-	<footer class="mt-4 grid grid-cols-[1.6fr_1fr] gap-6 border-t border-ink pt-2 break-inside-avoid">
+	<footer class="mt-2 grid grid-cols-[1.6fr_1fr] gap-6 border-t border-ink pt-2 break-inside-avoid">
 		<div class="text-soft">
 			<p class="flex flex-wrap gap-x-3">
 				{#each ['watch', 'inconclusive', 'stop'] as const as state (state)}
