@@ -218,7 +218,9 @@ function saidOn({ job, sheet, open }: Printed, isCustomers: boolean): Paper['sai
 		{
 			title: 'Accepted',
 			lines: open.flatMap(({ place, text, accepted }) =>
-				accepted ? plain(`${place}: ${text}. Accepted by ${accepted.by}: ${accepted.reason}`) : []
+				accepted
+					? plain(`${capital(place)}: ${text}. Accepted by ${accepted.by}: ${accepted.reason}`)
+					: []
 			)
 		},
 		{ title: 'Lash', lines: [...lash].map((text) => plain(`${text}.`)) },
