@@ -150,6 +150,11 @@ export class Browser {
 		await element.click();
 	}
 
+	/** Opens the menu of the bench: units, person, light or dark. */
+	async benchMenu(): Promise<void> {
+		await (await this.find('button[aria-label^="Bench:"]')).click();
+	}
+
 	/** Begins the round that the page offers; heights ask if the locator is in place. */
 	async begin(locator: 'yes' | 'no' = 'yes'): Promise<void> {
 		const answers = await this.driver.findElements(By.css(`input[type=radio][value=${locator}]`));

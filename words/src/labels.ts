@@ -27,6 +27,7 @@ import type {
 	Setup,
 	Source,
 	SpringBuild,
+	Phase,
 	StageName,
 	State,
 	StationPart,
@@ -104,6 +105,7 @@ export interface Labels {
 	readonly evidence: Of<Evidence['what']>;
 	readonly timing: Of<'card' | 'duration' | 'long-cam'>;
 	readonly severity: Of<'stop' | 'watch' | 'note'>;
+	readonly phase: Of<Phase>;
 	/** Testers that are no gauge of the shop. */
 	readonly tester: Of<typeof MANUAL_TESTER>;
 }

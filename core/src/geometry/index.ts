@@ -3,3 +3,4 @@ export * from './scale.ts';
 export * from './section-picture.ts';
 export * from './section.ts';
 export * from './shape.ts';
+export * from './strip.ts';

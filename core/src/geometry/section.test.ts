@@ -104,3 +104,75 @@ describe('the picture of a section', () => {
 		expect(picture('4E').toSeal).toBeNull();
 	});
 });
+
+describe('what the parts of a section look like', () => {
+	const shapesOf = (label = '1I', lift = 10) =>
+		sectionPicture(draw(label, lift).drawing!, { width: 330, height: 410, above: 28, aside: 62 });
+	const of = (role: string, picture = shapesOf()) =>
+		picture.shapes.filter((shape) => shape.role === role);
+	const heightOf = (picture: ReturnType<typeof shapesOf>, side: -1 | 1) => {
+		const valve = of('valve', picture).find(
+			(shape) => shape.type === 'outline' && shape.points.some(([x]) => (x - 165) * side > 1)
+		)!;
+		return Math.max(...(valve.type === 'outline' ? valve.points : []).map(([, y]) => y));
+	};
+	const spring = () => job.setup.kinds.intake.spring!;
+	it('the valve leaves its seat by the lift, on the right only', () => {
+		const picture = shapesOf('1I', 10);
+		const { from, to, length } = picture.installed;
+		const scale = (to[1] - from[1]) / length;
+		expect((heightOf(picture, 1) - heightOf(picture, -1)) / scale).toBeCloseTo(10, 6);
+		expect(of('port', picture)).toHaveLength(2);
+	});
+	it('a beehive keeps its width below and narrows above, a cone narrows all the way', () => {
+		spring().topOutside = '0.9 in';
+		const turns = (build: 'beehive' | 'conical') => {
+			spring().build = build;
+			return draw('1I').drawing!.closed.coils[0]!.turnsAt!;
+		};
+		const [hive, cone] = [turns('beehive'), turns('conical')];
+		expect(hive[1]).toBeCloseTo(hive[0]!, 9);
+		expect(cone[1]!).toBeLessThan(cone[0]!);
+		expect(hive.at(-1)).toBeCloseTo(cone.at(-1)!, 9);
+		for (const list of [hive, cone]) expect(list.at(-1)!).toBeLessThan(list[0]!);
+	});
+	it('a damper lies between the coils of a damped spring, and of no other', () => {
+		expect(of('damper')).toEqual([]);
+		spring().build = 'dual-with-damper';
+		expect(of('damper')).toHaveLength(2);
+	});
+	it('locks of several beads show them, moved by their offset', () => {
+		const locks = job.setup.kinds.intake.locks!;
+		locks.bead = 'multi-bead';
+		expect(of('bead')).toHaveLength(6);
+		const before = draw('1I').drawing!.beads!.heights[0]!;
+		locks.offset = '0.050 in';
+		expect(before - draw('1I').drawing!.beads!.heights[0]!).toBeCloseTo(1.27, 6);
+	});
+	it('a lash cap stands on the tip, and each shim has its own figure', () => {
+		job.setup.kinds.intake.lashCap = { name: 'Cap', thickness: '0.080 in' };
+		job.stations.find(({ label }) => label === '1I')!.shims = ['0.030 in', '0.015 in'];
+		const picture = shapesOf();
+		expect(of('cap', picture)).toHaveLength(4);
+		expect(picture.shims.map(({ length }) => length)).toEqual([
+			expect.closeTo(0.762, 6),
+			expect.closeTo(0.381, 6)
+		]);
+	});
+	it('nothing that nobody gave is drawn as if it were known', () => {
+		expect(of('guide').every(({ isAssumed }) => isAssumed)).toBe(true);
+		const known = of('coil').some(({ isAssumed }) => isAssumed);
+		delete spring().outer;
+		expect([known, of('coil').every(({ isAssumed }) => isAssumed)]).toEqual([false, true]);
+	});
+	it('ends of coils are ground flat on what they stand on', () => {
+		const ends = of('coil').filter(({ type }) => type === 'outline');
+		expect(ends).toHaveLength(4);
+	});
+	it('a drawing frozen before ports were drawn is drawn as it was', () => {
+		const { port: _, ...before } = draw('1I', 10).drawing!;
+		const picture = sectionPicture(before, { width: 150, height: 150, above: 12, aside: 34 });
+		expect(of('pocket', picture)).toHaveLength(1);
+		expect(of('port', picture)).toEqual([]);
+	});
+});

@@ -7,24 +7,35 @@ export type PlanePoint = readonly [x: number, y: number];
 /** What a shape stands for; a renderer chooses its colours by it. */
 export type Role =
 	| 'pocket'
+	| 'casting'
+	| 'port'
+	| 'seat-insert'
 	| 'shim'
 	| 'locator'
 	| 'guide'
 	| 'seal'
+	| 'garter'
 	| 'coil'
 	| 'inner-coil'
+	| 'damper'
 	| 'retainer'
 	| 'lock'
-	| 'stem';
+	| 'bead'
+	| 'valve'
+	| 'cap'
+	| 'wafer';
 
-export type Shape =
-	| {
-			readonly type: 'circle';
-			readonly role: Role;
-			readonly at: PlanePoint;
-			readonly radius: number;
-	  }
-	| { readonly type: 'outline'; readonly role: Role; readonly points: readonly PlanePoint[] };
+interface Drawn {
+	readonly role: Role;
+	/** Drawn though nobody gave its size. */
+	readonly isAssumed?: boolean;
+}
+
+export type Shape = Drawn &
+	(
+		| { readonly type: 'circle'; readonly at: PlanePoint; readonly radius: number }
+		| { readonly type: 'outline'; readonly points: readonly PlanePoint[] }
+	);
 
 /** A distance that is shown as a figure beside its line. */
 export interface DimensionLine {

@@ -14,7 +14,6 @@ declare module '../message/message.ts' {
 		'stage.stations': { readonly count: number };
 		'stage.set': null;
 		'stage.to-fit': { readonly count: number };
-		'stage.none-to-fit': null;
 		'stage.at-stop': { readonly count: number };
 		'stage.open': { readonly count: number };
 		'stage.all-clear': null;
@@ -27,7 +26,6 @@ declare module '../message/message.ts' {
 		'stage.to-resolve': { readonly count: number };
 		'stage.can-be-signed': null;
 		'stage.accepted': null;
-		'stage.can-be-planned': null;
 		'stage.not-needed': null;
 		'stage.heights-since': null;
 		'stage.springs-since': null;
@@ -48,7 +46,6 @@ export const STAGES = [
 	'heights',
 	'seal-gaps',
 	'plan',
-	'shims',
 	'assembly',
 	'as-built',
 	'checks',
@@ -58,6 +55,25 @@ export const STAGES = [
 ] as const;
 export type StageName = (typeof STAGES)[number];
 
+/** What the stages belong to, in the order of the work. */
+export const PHASES = ['prepare', 'measure', 'plan', 'build', 'hand-over'] as const;
+export type Phase = (typeof PHASES)[number];
+export const PHASE_OF: Readonly<Record<StageName, Phase>> = {
+	'check-in': 'prepare',
+	setup: 'prepare',
+	parts: 'prepare',
+	inspect: 'prepare',
+	heights: 'measure',
+	'seal-gaps': 'measure',
+	plan: 'plan',
+	assembly: 'build',
+	'as-built': 'build',
+	checks: 'build',
+	lash: 'build',
+	sheet: 'hand-over',
+	sign: 'hand-over'
+};
+
 export interface Stage {
 	readonly name: StageName;
 	readonly done: boolean;
@@ -66,6 +82,13 @@ export interface Stage {
 	/** True when something here must be settled before the sheet can go out. */
 	readonly blocks: boolean;
 }
+
+/** Stages that only tell how the others went: nobody does them. */
+const TOLD: readonly StageName[] = ['check-in', 'sheet'];
+
+/** What is to be done next: the first stage that is not done; null once all are. */
+export const nextStage = (stages: readonly Stage[]): Stage | null =>
+	stages.find(({ name, done }) => !done && !TOLD.includes(name)) ?? null;
 
 /** The newest signed sheet of a job. */
 export interface Signed {
@@ -116,17 +139,6 @@ export function stagesOf(job: Job, sheet: Sheet, signed: Signed | null = null): 
 		counted('heights', heights),
 		counted('seal-gaps', sheet.measured['seal-gap']),
 		planStage(job, heights === total, toShim),
-		{
-			name: 'shims',
-			done: heights === total && toShim === 0,
-			note:
-				toShim > 0
-					? message('stage.to-fit', { count: toShim })
-					: heights === 0
-						? null
-						: message('stage.none-to-fit'),
-			blocks: false
-		},
 		assemblyStage(job, sheet),
 		counted('as-built', sheet.stations.filter(isBuiltMeasured).length),
 		checksStage(sheet),
@@ -225,9 +237,11 @@ function planStage(job: Job, canPlan: boolean, toShim: number): Stage {
 		done: plan ? old === null : canPlan && toShim === 0,
 		note: plan
 			? (old ?? message('stage.accepted'))
-			: !canPlan
-				? null
-				: message(toShim > 0 ? 'stage.can-be-planned' : 'stage.not-needed'),
+			: toShim > 0
+				? message('stage.to-fit', { count: toShim })
+				: canPlan
+					? message('stage.not-needed')
+					: null,
 		blocks: false
 	};
 }

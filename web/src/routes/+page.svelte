@@ -40,10 +40,10 @@
 <svelte:head><title>Jobs · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={press} />
 
-<main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
+<main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">
 		<h1 class="text-2xl font-semibold">Jobs</h1>
-		<form role="search" action="/" class="w-80">
+		<form role="search" action="/" class="w-full tablet:w-80">
 			<label for="find" class="mb-1 block text-[13px] text-soft">
 				Find by number, customer or engine
 			</label>
@@ -66,7 +66,7 @@
 			action="?/import"
 			enctype="multipart/form-data"
 			use:sendForm
-			class="ml-auto flex items-end gap-3"
+			class="flex flex-wrap items-end gap-3 tablet:ml-auto"
 		>
 			<label class="button">
 				<FilePlus2 size={17} /> Import job

@@ -116,11 +116,10 @@ export const labels: Labels = {
 		'check-in': 'check-in',
 		setup: 'setup',
 		parts: 'parts',
-		inspect: 'inspect',
+		inspect: 'valves',
 		heights: 'heights',
 		'seal-gaps': 'seal gaps',
 		plan: 'plan',
-		shims: 'shims',
 		assembly: 'assembly',
 		'as-built': 'as built',
 		checks: 'checks',
@@ -265,7 +264,7 @@ export const labels: Labels = {
 	workLocation: { bench: 'bench', vehicle: 'in the vehicle' },
 	camAt: { block: 'block', head: 'head' },
 	note: {
-		'hand-over': 'hand-over',
+		'hand-over': 'handover',
 		'dropped-part': 'dropped part',
 		'damaged-part': 'damaged part'
 	},
@@ -285,6 +284,13 @@ export const labels: Labels = {
 		'too-few-points': 'too few points',
 		'not-reached': 'not reached',
 		unclear: 'cannot be told from this sweep'
+	},
+	phase: {
+		prepare: 'prepare',
+		measure: 'measure',
+		plan: 'plan',
+		build: 'build',
+		'hand-over': 'hand over'
 	},
 	tester: { 'manual-entry': 'manual entry' },
 	match: { fits: 'match', near: 'possible', mismatch: 'no match' },

@@ -10,21 +10,22 @@
 	] as const;
 </script>
 
-<div class="flex items-center gap-3">
+<div class="mt-3 space-y-2">
 	{#each groups as { name, key, units } (key)}
 		<ToggleGroup.Root
 			type="single"
 			aria-label={name}
-			class="flex"
+			class="flex items-center"
 			value={bench.units[key]}
 			onValueChange={(unit) => {
 				if (unit) void bench.read({ ...bench.units, [key]: unit as LengthUnit & LoadUnit });
 			}}
 		>
+			<span class="w-24 text-[13px] text-soft" aria-hidden="true">{name}</span>
 			{#each units as unit (unit)}
 				<ToggleGroup.Item
 					value={unit}
-					class="figure min-h-11 min-w-10 px-1.5 text-[13px] text-on-band-soft underline-offset-4 data-[state=on]:text-on-band data-[state=on]:underline data-[state=on]:decoration-chromate data-[state=on]:decoration-2"
+					class="figure min-h-11 min-w-12 border border-rule px-2 data-[state=on]:border-ink data-[state=on]:bg-chromate-wash data-[state=on]:font-semibold"
 				>
 					{unit}
 				</ToggleGroup.Item>

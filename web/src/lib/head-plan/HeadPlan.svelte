@@ -10,7 +10,13 @@
 	 * The heads in plan, as they lie on the bench. Each station carries its
 	 * state, and is the way to it.
 	 */
-	import { headPlan, type Job, type PlanValve, type Quantity } from '@zinc-ledger/core';
+	import {
+		headPlan,
+		type Job,
+		type PlanHead,
+		type PlanValve,
+		type Quantity
+	} from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import Mark from '$lib/ui/Mark.svelte';
 
@@ -43,9 +49,44 @@
 	const byLabel = $derived(new Map(stations.map((station) => [station.label, station])));
 	const heads = $derived(headPlan(job));
 
+	/** So far apart neighbours stand, in pixels, that none lies on another. */
+	const APART = 46;
+	/** The pitch that a head needs for it: the plan scrolls where it has less. */
+	function pitchOf({ valves }: PlanHead): number {
+		const gaps = valves.flatMap((valve) =>
+			valves
+				.filter((other) => other.cylinder === valve.cylinder && other.across === valve.across)
+				.map((other) => Math.abs(other.aside - valve.aside))
+				.filter((gap) => gap > 0)
+		);
+		return APART / Math.min(1, ...gaps);
+	}
 	/** Valves stand by their bore's centre, no wider apart than they need, however wide the head is drawn. */
-	const leftOf = ({ bore, aside }: PlanValve, bores: number, widest: number) =>
-		`calc(${bore * 100}% + ${aside} * min(${widest}px, ${100 / bores}%))`;
+	const leftOf = ({ bore, aside }: PlanValve, pitch: number) =>
+		`calc(${bore * 100}% + ${aside * pitch}px)`;
+
+	let frame: HTMLElement;
+	// On a narrow screen the station at hand is brought into sight.
+	$effect(() => {
+		const valve = frame.querySelector<HTMLElement>(`[data-station="${selected}"]`);
+		if (!valve || frame.scrollWidth <= frame.clientWidth) return;
+		const at = valve.getBoundingClientRect();
+		const { left, width } = frame.getBoundingClientRect();
+		frame.scrollLeft += at.left + at.width / 2 - left - width / 2;
+	});
+
+	/** Arrow keys go along the head from the valve that has the focus. */
+	function along(event: KeyboardEvent, label: string) {
+		const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+		if (by === undefined) return;
+		const labels = heads.flatMap(({ valves }) => valves.map((valve) => valve.label));
+		const next = labels[labels.indexOf(label) + by];
+		event.preventDefault();
+		event.stopPropagation();
+		if (next === undefined) return;
+		onselect?.(next);
+		frame.querySelector<HTMLElement>(`[data-station="${next}"]`)?.focus();
+	}
 
 	const isDone = (sheet: S) =>
 		done ? done.is(sheet) : seen ? sheet.seen !== null : sheet.inForce[measured] !== undefined;
@@ -59,10 +100,16 @@
 	}
 </script>
 
-<div class="flex flex-wrap gap-3" role="group" aria-label="Head plan">
+<div
+	bind:this={frame}
+	class="flex flex-wrap gap-3 overflow-x-auto pt-1"
+	role="group"
+	aria-label="Head plan"
+>
 	{#each heads as head (head.id)}
 		{@const wide = head.rows === 2}
-		<div class="min-w-80 flex-1">
+		{@const pitch = pitchOf(head)}
+		<div class="flex-1" style:min-width="{pitch * head.bores.length}px">
 			<div
 				class="relative rounded-[10px] border border-metal bg-cast {wide
 					? 'h-[124px]'
@@ -101,8 +148,9 @@
 						data-station={station.label}
 						data-lit={lit(station) ? 'yes' : undefined}
 						onclick={() => onselect?.(station.label)}
+						onkeydown={onselect && ((event: KeyboardEvent) => along(event, station.label))}
 						class="absolute grid size-11 -translate-1/2 place-items-center"
-						style:left={leftOf(station, head.bores.length, wide ? 115 : 100)}
+						style:left={leftOf(station, pitch)}
 						style:top="{station.across * 100}%"
 					>
 						<span

@@ -8,8 +8,10 @@
 	const blocking = $derived(job.stages.find((stage) => stage.blocks && stage.name !== 'sheet'));
 </script>
 
-<tr class="relative border-b border-hair focus-within:bg-chromate-wash hover:bg-sunk">
-	<td class="py-3 pl-3 align-top">
+<tr
+	class="relative grid grid-cols-[4.5rem_minmax(0,1fr)] border-b tablet:table-row border-hair focus-within:bg-chromate-wash hover:bg-sunk"
+>
+	<td class="row-span-3 py-3 pl-3 align-top tablet:row-auto">
 		<a
 			data-job
 			href="/jobs/{job.id}"
@@ -18,15 +20,15 @@
 			{job.number}
 		</a>
 	</td>
-	<td class="py-3 pr-4 align-top">
+	<td class="pt-3 pr-4 align-top tablet:py-3">
 		{job.customer}
 		<span class="block text-[13px] text-soft">{job.contact ?? ''}</span>
 	</td>
-	<td class="py-3 pr-4 align-top">
+	<td class="pr-4 align-top tablet:py-3">
 		{job.engine}
 		<span class="block text-[13px] text-soft">{job.stations} valves · {job.duty}</span>
 	</td>
-	<td class="py-3 pr-6 align-top">
+	<td class="pt-1 pr-4 align-top tablet:py-3 tablet:pr-6">
 		<span class="block">
 			{job.open
 				? `${capital(label('stage', job.open.name))}: ${job.open.note ? tell(job.open.note) : 'not begun'}`
@@ -44,7 +46,7 @@
 			{/each}
 		</span>
 	</td>
-	<td class="py-3 pr-4 align-top">
+	<td class="col-start-2 pt-1 pr-4 pb-3 align-top tablet:py-3">
 		{#if job.stops.length > 0}
 			<span class="flex gap-2"><Mark state="stop" word /> {job.stops.join(', ')}</span>
 		{/if}
@@ -56,7 +58,7 @@
 			<span class="text-faint">nothing</span>
 		{/if}
 	</td>
-	<td class="figure py-3 pr-3 text-right align-top text-[13px] text-soft"
+	<td class="figure hidden py-3 pr-3 text-right align-top text-[13px] text-soft bench:table-cell"
 		>{shortDate(job.takenIn)}</td
 	>
 </tr>

@@ -1,9 +1,11 @@
 <script lang="ts">
 	/** Beside the figure: how many are left, what is in place, what the keys do. */
-	import { message, type Quantity } from '@zinc-ledger/core';
+	import { message, partsOf, type Quantity } from '@zinc-ledger/core';
 	import { tell } from '@zinc-ledger/words';
 	import { DEVICE_WORDS, type Device } from '$lib/gauges/device.svelte';
+	import { getBook } from '$lib/job/book.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
+	import Section from '$lib/section/Section.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import type { Round } from './round.svelte';
@@ -16,15 +18,29 @@
 		device: Device | null;
 	}
 	let { quantity, round, device }: Props = $props();
+	const book = getBook();
+	/** The station at hand, with the figure typed so far. */
+	const shown = $derived(round.preview ?? round.station);
+	const parts = $derived(partsOf(book.job.setup, round.entry));
 	const total = $derived(round.order.length);
 	const nextLabel = $derived(round.order[(round.at + 1) % total]?.label);
 </script>
 
 <aside class="space-y-5 text-[13px]" aria-label="This round">
-	<p>
-		<span class="figure block text-5xl font-semibold">{round.left}</span>
-		<span class="text-soft">of {total} left{round.finished ? '' : `; then ${nextLabel}`}</span>
+	<p class="flex items-baseline gap-2">
+		<span class="figure text-5xl font-semibold">{round.left}</span>
+		<span class="text-soft">
+			of {total} left{round.finished ? '' : `; then ${nextLabel}`}{round.minutesLeft === null ||
+			round.finished
+				? ''
+				: `, about ${round.minutesLeft} min`}
+		</span>
 	</p>
+	{#if !round.finished}
+		<div class="hidden bench:block">
+			<Section station={shown} kind={shown.shared} {parts} plain />
+		</div>
+	{/if}
 	{#if !outbox.reachable}
 		<p role="status" class="border-l-4 border-watch pl-3">
 			<b>{outbox.trouble ?? tell(message('server.not-reached'))}</b> Go on measuring: {outbox
@@ -61,7 +77,7 @@
 		</ul>
 		<button class="mt-1 min-h-9 underline" onclick={() => (round.parts = null)}>Change</button>
 	</section>
-	<p class="space-y-1.5 text-soft">
+	<p class="hidden gap-x-4 gap-y-1.5 text-soft bench:flex bench:flex-wrap">
 		<span class="flex items-center gap-2"><Key>Enter</Key> save</span>
 		<span class="flex items-center gap-2"><Key>⌫</Key> on empty: back</span>
 		<span class="flex items-center gap-2"><Key>+</Key> skip</span>

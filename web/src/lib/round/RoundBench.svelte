@@ -17,6 +17,7 @@
 	import RoundAside from './RoundAside.svelte';
 	import RoundDone from './RoundDone.svelte';
 	import RoundEntry from './RoundEntry.svelte';
+	import RoundLast from './RoundLast.svelte';
 	import RoundStart from './RoundStart.svelte';
 	import { ROUND_WORDS } from './words';
 
@@ -73,7 +74,7 @@
 <svelte:head><title>{words.title} · {book.job.number} · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={leave} />
 
-<div class="flex-none px-4 pt-3">
+<div class="flex-none px-4 pt-1 tablet:pt-3">
 	<HeadPlan
 		job={book.job}
 		stations={book.sheet.stations}
@@ -83,7 +84,9 @@
 	/>
 </div>
 
-<div class="grid min-h-0 flex-1 gap-8 overflow-auto px-6 py-4 bench:grid-cols-[1fr_15rem]">
+<div
+	class="grid min-h-0 flex-1 content-start gap-x-8 gap-y-4 px-4 py-2 bench:grid-cols-[minmax(0,1fr)_20rem] bench:content-stretch bench:overflow-auto bench:px-6 bench:py-4"
+>
 	<div>
 		<h1 class="text-[15px] font-semibold text-soft">{words.title}</h1>
 		{#if !bench.person}
@@ -101,6 +104,7 @@
 			<RoundDone {quantity} {round} />
 		{:else}
 			<RoundEntry {quantity} {round} locator={round.parts.locator} />
+			<RoundLast {quantity} {round} />
 		{/if}
 	</div>
 

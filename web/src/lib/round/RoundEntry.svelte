@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** One huge figure: what to do now, what was typed, and what it means the moment it is in. */
+	import { MediaQuery } from 'svelte/reactivity';
 	import { isLoad, turnAdvice, type Quantity } from '@zinc-ledger/core';
 	import { tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
@@ -7,6 +8,8 @@
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import { capital } from '$lib/ui/words';
 	import type { Round } from './round.svelte';
+	import Keypad from './Keypad.svelte';
+	import RoundStrip from './RoundStrip.svelte';
 	import RoundVerdict from './RoundVerdict.svelte';
 	import { ROUND_WORDS } from './words';
 
@@ -26,6 +29,8 @@
 		outbox.waiting.some((item) => item.reading.id === round.last?.id && !item.refused)
 	);
 
+	/** A finger types on the round's own keys, and no keyboard of the system opens. */
+	const touch = new MediaQuery('(pointer: coarse) or (width < 40rem)');
 	let input = $state<HTMLInputElement>();
 	$effect(() => {
 		void round.at;
@@ -41,9 +46,13 @@
 	}
 </script>
 
-<div class="mt-1 flex flex-wrap items-end gap-x-8">
-	<p class="figure text-[88px] leading-none font-semibold">{round.entry.label}</p>
-	<p class="max-w-md pb-1.5 text-[17px] leading-snug">{words.todo(round.entry.kind, locator)}</p>
+<div class="mt-1 flex items-end gap-x-4 tablet:gap-x-8">
+	<p class="figure text-[52px] leading-none font-semibold tablet:text-[88px]">
+		{round.entry.label}
+	</p>
+	<p class="max-w-md pb-1.5 text-[13px] leading-snug tablet:text-[17px]">
+		{words.todo(round.entry.kind, locator)}
+	</p>
 </div>
 {#if round.stop}
 	<p class="mt-2 text-[17px]">
@@ -55,7 +64,7 @@
 		</span>
 	</p>
 {/if}
-<div class="mt-4 flex flex-wrap items-center gap-x-6">
+<div class="mt-2 flex flex-wrap items-center gap-x-3 tablet:mt-4 tablet:gap-x-6">
 	<input
 		bind:this={input}
 		bind:value={round.typed}
@@ -64,10 +73,10 @@
 		aria-label="{words.title}, station {round.entry.label}"
 		aria-describedby="understood"
 		aria-invalid={round.understood?.ok === false}
-		inputmode="decimal"
+		inputmode={touch.current ? 'none' : 'decimal'}
 		autocomplete="off"
 		maxlength="14"
-		class="figure h-[104px] w-[25rem] max-w-full border-b-4 border-ink bg-sunk px-4 text-right text-[72px] leading-none aria-invalid:border-stop"
+		class="figure h-[68px] w-[16rem] max-w-full border-b-4 border-ink bg-sunk px-3 text-right text-[48px] leading-none aria-invalid:border-stop tablet:h-[104px] tablet:w-[25rem] tablet:px-4 tablet:text-[72px]"
 	/>
 	<span class="figure text-3xl text-soft">{unit}</span>
 	{#if round.again}
@@ -94,7 +103,7 @@
 		</span>
 	{/if}
 </div>
-<div class="mt-3 min-h-36 border-t border-rule pt-3">
+<div class="mt-2 border-t border-rule pt-2 tablet:mt-3 tablet:min-h-36 tablet:pt-3">
 	{#if round.preview}
 		<RoundVerdict station={round.preview} />
 	{:else if last && round.last && round.typed === ''}
@@ -105,3 +114,7 @@
 		<div class="mt-1 opacity-90"><RoundVerdict station={last} /></div>
 	{/if}
 </div>
+<RoundStrip {quantity} {round} />
+{#if touch.current}
+	<div class="sticky bottom-13 -mx-4 mt-3 tablet:bottom-0 tablet:mx-0"><Keypad {round} /></div>
+{/if}

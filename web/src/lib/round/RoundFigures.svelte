@@ -12,16 +12,18 @@
 	const columns = $derived(columnsFor([station]));
 </script>
 
-<dl class="flex flex-wrap gap-x-8 gap-y-3">
+<dl class="grid grid-cols-2 gap-x-4 gap-y-2 tablet:flex tablet:flex-wrap tablet:gap-x-7">
 	{#each columns as column (column.key)}
 		{@const verdict = verdictIn(station, column.key)}
 		{@const text = showFigure(verdict, column, bench.units)}
 		{#if verdict && text !== null}
-			<div class="w-32">
-				<dt class="text-[13px] text-soft">{column.title}</dt>
-				<dd class="figure text-3xl {stateClass(verdict.state)}">
-					{text}
+			<div class="tablet:w-36">
+				<dt class="flex items-baseline gap-1 text-[13px] text-soft">
+					{column.title}
 					<Mark state={verdict.state} />
+				</dt>
+				<dd class="figure text-[28px] leading-tight tablet:text-[40px] {stateClass(verdict.state)}">
+					{text}
 				</dd>
 				<dd>
 					{#if verdict.figure !== null}

@@ -8,13 +8,17 @@
 
 	let { station }: { station: StationSheet } = $props();
 	const bench = getBench();
-	const worst = $derived(station.remarks[0]);
+	const worst = $derived(
+		station.remarks.find(({ state }) => state !== 'not-measured' && state !== 'clear')
+	);
 </script>
 
 <RoundFigures {station} />
 {#if worst}
-	<p class="mt-3 text-[17px]">
-		<Mark state={worst.state} word />
-		{write(worst.text, bench.units)}
+	<p class="mt-2 flex flex-wrap items-baseline gap-x-3 text-[17px]">
+		<span class="text-[42px] leading-none [&_svg]:size-8"><Mark state={worst.state} word /></span>
+		<span>{write(worst.text, bench.units)}</span>
 	</p>
+{:else}
+	<p class="mt-2 text-[42px] leading-none">clear so far</p>
 {/if}

@@ -65,6 +65,8 @@ export class Round {
 	/** The text that was asked about because it is out of its plausible band. */
 	asked = $state<string | null>(null);
 	last = $state.raw<Reading | null>(null);
+	/** When stations were finished in this round, in milliseconds. */
+	#finishedAt = $state.raw<readonly number[]>([]);
 	finished = $state(false);
 
 	order = $derived.by(() => this.#order());
@@ -122,8 +124,10 @@ export class Round {
 		void outbox.add(this.#book.job.id, reading);
 		this.last = reading;
 		this.#set = [...this.#set, reading];
-		if (this.again === null) this.go(this.#nextOpen());
-		else this.typed = '';
+		if (this.again === null) {
+			this.#finishedAt = [...this.#finishedAt, Date.now()];
+			this.go(this.#nextOpen());
+		} else this.typed = '';
 	}
 
 	/** Which reading of the station at hand is wanted next, and of how many; null when it has all it wants. */
@@ -140,6 +144,14 @@ export class Round {
 			of,
 			why: of > this.repeats ? 'The first two lie further apart than the gauge explains.' : null
 		};
+	}
+
+	/** Minutes that the stations left take at the pace of those done; null before there is a pace. */
+	get minutesLeft(): number | null {
+		const done = this.#finishedAt;
+		if (done.length < 3) return null;
+		const each = (done.at(-1)! - done[0]!) / (done.length - 1);
+		return Math.ceil((each * this.left) / 60_000);
 	}
 
 	/** Takes what a gauge sends: each reading of a height gauge, the peak of each pull of an on-head tester. */

@@ -23,7 +23,7 @@
 	let { station, kind, parts, plain = false }: Props = $props();
 	const bench = getBench();
 	const show = (length: number) => showLength(mm(length), bench.units);
-	const FRAME = { width: 316, height: 318, above: 26, aside: 52 };
+	const FRAME = { width: 330, height: 410, above: 28, aside: 62 };
 
 	let share = $state(1);
 	const lift = $derived((kind.lift?.worst ?? 0) * share);
@@ -43,41 +43,40 @@
 </script>
 
 {#if drawing && picture}
-	<SectionPicture
-		{picture}
-		{show}
-		{label}
-		margin={station.figures.bindMargin.state}
-		clearance={station.figures.sealClearance.state}
-		lift={show(lift)}
-	/>
-	{#if !plain}
-		<Slider.Root
-			type="single"
-			min={0}
-			max={1}
-			step={0.01}
-			bind:value={share}
-			class="relative mx-1 flex h-8 touch-none items-center select-none"
-		>
-			<span class="relative h-1 w-full bg-rule"
-				><Slider.Range class="absolute h-full bg-soft" /></span
+	<div class="mx-auto max-w-[26rem]">
+		<SectionPicture
+			{picture}
+			{show}
+			{label}
+			margin={station.figures.bindMargin.state}
+			clearance={station.figures.sealClearance.state}
+			lift={show(lift)}
+		/>
+		{#if !plain}
+			<Slider.Root
+				type="single"
+				min={0}
+				max={1}
+				step={0.01}
+				bind:value={share}
+				class="relative mx-1 flex h-8 touch-none items-center select-none"
 			>
-			<Slider.Thumb
-				index={0}
-				aria-label="Lift of the right half"
-				aria-valuetext="{show(lift)} {bench.units.length}"
-				class="block size-6 rounded-full border-2 border-ink bg-paper"
-			/>
-		</Slider.Root>
-	{/if}
-	{#if drawing.assumed || picture.toSeal === null}
-		<p class="text-[11px] text-faint">
-			{drawing.assumed ? 'Heights to scale; some diameters assumed. ' : ''}{picture.toSeal === null
-				? 'Seal not drawn: gap not measured.'
-				: ''}
-		</p>
-	{/if}
+				<span class="relative h-1 w-full bg-rule"
+					><Slider.Range class="absolute h-full bg-soft" /></span
+				>
+				<Slider.Thumb
+					index={0}
+					aria-label="Lift of the right half"
+					aria-valuetext="{show(lift)} {bench.units.length}"
+					class="block size-6 rounded-full border-2 border-ink bg-paper"
+				/>
+			</Slider.Root>
+		{/if}
+	</div>
+	<p class="text-[12px] text-faint">
+		Heights to scale; what is dashed is assumed, port and valve head are a hint.
+		{picture.toSeal === null ? 'Seal not drawn: gap not measured.' : ''}
+	</p>
 {:else}
 	<p
 		class="grid h-64 place-items-center border border-dashed border-rule px-6 text-center text-soft"

@@ -17,15 +17,23 @@
 
 	const CLASSES: Readonly<Record<Role, string>> = {
 		pocket: 'fill-cast',
+		casting: 'fill-cast',
+		port: 'fill-paper',
+		'seat-insert': 'fill-metal-dark',
 		shim: 'fill-chromate stroke-soft',
 		locator: 'fill-metal stroke-soft',
-		guide: 'fill-metal-light',
-		seal: 'fill-metal-dark',
+		guide: 'fill-metal-light stroke-soft',
+		seal: 'fill-ink',
+		garter: 'fill-paper',
 		coil: 'fill-metal-light stroke-metal-dark',
 		'inner-coil': 'fill-paper stroke-metal-dark',
+		damper: 'fill-metal stroke-metal-dark',
 		retainer: 'fill-metal stroke-soft',
-		lock: 'fill-metal-dark',
-		stem: 'fill-paper stroke-soft'
+		lock: 'fill-metal-dark stroke-soft',
+		bead: 'fill-metal-dark',
+		valve: 'fill-paper stroke-soft',
+		cap: 'fill-metal-dark stroke-soft',
+		wafer: 'fill-metal-dark'
 	};
 	const { width, height, installed } = $derived(picture);
 	const middleOf = ({ from, to }: DimensionLine) => (from[1] + to[1]) / 2;
@@ -34,9 +42,19 @@
 
 {#snippet shapeOf(shape: Shape)}
 	{#if shape.type === 'circle'}
-		<circle cx={shape.at[0]} cy={shape.at[1]} r={shape.radius} class={CLASSES[shape.role]} />
+		<circle
+			cx={shape.at[0]}
+			cy={shape.at[1]}
+			r={shape.radius}
+			class={CLASSES[shape.role]}
+			stroke-dasharray={shape.isAssumed ? '2 2' : undefined}
+		/>
 	{:else}
-		<polygon points={shape.points.join(' ')} class={CLASSES[shape.role]} />
+		<polygon
+			points={shape.points.join(' ')}
+			class={CLASSES[shape.role]}
+			stroke-dasharray={shape.isAssumed ? '2 2' : undefined}
+		/>
 	{/if}
 {/snippet}
 
@@ -46,7 +64,6 @@
 
 <svg viewBox="0 0 {width} {height}" class="figure block w-full" role="img" aria-label={label}>
 	{#each picture.shapes as shape, i (i)}{@render shapeOf(shape)}{/each}
-	<text x="6" y={height - 8} class="fill-soft font-sans text-[11px]">pocket</text>
 	<line
 		x1={picture.axis[0][0]}
 		y1={picture.axis[0][1]}
@@ -64,10 +81,20 @@
 	<text
 		transform="translate({installed.from[0] - 5} {middleOf(installed)}) rotate(-90)"
 		text-anchor="middle"
-		class="fill-ink text-[12.5px]"
+		class="fill-ink text-[14px]"
 	>
 		{show(installed.length)} installed
 	</text>
+	{#each picture.shims as shim, i (i)}
+		<text
+			x={shim.from[0] - 4}
+			y={shim.to[1] + 11 + 13 * (picture.shims.length - 1 - i)}
+			text-anchor="end"
+			class="fill-watch text-[13px]"
+		>
+			{show(shim.length)}
+		</text>
+	{/each}
 	{#if picture.toBind}
 		{@const { from, to, length } = picture.toBind}
 		<g class="{colour(margin)} stroke-current">
@@ -77,14 +104,14 @@
 		</g>
 		<text
 			x={width - 2}
-			y={to[1] + 15}
+			y={to[1] + 16}
 			text-anchor="end"
-			class="text-[12.5px] {colour(margin)}"
+			class="text-[14px] {colour(margin)}"
 			fill="currentColor"
 		>
 			{show(length)}
 		</text>
-		<text x={width - 2} y={to[1] + 28} text-anchor="end" class="fill-soft font-sans text-[11px]">
+		<text x={width - 2} y={to[1] + 31} text-anchor="end" class="fill-soft font-sans text-[13px]">
 			to bind
 		</text>
 	{/if}
@@ -103,7 +130,7 @@
 				x={from[0] + 6}
 				y={middleOf(picture.toSeal) + 4}
 				fill="currentColor"
-				class="stroke-paper text-[12.5px] font-semibold"
+				class="stroke-paper text-[14px] font-semibold"
 				stroke-width="5"
 				paint-order="stroke"
 			>
@@ -111,6 +138,6 @@
 			</text>
 		</g>
 	{/if}
-	<text x="2" y="11" class="fill-soft font-sans text-[12px]">valve closed</text>
-	<text x={width - 2} y="11" text-anchor="end" class="fill-soft text-[12px]">at {lift} lift</text>
+	<text x="2" y="11" class="fill-soft font-sans text-[13px]">valve closed</text>
+	<text x={width - 2} y="11" text-anchor="end" class="fill-soft text-[13px]">at {lift} lift</text>
 </svg>

@@ -78,20 +78,29 @@ export function headPlanSvg({ job, stations }: Paper['plan'], width: number): st
 
 const FILLS: Readonly<Record<Role, readonly [fill: string, line: string]>> = {
 	pocket: [LIGHT, 'none'],
+	casting: [LIGHT, 'none'],
+	port: ['#fff', 'none'],
+	'seat-insert': [DARK, 'none'],
 	shim: ['#c8980b', INK],
 	locator: [METAL, INK],
-	guide: [LIGHT, INK],
-	seal: [DARK, INK],
+	guide: ['#d7d2c4', INK],
+	seal: [INK, INK],
+	garter: ['#fff', INK],
 	coil: ['#cdd4d4', DARK],
 	'inner-coil': ['#fff', DARK],
+	damper: [METAL, DARK],
 	retainer: [METAL, INK],
 	lock: [DARK, INK],
-	stem: ['#fff', INK]
+	bead: [DARK, INK],
+	valve: ['#fff', INK],
+	cap: [DARK, INK],
+	wafer: [DARK, INK]
 };
 
 function shapeSvg(shape: Shape): string {
 	const [fill, line] = FILLS[shape.role];
-	const drawn = `fill="${fill}" stroke="${line}" stroke-width="0.4"`;
+	const dashes = shape.isAssumed ? ' stroke-dasharray="1.2 1"' : '';
+	const drawn = `fill="${fill}" stroke="${line}" stroke-width="0.4"${dashes}`;
 	return shape.type === 'circle'
 		? `<circle cx="${shape.at[0]}" cy="${shape.at[1]}" r="${shape.radius}" ${drawn}/>`
 		: `<polygon points="${shape.points.join(' ')}" ${drawn}/>`;

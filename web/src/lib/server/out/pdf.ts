@@ -189,7 +189,7 @@ const section = ({ section: drawn }: Paper, units: Units): Column[] =>
 				{
 					width: 150,
 					stack: [
-						{ svg: sectionSvg(drawn.drawing, 150, 150, units), width: 150 },
+						{ svg: sectionSvg(drawn.drawing, 150, 185, units), width: 150 },
 						{ text: drawn.caption, fontSize: 6.5, color: SOFT }
 					]
 				}

@@ -1,7 +1,12 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
+	import { goto } from '$app/navigation';
+	import { nextOf } from '$lib/frame/phases';
+	import PhaseBar from '$lib/frame/PhaseBar.svelte';
+	import Rail from '$lib/frame/Rail.svelte';
+	import Unsent from '$lib/frame/Unsent.svelte';
 	import { Book, setBook } from '$lib/job/book.svelte';
-	import Rail from '$lib/job/Rail.svelte';
+	import { isTyping } from '$lib/keys/keys.svelte';
 	import { listenToJob } from '$lib/live/live';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 
@@ -32,11 +37,23 @@
 			})
 		);
 	});
+
+	/** What is next is one press away, on every page of the job by the same key. */
+	function press(event: KeyboardEvent) {
+		if (isTyping(event) || event.key !== 'n') return;
+		const next = nextOf(book);
+		if (next) void goto(next.href);
+		event.preventDefault();
+	}
 </script>
+
+<svelte:window onkeydown={press} />
 
 <div class="flex min-h-0 flex-1 flex-col bench:flex-row">
 	<Rail {book} />
 	<main id="main" class="flex min-h-0 min-w-0 flex-1 flex-col bg-paper">
+		<Unsent jobId={book.job.id} />
 		{@render children()}
 	</main>
+	<PhaseBar {book} />
 </div>

@@ -6,6 +6,7 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import Question from '$lib/job/Question.svelte';
 	import StationDetail from '$lib/job/StationDetail.svelte';
+	import StationDialog from '$lib/job/StationDialog.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
@@ -13,6 +14,7 @@
 	import SheetFooter from '$lib/sheet/SheetFooter.svelte';
 	import SheetRemarks from '$lib/sheet/SheetRemarks.svelte';
 	import SheetTable from '$lib/sheet/SheetTable.svelte';
+	import StationList from '$lib/sheet/StationList.svelte';
 	import { stationTyped, typeOn } from '$lib/job/typed-station';
 
 	const book = getBook();
@@ -40,6 +42,8 @@
 	let sortedBy = $state<FigureName | null>(null);
 	let chosen = $state<string | null>(untrack(() => page.url.searchParams.get('at')));
 	let typed = $state('');
+	/** The chosen station's figures lie over the list, on a phone. */
+	let opened = $state(false);
 
 	const order = $derived(walk(book.job.stations, book.job.setup.measuringOrder));
 	const shown = $derived.by(() => {
@@ -74,7 +78,6 @@
 	const nextToMeasure = $derived(
 		order.find((entry) => !book.station(entry.label)?.inForce['installed-height'])?.label
 	);
-	// An accepted watch is settled; a stop stays on every sheet.
 
 	function select(label: string) {
 		chosen = label;
@@ -155,15 +158,28 @@
 			<SheetRemarks />
 		</div>
 		<div class="min-h-0 flex-1 overflow-auto">
-			<SheetTable
-				stations={shown}
-				all={book.sheet.stations}
-				{selected}
-				{waiting}
-				{sortedBy}
-				onselect={select}
-				onsort={(column) => (sortedBy = column)}
-			/>
+			<div class="hidden tablet:block">
+				<SheetTable
+					stations={shown}
+					all={book.sheet.stations}
+					{selected}
+					{waiting}
+					{sortedBy}
+					onselect={select}
+					onsort={(column) => (sortedBy = column)}
+				/>
+			</div>
+			<div class="tablet:hidden">
+				<StationList
+					stations={shown}
+					{selected}
+					{waiting}
+					onselect={(label) => {
+						select(label);
+						opened = true;
+					}}
+				/>
+			</div>
 			{#if shown.length === 0}
 				<p class="py-6 text-soft">
 					{rows === 'shims' ? 'No station asks for a shim.' : 'Every station is clear.'}
@@ -173,7 +189,7 @@
 		<SheetFooter {nextToMeasure} />
 	</div>
 	<aside
-		class="w-full flex-none overflow-y-auto border-rule pb-3 bench:w-[332px] bench:border-l bench:pl-3"
+		class="hidden w-full flex-none overflow-y-auto border-rule pb-3 tablet:block bench:w-[332px] bench:border-l bench:pl-3"
 		aria-label="Chosen station"
 	>
 		{#if station}
@@ -181,3 +197,5 @@
 		{/if}
 	</aside>
 </div>
+
+<StationDialog bind:open={opened} {station} />

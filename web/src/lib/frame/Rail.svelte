@@ -1,0 +1,93 @@
+<script lang="ts">
+	/**
+	 * The phases of the job in the order of the work, always in this place: a column at the bench,
+	 * a strip with the stages of one phase on a tablet. A phone has a bar of its own.
+	 */
+	import { Check } from '@lucide/svelte';
+	import { page } from '$app/state';
+	import { write } from '@zinc-ledger/words';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import type { Book } from '$lib/job/book.svelte';
+	import Key from '$lib/ui/Key.svelte';
+	import { isAt, nextOf, phasesOf, type Item, type PhaseItems } from './phases';
+
+	let { book }: { book: Book } = $props();
+	const bench = getBench();
+	const phases = $derived(phasesOf(book));
+	const next = $derived(nextOf(book));
+	const isHere = (item: Item) => isAt(item, page.url);
+	const here = $derived(phases.find(({ items }) => items.some(isHere)) ?? phases[0]!);
+	const note = ({ stage }: Item) => (stage?.note ? write(stage.note, bench.units) : '');
+</script>
+
+{#snippet state({ done: [done, of], blocks }: PhaseItems)}
+	<span class="ml-auto text-xs {blocks ? 'font-semibold text-stop' : 'text-soft'}">
+		{done} of {of}
+	</span>
+{/snippet}
+
+<nav
+	aria-label="Stages of the job"
+	class="hidden flex-none bg-plate tablet:grid tablet:grid-cols-5 bench:flex bench:w-[176px] bench:flex-col bench:overflow-y-auto bench:pt-1"
+>
+	{#each phases as own (own.phase)}
+		<section class="contents bench:block" aria-labelledby="phase-{own.phase}">
+			<h2
+				id="phase-{own.phase}"
+				class="text-[13px] font-semibold bench:flex bench:items-baseline bench:pr-2 bench:pl-[14px] bench:text-xs bench:text-soft"
+			>
+				<a
+					href={own.items[0]!.href}
+					class="flex min-h-11 items-center gap-1 border-b-2 px-2 bench:hidden {own === here
+						? 'border-chromate bg-paper'
+						: 'border-transparent'}"
+				>
+					{own.name}{@render state(own)}
+				</a>
+				<span class="hidden bench:inline">{own.name}</span>
+				<span class="hidden bench:inline bench:ml-auto">{@render state(own)}</span>
+			</h2>
+			<ul
+				class="col-span-5 row-start-2 bg-paper bench:mb-1 bench:block bench:bg-transparent {own ===
+				here
+					? 'flex'
+					: 'hidden'}"
+			>
+				{#each own.items as item (item.href)}
+					<li class="min-w-0 flex-1">
+						<a
+							href={item.href}
+							download={item.isFile}
+							aria-current={isHere(item) ? 'page' : undefined}
+							class="relative flex min-h-11 flex-wrap items-center gap-x-1.5 px-2 py-0.5 leading-tight before:absolute before:inset-x-0 before:bottom-0 before:h-1 aria-[current=page]:before:bg-chromate bench:min-h-[29px] bench:flex-nowrap bench:pl-[14px] bench:before:inset-y-0 bench:before:right-auto bench:before:left-0 bench:before:h-auto bench:before:w-[5px] bench:aria-[current=page]:bg-paper {item.stage
+								? 'font-semibold'
+								: 'text-[13px] text-soft'}"
+						>
+							<span class="whitespace-nowrap">{item.name}</span>
+							{#if item.stage?.done}
+								<Check size={14} aria-label="done" class="text-soft bench:ml-auto" />
+							{:else if item.stage}
+								<span
+									class="truncate text-xs font-normal bench:ml-auto {item.stage.blocks
+										? 'font-semibold text-stop'
+										: 'text-soft'}"
+									title={note(item)}>{note(item)}</span
+								>
+							{/if}
+						</a>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/each}
+	{#if next}
+		<a
+			href={next.href}
+			class="col-span-5 mx-2 my-1 hidden min-h-11 items-center gap-1.5 bg-ink px-2.5 text-[14px] font-semibold text-paper bench:mt-auto bench:mb-2 bench:flex"
+		>
+			Next: {next.name}
+			{#if next.station}<span class="figure">{next.station}</span>{/if}
+			<span class="ml-auto"><Key>n</Key></span>
+		</a>
+	{/if}
+</nav>

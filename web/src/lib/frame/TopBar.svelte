@@ -1,0 +1,67 @@
+<script lang="ts">
+	/** One row at any width: the brand, the job, what to find, the bench's menu. */
+	import { Search } from '@lucide/svelte';
+	import { page } from '$app/state';
+	import { getBench, type Scheme } from '$lib/bench/bench.svelte';
+	import Key from '$lib/ui/Key.svelte';
+	import BenchMenu from './BenchMenu.svelte';
+	import { PLACES } from './places';
+
+	let { scheme, onkeys }: { scheme: Scheme; onkeys: () => void } = $props();
+	const bench = getBench();
+	const title = $derived(page.data.title);
+</script>
+
+<header
+	class="flex min-h-11 flex-none items-center gap-x-3 bg-band px-3 text-on-band tablet:gap-x-5 tablet:px-4 print:hidden"
+>
+	<a
+		href="/"
+		class="flex min-h-11 min-w-11 items-center text-[15px] font-bold [font-stretch:118%]"
+		aria-label="Zinc Ledger, jobs"
+	>
+		<span class={title ? 'hidden tablet:inline' : ''}>Zinc</span><span
+			class={title ? 'tablet:hidden' : 'hidden'}>Z</span
+		><span class="mx-px inline-block h-4 w-[3px] skew-x-[-18deg] bg-[#e2b52b]" aria-hidden="true"
+		></span><span class={title ? 'hidden tablet:inline' : ''}>Ledger</span><span
+			class={title ? 'tablet:hidden' : 'hidden'}>L</span
+		>
+	</a>
+	{#if title}
+		<p class="min-w-0 truncate text-[15px]">
+			<b class="figure font-semibold">{title.number}</b>
+			{title.name}
+			<span class="hidden text-on-band-soft tablet:inline">· {title.detail}</span>
+		</p>
+	{/if}
+	<div class="ml-auto flex flex-none items-center gap-2 tablet:gap-4">
+		{#each PLACES as [href, name] (href)}
+			<a {href} class="hidden min-h-11 items-center text-[14px] bench:flex">{name}</a>
+		{/each}
+		<a
+			href="/?find"
+			aria-label="Find a job"
+			class="flex min-h-11 min-w-11 items-center justify-center gap-1.5 text-[13px] text-on-band-soft"
+		>
+			<Search size={17} class="tablet:hidden" aria-hidden="true" />
+			<span class="hidden items-center gap-1.5 tablet:flex"><Key>/</Key> find</span>
+		</a>
+		<button
+			class="hidden min-h-11 items-center gap-1.5 text-[13px] text-on-band-soft bench:flex"
+			onclick={onkeys}
+		>
+			<Key>?</Key> keys
+		</button>
+		{#if !bench.person}
+			<a
+				href="/bench?back={encodeURIComponent(page.url.pathname)}"
+				class="flex min-h-11 items-center text-[14px] font-semibold whitespace-nowrap text-[#f0c645]"
+			>
+				<span class="tablet:hidden">Who?</span><span class="hidden tablet:inline"
+					>Who works here?</span
+				>
+			</a>
+		{/if}
+		<BenchMenu {scheme} {onkeys} />
+	</div>
+</header>

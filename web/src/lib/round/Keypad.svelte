@@ -1,0 +1,57 @@
+<script lang="ts">
+	/** The round's own keys for a finger: no keyboard of the system covers the figure. */
+	import { Delete } from '@lucide/svelte';
+	import type { Round } from './round.svelte';
+
+	let { round }: { round: Round } = $props();
+	const DIGITS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.'] as const;
+	/** Where each key stands: three columns of digits, the fourth for what is done with them. */
+	const COLUMN = ['1', '2', '3'] as const;
+	const MOST = 14;
+
+	function type(sign: string) {
+		round.asked = null;
+		if (round.typed.length < MOST) round.typed += sign;
+	}
+	function erase() {
+		round.asked = null;
+		if (round.typed === '') round.back();
+		else round.typed = round.typed.slice(0, -1);
+	}
+</script>
+
+<div
+	class="grid grid-cols-4 grid-rows-4 gap-px border-t border-rule bg-rule"
+	role="group"
+	aria-label="Keypad"
+>
+	{#each DIGITS as digit, i (digit)}
+		<button
+			class="figure min-h-14 bg-paper text-2xl active:bg-chromate-wash"
+			style:grid-column={COLUMN[i % 3]}
+			style:grid-row={Math.floor(i / 3) + 1}
+			onclick={() => type(digit)}
+		>
+			{digit}
+		</button>
+	{/each}
+	<button
+		class="col-start-4 row-start-1 grid min-h-14 place-items-center bg-sunk"
+		aria-label={round.typed === '' ? 'Back one station' : 'Erase'}
+		onclick={erase}
+	>
+		<Delete size={24} aria-hidden="true" />
+	</button>
+	<button
+		class="col-start-3 row-start-4 min-h-14 bg-sunk font-semibold"
+		onclick={() => round.skip()}
+	>
+		Skip
+	</button>
+	<button
+		class="col-start-4 row-span-3 row-start-2 min-h-14 bg-ink text-lg font-semibold text-paper"
+		onclick={() => round.enter()}
+	>
+		Keep
+	</button>
+</div>

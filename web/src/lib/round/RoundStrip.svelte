@@ -1,0 +1,121 @@
+<script lang="ts">
+	/** The figure of the station at hand beside those of its kind, along the head. */
+	import { stripOf, type FigureName, type Quantity, type Verdict } from '@zinc-ledger/core';
+	import { label } from '@zinc-ledger/words';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import { COLUMN_VIEWS, showFigure, verdictIn } from '$lib/sheet/columns';
+	import type { Round } from './round.svelte';
+
+	let { quantity, round }: { quantity: Quantity; round: Round } = $props();
+	const book = getBook();
+	const bench = getBench();
+
+	/** What a quantity is seen by along the head. */
+	const FIGURE: Readonly<Record<Quantity, FigureName>> = {
+		'installed-height': 'bare',
+		'seal-gap': 'sealClearance',
+		'seal-gap-at-lift': 'sealClearance',
+		'tip-height': 'tipHeight',
+		'rocker-closed': 'rocker',
+		'rocker-half-lift': 'rocker',
+		'rocker-full-lift': 'rocker',
+		'on-head-load': 'headLoad',
+		lash: 'lash',
+		preload: 'preload',
+		'built-height': 'built',
+		'follower-shim': 'lash'
+	};
+	const figure = $derived(FIGURE[quantity]);
+	const column = $derived(
+		COLUMN_VIEWS.find(({ key }) => key === figure) ?? {
+			key: figure,
+			title: label('figure', figure),
+			dimension: figure === 'headLoad' ? ('load' as const) : ('length' as const)
+		}
+	);
+	const kind = $derived(round.entry.kind);
+	const stations = $derived(
+		round.order
+			.filter((entry) => entry.kind === kind)
+			.toSorted((a, b) => a.head.localeCompare(b.head) || a.along - b.along)
+			.map((entry) =>
+				entry.label === round.entry.label && round.preview
+					? round.preview
+					: book.station(entry.label)!
+			)
+	);
+	/** Floor and ceiling of the station at hand, where it has both. */
+	const limits = $derived.by(() => {
+		const verdict = stations
+			.map((station) => verdictIn(station, figure))
+			.find((one): one is Verdict => (one?.limits.length ?? 0) > 0);
+		const of = (side: 'floor' | 'ceiling') =>
+			verdict?.limits.filter((limit) => limit.side === side).map(({ at }) => at) ?? [];
+		const [floors, ceilings] = [of('floor'), of('ceiling')];
+		return floors.length > 0 && ceilings.length > 0
+			? ([Math.max(...floors), Math.min(...ceilings)] as const)
+			: null;
+	});
+	const strip = $derived(
+		stripOf(
+			stations.map((station) => ({
+				label: station.label,
+				value: verdictIn(station, figure)?.figure ?? null
+			})),
+			limits
+		)
+	);
+	const shown = (at: string) => {
+		const station = stations.find((one) => one.label === at);
+		return station ? (showFigure(verdictIn(station, figure), column, bench.units) ?? '·') : '·';
+	};
+</script>
+
+{#if strip}
+	<figure class="mt-4">
+		<figcaption class="text-[13px] text-soft">
+			{column.title}: the {label('kind', kind)}s along the head
+		</figcaption>
+		<div
+			class="relative mt-1 h-24 border-y border-hair"
+			role="img"
+			aria-label="{column.title} of the {label('kind', kind)}s: {strip.points
+				.map((point) => `${point.label} ${shown(point.label)}`)
+				.join(', ')}"
+		>
+			{#if strip.band}
+				<span
+					class="absolute inset-x-0 bg-cast"
+					style:bottom="{strip.band[0] * 100}%"
+					style:height="{(strip.band[1] - strip.band[0]) * 100}%"
+				></span>
+				<span class="absolute inset-x-0 h-px bg-faint" style:bottom="{strip.middle! * 100}%"></span>
+			{/if}
+			{#each strip.points as point, i (point.label)}
+				{@const isNow = point.label === round.entry.label}
+				{#if point.at !== null}
+					<span
+						class="absolute -translate-x-1/2 translate-y-1/2 rounded-full {isNow
+							? 'size-3.5 border-[3px] border-chromate bg-paper'
+							: 'size-2 bg-ink'}"
+						style:left="{((i + 0.5) / strip.points.length) * 100}%"
+						style:bottom="{point.at * 100}%"
+					></span>
+				{/if}
+			{/each}
+		</div>
+		<ol class="flex text-center" aria-hidden="true">
+			{#each strip.points as point (point.label)}
+				<li
+					class="figure flex-1 text-xs {point.label === round.entry.label
+						? 'font-semibold'
+						: 'text-soft'}"
+				>
+					{point.label}
+					<span class="hidden tablet:block">{shown(point.label)}</span>
+				</li>
+			{/each}
+		</ol>
+	</figure>
+{/if}
