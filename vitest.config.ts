@@ -9,6 +9,8 @@ export default defineConfig({
 				plugins: [svelte()],
 				test: {
 					name: 'unit',
+					// Components of these packages are compiled with ours.
+					server: { deps: { inline: ['bits-ui', 'svelte-toolbelt', 'runed', '@lucide/svelte'] } },
 					include: ['{core,words,cli,web,gauges}/src/**/*.test.ts'],
 					exclude: ['**/*.db.test.ts'],
 					// The command line is run as a program of its own; that takes a while on a busy machine.

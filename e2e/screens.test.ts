@@ -105,6 +105,27 @@ describe('without a mouse', () => {
 	});
 });
 
+describe('the palette', () => {
+	const openPalette = () =>
+		at.browser.driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).perform();
+	it('finds jobs, parts by their other names, and stations, and goes there', async () => {
+		const { browser } = at;
+		await browser.go(job);
+		await openPalette();
+		await browser.find('[aria-label="Find anything"]');
+		await browser.press('keepers');
+		await browser.sees('Brackel 10° standard');
+		await browser.fill('Find anything', 'twin cam');
+		await browser.sees('2409 Kestler 2.0 twin cam');
+		await browser.press(Key.ENTER);
+		await browser.sees('Sheet of job 2409');
+		await openPalette();
+		await browser.sees('Recent');
+		await browser.press('3ea', Key.ENTER);
+		await until(async () => (await browser.driver.getCurrentUrl()).endsWith('at=3Ea'));
+	});
+});
+
 describe('on paper', () => {
 	it.each([
 		['A4', 8.27, 11.69],

@@ -78,7 +78,7 @@ async function goRound(path: string, of: Quantity, read: (label: string) => stri
 		// A figure Outside expected range is asked about, and kept by Enter.
 		if (!(await kept())) await field.sendKeys(Key.ENTER);
 		await until(kept);
-		if ((await browser.text('main')).includes('measured.')) return walked;
+		if (/All \d+ measured\./.test(await browser.text('main'))) return walked;
 	}
 }
 
@@ -273,7 +273,7 @@ describe('a solid-lifter pushrod six', () => {
 		await browser.go(`${path}/round?of=built-height`);
 		await browser.fill('Readings per valve', '1');
 		await browser.begin();
-		await browser.sees('measured.');
+		await waitFor(/All \d+ measured\./);
 		await browser.click('2E', 'button');
 		const field = await browser.find('main input[aria-describedby="understood"]');
 		await field.sendKeys(caliper('2E'), Key.ENTER);
@@ -486,7 +486,7 @@ async function goRoundAgain(path: string, changed: ReadonlyMap<string, string>) 
 	await browser.go(`${path}/round?of=lash`);
 	await browser.fill('Readings per valve', '1');
 	await browser.begin();
-	await browser.sees('measured.');
+	await waitFor(/All \d+ measured\./);
 	for (const label of changed.keys()) {
 		await browser.click(label, 'button');
 		const field = await browser.find(`main input[aria-label$="station ${label}"]`);

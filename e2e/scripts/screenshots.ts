@@ -4,9 +4,12 @@
  *   ./start && npm run screenshots
  */
 import { mkdirSync, writeFileSync } from 'node:fs';
+import sharp from 'sharp';
 import { Browser, Key } from '../support/browser.ts';
 
 const FOLDER = 'docs/screenshots';
+/** Between pictures that stand side by side. */
+const GUTTER = 12;
 const GAUGES = Number(process.env.GAUGES ?? 4610);
 const browser = await Browser.open(process.argv[2] ?? 'http://127.0.0.1:4600');
 
@@ -17,6 +20,36 @@ async function keep(name: string): Promise<void> {
 	writeFileSync(`${FOLDER}/${name}.png`, await browser.driver.takeScreenshot(), 'base64');
 }
 
+/** The pages that are used with a tablet or a phone in hand, side by side in one file. */
+async function small(pages: readonly string[]): Promise<void> {
+	const HEIGHT = 844;
+	const shots: { input: Buffer; left: number; top: number }[] = [];
+	let left = 0;
+	for (const [width, height] of [
+		[390, 844],
+		[768, 1024]
+	] as const)
+		for (const path of pages) {
+			await browser.size(width, height);
+			await browser.go(path);
+			if (path.includes('/round')) {
+				await browser.begin();
+				await browser.press('1822');
+			}
+			await new Promise((later) => setTimeout(later, 600));
+			const shot = Buffer.from(await browser.driver.takeScreenshot(), 'base64');
+			const input = await sharp(shot).resize({ height: HEIGHT }).png().toBuffer();
+			shots.push({ input, left, top: 0 });
+			left += Math.round((width / height) * HEIGHT) + GUTTER;
+		}
+	await browser.size(1280, 800);
+	await sharp({
+		create: { width: left - GUTTER, height: HEIGHT, channels: 3, background: '#8a9495' }
+	})
+		.composite(shots)
+		.png()
+		.toFile(`${FOLDER}/small.png`);
+}
 /** Three of the demo's springs swept on its stand-in tester. */
 async function capture(): Promise<void> {
 	const control = (path: string, value = '') =>
@@ -79,6 +112,7 @@ try {
 	await browser.find('main input[inputmode="decimal"]');
 	await browser.press('1822');
 	await keep('round');
+	await small(['/', six, `${six}/round?of=installed-height`, `${six}/assembly`]);
 	const twinCam = await browser.openJob('2409');
 	await browser.go(`${twinCam}/paper`);
 	await browser.size(1000, 1280);
@@ -88,8 +122,6 @@ try {
 	await keep('inspect');
 	await browser.go(`${six}/springs`);
 	await keep('springs');
-	await browser.go('/parts');
-	await keep('library');
 	await browser.go('/gauges');
 	await keep('gauges');
 	await capture();

@@ -150,9 +150,23 @@ export class Browser {
 		await element.click();
 	}
 
+	/** Taps an element with a finger: touch events at its middle, and none of a mouse. */
+	async tap(element: WebElement): Promise<void> {
+		await this.run('arguments[0].scrollIntoView({ block: "center" })', element);
+		const [x, y] = await this.run<[number, number]>(
+			'const r = arguments[0].getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]',
+			element
+		);
+		await this.devtools('Input.dispatchTouchEvent', {
+			type: 'touchStart',
+			touchPoints: [{ x, y }]
+		});
+		await this.devtools('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+	}
+
 	/** Opens the menu of the bench: units, person, light or dark. */
 	async benchMenu(): Promise<void> {
-		await (await this.find('button[aria-label^="Bench:"]')).click();
+		await (await this.find('[data-menu=bench]')).click();
 	}
 
 	/** Begins the round that the page offers; heights ask if the locator is in place. */

@@ -106,6 +106,8 @@ export interface Labels {
 	readonly timing: Of<'card' | 'duration' | 'long-cam'>;
 	readonly severity: Of<'stop' | 'watch' | 'note'>;
 	readonly phase: Of<Phase>;
+	/** Sorts of what is found. */
+	readonly found: Of<'job' | 'engine' | 'set' | 'spring' | 'part' | 'station' | 'page'>;
 	/** Testers that are no gauge of the shop. */
 	readonly tester: Of<typeof MANUAL_TESTER>;
 }

@@ -3,6 +3,7 @@
 	import { onMount, untrack } from 'svelte';
 	import { afterNavigate, goto } from '$app/navigation';
 	import { Bench, setBench } from '$lib/bench/bench.svelte';
+	import Palette from '$lib/frame/Palette.svelte';
 	import TopBar from '$lib/frame/TopBar.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
 	import { isTyping, Keys, setKeys } from '$lib/keys/keys.svelte';
@@ -30,7 +31,14 @@
 
 	afterNavigate(() => (unsent.why = null));
 
+	let finding = $state(false);
+
 	function press(event: KeyboardEvent) {
+		if (event.key === 'k' && (event.ctrlKey || event.metaKey)) {
+			finding = true;
+			event.preventDefault();
+			return;
+		}
 		if (isTyping(event)) return;
 		if (event.key === '?') keys.open = true;
 		else if (event.key === '/') void goto('/?find');
@@ -48,7 +56,7 @@
 	To the work
 </a>
 <div class="flex min-h-dvh flex-col bench:h-dvh print:block print:h-auto">
-	<TopBar scheme={data.scheme} onkeys={() => (keys.open = true)} />
+	<TopBar scheme={data.scheme} onkeys={() => (keys.open = true)} onfind={() => (finding = true)} />
 	{#if unsent.why}
 		<p role="alert" class="border-l-4 border-stop bg-paper px-6 py-3 font-semibold print:hidden">
 			{unsent.why}
@@ -57,3 +65,4 @@
 	{@render children()}
 </div>
 <KeysDialog {keys} />
+<Palette bind:open={finding} />

@@ -292,6 +292,15 @@ export const labels: Labels = {
 		build: 'build',
 		'hand-over': 'hand over'
 	},
+	found: {
+		job: 'job',
+		engine: 'engine',
+		set: 'set',
+		spring: 'spring',
+		part: 'part',
+		station: 'station',
+		page: 'page'
+	},
 	tester: { 'manual-entry': 'manual entry' },
 	match: { fits: 'match', near: 'possible', mismatch: 'no match' },
 	evidence: {

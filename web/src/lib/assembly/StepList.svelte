@@ -27,7 +27,7 @@
 			{@const mark = done.get(one.key)}
 			<li>
 				<button
-					class="flex min-h-9 w-full items-center gap-2 border-b border-hair text-left aria-[current=step]:bg-chromate-wash"
+					class="flex min-h-11 bench:min-h-9 w-full items-center gap-2 border-b border-hair text-left aria-[current=step]:bg-chromate-wash"
 					aria-current={one.key === current ? 'step' : undefined}
 					onclick={() => onchoose(one.key)}
 				>

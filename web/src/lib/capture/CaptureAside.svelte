@@ -77,7 +77,7 @@
 		{#each springs as one (one.id)}
 			<li>
 				<button
-					class="figure min-h-9 min-w-11 border px-1.5 aria-pressed:border-chromate aria-pressed:bg-chromate-wash {test.isTested(
+					class="figure min-h-11 bench:min-h-9 min-w-11 border px-1.5 aria-pressed:border-chromate aria-pressed:bg-chromate-wash {test.isTested(
 						one
 					)
 						? 'border-ink'

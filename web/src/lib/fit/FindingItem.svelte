@@ -74,7 +74,7 @@
 		<p class="mt-1 text-[13px]">
 			Accepted by {book.initials(finding.acceptance.person)}: {finding.acceptance.reason}
 			<button
-				class="ml-1 min-h-8 underline"
+				class="ml-1 min-h-11 bench:min-h-8 underline"
 				onclick={() => say(false, 'withdrawn')}
 				aria-label="Withdraw the acceptance of {finding.rule}">Withdraw</button
 			>
@@ -92,7 +92,7 @@
 			{/each}
 			{#if finding.severity !== 'note'}
 				<button
-					class="min-h-9 text-[13px] underline disabled:text-faint"
+					class="min-h-11 bench:min-h-9 text-[13px] underline disabled:text-faint"
 					disabled={!kept}
 					onclick={() => (accepting = !accepting)}>Accept it, with a reason</button
 				>

@@ -47,7 +47,7 @@
 				<b class="figure w-10">{entry.label}</b>
 				{capital(label('slot', one))}: {entry.parts?.[one]?.name}
 				<button
-					class="ml-auto min-h-9 underline"
+					class="ml-auto min-h-11 bench:min-h-9 underline"
 					aria-label="{entry.label}: back to its kind’s {capital(label('slot', one))}"
 					onclick={() => drop(entry.label, one)}>Remove</button
 				>

@@ -24,7 +24,7 @@
 	</ul>
 {/if}
 <details class="mt-4 text-[13px]">
-	<summary class="min-h-9 font-semibold">{passing.length} pass</summary>
+	<summary class="min-h-11 bench:min-h-9 font-semibold">{passing.length} pass</summary>
 	<ul>
 		{#each passing as finding (finding.key)}
 			<li class="border-b border-hair py-1">

@@ -22,9 +22,12 @@
 <Popover.Root bind:open>
 	<Popover.Trigger
 		class="flex min-h-11 items-center gap-1.5 text-[14px] whitespace-nowrap"
-		aria-label="Bench: {bench.person?.name ?? 'nobody'}, {bench.units.length}, {bench.units.load}"
+		data-menu="bench"
 	>
-		<b class="hidden font-semibold tablet:inline">{bench.person?.initials ?? ''}</b>
+		<span class="sr-only">Bench: {bench.person?.name ?? 'nobody picked'}</span>
+		<b class="hidden font-semibold tablet:inline" aria-hidden="true">
+			{bench.person?.initials ?? ''}
+		</b>
 		<span class="figure text-[13px] text-on-band-soft">
 			{bench.units.length}
 			{bench.units.load}

@@ -7,25 +7,28 @@
 	import BenchMenu from './BenchMenu.svelte';
 	import { PLACES } from './places';
 
-	let { scheme, onkeys }: { scheme: Scheme; onkeys: () => void } = $props();
+	interface Props {
+		scheme: Scheme;
+		onkeys: () => void;
+		onfind: () => void;
+	}
+	let { scheme, onkeys, onfind }: Props = $props();
 	const bench = getBench();
 	const title = $derived(page.data.title);
+	const rest = $derived(title ? 'hidden tablet:inline' : '');
 </script>
 
 <header
 	class="flex min-h-11 flex-none items-center gap-x-3 bg-band px-3 text-on-band tablet:gap-x-5 tablet:px-4 print:hidden"
 >
-	<a
-		href="/"
-		class="flex min-h-11 min-w-11 items-center text-[15px] font-bold [font-stretch:118%]"
-		aria-label="Zinc Ledger, jobs"
-	>
-		<span class={title ? 'hidden tablet:inline' : ''}>Zinc</span><span
-			class={title ? 'tablet:hidden' : 'hidden'}>Z</span
-		><span class="mx-px inline-block h-4 w-[3px] skew-x-[-18deg] bg-[#e2b52b]" aria-hidden="true"
-		></span><span class={title ? 'hidden tablet:inline' : ''}>Ledger</span><span
-			class={title ? 'tablet:hidden' : 'hidden'}>L</span
-		>
+	<a href="/" class="flex min-h-11 min-w-11 items-center text-[15px] font-bold [font-stretch:118%]">
+		<!-- In a job on a phone the name stands by its letters. -->
+		<span class="whitespace-nowrap">
+			Z<span class={rest}>inc</span><span
+				class="mx-px inline-block h-4 w-[3px] skew-x-[-18deg] bg-[#e2b52b] align-[-2px]"
+				aria-hidden="true"
+			></span>L<span class={rest}>edger</span>
+		</span>
 	</a>
 	{#if title}
 		<p class="min-w-0 truncate text-[15px]">
@@ -38,14 +41,13 @@
 		{#each PLACES as [href, name] (href)}
 			<a {href} class="hidden min-h-11 items-center text-[14px] bench:flex">{name}</a>
 		{/each}
-		<a
-			href="/?find"
-			aria-label="Find a job"
+		<button
+			onclick={onfind}
 			class="flex min-h-11 min-w-11 items-center justify-center gap-1.5 text-[13px] text-on-band-soft"
 		>
-			<Search size={17} class="tablet:hidden" aria-hidden="true" />
-			<span class="hidden items-center gap-1.5 tablet:flex"><Key>/</Key> find</span>
-		</a>
+			<Search size={17} class="tablet:hidden" aria-label="find" />
+			<span class="hidden items-center gap-1.5 tablet:flex"><Key>Ctrl K</Key> find</span>
+		</button>
 		<button
 			class="hidden min-h-11 items-center gap-1.5 text-[13px] text-on-band-soft bench:flex"
 			onclick={onkeys}

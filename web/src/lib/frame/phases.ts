@@ -91,6 +91,23 @@ export function phasesOf({ job, stages }: Pick<Book, 'job' | 'stages'>): PhaseIt
 	});
 }
 
+/** The pages of a job, by the names they have in the rail. */
+export const jobPages = ({
+	id,
+	number,
+	engine
+}: Pick<Book['job'], 'id' | 'number' | 'engine' | 'stations'>) => {
+	const root = `/jobs/${id}`;
+	const stages = (Object.keys(PAGES) as StageName[]).filter((name) => name !== 'check-in');
+	return [
+		...stages.map((name) => ({
+			name: capital(label('stage', name)),
+			href: `${root}${PAGES[name]}`
+		})),
+		...PHASES.flatMap((phase) => viewsOf(phase, root, engine.id)).filter(({ isFile }) => !isFile)
+	].map(({ name, href }) => ({ sort: 'page' as const, name, detail: number, href }));
+};
+
 /** Whether an address is that of an item; a page's own questions do not make it another. */
 export const isAt = ({ href }: Item, url: URL): boolean =>
 	href.includes('?') ? href === url.pathname + url.search : href === url.pathname;

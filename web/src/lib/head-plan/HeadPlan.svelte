@@ -100,8 +100,11 @@
 	}
 </script>
 
+<!-- A drawing alone is scrolled by keys; valves that can be chosen bring themselves into sight. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div
 	bind:this={frame}
+	tabindex={onselect ? undefined : 0}
 	class="flex flex-wrap gap-3 overflow-x-auto pt-1"
 	role="group"
 	aria-label="Head plan"

@@ -159,7 +159,7 @@
 						>
 						{#if !gone}
 							<button
-								class="ml-auto min-h-8 px-1 text-soft underline"
+								class="ml-auto min-h-11 bench:min-h-8 px-1 text-soft underline"
 								aria-label="Void {reading.read}"
 								onclick={() => (voiding = reading)}
 							>

@@ -7,6 +7,7 @@ export interface KeyHelp {
 }
 
 const EVERYWHERE: readonly KeyHelp[] = [
+	{ keys: ['Ctrl', 'k'], does: 'find anything' },
 	{ keys: ['/'], does: 'find a job' },
 	{ keys: ['?'], does: 'these keys' },
 	{ keys: ['Tab'], does: 'next control' }

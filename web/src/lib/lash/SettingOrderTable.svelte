@@ -70,7 +70,7 @@
 		<fieldset class="mt-2 flex flex-wrap gap-x-5">
 			<legend class="sr-only">Order</legend>
 			{#each SETTING_ORDERS as one (one)}
-				<label class="flex min-h-9 items-center gap-2">
+				<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
 					<input type="radio" value={one} bind:group={order} />
 					{capital(label('settingOrder', one))}
 				</label>

@@ -42,7 +42,9 @@
 			{@const values = flatten(part, fields)}
 			<tr class="border-b border-hair {retired ? 'text-faint' : ''}">
 				<td class="py-1 pl-2">
-					<a class="flex min-h-9 items-center font-semibold" href="/parts/{part.id}">{part.name}</a>
+					<a class="flex min-h-11 bench:min-h-9 items-center font-semibold" href="/parts/{part.id}"
+						>{part.name}</a
+					>
 					{#if retired}<span class="text-[12px]">retired</span>{/if}
 				</td>
 				{#each fields as field (field.path)}
@@ -58,13 +60,13 @@
 				<td class="py-1 pl-3">
 					<div class="flex items-center justify-end gap-3 text-[13px] text-soft">
 						<button
-							class="min-h-9 underline"
+							class="min-h-11 bench:min-h-9 underline"
 							aria-label="Adjust stock: {part.name}"
 							onclick={() => (counting = counting === part.id ? null : part.id)}
 							>Adjust stock</button
 						>
 						<a
-							class="flex min-h-9 items-center underline"
+							class="flex min-h-11 bench:min-h-9 items-center underline"
 							aria-label="Copy {part.name}"
 							href="/parts/new?sort={sort}&copy={part.id}">Copy</a
 						>
@@ -72,7 +74,7 @@
 							<input type="hidden" name="id" value={part.id} />
 							<input type="hidden" name="retired" value={retired ? 'no' : 'yes'} />
 							<button
-								class="min-h-9 underline"
+								class="min-h-11 bench:min-h-9 underline"
 								aria-label="{retired ? 'Restore' : 'Retire'} {part.name}"
 							>
 								{retired ? 'Restore' : 'Retire'}

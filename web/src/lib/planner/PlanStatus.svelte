@@ -63,7 +63,10 @@
 			? `; it supersedes ${book.job.plans.length - 1} before it`
 			: ''}.
 		<a class="underline" href="/jobs/{book.job.id}/plan/picks">Pick list</a>
-		<button class="ml-3 min-h-8 text-soft underline" onclick={() => (withdrawing = true)}>
+		<button
+			class="ml-3 min-h-11 bench:min-h-8 text-soft underline"
+			onclick={() => (withdrawing = true)}
+		>
 			Withdraw the plan
 		</button>
 	</p>

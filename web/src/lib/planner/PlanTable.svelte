@@ -71,20 +71,22 @@
 			>
 				<td>
 					<button
-						class="figure min-h-7 min-w-9 text-left font-semibold"
+						class="figure min-h-11 bench:min-h-7 min-w-9 text-left font-semibold"
 						onclick={() => onselect(entry.label)}
 					>
 						{entry.label}
 					</button>
 				</td>
 				<td>
-					<input
-						type="checkbox"
-						class="block size-4"
-						aria-label="{entry.label} locked"
-						checked={fixed.has(entry.label)}
-						onchange={() => onfix(entry.label)}
-					/>
+					<label class="flex min-h-11 min-w-11 items-center bench:min-h-0">
+						<input
+							type="checkbox"
+							class="block size-4"
+							aria-label="{entry.label} locked"
+							checked={fixed.has(entry.label)}
+							onchange={() => onfix(entry.label)}
+						/>
+					</label>
 				</td>
 				<td class="figure">{@render change(shims(entry.shims), plan && shims(plan.shims))}</td>
 				<td>{@render change(entry.parts?.locks?.name ?? '', plan?.locks?.name)}</td>

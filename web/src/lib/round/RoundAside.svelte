@@ -75,7 +75,9 @@
 				{/if}
 			</li>
 		</ul>
-		<button class="mt-1 min-h-9 underline" onclick={() => (round.parts = null)}>Change</button>
+		<button class="mt-1 min-h-11 bench:min-h-9 underline" onclick={() => (round.parts = null)}
+			>Change</button
+		>
 	</section>
 	<p class="hidden gap-x-4 gap-y-1.5 text-soft bench:flex bench:flex-wrap">
 		<span class="flex items-center gap-2"><Key>Enter</Key> save</span>

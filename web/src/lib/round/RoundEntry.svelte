@@ -86,7 +86,7 @@
 		</p>
 	{/if}
 </div>
-<div id="understood" class="mt-2 min-h-7 text-[17px]" aria-live="polite">
+<div id="understood" class="mt-2 min-h-11 bench:min-h-7 text-[17px]" aria-live="polite">
 	{#if round.understood?.ok === false}
 		<span class="font-semibold text-stop">{tell(round.understood.problem)}</span>
 	{:else if round.understood?.ok}

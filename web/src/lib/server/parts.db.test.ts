@@ -9,6 +9,8 @@ import { findPart, importParts, keepParts, listParts, retirePart, savePart } fro
 import { addPerson, findPerson, listPeople, setUnits } from './people';
 import { inTransaction } from './database/transaction';
 import { countInOrOut, Short } from './stock';
+import { findAnything } from './find';
+import { addSet, setMeasured } from './springs';
 import { testDatabase, type TestDatabase } from './test-database';
 
 const read = readParts(readFileSync('demo/parts.json', 'utf8'));
@@ -134,5 +136,22 @@ describe('people, customers and engines', () => {
 		expect(await found({ ...engine.layout, pairing: 'alternating' })).toBeUndefined();
 		expect(await jobsOfEngine(test.db, engine.id)).toEqual([job.value.id]);
 		expect((await listEngines(test.db)).map(({ name }) => name)).toContain(engine.name);
+	});
+});
+
+describe('anything of the shop', () => {
+	it('is found by what somebody types: part, set, tag and serial number', async () => {
+		const about = { cardId: null, jobId: null, seat: '46 mm', lift: '12 mm' };
+		const set = await addSet(test.db, { name: 'Trial of ten', ...about }, 3, person);
+		await setMeasured(test.db, set, 'T2', { serial: 'S-2041' });
+		const found = async (text: string) =>
+			(await findAnything(test.db, text)).map(({ sort, name }) => `${sort} ${name}`);
+		expect(await found('trial of')).toContain('set Trial of ten');
+		expect(await found('t2')).toContain('spring T2');
+		expect(await found('s-2041')).toEqual(['spring T2']);
+		expect((await found('keepers')).every((one) => one.startsWith('part '))).toBe(true);
+		expect(await found('keepers')).not.toEqual([]);
+		expect(await found('  ')).toEqual([]);
+		expect(await found('100%_')).toEqual([]);
 	});
 });

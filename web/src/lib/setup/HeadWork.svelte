@@ -104,7 +104,7 @@
 				</span>
 				{#if !gone}
 					<button
-						class="min-h-9 text-[13px] text-soft underline"
+						class="min-h-11 bench:min-h-9 text-[13px] text-soft underline"
 						aria-label="Withdraw {label('work', entry.work)}"
 						onclick={() => (withdrawing = entry)}
 					>

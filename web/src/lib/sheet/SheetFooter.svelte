@@ -44,7 +44,10 @@
 		</span>
 	{/if}
 	{#if nextToMeasure}
-		<a class="ml-auto" href="/jobs/{book.job.id}/round?of=installed-height">
+		<a
+			class="ml-auto flex min-h-11 items-center gap-1.5 bench:min-h-0"
+			href="/jobs/{book.job.id}/round?of=installed-height"
+		>
 			Measure next <b class="figure font-medium text-ink">{nextToMeasure}</b>
 			<Key>h</Key>
 		</a>

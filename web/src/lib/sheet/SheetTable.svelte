@@ -37,7 +37,9 @@
 				class="w-14 pb-1 pl-3 text-left align-bottom font-medium"
 				aria-sort={sortedBy ? 'none' : 'ascending'}
 			>
-				<button class="text-left align-bottom" onclick={() => onsort(null)}>Valve</button>
+				<button class="min-h-11 text-left align-bottom bench:min-h-0" onclick={() => onsort(null)}
+					>Valve</button
+				>
 			</th>
 			{#each columns as column (column.key)}
 				<th
@@ -46,7 +48,10 @@
 						: 'w-[84px] px-1.5'} pb-1 text-right align-bottom leading-tight font-medium"
 					aria-sort={sortedBy === column.key ? 'ascending' : 'none'}
 				>
-					<button class="text-right align-bottom leading-tight" onclick={() => onsort(column.key)}>
+					<button
+						class="min-h-11 text-right align-bottom leading-tight bench:min-h-0"
+						onclick={() => onsort(column.key)}
+					>
 						{column.title}
 						<span class="figure block text-[11px]">
 							{column.dimension === 'load' ? bench.units.load : bench.units.length}

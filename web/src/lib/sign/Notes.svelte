@@ -87,10 +87,10 @@
 						>{/each}
 				</select>
 			</label>
-			<label class="flex min-h-9 items-center gap-2">
+			<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
 				<input type="checkbox" class="size-4" bind:checked={isPrivate} /> internal
 			</label>
-			<label class="flex min-h-9 items-center gap-2">
+			<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
 				<input type="checkbox" class="size-4" bind:checked={blocksSignOff} /> blocks sign-off
 			</label>
 			<button class="button">Add</button>

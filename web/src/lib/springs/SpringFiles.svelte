@@ -26,12 +26,14 @@
 {#if tested}
 	<p class="flex gap-4">
 		<a
-			class="flex min-h-9 items-center underline"
+			class="flex min-h-11 bench:min-h-9 items-center underline"
 			download
 			href="/springs/{setId}/file?tag={tag}&as=csv">Sweep as CSV</a
 		>
-		<a class="flex min-h-9 items-center underline" download href="/springs/{setId}/file?tag={tag}"
-			>as JSON</a
+		<a
+			class="flex min-h-11 bench:min-h-9 items-center underline"
+			download
+			href="/springs/{setId}/file?tag={tag}">as JSON</a
 		>
 	</p>
 {/if}

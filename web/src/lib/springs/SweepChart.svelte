@@ -160,8 +160,8 @@
 			>
 		{/if}
 		<span class="ml-auto flex gap-3">
-			<button class="min-h-8 underline" onclick={() => save('png')}>PNG</button>
-			<button class="min-h-8 underline" onclick={() => save('svg')}>SVG</button>
+			<button class="min-h-11 bench:min-h-8 underline" onclick={() => save('png')}>PNG</button>
+			<button class="min-h-11 bench:min-h-8 underline" onclick={() => save('svg')}>SVG</button>
 		</span>
 	</figcaption>
 </figure>

@@ -31,7 +31,7 @@
 		<b class="figure">{bench.length(mm(seat))}</b>
 	</label>
 	{#if seat !== lengthOf(own)}
-		<button class="min-h-9 underline" onclick={() => (seat = lengthOf(own))}>
+		<button class="min-h-11 bench:min-h-9 underline" onclick={() => (seat = lengthOf(own))}>
 			Back to {own}
 		</button>
 	{/if}
@@ -43,6 +43,7 @@
 		>
 			Set bind
 		</button>
-		<button class="min-h-9 underline" onclick={() => (placing = null)}>Cancel</button>
+		<button class="min-h-11 bench:min-h-9 underline" onclick={() => (placing = null)}>Cancel</button
+		>
 	{/if}
 </div>

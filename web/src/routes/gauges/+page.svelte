@@ -17,7 +17,7 @@
 
 <svelte:head><title>Gauges · Zinc Ledger</title></svelte:head>
 
-<main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
+<main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
 	<div class="flex items-end gap-4">
 		<h1 class="text-2xl font-semibold">Gauges</h1>
 		<p class="pb-0.5 text-soft">

@@ -32,7 +32,10 @@
 <svelte:head><title>Parts · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={press} />
 
-<main id="main" class="flex min-h-0 flex-1 flex-col overflow-auto bg-paper px-8 py-6">
+<main
+	id="main"
+	class="flex min-h-0 flex-1 flex-col overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6"
+>
 	<div class="flex flex-wrap items-end gap-x-5 gap-y-3">
 		<h1 class="text-2xl font-semibold">Parts</h1>
 		<form role="search" action="/parts" class="w-72">

@@ -12,7 +12,7 @@
 
 <svelte:head><title>Springs · Zinc Ledger</title></svelte:head>
 
-<main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
+<main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
 	<h1 class="text-2xl font-semibold">Spring sets</h1>
 	<div class="mt-4 grid gap-x-12 gap-y-8 bench:grid-cols-[minmax(0,1fr)_20rem]">
 		<table class="h-max w-full border-collapse">

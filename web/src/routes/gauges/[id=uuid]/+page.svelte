@@ -64,7 +64,7 @@
 
 <svelte:head><title>{data.gauge.name} · Zinc Ledger</title></svelte:head>
 
-<main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
+<main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
 	<p class="text-[13px]"><a class="underline" href="/gauges">Gauges</a></p>
 	<h1 class="flex items-baseline gap-4 border-b-2 border-ink pb-2 text-2xl font-semibold">
 		{data.gauge.name}

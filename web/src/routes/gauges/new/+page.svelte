@@ -8,7 +8,7 @@
 
 <svelte:head><title>New gauge · Zinc Ledger</title></svelte:head>
 
-<main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
+<main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
 	<h1 class="border-b-2 border-ink pb-2 text-2xl font-semibold">New gauge</h1>
 	<div class="mt-3 max-w-2xl"><GaugeForm initial={data.values} {form} /></div>
 	<p class="mt-4 max-w-2xl text-[13px] text-soft">

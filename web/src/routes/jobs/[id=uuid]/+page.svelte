@@ -147,7 +147,7 @@
 		>
 			{#each ROWS as choice (choice.rows)}
 				<button
-					class="min-h-9 px-2.5 aria-pressed:font-semibold aria-pressed:underline aria-pressed:decoration-chromate aria-pressed:decoration-2 aria-pressed:underline-offset-4"
+					class="min-h-11 bench:min-h-9 px-2.5 aria-pressed:font-semibold aria-pressed:underline aria-pressed:decoration-chromate aria-pressed:decoration-2 aria-pressed:underline-offset-4"
 					aria-pressed={rows === choice.rows}
 					onclick={() => (rows = choice.rows)}
 				>

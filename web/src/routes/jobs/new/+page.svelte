@@ -60,7 +60,7 @@
 
 <svelte:head><title>New job · Zinc Ledger</title></svelte:head>
 
-<main id="main" class="flex-1 overflow-auto bg-paper px-8 py-6">
+<main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
 	<form method="POST" use:enhance class="max-w-6xl">
 		<h1 class="border-b-2 border-ink pb-2 text-2xl font-semibold">New job</h1>
 		<div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 bench:grid-cols-4">

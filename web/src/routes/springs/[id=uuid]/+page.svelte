@@ -93,7 +93,7 @@
 <svelte:window onkeydown={press} />
 
 <main id="main" class="grid min-h-0 flex-1 bg-paper bench:grid-cols-[minmax(0,1fr)_23rem]">
-	<div class="min-h-0 overflow-auto px-6 py-4">
+	<div class="min-h-0 overflow-auto px-4 bench:px-6 py-4">
 		<div class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink pb-2">
 			<h1 class="text-xl font-semibold">{data.set.name}</h1>
 			<p class="text-[14px] text-soft">

@@ -118,7 +118,9 @@
 				steps.findLast((one) => one.place === label)!.key)}
 	/>
 </div>
-<div class="grid min-h-0 flex-1 gap-x-8 overflow-auto px-6 py-4 bench:grid-cols-[1fr_20rem]">
+<div
+	class="grid min-h-0 flex-1 gap-x-8 overflow-auto px-4 bench:px-6 py-4 bench:grid-cols-[1fr_20rem]"
+>
 	<div>
 		<div class="flex flex-wrap items-center gap-x-6 gap-y-1 text-[13px] text-soft">
 			<h1 class="text-[15px] font-semibold">Assembly</h1>
@@ -129,7 +131,7 @@
 			<fieldset class="flex gap-4">
 				<legend class="sr-only">Order</legend>
 				{#each WAYS as one (one)}
-					<label class="flex min-h-9 items-center gap-2">
+					<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
 						<input type="radio" value={one} bind:group={way} />
 						{capital(label('way', one))}
 					</label>

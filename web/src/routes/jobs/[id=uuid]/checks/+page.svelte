@@ -72,7 +72,7 @@
 	/>
 </div>
 <div
-	class="grid min-h-0 flex-1 gap-x-8 overflow-auto px-6 py-4 bench:grid-cols-[minmax(0,1fr)_26rem]"
+	class="grid min-h-0 flex-1 gap-x-8 overflow-auto px-4 bench:px-6 py-4 bench:grid-cols-[minmax(0,1fr)_26rem]"
 >
 	<div>
 		<h1 class="flex items-end gap-5">

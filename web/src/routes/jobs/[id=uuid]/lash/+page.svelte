@@ -23,7 +23,7 @@
 
 <svelte:head><title>Lash · {book.job.number} · Zinc Ledger</title></svelte:head>
 
-<div class="min-h-0 flex-1 overflow-auto px-6 py-4">
+<div class="min-h-0 flex-1 overflow-auto px-4 bench:px-6 py-4">
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-2">
 		<h1 class="text-xl font-semibold">{solid ? 'Lash' : 'Preload'} on the engine</h1>
 		{#each KINDS as kind (kind)}

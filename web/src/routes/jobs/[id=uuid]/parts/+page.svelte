@@ -90,7 +90,7 @@
 <svelte:head><title>Parts · {book.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="grid min-h-0 flex-1 bench:grid-cols-[minmax(0,1fr)_27rem]">
-	<div class="min-h-0 overflow-auto px-5 pb-8">
+	<div class="min-h-0 overflow-auto px-4 bench:px-5 pb-8">
 		<div class="sticky top-0 z-[1] flex min-h-16 items-center gap-3 border-b-2 border-ink bg-paper">
 			<h1 class="text-xl font-semibold">Parts of {book.job.number}</h1>
 			{#if tried}
@@ -102,16 +102,20 @@
 			{/if}
 		</div>
 		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
-		<div class="grid grid-cols-[6rem_1fr_1fr] items-center gap-x-3 pt-2">
-			<span></span>
+		<div
+			class="grid grid-cols-2 items-center gap-x-3 pt-2 tablet:grid-cols-[6rem_minmax(0,1fr)_minmax(0,1fr)]"
+		>
+			<span class="hidden tablet:block"></span>
 			{#each KINDS as kind (kind)}<h2 class="pb-1 font-semibold">
 					{capital(label('kind', kind))}
 				</h2>{/each}
 			{#each STATION_PARTS as place (place)}
-				<span class="text-[13px] text-soft">{capital(label('slot', place))}</span>
+				<span class="col-span-2 text-[13px] text-soft tablet:col-span-1">
+					{capital(label('slot', place))}
+				</span>
 				{#each KINDS as kind (kind)}
 					{@const present = setup.kinds[kind][place]}
-					<div class="py-1">
+					<div class="min-w-0 py-1">
 						<select
 							class="field"
 							aria-label="{kind}: {capital(label('slot', place))}"
@@ -129,9 +133,9 @@
 					</div>
 				{/each}
 			{/each}
-			<span class="text-[13px] text-soft">Reused</span>
+			<span class="col-span-2 text-[13px] text-soft tablet:col-span-1">Reused</span>
 			{#each KINDS as kind (kind)}
-				<div class="flex gap-4">
+				<div class="flex flex-wrap gap-x-4">
 					{#each REUSABLE as part (part)}
 						<label class="flex min-h-11 items-center gap-1.5 text-[14px]">
 							<input

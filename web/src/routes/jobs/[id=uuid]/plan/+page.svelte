@@ -131,13 +131,13 @@
 		<div class="flex flex-wrap items-center gap-x-5 gap-y-1 text-[13px]">
 			<h1 class="text-[15px] font-semibold">The plan</h1>
 			{#if springs.length > 0}
-				<label class="flex min-h-9 items-center gap-2">
+				<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
 					<input type="checkbox" class="size-4" bind:checked={placeSprings} />
 					Place the {springs.length} tested springs
 				</label>
 			{/if}
 			{#each lockSets.filter(({ stock }) => (stock ?? 0) > 0) as { part, stock } (part.id ?? part.name)}
-				<label class="flex min-h-9 items-center gap-2">
+				<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
 					<input
 						type="checkbox"
 						class="size-4"
@@ -157,7 +157,7 @@
 			</span>
 		</div>
 
-		<div role="status" class="min-h-8 border-t border-rule py-1.5 text-[13px]">
+		<div role="status" class="min-h-11 bench:min-h-8 border-t border-rule py-1.5 text-[13px]">
 			<PlanStatus {planner} />
 			{#if problem}<p role="alert" class="font-semibold text-stop">{problem}</p>{/if}
 		</div>

@@ -103,7 +103,7 @@
 	{/each}
 {/snippet}
 
-<div class="min-h-0 flex-1 overflow-auto px-6 pb-10">
+<div class="min-h-0 flex-1 px-4 pb-10 bench:overflow-auto bench:px-6">
 	<form
 		method="POST"
 		use:sendForm={{
@@ -122,13 +122,21 @@
 
 		<div class="grid gap-x-10 bench:grid-cols-[minmax(0,1fr)_19rem]">
 			<div>
-				<div class="grid grid-cols-[12rem_1fr_1fr] items-center gap-x-3 pt-3">
-					<button type="button" class="button w-max" onclick={copyIntake}>Copy to exhaust</button>
+				<div
+					class="grid grid-cols-2 items-center gap-x-3 gap-y-2 pt-3 tablet:grid-cols-[12rem_1fr_1fr]"
+				>
+					<button
+						type="button"
+						class="button col-span-2 w-max tablet:col-span-1"
+						onclick={copyIntake}>Copy to exhaust</button
+					>
 					{#each KINDS as kind (kind)}<h2 class="font-semibold">
 							{capital(label('kind', kind))}
 						</h2>{/each}
 				</div>
-				<div class="mt-3 grid grid-cols-[12rem_1fr] items-center gap-x-3 border-b border-hair py-1">
+				<div
+					class="mt-3 grid items-center gap-x-3 border-b border-hair py-1 tablet:grid-cols-[12rem_1fr]"
+				>
 					<label for="cam" class="text-[13px] text-soft">Cam, fills in lift and lash</label>
 					<select
 						class="field"
@@ -151,9 +159,10 @@
 						)}
 						{#if shown.length > 0}
 							<div
-								class="grid grid-cols-[12rem_1fr_1fr] items-center gap-x-3 border-b border-hair py-1"
+								class="grid grid-cols-2 items-center gap-x-3 border-b border-hair py-1 tablet:grid-cols-[12rem_1fr_1fr]"
 							>
-								<span class="text-[13px] text-soft">{field.label}</span>
+								<span class="col-span-2 text-[13px] text-soft tablet:col-span-1">{field.label}</span
+								>
 								{#each KINDS as kind (kind)}
 									{@const path = `kinds.${kind}.${field.path}`}
 									<div>

@@ -45,7 +45,7 @@
 
 <svelte:head><title>Sign · {book.job.number} · Zinc Ledger</title></svelte:head>
 
-<div class="min-h-0 flex-1 overflow-auto px-6 py-4">
+<div class="min-h-0 flex-1 overflow-auto px-4 bench:px-6 py-4">
 	<h1 class="text-xl font-semibold">Sign the sheet</h1>
 	<div class="mt-3 grid gap-x-8 gap-y-6 bench:grid-cols-[minmax(0,1fr)_24rem]">
 		<div>
@@ -91,7 +91,7 @@
 			</section>
 			{#if toNote.length > 0}
 				<details class="mt-3 text-[13px]">
-					<summary class="min-h-9 py-2">
+					<summary class="min-h-11 bench:min-h-9 py-2">
 						{toNote.length} not measured or not recorded; the sheet says so
 					</summary>
 					<ul class="columns-2 gap-6">

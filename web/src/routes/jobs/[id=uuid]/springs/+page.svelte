@@ -49,7 +49,7 @@
 
 <svelte:head><title>Find a spring · {book.job.number} · Zinc Ledger</title></svelte:head>
 
-<div class="min-h-0 flex-1 overflow-auto px-6 pb-8">
+<div class="min-h-0 flex-1 overflow-auto px-4 bench:px-6 pb-8">
 	<div class="sticky top-0 z-[1] flex min-h-16 items-center gap-4 border-b-2 border-ink bg-paper">
 		<h1 class="text-xl font-semibold">Find a spring</h1>
 		<div role="group" aria-label="Valve" class="flex gap-1">

@@ -128,7 +128,7 @@
 
 <svelte:head><title>What if · {book.job.number} · Zinc Ledger</title></svelte:head>
 
-<div class="overflow-auto px-6 py-4">
+<div class="overflow-auto px-4 bench:px-6 py-4">
 	<p class="float-right text-[13px]">
 		<a class="underline" href="/jobs/{book.job.id}">To the sheet</a>
 	</p>

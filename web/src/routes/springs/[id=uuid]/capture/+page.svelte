@@ -48,7 +48,7 @@
 <svelte:window onkeydown={press} />
 
 <main id="main" class="grid min-h-0 flex-1 bg-paper bench:grid-cols-[minmax(0,1fr)_19rem]">
-	<div class="min-h-0 overflow-auto px-6 py-4">
+	<div class="min-h-0 overflow-auto px-4 bench:px-6 py-4">
 		<h1 class="text-[15px] font-semibold text-soft">
 			<a class="underline" href="/springs/{data.set.id}">{data.set.name}</a> · test springs
 		</h1>

@@ -24,7 +24,7 @@
 
 <svelte:head><title>Pick list · {book.job.number} · Zinc Ledger</title></svelte:head>
 
-<div class="overflow-auto px-6 py-4">
+<div class="overflow-auto px-4 bench:px-6 py-4">
 	<div class="flex items-center gap-3 print:hidden">
 		<a class="button" href="/jobs/{book.job.id}/plan">Back to the plan</a>
 		<button class="button button-main" onclick={() => print()}>Print</button>

@@ -1,0 +1,61 @@
+/** What the palette finds: in the shop's records, or among pages and stations at hand. */
+import { stationTyped } from '$lib/job/typed-station';
+import { PLACES } from './places';
+
+export interface Found {
+	readonly sort: 'job' | 'engine' | 'set' | 'spring' | 'part' | 'station' | 'page';
+	readonly name: string;
+	readonly detail: string;
+	readonly href: string;
+}
+
+const PAGES: readonly Found[] = [
+	{ sort: 'page', name: 'Jobs', detail: '', href: '/' },
+	{ sort: 'page', name: 'New job', detail: '', href: '/jobs/new' },
+	...PLACES.map(([href, name]) => ({ sort: 'page' as const, name, detail: '', href })),
+	{ sort: 'page', name: 'Operator and units', detail: '', href: '/bench' }
+];
+
+interface JobAtHand {
+	readonly id: string;
+	readonly number: string;
+	readonly stations: readonly { readonly label: string }[];
+}
+
+/**
+ * Pages and stations that are typed: "3e" of the job at hand, a page by how it begins.
+ *
+ * @param pages of the job at hand
+ */
+export function foundHere(
+	text: string,
+	job: JobAtHand | undefined,
+	pages: readonly Found[] = []
+): Found[] {
+	const typed = text.trim().toLowerCase();
+	if (typed === '') return [];
+	const station =
+		job &&
+		stationTyped(
+			typed,
+			job.stations.map(({ label }) => label)
+		);
+	const begins = ({ name }: Found) =>
+		name
+			.toLowerCase()
+			.split(' ')
+			.some((word, i, all) => all.slice(i).join(' ').startsWith(typed));
+	return [
+		...(job && station
+			? [
+					{
+						sort: 'station' as const,
+						name: station,
+						detail: job.number,
+						href: `/jobs/${job.id}?at=${station}`
+					}
+				]
+			: []),
+		...[...pages, ...PAGES].filter(begins)
+	];
+}

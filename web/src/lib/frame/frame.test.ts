@@ -1,0 +1,91 @@
+/** The way through a job, and what is found without asking the server. */
+import { readFileSync } from 'node:fs';
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { Job } from '@zinc-ledger/core';
+import { readJob } from '@zinc-ledger/core/file';
+import { Book } from '$lib/job/book.svelte';
+import { foundHere } from './found';
+import { isAt, jobPages, nextOf, phasesOf } from './phases';
+
+let job: Job;
+let book: Book;
+beforeEach(() => {
+	const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	job = read.value;
+	book = new Book(job, 1);
+});
+
+describe('the phases of a job', () => {
+	it('are five in the order of the work, each with its stages and views', () => {
+		const phases = phasesOf(book);
+		expect(phases.map(({ name }) => name)).toEqual([
+			'Prepare',
+			'Measure',
+			'Plan',
+			'Build',
+			'Hand over'
+		]);
+		expect(phases[1]!.items.map(({ name }) => name)).toEqual([
+			'Heights',
+			'Seal gaps',
+			'Tip heights',
+			'Springs',
+			'Bare heights'
+		]);
+		expect(phases[0]!.done).toEqual([3, 3]);
+		expect(phases[4]!.blocks).toBe(true);
+		expect(phases[3]!.blocks).toBe(false);
+	});
+	it('lead to pages of this job, each once', () => {
+		const all = phasesOf(book).flatMap(({ items }) => items.map(({ href }) => href));
+		expect(new Set(all).size).toBe(all.length);
+		for (const href of all) expect(href).toMatch(/^\/(jobs|engines|springs)/);
+	});
+	it('know the page at hand, a round by what it measures', () => {
+		const [heights, gaps] = phasesOf(book)[1]!.items;
+		const url = new URL(`http://shop/jobs/${job.id}/round?of=installed-height`);
+		expect([isAt(heights!, url), isAt(gaps!, url)]).toEqual([true, false]);
+		const setup = phasesOf(book)[0]!.items[0]!;
+		expect(isAt(setup, new URL(`http://shop/jobs/${job.id}/setup?at=limits`))).toBe(true);
+	});
+});
+
+describe('what is next', () => {
+	it('is the first stage that is not done, with the station it begins at', () => {
+		expect(nextOf(book)).toEqual({
+			name: 'Heights',
+			station: '5I',
+			href: `/jobs/${job.id}/round?of=installed-height`
+		});
+	});
+	it('is what was left out before, and nothing that only tells', () => {
+		delete job.setup.kinds.intake.lift;
+		expect(nextOf(new Book(job, 1))!.name).toBe('Setup');
+		const stages = book.stages.map((stage) => ({ ...stage, done: stage.name !== 'sheet' }));
+		expect(nextOf({ job, sheet: book.sheet, stages })).toBeNull();
+	});
+});
+
+describe('what is found here', () => {
+	const names = (text: string, withJob = true) =>
+		foundHere(text, withJob ? job : undefined, withJob ? jobPages(job) : []).map(
+			({ name }) => name
+		);
+	it('are stations of the job at hand, pages of it, and pages of the shop', () => {
+		expect(names('3e')[0]).toBe('3E');
+		expect(names('seal')).toEqual(['Seal gaps']);
+		expect(names('if')).toEqual(['What if']);
+		expect(names('spr')).toEqual(['Springs', 'Springs']);
+		expect(names('new')).toEqual(['New job']);
+	});
+	it('are no stations without a job, and nothing where nothing is typed', () => {
+		expect(names('3e', false)).toEqual([]);
+		expect(names('  ')).toEqual([]);
+		expect(names('zzz')).toEqual([]);
+	});
+	it('leads to the station on the sheet', () => {
+		expect(foundHere('12i', job)).toEqual([]);
+		expect(foundHere('4E', job)[0]!.href).toBe(`/jobs/${job.id}?at=4E`);
+	});
+});

@@ -1,0 +1,11 @@
+import { json } from '@sveltejs/kit';
+import { ask } from '$lib/server/ask';
+import { findAnything } from '$lib/server/find';
+
+/** Longer than this nobody types to find something. */
+const LONGEST = 100;
+
+export async function GET({ url }) {
+	const text = (url.searchParams.get('q') ?? '').replaceAll('\u0000', '').slice(0, LONGEST);
+	return json(await ask((db) => findAnything(db, text)));
+}
