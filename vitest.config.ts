@@ -17,7 +17,17 @@ export default defineConfig({
 					testTimeout: 300_000,
 					hookTimeout: 300_000
 				},
-				resolve: { alias: { $lib: fileURLToPath(new URL('./web/src/lib', import.meta.url)) } }
+				resolve: {
+					alias: {
+						$lib: fileURLToPath(new URL('./web/src/lib', import.meta.url)),
+						...Object.fromEntries(
+							['navigation', 'forms', 'state'].map((door) => [
+								`$app/${door}`,
+								fileURLToPath(new URL('./web/src/lib/test/app.ts', import.meta.url))
+							])
+						)
+					}
+				}
 			},
 			{
 				test: {

@@ -289,7 +289,6 @@ describe('the job as a whole', () => {
 			'stage.of {"done":12,"of":12}',
 			'stage.of {"done":8,"of":12}',
 			'stage.of {"done":6,"of":12}',
-			'',
 			'stage.to-fit {"count":1}',
 			'',
 			'stage.of {"done":0,"of":12}',

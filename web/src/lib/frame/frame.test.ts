@@ -1,18 +1,15 @@
 /** The way through a job, and what is found without asking the server. */
-import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Job } from '@zinc-ledger/core';
-import { readJob } from '@zinc-ledger/core/file';
 import { Book } from '$lib/job/book.svelte';
+import { demoJob } from '$lib/test/demo';
 import { foundHere } from './found';
 import { isAt, jobPages, nextOf, phasesOf } from './phases';
 
 let job: Job;
 let book: Book;
 beforeEach(() => {
-	const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
-	if (!read.ok) throw new Error(JSON.stringify(read.problems));
-	job = read.value;
+	job = demoJob('2417-straight-six');
 	book = new Book(job, 1);
 });
 

@@ -1,11 +1,8 @@
 /** The parts of the round's page: what each shows of the figure at hand. */
-import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Job } from '@zinc-ledger/core';
-import { readJob } from '@zinc-ledger/core/file';
-import { Bench } from '$lib/bench/bench.svelte';
-import { Book } from '$lib/job/book.svelte';
 import { outbox } from '$lib/outbox/outbox.svelte';
+import { atBench, demoJob } from '$lib/test/demo';
 import { markup, words, type Around } from '$lib/test/rendered';
 import Keypad from './Keypad.svelte';
 import { Round } from './round.svelte';
@@ -24,12 +21,9 @@ const quantity = 'installed-height' as const;
 beforeEach(() => {
 	vi.stubGlobal('fetch', () => Promise.reject(new Error('no server here')));
 	outbox.waiting = [];
-	const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
-	if (!read.ok) throw new Error(JSON.stringify(read.problems));
-	job = read.value;
-	const bench = new Bench(job.people[0]!, { length: 'in', load: 'lbf' });
-	around = { bench, book: new Book(job, 1) };
-	round = new Round(quantity, around.book, bench);
+	job = demoJob('2417-straight-six');
+	around = atBench(job);
+	round = new Round(quantity, around.book, around.bench);
 	round.begin({ locator: true, shims: false, recess: '0.000 in', sealHome: true });
 });
 

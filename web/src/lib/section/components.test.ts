@@ -1,23 +1,15 @@
 /** The section on the screen: its figures, and what it says for one who cannot see it. */
-import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { partsOf, type Job } from '@zinc-ledger/core';
-import { readJob } from '@zinc-ledger/core/file';
-import { Bench } from '$lib/bench/bench.svelte';
-import { Book } from '$lib/job/book.svelte';
+import { atBench, demoJob } from '$lib/test/demo';
 import { markup, words, type Around } from '$lib/test/rendered';
 import Section from './Section.svelte';
 
 let job: Job;
 let around: Around;
 beforeEach(() => {
-	const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
-	if (!read.ok) throw new Error(JSON.stringify(read.problems));
-	job = read.value;
-	around = {
-		bench: new Bench(job.people[0]!, { length: 'in', load: 'lbf' }),
-		book: new Book(job, 1)
-	};
+	job = demoJob('2417-straight-six');
+	around = atBench(job);
 });
 function section(label: string, plain = true): string {
 	const station = around.book.station(label)!;
@@ -49,7 +41,7 @@ describe('the section', () => {
 	});
 	it('has each shim’s thickness beside it', () => {
 		job.stations.find(({ label }) => label === '1I')!.shims = ['0.030 in'];
-		around = { ...around, book: new Book(job, 1) };
+		around = atBench(job);
 		expect(words(section('1I'))).toContain('0.030');
 	});
 	it('has a slider of its lift, but where it is plain', () => {

@@ -25,10 +25,24 @@ export async function testDatabase(name: string, migrated = true): Promise<TestD
 		url: url.href,
 		drop: async () => {
 			await db.destroy();
-			await ask(admin, `drop database ${database} with (force)`);
+			await dropped(admin, database);
 		}
 	};
 }
+
+/** The database's own housekeeping may be at work in it, which only it may end: a moment later it is not. */
+async function dropped(admin: string, database: string): Promise<void> {
+	for (let tries = 1; ; tries++) {
+		try {
+			return await ask(admin, `drop database ${database} with (force)`);
+		} catch (error) {
+			if (tries === MOST_TRIES) throw error;
+			await new Promise((later) => setTimeout(later, PAUSE));
+		}
+	}
+}
+const MOST_TRIES = 20;
+const PAUSE = 500;
 
 async function ask(url: string, text: string): Promise<void> {
 	const client = new pg.Client(url);

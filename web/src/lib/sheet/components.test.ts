@@ -1,10 +1,7 @@
 /** The sheet as a table, and as a list on a phone. */
-import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Job } from '@zinc-ledger/core';
-import { readJob } from '@zinc-ledger/core/file';
-import { Bench } from '$lib/bench/bench.svelte';
-import { Book } from '$lib/job/book.svelte';
+import { atBench, demoJob } from '$lib/test/demo';
 import { markup, words, type Around } from '$lib/test/rendered';
 import SheetFooter from './SheetFooter.svelte';
 import SheetRemarks from './SheetRemarks.svelte';
@@ -14,13 +11,8 @@ import StationList from './StationList.svelte';
 let job: Job;
 let around: Around;
 beforeEach(() => {
-	const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
-	if (!read.ok) throw new Error(JSON.stringify(read.problems));
-	job = read.value;
-	around = {
-		bench: new Bench(job.people[0]!, { length: 'in', load: 'lbf' }),
-		book: new Book(job, 1)
-	};
+	job = demoJob('2417-straight-six');
+	around = atBench(job);
 });
 const none = () => undefined;
 const table = (waiting: readonly string[] = []) => {
@@ -102,7 +94,7 @@ describe('round the sheet', () => {
 	it('stand the findings of fit that are not accepted', () => {
 		expect(words(markup(SheetRemarks, {}, around))).toBe('');
 		job.setup.kinds.exhaust.locks!.angle = 7;
-		around = { ...around, book: new Book(job, 1) };
+		around = atBench(job);
 		expect(words(markup(SheetRemarks, {}, around))).toMatch(/locks 7°, retainer 10°/);
 	});
 });

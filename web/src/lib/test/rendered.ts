@@ -19,7 +19,7 @@ export function markup<P extends object>(of: Component<P>, given: P, around: Aro
 /** What somebody reads of it, tags taken as spaces. */
 export const words = (html: string): string =>
 	html
-		.replace(/<[^>]*>/g, ' ')
+		.replace(/<(?:"[^"]*"|[^">])*>/g, ' ')
 		.replace(/&nbsp;/g, ' ')
 		.replace(/\s+/g, ' ')
 		.trim();

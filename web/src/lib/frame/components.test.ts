@@ -1,0 +1,87 @@
+/** The frame: the way through a job at the bench and on a phone, the bar above it. */
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { Job } from '@zinc-ledger/core';
+import { outbox } from '$lib/outbox/outbox.svelte';
+import { atBench, demoJob } from '$lib/test/demo';
+import { markup, words, type Around } from '$lib/test/rendered';
+import BenchMenu from './BenchMenu.svelte';
+import PhaseBar from './PhaseBar.svelte';
+import Rail from './Rail.svelte';
+import TopBar from './TopBar.svelte';
+import Unsent from './Unsent.svelte';
+
+let job: Job;
+let around: Around;
+beforeEach(() => {
+	outbox.waiting = [];
+	job = demoJob('2417-straight-six');
+	around = atBench(job);
+});
+const none = () => undefined;
+
+describe('the rail', () => {
+	const rail = () => markup(Rail, { book: around.book }, around);
+	it('has every stage and view of the five phases, with how far each is', () => {
+		const text = words(rail());
+		expect(text).toMatch(/Prepare 3 of 3 .*Setup .*Measure .*0 of 2 .*Heights 8 of 12/);
+		expect(text).toMatch(/Hand over .*Sheet 1 at stop Sign 2 to resolve/);
+		for (const view of ['Bare heights', 'Max lift', 'What if', 'Print the sheet'])
+			expect(text).toContain(view);
+	});
+	it('marks what is done, and what blocks', () => {
+		expect(rail().match(/aria-label="done"/g)).toHaveLength(3);
+		expect(rail()).toMatch(/font-semibold text-stop[^>]*>\s*1 at stop/);
+	});
+	it('says what is next and by which key', () => {
+		expect(words(rail())).toMatch(/Next: Heights 5I n$/);
+	});
+	it('offers a file as a file', () => {
+		expect(rail()).toMatch(/href="[^"]*\/file" download/);
+	});
+});
+
+describe('the bar of a phone', () => {
+	it('has the five phases with what is next in their middle', () => {
+		const text = words(markup(PhaseBar, { book: around.book }, around));
+		expect(text).toMatch(/^Prepare Measure Plan Next Heights 5I Build Hand over/);
+	});
+});
+
+describe('the bar above', () => {
+	const bar = () => markup(TopBar, { scheme: 'light', onkeys: none, onfind: none }, around);
+	it('has the brand, where to go, what finds, and who works here', () => {
+		expect(words(bar())).toMatch(/Springs Gauges Parts Ctrl K find \? keys/);
+		expect(words(bar())).toContain(`Bench: ${job.people[0]!.name}`);
+		expect(words(bar())).not.toContain('Who works here?');
+	});
+	it('asks who works here while nobody is picked', () => {
+		around.bench.person = null;
+		expect(words(bar())).toContain('Who works here?');
+	});
+	it('says the units at hand', () => {
+		around.bench.units = { length: 'mm', load: 'N' };
+		expect(words(markup(BenchMenu, { scheme: 'dark', onkeys: none }, around))).toMatch(/mm N/);
+	});
+});
+
+describe('what waits to be sent', () => {
+	const shown = () => words(markup(Unsent, { jobId: job.id }, around));
+	const waiting = (more: object = {}) => ({
+		jobId: job.id,
+		reading: { ...job.readings[0]!, id: crypto.randomUUID() },
+		...more
+	});
+	it('is nothing, or is counted', () => {
+		expect(shown()).toBe('');
+		outbox.waiting = [waiting(), waiting()];
+		expect(shown()).toBe('2 unsent');
+	});
+	it('of another job is not told here', () => {
+		outbox.waiting = [waiting({ jobId: 'another' })];
+		expect(shown()).toBe('');
+	});
+	it('that was rejected says why, and can be dismissed', () => {
+		outbox.waiting = [waiting({ refused: 'no such station' })];
+		expect(shown()).toMatch(/Rejected: no such station Dismiss$/);
+	});
+});
