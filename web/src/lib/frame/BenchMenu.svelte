@@ -24,10 +24,8 @@
 		class="flex min-h-11 items-center gap-1.5 text-[14px] whitespace-nowrap"
 		data-menu="bench"
 	>
-		<span class="sr-only">Bench: {bench.person?.name ?? 'nobody picked'}</span>
-		<b class="hidden font-semibold tablet:inline" aria-hidden="true">
-			{bench.person?.initials ?? ''}
-		</b>
+		<span class="sr-only">Bench</span>
+		<b class="hidden font-semibold tablet:inline">{bench.person?.initials ?? ''}</b>
 		<span class="figure text-[13px] text-on-band-soft">
 			{bench.units.length}
 			{bench.units.load}

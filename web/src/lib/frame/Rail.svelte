@@ -66,7 +66,9 @@
 							<span class="whitespace-nowrap">{item.name}</span>
 							{#if item.stage?.done}
 								<Check size={14} aria-label="done" class="text-soft bench:ml-auto" />
-							{:else if item.stage}
+							{/if}
+							<!-- A signed sheet keeps its number in sight; other stages that are done say no more. -->
+							{#if item.stage && (!item.stage.done || item.stage.name === 'sign')}
 								<span
 									class="truncate text-xs font-normal bench:ml-auto {item.stage.blocks
 										? 'font-semibold text-stop'

@@ -6,10 +6,10 @@ import Residuals from '$lib/gauges/Residuals.svelte';
 import PartsTable from '$lib/parts/PartsTable.svelte';
 import { atBench, demoJob } from '$lib/test/demo';
 import { markup, words } from '$lib/test/rendered';
-import Mark from './Mark.svelte';
-import ReasonForm from './ReasonForm.svelte';
-import ScaleBar from './ScaleBar.svelte';
-import TextField from './TextField.svelte';
+import Mark from '$lib/ui/Mark.svelte';
+import ReasonForm from '$lib/ui/ReasonForm.svelte';
+import ScaleBar from '$lib/ui/ScaleBar.svelte';
+import TextField from '$lib/ui/TextField.svelte';
 
 const around = atBench(demoJob('2417-straight-six'));
 
