@@ -143,7 +143,7 @@ describe('the head itself', () => {
 	it('valves are looked at one after another, by keys', async () => {
 		const { browser } = at;
 		await browser.openJob('2421');
-		await browser.click('Inspect', 'a');
+		await browser.click('Valves', 'a');
 		await browser.sees('0 of 16 inspected');
 		await browser.ready();
 		await browser.press('g');

@@ -147,7 +147,7 @@ describe('two benches on one head', () => {
 		const job = await other.openJob('2417');
 		await at.browser.beginRound(job, 'tip-height');
 		await at.browser.press('120', Key.ENTER);
-		await until(async () => (await other!.text('nav')).includes('0.120'));
+		await until(async () => (await other!.text('main')).includes('0.120'));
 	});
 	it('six hundred figures each at ten a second, the database stopped and started in between: each stored once', async () => {
 		const job = await at.browser.openJob('2426');
