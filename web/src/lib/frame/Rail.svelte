@@ -67,8 +67,8 @@
 							{#if item.stage?.done}
 								<Check size={14} aria-label="done" class="text-soft bench:ml-auto" />
 							{/if}
-							<!-- A signed sheet keeps its number in sight; other stages that are done say no more. -->
-							{#if item.stage && (!item.stage.done || item.stage.name === 'sign')}
+							<!-- An accepted plan and a signed sheet say so; other stages that are done say no more. -->
+							{#if item.stage && (!item.stage.done || ['plan', 'sign'].includes(item.stage.name))}
 								<span
 									class="truncate text-xs font-normal bench:ml-auto {item.stage.blocks
 										? 'font-semibold text-stop'
