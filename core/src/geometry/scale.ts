@@ -14,6 +14,20 @@ export interface Scale {
 	readonly at: number;
 }
 
+/** The tightest floor and ceiling of several limits; null on a side that has none. */
+export function tightest(limits: readonly ScaleLimit[]): {
+	readonly floor: number | null;
+	readonly ceiling: number | null;
+} {
+	const at = (side: ScaleLimit['side']) =>
+		limits.filter((limit) => limit.side === side).map((limit) => limit.at);
+	const [floors, ceilings] = [at('floor'), at('ceiling')];
+	return {
+		floor: floors.length > 0 ? Math.max(...floors) : null,
+		ceiling: ceilings.length > 0 ? Math.min(...ceilings) : null
+	};
+}
+
 /**
  * Where a figure and the band between its tightest limits lie on a scale of 0 to 100.
  * The band has a third of the scale; with one limit only, it reaches to the other end.
@@ -24,10 +38,7 @@ export interface Scale {
  */
 export function scaleOf(figure: number, limits: readonly ScaleLimit[]): Scale | null {
 	if (limits.length === 0) return null;
-	const floors = limits.filter((limit) => limit.side === 'floor').map((limit) => limit.at);
-	const ceilings = limits.filter((limit) => limit.side === 'ceiling').map((limit) => limit.at);
-	const floor = floors.length > 0 ? Math.max(...floors) : null;
-	const ceiling = ceilings.length > 0 ? Math.min(...ceilings) : null;
+	const { floor, ceiling } = tightest(limits);
 
 	const low = floor ?? ceiling! - Math.abs(ceiling!);
 	const high = ceiling ?? floor! + 2 * Math.abs(floor!);

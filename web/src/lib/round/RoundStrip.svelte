@@ -1,6 +1,12 @@
 <script lang="ts">
 	/** The figure of the station at hand beside those of its kind, along the head. */
-	import { stripOf, type FigureName, type Quantity, type Verdict } from '@zinc-ledger/core';
+	import {
+		stripOf,
+		tightest,
+		type FigureName,
+		type Quantity,
+		type Verdict
+	} from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -50,12 +56,8 @@
 		const verdict = stations
 			.map((station) => verdictIn(station, figure))
 			.find((one): one is Verdict => (one?.limits.length ?? 0) > 0);
-		const of = (side: 'floor' | 'ceiling') =>
-			verdict?.limits.filter((limit) => limit.side === side).map(({ at }) => at) ?? [];
-		const [floors, ceilings] = [of('floor'), of('ceiling')];
-		return floors.length > 0 && ceilings.length > 0
-			? ([Math.max(...floors), Math.min(...ceilings)] as const)
-			: null;
+		const { floor, ceiling } = tightest(verdict?.limits ?? []);
+		return floor !== null && ceiling !== null ? ([floor, ceiling] as const) : null;
 	});
 	const strip = $derived(
 		stripOf(

@@ -4,6 +4,7 @@
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import { standing } from '$lib/sheet/columns';
 	import RoundFigures from './RoundFigures.svelte';
 
 	let { station }: { station: StationSheet } = $props();
@@ -20,5 +21,5 @@
 		<span>{write(worst.text, bench.units)}</span>
 	</p>
 {:else}
-	<p class="mt-2 text-[42px] leading-none">clear so far</p>
+	<p class="mt-2 text-[42px] leading-none">{standing(station)}</p>
 {/if}

@@ -119,6 +119,14 @@ describe('the verdict of a round', () => {
 		expect(of('4E')).toMatch(/stop Shim 0\.030 \+ 0\.015$/);
 		expect(of('3I')).toContain('too close to call');
 	});
+	it('calls nothing clear that nothing could judge', () => {
+		for (const kind of ['intake', 'exhaust'] as const) delete job.setup.kinds[kind].spring;
+		job.readings = job.readings.filter(({ station }) => station === '1I').slice(0, 1);
+		around = atBench(job);
+		const station = around.book.station('1I')!;
+		expect(station.figures.height.figure).not.toBeNull();
+		expect(of('1I')).not.toContain('clear');
+	});
 	it('says so where nothing is wrong', () => {
 		expect(of('1I')).toMatch(/clear so far$/);
 	});

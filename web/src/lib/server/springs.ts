@@ -8,6 +8,7 @@ import {
 	type Sweep
 } from '@zinc-ledger/core';
 import { deriveSpring } from './asked/of-spring';
+import { told } from './asked/told';
 import type { Database } from './database/connection';
 import { once } from './jobs/once';
 import type { SpringMeasured } from './database/schema';
@@ -222,7 +223,7 @@ export async function keepSweep(
 			return rows.map((row) => ({ owner: row.spring_id, entry: row.doc }));
 		}
 	});
-	await deriveSpring(db, spring.id);
+	await told(() => deriveSpring(db, spring.id));
 	return true;
 }
 
@@ -250,5 +251,5 @@ export async function setMeasured(
 		.where('tag', '=', tag)
 		.returning('id')
 		.execute();
-	for (const { id } of changed) await deriveSpring(db, id);
+	for (const { id } of changed) await told(() => deriveSpring(db, id));
 }

@@ -1,11 +1,11 @@
 <script lang="ts">
 	/** The sheet on a phone: one line a station, what is wrong first; a press opens all of its figures. */
 	import { byAlarm, scaleOf, type StationSheet } from '@zinc-ledger/core';
-	import { label, write } from '@zinc-ledger/words';
+	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ScaleBar from '$lib/ui/ScaleBar.svelte';
-	import { COLUMN_VIEWS, showFigure, verdictIn } from './columns';
+	import { COLUMN_VIEWS, showFigure, standing, verdictIn } from './columns';
 
 	interface Props {
 		stations: readonly StationSheet[];
@@ -49,9 +49,7 @@
 							<Mark state={remark.state} word /> {write(remark.text, bench.units)}
 						{:else}
 							<span class="text-soft">
-								{station.state === 'not-measured' && station.figures.height.figure !== null
-									? 'clear so far'
-									: label('state', station.state)}
+								{standing(station)}
 							</span>
 						{/if}
 					</span>

@@ -8,7 +8,14 @@ import type {
 	Units,
 	Verdict
 } from '@zinc-ledger/core';
-import { COLUMNS, FIGURES, showLength, showLengthBeside, showLoad } from '@zinc-ledger/core';
+import {
+	COLUMNS,
+	FIGURE_NAMES,
+	FIGURES,
+	showLength,
+	showLengthBeside,
+	showLoad
+} from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
 
 export interface ColumnView {
@@ -26,6 +33,20 @@ export const COLUMN_VIEWS: readonly ColumnView[] = COLUMNS.map((key) => ({
 /** What stands in a station's column. */
 export const verdictIn = ({ figures }: { readonly figures: Figures }, key: FigureName) =>
 	figures[key] as Verdict | null;
+
+interface Standing {
+	readonly state: Verdict['state'];
+	readonly figures: Figures;
+}
+
+/**
+ * How a station stands, in words: "clear so far" only where something was judged and is clear;
+ * a figure that nothing could judge clears nothing.
+ */
+export const standing = ({ state, figures }: Standing): string =>
+	state === 'not-measured' && FIGURE_NAMES.some((name) => figures[name]?.state === 'clear')
+		? 'clear so far'
+		: label('state', state);
 
 /** The columns a job has: no lash for hydraulic lifters, no tip height where nobody measured it. */
 export const columnsFor = (stations: readonly { readonly figures: Figures }[]) =>

@@ -147,6 +147,21 @@ describe('how springs lose load', () => {
 		});
 		expect(await asked(losing!, [card.id, 'B8'])).toEqual([]);
 	});
+	it('that cannot be derived now is kept all the same, and derived later', async () => {
+		await asked('alter table spring_result rename to put_away');
+		const kept = await keepSweep(
+			test.db,
+			set,
+			sweep('T3', '2026-01-10T09:00:00.000Z', 590),
+			person
+		);
+		await asked('alter table put_away rename to spring_result');
+		expect(kept).toBe(true);
+		const count = async () => (await asked(`select 1 from spring_result where tag = 'T3'`)).length;
+		expect(await count()).toBe(0);
+		await deriveMissing(test.db);
+		expect(await count()).toBe(1);
+	});
 	it('follows what is known of the spring: its serial number, a bind placed by hand', async () => {
 		const by = { person: 'IM', at: '2026-06-11T09:00:00.000Z' };
 		await setMeasured(test.db, set, 'T1', { serial: 'S-104', bind: { height: '30 mm', ...by } });

@@ -1,9 +1,9 @@
 /** Keeps what is asked about a job near to the job: after a change, and for what was never derived. */
 import { database } from '../database';
 import type { Database } from '../database/connection';
-import { log } from '../log';
 import { deriveJobs } from './of-job';
 import { deriveMissing } from './rebuild';
+import { told } from './told';
 
 /** Changes within this many milliseconds are looked at together. */
 const TOGETHER = 1000;
@@ -27,11 +27,3 @@ export function deriveSoon(jobId: string): void {
 /** Makes what the release before did not know of, while the server serves. */
 export const deriveMissingGently = (db: Database): Promise<void> =>
 	told(() => deriveMissing(db, () => new Promise((later) => setTimeout(later, PAUSE).unref())));
-
-async function told(work: () => Promise<void>): Promise<void> {
-	try {
-		await work();
-	} catch (error) {
-		log.warn({ error: (error as Error).message }, 'not derived');
-	}
-}
