@@ -10,5 +10,6 @@ export * from './remark.ts';
 export * from './sheet.ts';
 export * from './shim-advice.ts';
 export * from './station.ts';
+export * from './trust.ts';
 export * from './valve-kind.ts';
 export * from './whole-head.ts';

@@ -23,6 +23,8 @@ export interface SectionPicture extends Picture {
 	readonly shims: readonly DimensionLine[];
 	/** Half the width of the stack: how near a witness line comes to it. */
 	readonly edges: readonly [left: number, right: number];
+	/** What another state of the same stack differs by, to the same scale: its outlines are drawn behind. */
+	readonly before: readonly Shape[];
 }
 
 /** How much is drawn below the pocket in mm where no port is. */
@@ -47,8 +49,14 @@ interface Place {
 	readonly isAssumed: (role: Role) => boolean;
 }
 
-function placeIn(drawing: Drawing, { width, height, above, aside }: Frame): Place {
-	const { port, top, outside, assumedParts = [] } = drawing;
+function placeIn(
+	drawing: Drawing,
+	{ width, height, above, aside }: Frame,
+	before: Drawing | null
+): Place {
+	const { port, assumedParts = [] } = drawing;
+	const top = Math.max(drawing.top, before?.top ?? 0);
+	const outside = Math.max(drawing.outside, before?.outside ?? 0);
 	const below = port ? port.depth + HEAD.edge + port.lift + 1 : BELOW;
 	const widest = Math.max(outside, port ? port.head + 2 : 0);
 	const scale = Math.min((height - above) / (top + below), (width / 2 - aside) / widest);
@@ -66,10 +74,15 @@ function placeIn(drawing: Drawing, { width, height, above, aside }: Frame): Plac
  *
  * @param drawing in mm, x from the stem's axis and y up from the pocket floor
  * @param frame in the units of the picture; dimensions keep their length in mm
+ * @param before the same station's stack in another state, whose outlines go with it
  */
-export function sectionPicture(drawing: Drawing, frame: Frame): SectionPicture {
+export function sectionPicture(
+	drawing: Drawing,
+	frame: Frame,
+	before: Drawing | null = null
+): SectionPicture {
 	const { width, height } = frame;
-	const place = placeIn(drawing, frame);
+	const place = placeIn(drawing, frame, before);
 	const { x, y } = place;
 	const { stem, outside, floor, sealTop, closed, open } = drawing;
 	const dimension = (at: number, high: number, low: number): DimensionLine => ({
@@ -102,9 +115,24 @@ export function sectionPicture(drawing: Drawing, frame: Frame): SectionPicture {
 			from: [x(-outside), y(to)],
 			to: [x(-outside), y(from)]
 		})),
-		edges: [x(-outside), x(outside)]
+		edges: [x(-outside), x(outside)],
+		before: before ? outlinesOf(before, place) : []
 	};
 }
+
+/** What of a stack moves when it is built otherwise: its floor, retainers and tip. */
+const outlinesOf = ({ outside, stem, floor, retainer, closed, open }: Drawing, place: Place) =>
+	[
+		{ side: -1, half: closed },
+		{ side: 1, half: open }
+	].flatMap(({ side, half }) => [
+		box('before', side, [stem + STEM_ROOM, outside + 0.8], [0, floor.seat], place),
+		outline(
+			'before',
+			retainer.map(([out, up]): PlanePoint => [out * side, half.landing + up]),
+			place
+		)
+	]);
 
 /** The casting below the pocket, where no port is drawn. */
 const pocket = ({ width, height }: Frame, { y }: Place): Shape => ({

@@ -31,6 +31,26 @@ describe('the section', () => {
 		expect(drawing!.closed.landing - drawing!.open.landing).toBeCloseTo(10, 6);
 		expect(drawing!.closed.tip - drawing!.open.tip).toBeCloseTo(10, 6);
 	});
+	it('holds another state to the same scale: what was not moved lies on itself, what was does not', () => {
+		const frame = { width: 330, height: 410, above: 28, aside: 62 };
+		const bare = draw('4E').drawing!;
+		expect(sectionPicture(bare, frame).before).toEqual([]);
+		const same = sectionPicture(bare, frame, bare);
+		const [, retainer] = same.before;
+		expect(retainer).toEqual({
+			...same.shapes.find(({ role }) => role === 'retainer'),
+			role: 'before'
+		});
+		job.stations.find(({ label }) => label === '4E')!.shims = ['0.045 in'];
+		const shimmed = sectionPicture(draw('4E').drawing!, frame, bare);
+		const locator = shimmed.shapes.find(({ role }) => role === 'locator')!;
+		const top = (shape: (typeof shimmed.shapes)[number]) =>
+			shape.type === 'outline' ? Math.min(...shape.points.map(([, y]) => y)) : NaN;
+		const [floor] = shimmed.before;
+		const scale = shimmed.installed.to[1] - shimmed.installed.from[1];
+		const share = lengthOf('0.045 in') / shimmed.installed.length;
+		expect(top(floor!) - top(locator)).toBeCloseTo(scale * share, 6);
+	});
 	it('lays shims under the locator, and the spring is shorter by them', () => {
 		const before = draw('4E').drawing!;
 		job.stations.find(({ label }) => label === '4E')!.shims = ['0.030 in', '0.015 in'];

@@ -23,7 +23,8 @@ export type Role =
 	| 'bead'
 	| 'valve'
 	| 'cap'
-	| 'wafer';
+	| 'wafer'
+	| 'before';
 
 interface Drawn {
 	readonly role: Role;

@@ -33,6 +33,8 @@ export const SOURCES = [
 ] as const;
 export type Source = (typeof SOURCES)[number];
 const UNCONFIRMED: ReadonlySet<Source> = new Set(['customer', 'recalled']);
+/** Whether nobody but somebody's word stands for it. */
+export const isUnconfirmed = (source: Source): boolean => UNCONFIRMED.has(source);
 
 /** Limits that figures are held against; a room adds those it judges by. */
 // eslint-disable-next-line @typescript-eslint/no-empty-object-type
