@@ -35,6 +35,7 @@ import type {
 	TargetMethod,
 	ValveSeen,
 	ValveTip,
+	Trust,
 	Way,
 	WayUp,
 	Work
@@ -107,7 +108,15 @@ export interface Labels {
 	readonly severity: Of<'stop' | 'watch' | 'note'>;
 	readonly phase: Of<Phase>;
 	/** Sorts of what is found. */
-	readonly found: Of<'job' | 'engine' | 'set' | 'spring' | 'part' | 'station' | 'page'>;
+	readonly found: Of<
+		'job' | 'customer' | 'engine' | 'set' | 'spring' | 'part' | 'station' | 'page' | 'action'
+	>;
+	/** What a load or a margin stands on. */
+	readonly trust: Of<Trust>;
+	/** Which jobs a list holds. */
+	readonly jobFilter: Of<
+		'all' | 'open' | 'waiting' | 'to-verify' | 'came-back' | 'signed-this-week'
+	>;
 	/** Testers that are no gauge of the shop. */
 	readonly tester: Of<typeof MANUAL_TESTER>;
 }

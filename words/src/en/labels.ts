@@ -294,12 +294,28 @@ export const labels: Labels = {
 	},
 	found: {
 		job: 'job',
+		customer: 'customer',
+		action: 'do',
 		engine: 'engine',
 		set: 'set',
 		spring: 'spring',
 		part: 'part',
 		station: 'station',
 		page: 'page'
+	},
+	trust: {
+		tested: 'this spring tested',
+		set: 'a spring of its set tested',
+		card: 'by its card',
+		hearsay: 'by word of mouth'
+	},
+	jobFilter: {
+		all: 'all jobs',
+		open: 'not signed',
+		waiting: 'waiting for parts',
+		'to-verify': 'to be verified',
+		'came-back': 'came back',
+		'signed-this-week': 'signed this week'
 	},
 	tester: { 'manual-entry': 'manual entry' },
 	match: { fits: 'match', near: 'possible', mismatch: 'no match' },

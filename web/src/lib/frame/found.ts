@@ -1,9 +1,12 @@
 /** What the palette finds: in the shop's records, or among pages and stations at hand. */
+import { PART_SORTS } from '@zinc-ledger/core';
+import { label } from '@zinc-ledger/words';
 import { stationTyped } from '$lib/job/typed-station';
 import { PLACES } from './places';
 
 export interface Found {
-	readonly sort: 'job' | 'engine' | 'set' | 'spring' | 'part' | 'station' | 'page';
+	readonly sort:
+		'job' | 'customer' | 'engine' | 'set' | 'spring' | 'part' | 'station' | 'page' | 'action';
 	readonly name: string;
 	readonly detail: string;
 	readonly href: string;
@@ -11,9 +14,16 @@ export interface Found {
 
 const PAGES: readonly Found[] = [
 	{ sort: 'page', name: 'Jobs', detail: '', href: '/' },
-	{ sort: 'page', name: 'New job', detail: '', href: '/jobs/new' },
 	...PLACES.map(([href, name]) => ({ sort: 'page' as const, name, detail: '', href })),
-	{ sort: 'page', name: 'Operator and units', detail: '', href: '/bench' }
+	{ sort: 'page', name: 'Operator and units', detail: '', href: '/bench' },
+	{ sort: 'action', name: 'New job', detail: 'take a head in', href: '/jobs/new' },
+	{ sort: 'action', name: 'Add a gauge', detail: '', href: '/gauges/new' },
+	...PART_SORTS.map((sort) => ({
+		sort: 'action' as const,
+		name: `Add a part: ${label('part', sort)}`,
+		detail: '',
+		href: `/parts/new?sort=${sort}`
+	}))
 ];
 
 interface JobAtHand {

@@ -71,9 +71,9 @@ describe('what is found here', () => {
 		);
 	it('are stations of the job at hand, pages of it, and pages of the shop', () => {
 		expect(names('3e')[0]).toBe('3E');
-		expect(names('seal')).toEqual(['Seal gaps']);
+		expect(names('seal')).toEqual(['Seal gaps', 'Add a part: seal']);
 		expect(names('if')).toEqual(['What if']);
-		expect(names('spr')).toEqual(['Springs', 'Springs']);
+		expect(names('spr')).toEqual(['Springs', 'Springs', 'Add a part: spring']);
 		expect(names('new')).toEqual(['New job']);
 	});
 	it('are no stations without a job, and nothing where nothing is typed', () => {

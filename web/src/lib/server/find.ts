@@ -4,76 +4,140 @@ import { label } from '@zinc-ledger/words';
 import type { Found } from '$lib/frame/found';
 import type { Database } from './database/connection';
 import { findJobIds } from './jobs/find';
-import { pageOfParts } from './parts';
+import { pageOfParts, partsLike } from './parts';
+import { stationTyped } from '$lib/job/typed-station';
 
 /** Of each sort. */
 const MOST = 5;
+/** Mistakes are forgiven in words; what is short, or a figure, is like too many names. */
+const isWord = (text: string) => /\p{L}{3}/u.test(text);
 
 const has = (text: string) => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
 
-/** Jobs first, then engines, sets, springs by tag or serial number, and parts by any of their names. */
+/** What has the text in its name, then what has words much like it: nearest first. */
+const byName = (text: string, column: string) => ({
+	matches: isWord(text)
+		? sql<boolean>`(${sql.ref(column)} ilike ${has(text)} or ${text} <% ${sql.ref(column)})`
+		: sql<boolean>`${sql.ref(column)} ilike ${has(text)}`,
+	nearest: sql`(${sql.ref(column)} ilike ${has(text)}) desc, word_similarity(${text}, ${sql.ref(column)}) desc`
+});
+
+/** Jobs first, then stations, customers, engines, sets, springs by tag or serial number, and parts by any of their names. */
 export async function findAnything(db: Database, text: string): Promise<Found[]> {
 	const wanted = text.trim();
 	if (wanted === '') return [];
-	const [jobs, engines, sets, springs, parts] = await Promise.all([
-		jobsFound(db, wanted),
-		db
-			.selectFrom('engine')
-			.innerJoin('customer', 'customer.id', 'engine.customer_id')
-			.select(['engine.id', 'engine.name', 'customer.name as customer'])
-			.where('engine.name', 'ilike', has(wanted))
-			.orderBy('engine.name')
-			.limit(MOST)
-			.execute(),
-		db
-			.selectFrom('spring_set')
-			.select(['id', 'name'])
-			.where('name', 'ilike', has(wanted))
-			.orderBy('created_at', 'desc')
-			.limit(MOST)
-			.execute(),
-		db
-			.selectFrom('spring')
-			.innerJoin('spring_set', 'spring_set.id', 'spring.set_id')
-			.select(['spring.tag', 'spring_set.id', 'spring_set.name'])
-			.where((where) =>
-				where.or([
-					where(sql<string>`lower(tag)`, '=', wanted.toLowerCase()),
-					where(sql<string>`measured ->> 'serial'`, 'ilike', wanted)
-				])
-			)
-			.orderBy('spring_set.created_at', 'desc')
-			.limit(MOST)
-			.execute(),
-		pageOfParts(db, { find: wanted }, 0)
-	]);
-	return [
-		...jobs,
-		...engines.map(({ id, name, customer }) => ({
-			sort: 'engine' as const,
-			name,
-			detail: customer,
-			href: `/engines/${id}`
-		})),
-		...sets.map(({ id, name }) => ({
-			sort: 'set' as const,
-			name,
-			detail: '',
-			href: `/springs/${id}`
-		})),
-		...springs.map(({ tag, id, name }) => ({
-			sort: 'spring' as const,
-			name: tag,
-			detail: name,
-			href: `/springs/${id}`
-		})),
-		...parts.parts.slice(0, MOST).map(({ sort, part }) => ({
-			sort: 'part' as const,
-			name: part.name,
-			detail: label('part', sort),
-			href: `/parts/${part.id}`
-		}))
-	];
+	const found = await Promise.all(
+		[
+			stationsFound,
+			jobsFound,
+			customersFound,
+			enginesFound,
+			setsFound,
+			springsFound,
+			partsFound
+		].map((find) => find(db, wanted))
+	);
+	return found.flat();
+}
+
+/** "2417 3e": a station of the job of that number. */
+async function stationsFound(db: Database, text: string): Promise<Found[]> {
+	const [, number, typed] = /^(\S+)\s+(\d\S*)$/.exec(text) ?? [];
+	if (number === undefined || typed === undefined) return [];
+	const rows = await db
+		.selectFrom('station')
+		.innerJoin('job', 'job.id', 'station.job_id')
+		.select(['job.id', 'station.label'])
+		.where('job.number', '=', number)
+		.orderBy('station.position')
+		.execute();
+	const label = stationTyped(
+		typed,
+		rows.map((row) => row.label)
+	);
+	return label === undefined
+		? []
+		: [{ sort: 'station', name: label, detail: number, href: `/jobs/${rows[0]!.id}?at=${label}` }];
+}
+
+async function customersFound(db: Database, text: string): Promise<Found[]> {
+	const { matches, nearest } = byName(text, 'name');
+	const rows = await db
+		.selectFrom('customer')
+		.select(['id', 'name', 'contact'])
+		.where(matches)
+		.orderBy(nearest)
+		.orderBy('name')
+		.limit(MOST)
+		.execute();
+	return rows.map(({ name, contact }) => ({
+		sort: 'customer',
+		name,
+		detail: contact ?? '',
+		href: `/?find=${encodeURIComponent(name)}`
+	}));
+}
+
+async function enginesFound(db: Database, text: string): Promise<Found[]> {
+	const { matches, nearest } = byName(text, 'engine.name');
+	const rows = await db
+		.selectFrom('engine')
+		.innerJoin('customer', 'customer.id', 'engine.customer_id')
+		.select(['engine.id', 'engine.name', 'customer.name as customer'])
+		.where(matches)
+		.orderBy(nearest)
+		.orderBy('engine.name')
+		.limit(MOST)
+		.execute();
+	return rows.map(({ id, name, customer }) => ({
+		sort: 'engine',
+		name,
+		detail: customer,
+		href: `/engines/${id}`
+	}));
+}
+
+async function setsFound(db: Database, text: string): Promise<Found[]> {
+	const { matches, nearest } = byName(text, 'name');
+	const rows = await db
+		.selectFrom('spring_set')
+		.select(['id', 'name'])
+		.where(matches)
+		.orderBy(nearest)
+		.orderBy('created_at', 'desc')
+		.limit(MOST)
+		.execute();
+	return rows.map(({ id, name }) => ({ sort: 'set', name, detail: '', href: `/springs/${id}` }));
+}
+
+/** Tags and serial numbers are taken at their word: one letter makes another spring. */
+async function springsFound(db: Database, text: string): Promise<Found[]> {
+	const exact = text.toLowerCase();
+	const rows = await db
+		.selectFrom('spring')
+		.innerJoin('spring_set', 'spring_set.id', 'spring.set_id')
+		.select(['spring.tag', 'spring_set.id', 'spring_set.name'])
+		.where(sql<boolean>`(lower(tag) = ${exact} or lower(measured ->> 'serial') = ${exact})`)
+		.orderBy('spring_set.created_at', 'desc')
+		.limit(MOST)
+		.execute();
+	return rows.map(({ tag, id, name }) => ({
+		sort: 'spring',
+		name: tag,
+		detail: name,
+		href: `/springs/${id}?tag=${encodeURIComponent(tag)}`
+	}));
+}
+
+async function partsFound(db: Database, text: string): Promise<Found[]> {
+	const exact = (await pageOfParts(db, { find: text }, 0)).parts.slice(0, MOST);
+	const parts = exact.length > 0 || !isWord(text) ? exact : await partsLike(db, text, MOST);
+	return parts.map(({ sort, part }) => ({
+		sort: 'part',
+		name: part.name,
+		detail: label('part', sort),
+		href: `/parts/${part.id}`
+	}));
 }
 
 async function jobsFound(db: Database, text: string): Promise<Found[]> {

@@ -116,9 +116,11 @@ describe('people, customers and engines', () => {
 		expect((await listPeople(test.db)).filter(({ initials }) => initials === 'RT')).not.toEqual([]);
 	});
 	it('each reads their own units', async () => {
-		expect((await findPerson(test.db, person.id))!.units).toEqual({ length: 'in', load: 'lbf' });
+		expect((await findPerson(test.db, person.id))!.units).toBeNull();
 		await setUnits(test.db, person.id, { length: 'mm', load: 'kgf' });
 		expect((await findPerson(test.db, person.id))!.units).toEqual({ length: 'mm', load: 'kgf' });
+		await setUnits(test.db, person.id, null);
+		expect((await findPerson(test.db, person.id))!.units).toBeNull();
 		expect(await findPerson(test.db, first.part.id)).toBeNull();
 	});
 	it('a customer is found by name, and by contact where one is given', async () => {
@@ -151,7 +153,26 @@ describe('anything of the shop', () => {
 		expect(await found('s-2041')).toEqual(['spring T2']);
 		expect((await found('keepers')).every((one) => one.startsWith('part '))).toBe(true);
 		expect(await found('keepers')).not.toEqual([]);
+		expect(await found('trail of ten')).toContain('set Trial of ten');
+		expect(await found('pelow stem sael')).toEqual(
+			expect.arrayContaining([expect.stringMatching(/^part Pellow stem seal/)])
+		);
 		expect(await found('  ')).toEqual([]);
 		expect(await found('100%_')).toEqual([]);
+	});
+	it('is a customer, an engine or a station of another job, mistakes forgiven', async () => {
+		const job = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
+		if (!job.ok) throw new Error('demo');
+		await importJob(test.db, job.value).catch(() => undefined);
+		const found = async (text: string) =>
+			(await findAnything(test.db, text)).map(({ sort, name }) => `${sort} ${name}`);
+		expect(await found('tide harow')).toContain('customer Tilde Harrow');
+		expect(await found('haldrik straigth six')).toContain('engine Haldric 3.4 straight six');
+		expect((await findAnything(test.db, '2417 3e'))[0]).toMatchObject({
+			sort: 'station',
+			name: '3E',
+			href: `/jobs/${job.value.id}?at=3E`
+		});
+		expect(await found('2417 9e')).not.toContain('station 9E');
 	});
 });

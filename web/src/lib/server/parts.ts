@@ -51,6 +51,21 @@ export async function pageOfParts(
 	return { parts: rows.slice(0, PAGE).map(partOf), more: rows.length > PAGE };
 }
 
+/** Parts whose fields hold words much like those typed, the nearest first. */
+export async function partsLike(db: Database, text: string, most: number): Promise<LibraryPart[]> {
+	const wanted = text.trim().toLowerCase();
+	const rows = await db
+		.selectFrom('part')
+		.select(['sort', 'doc', 'stock', 'retired'])
+		.where(sql<boolean>`${wanted} <% search`)
+		.orderBy('retired')
+		.orderBy(sql`word_similarity(${wanted}, search)`, 'desc')
+		.orderBy('id')
+		.limit(most)
+		.execute();
+	return rows.map(partOf);
+}
+
 function partsQuery(db: Database, { sort, find = '' }: Wanted) {
 	const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
 	return db

@@ -1,11 +1,12 @@
 /** Who works here, and the units each of them reads. */
 import { v7 as uuid } from 'uuid';
-import { INCH_POUND, type Person, type Units } from '@zinc-ledger/core';
+import type { Person, Units } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
 
 export interface Known {
 	readonly person: Person;
-	readonly units: Units;
+	/** Those that were chosen; null where each job is read as it was measured. */
+	readonly units: Units | null;
 }
 
 export const listPeople = (db: Database): Promise<Person[]> =>
@@ -16,10 +17,8 @@ export async function findPerson(db: Database, id: string): Promise<Known | null
 	if (!row) return null;
 	return {
 		person: { id: row.id, name: row.name, initials: row.initials },
-		units: {
-			length: row.length_unit ?? INCH_POUND.length,
-			load: row.load_unit ?? INCH_POUND.load
-		}
+		units:
+			row.length_unit && row.load_unit ? { length: row.length_unit, load: row.load_unit } : null
 	};
 }
 
@@ -46,9 +45,9 @@ export async function addPerson(
 	return fresh ? person : null;
 }
 
-export const setUnits = (db: Database, id: string, units: Units) =>
+export const setUnits = (db: Database, id: string, units: Units | null) =>
 	db
 		.updateTable('person')
-		.set({ length_unit: units.length, load_unit: units.load })
+		.set({ length_unit: units?.length ?? null, load_unit: units?.load ?? null })
 		.where('id', '=', id)
 		.execute();

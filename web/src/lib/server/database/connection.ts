@@ -14,7 +14,7 @@ export function connect(url: string, longestQuery = 30_000): Database {
 		connectionString: url,
 		max: 10,
 		// How alike a word must be to one looked for: two slips in a name are still found.
-		options: '-c pg_trgm.similarity_threshold=0.25',
+		options: '-c pg_trgm.similarity_threshold=0.25 -c pg_trgm.word_similarity_threshold=0.45',
 		connectionTimeoutMillis: 10_000,
 		query_timeout: longestQuery
 	});

@@ -10,6 +10,7 @@ import * as rightFigures from './migrations/0007-right-figures';
 import * as nothingLost from './migrations/0008-nothing-lost';
 import * as stableCodes from './migrations/0009-stable-codes';
 import * as whatIsAsked from './migrations/0010-what-is-asked';
+import * as anythingFound from './migrations/0011-anything-found';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -21,7 +22,8 @@ const MIGRATIONS = {
 	'0007-right-figures': rightFigures,
 	'0008-nothing-lost': nothingLost,
 	'0009-stable-codes': stableCodes,
-	'0010-what-is-asked': whatIsAsked
+	'0010-what-is-asked': whatIsAsked,
+	'0011-anything-found': anythingFound
 };
 
 /**

@@ -94,7 +94,8 @@ const FILLS: Readonly<Record<Role, readonly [fill: string, line: string]>> = {
 	bead: [DARK, INK],
 	valve: ['#fff', INK],
 	cap: [DARK, INK],
-	wafer: [DARK, INK]
+	wafer: [DARK, INK],
+	before: ['none', INK]
 };
 
 function shapeSvg(shape: Shape): string {

@@ -9,6 +9,8 @@ import { refuse } from '$lib/server/refuse';
 const Choice = z.strictObject({
 	units: z
 		.strictObject({ length: z.enum(['in', 'mm']), load: z.enum(['lbf', 'N', 'kgf']) })
+		// Each job as it was measured.
+		.nullable()
 		.optional(),
 	scheme: z.enum(['light', 'dark']).optional()
 });
@@ -19,11 +21,12 @@ export async function PUT({ request, locals, cookies }) {
 	const { units, scheme } = await checkedBody(request, Choice);
 	const cookie = { path: '/', maxAge: YEAR, secure: false } as const;
 	if (scheme) cookies.set('zinc-scheme', scheme, cookie);
-	if (units) {
-		cookies.set('zinc-units', `${units.length},${units.load}`, cookie);
+	if (units !== undefined) {
+		if (units) cookies.set('zinc-units', `${units.length},${units.load}`, cookie);
+		else cookies.delete('zinc-units', { path: '/' });
 		const { person } = locals;
 		if (person) await ask((db) => setUnits(db, person.id, units));
 	}
-	if (!units && !scheme) refuse(400, message('server.nothing-to-do'));
+	if (units === undefined && !scheme) refuse(400, message('server.nothing-to-do'));
 	return json({ kept: true });
 }
