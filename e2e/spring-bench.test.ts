@@ -110,18 +110,18 @@ describe('a set of twelve', () => {
 
 	it('follows when the working height is moved, and keeps a bind placed by hand', async () => {
 		const before = await at.browser.text('[data-tag="T1"]');
-		await at.browser.run(
-			`const input = document.querySelector('[aria-label="Working height"]');
-			input.value = Number(input.value) - 1;
-			input.dispatchEvent(new Event('input', { bubbles: true }));`
-		);
+		await (await at.browser.find('[aria-label="Working height"]')).click();
+		await at.browser.press(...Array<string>(80).fill(Key.ARROW_LEFT));
 		await until(async () => (await at.browser.text('[data-tag="T1"]')) !== before);
-		const answer = await at.browser.api('PUT', `/api/sets/${set.split('/')[2]}/springs/T1`, {
-			bind: '1.160 in'
-		});
-		expect(answer.status).toBe(200);
-		await at.browser.go(`${set}?tag=T1`);
-		await at.browser.sees('1.160, set by RT');
+		// Placed by keys alone: begun at the lowest height of the sweep, moved, kept.
+		await at.browser.click('Place bind', 'button');
+		await at.browser.run(`document.querySelector('[aria-label="Bind height"]').focus()`);
+		await at.browser.press(...Array<string>(30).fill(Key.ARROW_RIGHT));
+		const placed = await at.browser.run<string>(
+			`return document.querySelector('[aria-label="Bind height"]').getAttribute('aria-valuetext')`
+		);
+		await at.browser.click('Set bind', 'button');
+		await at.browser.sees(`${placed.split(' ')[0]}, set by RT`);
 	});
 
 	it('puts its median curve on the job, and the sheet says so', async () => {

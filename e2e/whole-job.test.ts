@@ -91,7 +91,7 @@ async function assemble(path: string, halves: number) {
 	const total = Number(/1 of (\d+) steps/.exec(await waitFor(/1 of \d+ steps/))![1]);
 	// Ticked in the page, one after another, as fast as it takes them: the last one counts again.
 	await browser.wait(
-		`while (!document.querySelector('#count')) {
+		`while (![...document.querySelectorAll('main label')].some((one) => one.textContent === 'Counted')) {
 			const button = [...document.querySelectorAll('main form button')].find((one) => one.textContent.includes('Done'));
 			if (button && !button.disabled) button.click();
 			await new Promise((later) => setTimeout(later, 10));

@@ -79,7 +79,7 @@ const MEASURED = `
 			}
 	}
 	if (arguments[0])
-		for (const e of document.querySelectorAll('a[href], button, select, input:not([type=file])')) {
+		for (const e of document.querySelectorAll('a[href], button, [role=combobox], input:not([type=file], [type=hidden])')) {
 			if (!shows(e) || e.classList.contains('sr-only')) continue;
 			// A label is as good a target as its box, and a line of the list as good as its number.
 			const target = e.closest('label') ?? (e.matches('[data-job]') ? e.closest('tr') : e);

@@ -171,7 +171,7 @@ export class Browser {
 
 	/** Begins the round that the page offers; heights ask if the locator is in place. */
 	async begin(locator: 'yes' | 'no' = 'yes'): Promise<void> {
-		const answers = await this.driver.findElements(By.css(`input[type=radio][value=${locator}]`));
+		const answers = await this.driver.findElements(By.css(`[role=radio][data-value=${locator}]`));
 		if (answers[0]) await answers[0].click();
 		await this.click('Start', 'button');
 	}
@@ -179,13 +179,40 @@ export class Browser {
 	/** Fills the field with this label or name anew. */
 	async fill(label: string, text: string): Promise<void> {
 		const element = await this.field(label);
-		if ((await element.getTagName()) === 'select') {
-			await element
-				.findElement(By.xpath(`./option[normalize-space(.)=${JSON.stringify(text)}]`))
-				.click();
-			return;
-		}
+		// A list is opened and chosen from; a text of one's own is typed, whatever is offered under it.
+		const isList = 'return arguments[0].matches("button, [data-searches]")';
+		if (await this.run<boolean>(isList, element)) return this.#choose(element, text);
 		await element.sendKeys(Key.chord(Key.CONTROL, 'a'), text === '' ? Key.DELETE : text);
+	}
+
+	/** Opens a list and takes the line that reads so; a field that searches is typed into. */
+	async #choose(element: WebElement, text: string): Promise<void> {
+		if ((await element.getTagName()) === 'input')
+			await element.sendKeys(Key.chord(Key.CONTROL, 'a'), text === '' ? Key.DELETE : text);
+		else {
+			await this.run('arguments[0].scrollIntoView({ block: "center" })', element);
+			await element.click();
+		}
+		if (text === '' && (await element.getTagName()) === 'input') return;
+		const line = await this.find(`[role=option][data-label=${JSON.stringify(text || '')}]`);
+		await this.run('arguments[0].scrollIntoView({ block: "nearest" })', line);
+		await line.click();
+		await until(
+			async () => (await element.getAttribute('aria-expanded')) === 'false',
+			`the list of “${text}” stays open`
+		);
+	}
+
+	/** What a list offers, read by opening it and closing it again. */
+	async offered(label: string): Promise<readonly string[]> {
+		const element = await this.field(label);
+		await element.click();
+		await this.find('[role=option]');
+		const lines = await this.run<string[]>(
+			`return [...document.querySelectorAll('[role=option]')].map((e) => e.dataset.label)`
+		);
+		await this.press(Key.ESCAPE);
+		return lines;
 	}
 
 	field(label: string): Promise<WebElement> {
@@ -237,7 +264,7 @@ export class Browser {
 	/** Values that the page shows by their code, and what is no text at all. */
 	async rawValues(): Promise<string[]> {
 		const text = await this.run<string>(`
-			const said = [...document.querySelectorAll('[aria-label], [placeholder], [title], option')].map(
+			const said = [...document.querySelectorAll('[aria-label], [placeholder], [title], [role=option]')].map(
 				(e) => [e.ariaLabel, e.placeholder, e.title, e.textContent].join(' '));
 			return [document.title, document.body.innerText, ...said].join(' ')`);
 		return [
@@ -309,6 +336,6 @@ export { Key };
 function labelled(label: string): By {
 	const quoted = JSON.stringify(label);
 	return By.xpath(
-		`//*[self::input or self::select or self::textarea][@aria-label=${quoted} or @name=${quoted} or @id=//label[normalize-space(.)=${quoted}]/@for]`
+		`//*[self::input[not(@type='hidden')] or self::textarea or @role='combobox'][@aria-label=${quoted} or @name=${quoted} or @data-name=${quoted} or @id=//label[normalize-space(.)=${quoted}]/@for]`
 	);
 }

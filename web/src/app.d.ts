@@ -5,6 +5,9 @@ declare global {
 		interface Locals {
 			/** Who works at this bench, as picked in this browser; null until somebody is. */
 			person: Person | null;
+			/** Units that somebody chose; null where each job is read as it was measured. */
+			chosenUnits: Units | null;
+			/** Those chosen, else inches and pounds: what a page reads in that is no job's. */
 			units: Units;
 		}
 		interface Error {

@@ -43,7 +43,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (known === 'away' && event.request.method !== 'GET') return away(event.request);
 	const { person, units } = known && known !== 'away' ? known : { person: null, units: null };
 	event.locals.person = person;
-	event.locals.units = units ?? unitsFrom(event.cookies.get('zinc-units'));
+	event.locals.chosenUnits = person ? units : unitsFrom(event.cookies.get('zinc-units'));
+	event.locals.units = event.locals.chosenUnits ?? INCH_POUND;
 	const scheme = event.cookies.get('zinc-scheme') === 'dark' ? 'dark' : 'light';
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('<html', `<html data-scheme="${scheme}"`)
@@ -84,9 +85,9 @@ function away(request: Request): Response {
 	return json(isForm ? toForm : AWAY, { status: 503 });
 }
 
-function unitsFrom(cookie: string | undefined): Units {
+function unitsFrom(cookie: string | undefined): Units | null {
 	const match = /^(in|mm),(lbf|N|kgf)$/.exec(cookie ?? '');
-	return match ? ({ length: match[1], load: match[2] } as Units) : INCH_POUND;
+	return match ? ({ length: match[1], load: match[2] } as Units) : null;
 }
 
 export const handleError: HandleServerError = ({ error, event, status, message: text }) => {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { page } from '$app/state';
+	import Button from '$lib/ui/Button.svelte';
 
 	const away = $derived(page.status === 503);
 
@@ -24,7 +25,7 @@
 	<h1 class="mt-1 text-2xl font-semibold">{page.error?.message}</h1>
 	{#if page.error?.advice}<p class="mt-3 max-w-prose">{page.error.advice}</p>{/if}
 	<p class="mt-6 flex gap-3">
-		<a class="button" href="/">Jobs</a>
+		<Button href="/">Jobs</Button>
 		{#if away}<span role="status" class="self-center text-soft">Trying again every two seconds</span
 			>{/if}
 	</p>

@@ -1,19 +1,22 @@
 <script lang="ts">
 	import '../app.css';
 	import { onMount, untrack } from 'svelte';
-	import { afterNavigate, goto } from '$app/navigation';
+	import type { Units } from '@zinc-ledger/core';
+	import { page } from '$app/state';
+	import { afterNavigate } from '$app/navigation';
 	import { Bench, setBench } from '$lib/bench/bench.svelte';
-	import Palette from '$lib/frame/Palette.svelte';
 	import TopBar from '$lib/frame/TopBar.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
 	import { isTyping, Keys, setKeys } from '$lib/keys/keys.svelte';
 	import KeysDialog from '$lib/keys/KeysDialog.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
 
 	let { data, children } = $props();
 
 	const bench = new Bench(
 		untrack(() => data.person),
-		untrack(() => data.units)
+		untrack(() => page.data.units as Units),
+		untrack(() => data.unitsChosen)
 	);
 	setBench(bench);
 	const keys = new Keys();
@@ -21,7 +24,9 @@
 
 	$effect.pre(() => {
 		bench.person = data.person;
-		bench.units = data.units;
+		// A job that nobody chose units for says in which it was measured.
+		bench.units = page.data.units as Units;
+		bench.unitsChosen = data.unitsChosen;
 	});
 
 	// Says that keys and clicks are heard from here on.
@@ -41,7 +46,7 @@
 		}
 		if (isTyping(event)) return;
 		if (event.key === '?') keys.open = true;
-		else if (event.key === '/') void goto('/?find');
+		else if (event.key === '/') finding = true;
 		else return;
 		event.preventDefault();
 	}
@@ -57,12 +62,13 @@
 </a>
 <div class="flex min-h-dvh flex-col bench:h-dvh print:block print:h-auto">
 	<TopBar scheme={data.scheme} onkeys={() => (keys.open = true)} onfind={() => (finding = true)} />
-	{#if unsent.why}
-		<p role="alert" class="border-l-4 border-stop bg-paper px-6 py-3 font-semibold print:hidden">
-			{unsent.why}
-		</p>
-	{/if}
+	<Alert look="stop" problem={unsent.why} class="bg-paper px-6 py-3 font-semibold print:hidden" />
 	{@render children()}
 </div>
 <KeysDialog {keys} />
-<Palette bind:open={finding} />
+<!-- Fetched once it is asked for: a sheet opens without it. -->
+{#if finding}
+	{#await import('$lib/frame/Palette.svelte') then { default: Palette }}
+		<Palette bind:open={finding} />
+	{/await}
+{/if}

@@ -2,7 +2,8 @@ import { fail, redirect } from '@sveltejs/kit';
 import { readJob } from '@zinc-ledger/core/file';
 import { ask } from '$lib/server/ask';
 import { formWithFile } from '$lib/server/body';
-import { findJobIds } from '$lib/server/jobs/find';
+import { jobQueryOf } from '$lib/job/list';
+import { listJobIds } from '$lib/server/jobs/list';
 import { jobLines } from '$lib/server/jobs/lines';
 import { importJob } from '$lib/server/jobs/store';
 import { message } from '@zinc-ledger/core';
@@ -10,9 +11,9 @@ import { message } from '@zinc-ledger/core';
 const MOST_SHOWN = 24;
 
 export const load = async ({ url }) => {
-	const find = url.searchParams.get('find') ?? '';
-	const jobs = await ask(async (db) => jobLines(db, await findJobIds(db, find, MOST_SHOWN)));
-	return { find, jobs, more: jobs.length === MOST_SHOWN };
+	const query = jobQueryOf(url.searchParams);
+	const jobs = await ask(async (db) => jobLines(db, await listJobIds(db, query, MOST_SHOWN)));
+	return { query, jobs, more: jobs.length === MOST_SHOWN };
 };
 
 export const actions = {

@@ -2,10 +2,15 @@
 	import { FilePlus2, Plus } from '@lucide/svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { goto } from '$app/navigation';
-	import { page } from '$app/state';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { JOB_FILTERS, listAddress } from '$lib/job/list';
 	import JobTable from '$lib/job/JobTable.svelte';
-	import { problemText } from '@zinc-ledger/words';
+	import { label, problemText } from '@zinc-ledger/words';
+	import { capital } from '$lib/ui/words';
+	import Button from '$lib/ui/Button.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
+	import FileButton from '$lib/ui/FileButton.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data, form } = $props();
 	useKeys([
@@ -14,12 +19,7 @@
 		{ keys: ['Enter'], does: 'open the job' }
 	]);
 
-	let search: HTMLInputElement;
 	let list: HTMLElement;
-
-	$effect(() => {
-		if (page.url.search === '?find') search.focus();
-	});
 
 	function press(event: KeyboardEvent) {
 		if (isTyping(event)) return;
@@ -44,20 +44,14 @@
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">
 		<h1 class="text-2xl font-semibold">Jobs</h1>
 		<form role="search" action="/" class="w-full tablet:w-80">
-			<label for="find" class="mb-1 block text-[13px] text-soft">
-				Find by number, customer or engine
-			</label>
-			<input
-				id="find"
+			<TextField
+				label="Find by number, customer or engine"
 				name="find"
-				class="field"
 				type="search"
-				value={data.find}
-				bind:this={search}
-				autocomplete="off"
+				value={data.query.find}
 				oninput={(event) => {
 					const find = event.currentTarget.value;
-					void goto(`/?find=${encodeURIComponent(find)}`, { replaceState: true, keepFocus: true });
+					void goto(listAddress(data.query, { find }), { replaceState: true, keepFocus: true });
 				}}
 			/>
 		</form>
@@ -68,22 +62,15 @@
 			use:sendForm
 			class="flex flex-wrap items-end gap-3 tablet:ml-auto"
 		>
-			<label class="button">
+			<FileButton name="file" accept=".json,application/json">
 				<FilePlus2 size={17} /> Import job
-				<input
-					type="file"
-					name="file"
-					accept=".json,application/json"
-					class="sr-only"
-					onchange={(event) => event.currentTarget.form?.requestSubmit()}
-				/>
-			</label>
-			<a class="button button-main" href="/jobs/new"><Plus size={17} /> New job</a>
+			</FileButton>
+			<Button href="/jobs/new" look="main"><Plus size={17} /> New job</Button>
 		</form>
 	</div>
 
 	{#if form?.problems}
-		<section role="alert" class="mt-5 max-w-4xl border-l-4 border-stop py-1 pl-4">
+		<Alert look="stop" class="mt-5 max-w-4xl">
 			<h2 class="font-semibold">
 				{form.file ?? 'The file'}: import failed; nothing was changed
 			</h2>
@@ -92,20 +79,38 @@
 					<li>{problemText(problem)}</li>
 				{/each}
 			</ul>
-		</section>
+		</Alert>
 	{/if}
 
-	<div bind:this={list} class="mt-6">
+	<nav aria-label="Which jobs" class="mt-4 -ml-2.5 flex flex-wrap gap-x-1 text-[14px]">
+		{#each JOB_FILTERS as filter (filter)}
+			<Button
+				look="filter"
+				href={listAddress(data.query, { filter })}
+				aria-current={filter === data.query.filter ? 'page' : undefined}
+			>
+				{capital(label('jobFilter', filter))}
+			</Button>
+		{/each}
+	</nav>
+	<div bind:this={list} class="mt-3">
 		{#if data.jobs.length > 0}
-			<JobTable jobs={data.jobs} />
+			<JobTable jobs={data.jobs} query={data.query} />
 			{#if data.more}
 				<p class="mt-3 text-soft">
 					The newest {data.jobs.length} are shown. Find to narrow it down.
 				</p>
 			{/if}
-		{:else if data.find}
+		{:else if data.query.filter !== 'all'}
 			<p class="border-t-2 border-ink py-6">
-				No job, customer or engine has “{data.find}” in it.
+				No job is “{label('jobFilter', data.query.filter)}”{data.query.find
+					? ` and has “${data.query.find}” in it`
+					: ''}.
+				<a class="underline" href="/">Show all</a>
+			</p>
+		{:else if data.query.find}
+			<p class="border-t-2 border-ink py-6">
+				No job, customer or engine has “{data.query.find}” in it.
 				<a class="underline" href="/">Show all</a>
 			</p>
 		{:else}

@@ -3,6 +3,7 @@
 	import type { AssemblyStep } from '@zinc-ledger/core';
 	import { getBook } from '$lib/job/book.svelte';
 	import { moment } from '$lib/ui/words';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		ticked: AssemblyStep;
@@ -18,7 +19,5 @@
 		? ''
 		: `: ${ticked.count}`}{ticked.note ? `. ${ticked.note}` : ''}
 </p>
-<button class="button" type="button" onclick={onundo}>
-	Undo it, and what came after it here
-</button>
-<button class="button" type="button" onclick={onnext}>To the next step</button>
+<Button type="button" onclick={onundo}>Undo it, and what came after it here</Button>
+<Button type="button" onclick={onnext}>To the next step</Button>

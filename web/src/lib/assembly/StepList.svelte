@@ -5,6 +5,7 @@
 	import { label } from '@zinc-ledger/words';
 	import { getBook } from '$lib/job/book.svelte';
 	import { capital, moment } from '$lib/ui/words';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		place: string;
@@ -26,8 +27,9 @@
 		{#each steps as one (one.key)}
 			{@const mark = done.get(one.key)}
 			<li>
-				<button
-					class="flex min-h-11 bench:min-h-9 w-full items-center gap-2 border-b border-hair text-left aria-[current=step]:bg-chromate-wash"
+				<Button
+					look="row"
+					class="border-b border-hair aria-[current=step]:bg-chromate-wash"
 					aria-current={one.key === current ? 'step' : undefined}
 					onclick={() => onchoose(one.key)}
 				>
@@ -38,7 +40,7 @@
 					{#if mark}
 						<span class="text-soft" title={moment(mark.at)}>{book.initials(mark.person)}</span>
 					{/if}
-				</button>
+				</Button>
 			</li>
 		{/each}
 	</ol>

@@ -1,7 +1,10 @@
 <script lang="ts">
-	import { ToggleGroup } from 'bits-ui';
 	import type { LengthUnit, LoadUnit } from '@zinc-ledger/core';
 	import { getBench } from './bench.svelte';
+	import { invalidateAll } from '$app/navigation';
+	import Switch from '$lib/ui/Switch.svelte';
+	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
+	import { plain } from '$lib/ui/options';
 
 	const bench = getBench();
 	const groups = [
@@ -11,25 +14,27 @@
 </script>
 
 <div class="mt-3 space-y-2">
+	<Switch
+		checked={!bench.unitsChosen}
+		onchange={async (asMeasured) => {
+			if (asMeasured) await bench.readAsMeasured();
+			else await bench.read(bench.units);
+			await invalidateAll();
+		}}
+	>
+		Each job as it was measured
+	</Switch>
 	{#each groups as { name, key, units } (key)}
-		<ToggleGroup.Root
-			type="single"
-			aria-label={name}
-			class="flex items-center"
-			value={bench.units[key]}
-			onValueChange={(unit) => {
-				if (unit) void bench.read({ ...bench.units, [key]: unit as LengthUnit & LoadUnit });
-			}}
-		>
+		<div class="flex items-center">
 			<span class="w-24 text-[13px] text-soft" aria-hidden="true">{name}</span>
-			{#each units as unit (unit)}
-				<ToggleGroup.Item
-					value={unit}
-					class="figure min-h-11 min-w-12 border border-rule px-2 data-[state=on]:border-ink data-[state=on]:bg-chromate-wash data-[state=on]:font-semibold"
-				>
-					{unit}
-				</ToggleGroup.Item>
-			{/each}
-		</ToggleGroup.Root>
+			<ToggleGroup
+				label={name}
+				figure
+				options={plain<string>(units)}
+				value={bench.units[key]}
+				onchoose={(unit) =>
+					void bench.read({ ...bench.units, [key]: unit as LengthUnit & LoadUnit })}
+			/>
+		</div>
 	{/each}
 </div>

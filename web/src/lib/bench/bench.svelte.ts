@@ -20,9 +20,13 @@ export class Bench {
 	person = $state.raw<Person | null>(null);
 	units = $state.raw<Units>({ length: 'in', load: 'lbf' });
 
-	constructor(person: Person | null, units: Units) {
+	/** Whether they were chosen; else each job is read as it was measured. */
+	unitsChosen = $state(true);
+
+	constructor(person: Person | null, units: Units, unitsChosen = true) {
 		this.person = person;
 		this.units = units;
+		this.unitsChosen = unitsChosen;
 	}
 
 	/** A length in the units of this bench. */
@@ -38,7 +42,14 @@ export class Bench {
 	/** Switches units at once; the choice is kept in the background. */
 	async read(units: Units): Promise<void> {
 		this.units = units;
+		this.unitsChosen = true;
 		await keep({ units });
+	}
+
+	/** Reads each job as it was measured from now on. */
+	async readAsMeasured(): Promise<void> {
+		this.unitsChosen = false;
+		await keep({ units: null });
 	}
 
 	async light(scheme: Scheme): Promise<void> {
@@ -47,7 +58,7 @@ export class Bench {
 	}
 }
 
-async function keep(choice: { units?: Units; scheme?: Scheme }): Promise<void> {
+async function keep(choice: { units?: Units | null; scheme?: Scheme }): Promise<void> {
 	await fetch('/api/bench', {
 		method: 'PUT',
 		headers: { 'content-type': 'application/json' },

@@ -7,6 +7,8 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import type { SpringTest } from './spring-test.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
 
 	let { test }: { test: SpringTest } = $props();
 	const { length } = getBench();
@@ -34,15 +36,14 @@
 		<span class="figure text-4xl font-semibold">{left}</span>
 		<span class="text-soft">of {springs.length} left to test</span>
 	</p>
-	<label class="block text-soft">
-		Tester
-		<select class="field" bind:value={test.testerId} aria-label="Tester">
-			{#each test.senders as { gauge } (gauge.id)}
-				<option value={gauge.id}>{gauge.name}</option>
-			{/each}
-			<option value={null}>Manual entry</option>
-		</select>
-	</label>
+	<SelectField
+		label="Tester"
+		options={[
+			...test.senders.map(({ gauge }) => ({ value: gauge.id, label: gauge.name })),
+			{ value: '', label: 'Manual entry' }
+		]}
+		bind:value={() => test.testerId ?? '', (id) => (test.testerId = id || null)}
+	/>
 	{#if test.testerId !== null}
 		<p role="status" data-link={device.state}>
 			{#if device.state !== 'connected' && device.state !== 'connecting'}<Mark state="watch" />{/if}
@@ -76,14 +77,15 @@
 	<ul class="flex flex-wrap gap-1" aria-label="Springs of the set">
 		{#each springs as one (one.id)}
 			<li>
-				<button
-					class="figure min-h-11 bench:min-h-9 min-w-11 border px-1.5 aria-pressed:border-chromate aria-pressed:bg-chromate-wash {test.isTested(
+				<Button
+					look="cell"
+					class="figure min-w-11 border px-1.5 text-center aria-pressed:border-chromate aria-pressed:bg-chromate-wash {test.isTested(
 						one
 					)
 						? 'border-ink'
 						: 'border-dashed border-faint text-soft'}"
 					aria-pressed={one.tag === test.tag}
-					onclick={() => test.choose(one.tag)}>{one.tag}</button
+					onclick={() => test.choose(one.tag)}>{one.tag}</Button
 				>
 			</li>
 		{/each}

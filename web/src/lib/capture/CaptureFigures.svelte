@@ -6,6 +6,7 @@
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import type { SpringTest } from './spring-test.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { test, figures }: { test: SpringTest; figures: SweepFigures } = $props();
 	const { length, load } = getBench();
@@ -32,9 +33,9 @@
 	</p>
 {/if}
 <p class="mt-3 flex flex-wrap gap-3">
-	<button class="button button-main" onclick={() => test.keep()}>Save <Key>Enter</Key></button>
-	<button class="button" onclick={() => test.capture.again()}>
+	<Button onclick={() => test.keep()} look="main">Save <Key>Enter</Key></Button>
+	<Button onclick={() => test.capture.again()}>
 		Retest {test.tag}
 		<Key>r</Key>
-	</button>
+	</Button>
 </p>

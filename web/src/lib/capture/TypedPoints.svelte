@@ -5,6 +5,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import type { SpringTest } from './spring-test.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { test }: { test: SpringTest } = $props();
 	const bench = getBench();
@@ -29,6 +30,6 @@
 <form class="mt-3 flex items-end gap-3" onsubmit={add}>
 	<TextField label="Dial" class="w-36" bind:value={dial} figure />
 	<TextField label="Load" class="w-36" bind:value={reading} figure />
-	<button class="button">Add the point</button>
-	<button type="button" class="button" onclick={() => test.capture.end()}>Finish</button>
+	<Button>Add the point</Button>
+	<Button type="button" onclick={() => test.capture.end()}>Finish</Button>
 </form>

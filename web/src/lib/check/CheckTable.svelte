@@ -4,16 +4,17 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { label as nameOf } from '@zinc-ledger/words';
 	import Mark from '$lib/ui/Mark.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	let { stations }: { stations: readonly StationSheet[] } = $props();
 	const bench = getBench();
 </script>
 
-<table class="w-full" aria-label="Checks so far">
+<Table aria-label="Checks so far">
 	<thead>
-		<tr class="border-b-2 border-ink text-[12px] text-soft [&>th]:font-medium">
-			<th class="text-left">Valve</th><th class="text-right">Vacuum</th>
-			<th class="pl-4 text-left">Passages</th><th class="text-right">Piston</th>
+		<tr>
+			<th>Valve</th><th class="text-right">Vacuum</th>
+			<th class="pl-4">Passages</th><th class="text-right">Piston</th>
 		</tr>
 	</thead>
 	<tbody>
@@ -22,7 +23,7 @@
 			{@const verdict = figures.piston}
 			{@const faults = passagesAtFault(checks)}
 			{@const clear = Object.keys(passages).length}
-			<tr class="border-b border-hair [&>td]:py-1">
+			<tr>
 				<th scope="row" class="figure text-left font-semibold">{label}</th>
 				<td class="figure text-right">
 					{#if vacuum}
@@ -46,4 +47,4 @@
 			</tr>
 		{/each}
 	</tbody>
-</table>
+</Table>

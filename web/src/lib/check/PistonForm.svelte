@@ -2,10 +2,11 @@
 	/** The clearance between piston and valve, over crankshaft angle. */
 	import { PISTON_METHODS, readRooms, type RoomRow, type Message } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import type { Keep } from './keep';
 	import { label } from '@zinc-ledger/words';
+	import Button from '$lib/ui/Button.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
 
 	interface Props {
 		floor: string;
@@ -36,15 +37,11 @@
 		first touch.
 	</p>
 	<div class="mt-2 flex flex-wrap items-start gap-4">
-		<Field label="Method">
-			{#snippet control(attributes)}
-				<select class="field" bind:value={method} {...attributes}>
-					{#each PISTON_METHODS as one (one)}<option value={one}
-							>{label('pistonMethod', one)}</option
-						>{/each}
-				</select>
-			{/snippet}
-		</Field>
+		<SelectField
+			label="Method"
+			options={PISTON_METHODS.map((one) => ({ value: one, label: label('pistonMethod', one) }))}
+			bind:value={method}
+		/>
 		{#each rows as row, i (i)}
 			<div class="flex gap-1">
 				<TextField
@@ -65,8 +62,8 @@
 				/>
 			</div>
 		{/each}
-		<button type="button" class="button mt-6" onclick={another}>Add row</button>
-		<button class="button button-main mt-6">Save</button>
+		<Button type="button" onclick={another} class="mt-6">Add row</Button>
+		<Button look="main" class="mt-6">Save</Button>
 	</div>
 	<p class="mt-1 text-[13px] text-faint">
 		Degrees of the crankshaft from overlap TDC; min {floor}.

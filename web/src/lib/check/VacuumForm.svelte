@@ -3,6 +3,7 @@
 	import { readVacuum, type Job, type VacuumUnit, type Message } from '@zinc-ledger/core';
 	import TextField from '$lib/ui/TextField.svelte';
 	import type { Keep } from './keep';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		wanted: Job['setup']['limits']['vacuum'];
@@ -44,6 +45,6 @@
 			bind:value={seconds}
 			figure
 		/>
-		<button class="button button-main mt-6">Save, next valve</button>
+		<Button look="main" class="mt-6">Save, next valve</Button>
 	</div>
 </form>

@@ -15,6 +15,9 @@
 	import { placeOf } from './finding-lines';
 	import { label, ruleWords, write } from '@zinc-ledger/words';
 	import { capital } from '$lib/ui/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Input from '$lib/ui/Input.svelte';
 
 	interface Props {
 		finding: Finding;
@@ -73,35 +76,37 @@
 	{#if finding.acceptance}
 		<p class="mt-1 text-[13px]">
 			Accepted by {book.initials(finding.acceptance.person)}: {finding.acceptance.reason}
-			<button
-				class="ml-1 min-h-11 bench:min-h-8 underline"
+			<Button
 				onclick={() => say(false, 'withdrawn')}
-				aria-label="Withdraw the acceptance of {finding.rule}">Withdraw</button
+				aria-label="Withdraw the acceptance of {finding.rule}"
+				look="quiet"
+				class="ml-1">Withdraw</Button
 			>
 		</p>
 	{:else}
 		<div class="mt-1.5 flex flex-wrap items-center gap-2">
 			{#each remedies as remedy (remedy.part.part.id)}
-				<button class="button !min-h-9 text-[13px]" onclick={() => onmend(remedy)}>
+				<Button onclick={() => onmend(remedy)} small class="text-[13px]">
 					{capital(label('slot', remedy.place))}: {remedy.part.part.name}
-				</button>
+				</Button>
 			{:else}
 				{#if finding.severity !== 'note'}
 					<span class="text-[13px] text-soft">No single library part fixes this.</span>
 				{/if}
 			{/each}
 			{#if finding.severity !== 'note'}
-				<button
-					class="min-h-11 bench:min-h-9 text-[13px] underline disabled:text-faint"
+				<Button
 					disabled={!kept}
-					onclick={() => (accepting = !accepting)}>Accept it, with a reason</button
+					onclick={() => (accepting = !accepting)}
+					look="quiet"
+					class="text-[13px]">Accept it, with a reason</Button
 				>
 			{/if}
 		</div>
 		{#if accepting && kept}
 			<form class="mt-2 flex flex-wrap items-end gap-2" onsubmit={accept}>
-				<input
-					class="field flex-1"
+				<Input
+					class="flex-1"
 					aria-label="Reason for accepting {finding.rule}"
 					placeholder="Reason"
 					bind:value={reason}
@@ -109,16 +114,16 @@
 					{@attach (input) => input.focus()}
 				/>
 				{#if finding.severity === 'stop'}
-					<input
-						class="field w-40"
+					<Input
+						class="!w-40"
 						aria-label="Your name, to accept a stop"
 						placeholder="Your name"
 						bind:value={name}
 					/>
 				{/if}
-				<button class="button">Accept</button>
+				<Button>Accept</Button>
 			</form>
 		{/if}
 	{/if}
-	{#if problem}<p role="alert" class="mt-1 text-[13px] font-semibold text-stop">{problem}</p>{/if}
+	<Alert {problem} class="mt-1 text-[13px]" />
 </li>

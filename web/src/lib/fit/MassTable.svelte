@@ -3,6 +3,7 @@
 	import { KINDS, massChange, showMass, type Setup } from '@zinc-ledger/core';
 	import { capital } from '$lib/ui/words';
 	import { label } from '@zinc-ledger/words';
+	import Table from '$lib/ui/Table.svelte';
 
 	let { before, after }: { before: Setup; after: Setup } = $props();
 	const rows = $derived(
@@ -10,18 +11,18 @@
 	);
 </script>
 
-<table class="w-full text-[13px]">
+<Table class="text-[13px]">
 	<thead>
-		<tr class="border-b border-ink text-left">
-			<th class="py-1 font-semibold">Moving mass at the valve</th>
-			<th class="py-1 text-right font-medium text-soft"><span class="figure">g</span></th>
-			<th class="py-1 text-right font-medium text-soft">with these parts</th>
-			<th class="py-1 text-right font-medium text-soft">change</th>
+		<tr>
+			<th class="font-semibold">Moving mass at the valve</th>
+			<th class="text-right"><span class="figure">g</span></th>
+			<th class="text-right">with these parts</th>
+			<th class="text-right">change</th>
 		</tr>
 	</thead>
 	<tbody>
 		{#each rows as { kind, before: now, after: then, difference, part } (kind)}
-			<tr class="border-b border-hair align-top">
+			<tr class="align-top">
 				<td class="py-1">
 					{capital(label('kind', kind))}
 					<span class="block text-xs text-soft">
@@ -45,4 +46,4 @@
 			</tr>
 		{/each}
 	</tbody>
-</table>
+</Table>

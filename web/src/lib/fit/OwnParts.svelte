@@ -10,6 +10,11 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import { label } from '@zinc-ledger/words';
 	import { capital } from '$lib/ui/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Select from '$lib/ui/Select.svelte';
+	import Combobox from '$lib/ui/Combobox.svelte';
+	import { plain } from '$lib/ui/options';
 
 	let { library }: { library: readonly LibraryPart[] } = $props();
 	const book = getBook();
@@ -46,28 +51,39 @@
 			<p class="flex items-center gap-3 border-b border-hair">
 				<b class="figure w-10">{entry.label}</b>
 				{capital(label('slot', one))}: {entry.parts?.[one]?.name}
-				<button
-					class="ml-auto min-h-11 bench:min-h-9 underline"
+				<Button
 					aria-label="{entry.label}: back to its kind’s {capital(label('slot', one))}"
-					onclick={() => drop(entry.label, one)}>Remove</button
+					onclick={() => drop(entry.label, one)}
+					look="quiet"
+					class="ml-auto">Remove</Button
 				>
 			</p>
 		{/each}
 	{/each}
 	<form class="mt-2 grid grid-cols-[5rem_7rem_1fr_auto] gap-2" onsubmit={add}>
-		<select class="field figure" aria-label="Station" bind:value={station}>
-			<option value="">valve</option>
-			{#each book.job.stations as entry (entry.label)}<option>{entry.label}</option>{/each}
-		</select>
-		<select class="field" aria-label="Place of its own part" bind:value={place}>
-			{#each STATION_PARTS as one (one)}<option value={one}>{capital(label('slot', one))}</option
-				>{/each}
-		</select>
-		<select class="field" aria-label="Its own part" bind:value={chosen}>
-			<option value="">choose</option>
-			{#each choices as { part } (part.id)}<option value={part.id}>{part.name}</option>{/each}
-		</select>
-		<button class="button">Set</button>
+		<Select
+			class="figure"
+			aria-label="Station"
+			options={[
+				{ value: '', label: 'valve' },
+				...plain(book.job.stations.map((entry) => entry.label))
+			]}
+			bind:value={station}
+		/>
+		<Select
+			aria-label="Place of its own part"
+			options={STATION_PARTS.map((one) => ({ value: one, label: capital(label('slot', one)) }))}
+			bind:value={place}
+			onchoose={() => (chosen = '')}
+		/>
+		<Combobox
+			aria-label="Its own part"
+			placeholder="choose"
+			remember={SORT_OF[place]}
+			options={choices.map(({ part }) => ({ value: part.id!, label: part.name }))}
+			bind:value={chosen}
+		/>
+		<Button>Set</Button>
 	</form>
-	{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
+	<Alert {problem} class="mt-1" />
 </section>

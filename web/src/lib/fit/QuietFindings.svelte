@@ -3,6 +3,7 @@
 	import type { Finding } from '@zinc-ledger/core';
 	import { ruleWords, tell } from '@zinc-ledger/words';
 	import { placeOf } from './finding-lines';
+	import Disclosure from '$lib/ui/Disclosure.svelte';
 
 	interface Props {
 		unknown: readonly Finding[];
@@ -23,8 +24,7 @@
 		{/each}
 	</ul>
 {/if}
-<details class="mt-4 text-[13px]">
-	<summary class="min-h-11 bench:min-h-9 font-semibold">{passing.length} pass</summary>
+<Disclosure class="mt-4 text-[13px]" title="{passing.length} pass">
 	<ul>
 		{#each passing as finding (finding.key)}
 			<li class="border-b border-hair py-1">
@@ -33,4 +33,4 @@
 			</li>
 		{/each}
 	</ul>
-</details>
+</Disclosure>

@@ -3,6 +3,9 @@
 	import { invalidateAll } from '$app/navigation';
 	import { partsWanted, type LibraryPart } from '@zinc-ledger/core';
 	import { getBook } from '$lib/job/book.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
 		library: readonly LibraryPart[];
@@ -29,10 +32,10 @@
 {#if rows.length > 0}
 	<section>
 		<h2 class="border-b border-ink pb-1 font-semibold">From stock</h2>
-		{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
-		<table class="w-full text-[14px]">
+		<Alert {problem} class="mt-1" />
+		<Table class="text-[14px]">
 			<thead>
-				<tr class="text-left text-[12px] text-soft [&>th]:py-1 [&>th]:font-medium">
+				<tr>
 					<th>Part</th>
 					<th class="text-right">Required</th>
 					<th class="text-right">Taken</th>
@@ -42,30 +45,27 @@
 			</thead>
 			<tbody>
 				{#each rows as { id, name, wanted, has, stock } (id)}
-					<tr class="border-t border-hair">
+					<tr>
 						<td>{name}</td>
 						<td class="figure text-right">{wanted}</td>
 						<td class="figure text-right">{has}</td>
 						<td class="figure text-right">{stock ?? 'not counted'}</td>
 						<td class="py-1 text-right whitespace-nowrap">
 							{#if stock !== null && has < wanted}
-								<button
-									class="button"
+								<Button
 									aria-label="Take {wanted - has} of {name}"
-									onclick={() => take(id, wanted - has)}>Take {wanted - has}</button
+									onclick={() => take(id, wanted - has)}>Take {wanted - has}</Button
 								>
 							{/if}
 							{#if has > 0}
-								<button
-									class="button"
-									aria-label="Give back {has} of {name}"
-									onclick={() => take(id, -has)}>Give back</button
+								<Button aria-label="Give back {has} of {name}" onclick={() => take(id, -has)}
+									>Give back</Button
 								>
 							{/if}
 						</td>
 					</tr>
 				{/each}
 			</tbody>
-		</table>
+		</Table>
 	</section>
 {/if}

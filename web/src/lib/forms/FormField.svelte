@@ -1,6 +1,8 @@
 <script lang="ts">
 	/** One field of the set-up form: a text or a choice, with its problem under it. */
 	import type { FieldSpec } from '$lib/forms/flat';
+	import Select from '$lib/ui/Select.svelte';
+	import Input from '$lib/ui/Input.svelte';
 
 	interface Props {
 		field: FieldSpec;
@@ -21,28 +23,26 @@
 
 <div>
 	{#if choices}
-		<select
-			class="field"
+		<Select
 			name={path}
+			options={[
+				...(always ? [] : [{ value: '', label: '' }]),
+				...choices.map((choice) => ({ value: choice, label: field.names?.[choice] ?? choice }))
+			]}
 			bind:value
 			aria-label={label}
 			aria-invalid={problem ? 'true' : undefined}
 			aria-describedby={about}
-		>
-			{#if !always}<option></option>{/if}
-			{#each choices as choice (choice)}<option value={choice}
-					>{field.names?.[choice] ?? choice}</option
-				>{/each}
-		</select>
+		/>
 	{:else}
-		<input
-			class="field {numeric ? 'figure text-right' : ''}"
+		<Input
+			figure={numeric}
+			class={numeric ? 'text-right' : ''}
 			name={path}
 			bind:value
 			aria-label={label}
 			aria-invalid={problem ? 'true' : undefined}
 			aria-describedby={about}
-			autocomplete="off"
 		/>
 	{/if}
 	{#if problem}<p id={about} class="mt-0.5 text-[13px] font-semibold text-stop">{problem}</p>{/if}

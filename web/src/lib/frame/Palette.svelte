@@ -1,9 +1,9 @@
 <script lang="ts">
 	/** Finds anything: jobs, engines, sets, springs, parts, stations, pages. Opened by Ctrl K. */
-	import { Command, Dialog } from 'bits-ui';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { capital, label } from '@zinc-ledger/words';
+	import Commands from '$lib/ui/Commands.svelte';
 	import { jobPages } from './phases';
 	import { foundHere, type Found } from './found';
 
@@ -20,9 +20,15 @@
 	const here = $derived(foundHere(typed, job, job ? jobPages(job) : []));
 	const shown = $derived(typed.trim() === '' ? recent : [...here, ...records]);
 
-	const keyOf = ({ sort, href }: Found) => `${sort} ${href}`;
-	/** Enter goes to the first until another is chosen. */
-	let chosen = $derived(shown[0] ? keyOf(shown[0]) : '');
+	const lines = $derived(
+		shown.map((found) => ({
+			key: `${found.sort} ${found.href} ${found.name}`,
+			sort: label('found', found.sort),
+			name: found.name,
+			detail: capital(found.detail),
+			found
+		}))
+	);
 
 	$effect(() => {
 		if (!open) return;
@@ -55,43 +61,13 @@
 	}
 </script>
 
-<Dialog.Root bind:open>
-	<Dialog.Portal>
-		<Dialog.Overlay class="fixed inset-0 z-40 bg-black/40" />
-		<Dialog.Content
-			class="fixed inset-x-0 top-0 z-50 mx-auto max-h-[90dvh] w-[38rem] max-w-full border border-rule bg-paper tablet:top-16"
-		>
-			<Dialog.Title class="sr-only">Find anything</Dialog.Title>
-			<Command.Root shouldFilter={false} loop bind:value={chosen}>
-				<Command.Input
-					bind:value={typed}
-					placeholder="Job, customer, part, spring tag, 3e, page"
-					aria-label="Find anything"
-					autocomplete="off"
-					class="min-h-14 w-full border-b-2 border-ink bg-paper px-4 text-lg"
-				/>
-				<Command.List class="max-h-[60dvh] overflow-y-auto">
-					<Command.Viewport>
-						{#if typed.trim() === '' && recent.length > 0}
-							<p class="px-4 pt-2 text-[13px] text-soft">Recent</p>
-						{/if}
-						{#each shown as found (keyOf(found) + found.name)}
-							<Command.Item
-								value={keyOf(found)}
-								onSelect={() => choose(found)}
-								class="flex min-h-11 cursor-pointer items-center gap-3 border-b border-hair px-4 data-selected:bg-chromate-wash"
-							>
-								<span class="w-16 text-[13px] text-soft">{label('found', found.sort)}</span>
-								<span class="truncate font-semibold">{found.name}</span>
-								<span class="ml-auto truncate text-[13px] text-soft">{capital(found.detail)}</span>
-							</Command.Item>
-						{/each}
-						{#if typed.trim() !== '' && shown.length === 0}
-							<p class="px-4 py-4 text-soft">Nothing is called so.</p>
-						{/if}
-					</Command.Viewport>
-				</Command.List>
-			</Command.Root>
-		</Dialog.Content>
-	</Dialog.Portal>
-</Dialog.Root>
+<Commands
+	bind:open
+	bind:typed
+	title="Find anything"
+	placeholder="Job, customer, part, spring tag, 3e, page"
+	{lines}
+	heading={typed.trim() === '' && recent.length > 0 ? 'Recent' : undefined}
+	empty={typed.trim() === '' ? undefined : 'Nothing is called so.'}
+	onchoose={({ found }) => choose(found)}
+/>

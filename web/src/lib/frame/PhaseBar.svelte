@@ -1,12 +1,13 @@
 <script lang="ts">
 	/** On a phone: the phases at the bottom, what is next in their middle, and a phase's stages from below. */
 	import { Check } from '@lucide/svelte';
-	import { Dialog } from 'bits-ui';
 	import { page } from '$app/state';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import type { Book } from '$lib/job/book.svelte';
 	import { isAt, nextOf, phasesOf, type PhaseItems } from './phases';
+	import Button from '$lib/ui/Button.svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
 
 	let { book }: { book: Book } = $props();
 	const bench = getBench();
@@ -19,8 +20,9 @@
 </script>
 
 {#snippet phase(own: PhaseItems)}
-	<button
-		class="min-h-12 min-w-0 flex-1 border-t-4 px-0.5 text-[12px] {isHere(own)
+	<Button
+		look="cell"
+		class="min-h-12 min-w-0 flex-1 text-center border-t-4 px-0.5 text-[12px] {isHere(own)
 			? 'border-chromate font-semibold'
 			: 'border-transparent'} {own.blocks ? 'text-stop' : ''}"
 		aria-haspopup="dialog"
@@ -30,7 +32,7 @@
 		}}
 	>
 		{own.name}
-	</button>
+	</Button>
 {/snippet}
 
 <nav
@@ -51,36 +53,27 @@
 	{#each phases.slice(half) as own (own.phase)}{@render phase(own)}{/each}
 </nav>
 
-<Dialog.Root bind:open>
-	<Dialog.Portal>
-		<Dialog.Overlay class="fixed inset-0 z-20 bg-black/40" />
-		<Dialog.Content class="fixed inset-x-0 bottom-0 z-30 bg-paper px-4 pt-3 pb-6">
-			<Dialog.Title class="border-b-2 border-ink pb-2 text-lg font-semibold">
-				{shown?.name}
-			</Dialog.Title>
-			<ul>
-				{#each shown?.items ?? [] as item (item.href)}
-					<li class="border-b border-hair">
-						<a
-							href={item.href}
-							download={item.isFile}
-							aria-current={isAt(item, page.url) ? 'page' : undefined}
-							class="flex min-h-12 items-center gap-2 aria-[current=page]:font-semibold"
-							onclick={() => (open = false)}
-						>
-							{item.name}
-							{#if item.stage?.done}
-								<Check size={16} aria-label="done" class="ml-auto text-soft" />
-							{:else if item.stage}
-								<span class="ml-auto text-[13px] {item.stage.blocks ? 'text-stop' : 'text-soft'}">
-									{item.stage.note ? write(item.stage.note, bench.units) : 'not begun'}
-								</span>
-							{/if}
-						</a>
-					</li>
-				{/each}
-			</ul>
-			<Dialog.Close class="button mt-4 w-full justify-center">Close</Dialog.Close>
-		</Dialog.Content>
-	</Dialog.Portal>
-</Dialog.Root>
+<Dialog bind:open from="below" title={shown?.name ?? ''}>
+	<ul>
+		{#each shown?.items ?? [] as item (item.href)}
+			<li class="border-b border-hair">
+				<a
+					href={item.href}
+					download={item.isFile}
+					aria-current={isAt(item, page.url) ? 'page' : undefined}
+					class="flex min-h-12 items-center gap-2 aria-[current=page]:font-semibold"
+					onclick={() => (open = false)}
+				>
+					{item.name}
+					{#if item.stage?.done}
+						<Check size={16} aria-label="done" class="ml-auto text-soft" />
+					{:else if item.stage}
+						<span class="ml-auto text-[13px] {item.stage.blocks ? 'text-stop' : 'text-soft'}">
+							{item.stage.note ? write(item.stage.note, bench.units) : 'not begun'}
+						</span>
+					{/if}
+				</a>
+			</li>
+		{/each}
+	</ul>
+</Dialog>

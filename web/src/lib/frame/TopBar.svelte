@@ -6,6 +6,7 @@
 	import Key from '$lib/ui/Key.svelte';
 	import BenchMenu from './BenchMenu.svelte';
 	import { PLACES } from './places';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		scheme: Scheme;
@@ -41,19 +42,13 @@
 		{#each PLACES as [href, name] (href)}
 			<a {href} class="hidden min-h-11 items-center text-[14px] bench:flex">{name}</a>
 		{/each}
-		<button
-			onclick={onfind}
-			class="flex min-h-11 min-w-11 items-center justify-center gap-1.5 text-[13px] text-on-band-soft"
-		>
+		<Button look="band" class="flex" onclick={onfind}>
 			<Search size={17} class="tablet:hidden" aria-label="find" />
 			<span class="hidden items-center gap-1.5 tablet:flex"><Key>Ctrl K</Key> find</span>
-		</button>
-		<button
-			class="hidden min-h-11 items-center gap-1.5 text-[13px] text-on-band-soft bench:flex"
-			onclick={onkeys}
-		>
+		</Button>
+		<Button look="band" class="hidden bench:flex" onclick={onkeys}>
 			<Key>?</Key> keys
-		</button>
+		</Button>
 		{#if !bench.person}
 			<a
 				href="/bench?back={encodeURIComponent(page.url.pathname)}"

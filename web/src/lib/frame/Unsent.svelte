@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Readings of a job that wait in this browser, and those that the server rejected. */
 	import { outbox } from '$lib/outbox/outbox.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { jobId }: { jobId: string } = $props();
 	const waiting = $derived(outbox.waiting.filter((item) => item.jobId === jobId));
@@ -12,9 +13,7 @@
 		{#each refused as item (item.reading.id)}
 			<p class="my-1 border-l-4 border-stop pl-2">
 				<b>{item.reading.station} {item.reading.read}</b> Rejected: {item.refused}
-				<button class="min-h-11 underline" onclick={() => outbox.dismiss(item.reading.id)}>
-					Dismiss
-				</button>
+				<Button onclick={() => outbox.dismiss(item.reading.id)} look="quiet">Dismiss</Button>
 			</p>
 		{/each}
 		{#if waiting.length > refused.length}

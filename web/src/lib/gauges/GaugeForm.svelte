@@ -4,6 +4,8 @@
 	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
 	import { GAUGE_FIELDS } from './fields';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		initial: Values;
@@ -29,6 +31,6 @@
 			/>
 		</div>
 	{/each}
-	{#if form?.message}<p role="alert" class="mt-2 font-semibold text-stop">{form.message}</p>{/if}
-	<button class="button button-main mt-3">Save</button>
+	<Alert problem={form?.message} class="mt-2" />
+	<Button look="main" class="mt-3">Save</Button>
 </form>

@@ -4,6 +4,8 @@
 	import { invalidateAll } from '$app/navigation';
 	import { getBook } from '$lib/job/book.svelte';
 	import { moment } from '$lib/ui/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import FileButton from '$lib/ui/FileButton.svelte';
 
 	interface Photo {
 		readonly id: string;
@@ -58,17 +60,15 @@
 			/>
 		</a>
 	{/each}
-	<label class="button h-24 flex-col justify-center text-[13px]">
+	<FileButton
+		class="h-24 flex-col justify-center text-[13px]"
+		accept="image/jpeg,image/png,image/webp"
+		multiple
+		aria-label="Add a photo of {station}"
+		onfiles={send}
+	>
 		<Camera size={20} />
 		{sending ? 'Sending' : 'Add a photo'}
-		<input
-			type="file"
-			accept="image/jpeg,image/png,image/webp"
-			multiple
-			class="sr-only"
-			aria-label="Add a photo of {station}"
-			onchange={(event) => send(event.currentTarget)}
-		/>
-	</label>
+	</FileButton>
 </div>
-{#if problem}<p role="alert" class="mt-1 text-[13px] font-semibold text-stop">{problem}</p>{/if}
+<Alert {problem} class="mt-1 text-[13px]" />

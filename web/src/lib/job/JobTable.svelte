@@ -1,23 +1,45 @@
 <script lang="ts">
-	/** Jobs, one a row. */
+	/** Jobs, one a row; ordered by its heads where the list knows how it was asked for. */
 	import JobRow from './JobRow.svelte';
+	import { listAddress, type JobOrder, type JobQuery } from './list';
 	import type { JobLine } from './line';
+	import Button from '$lib/ui/Button.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
-	let { jobs }: { jobs: readonly JobLine[] } = $props();
+	let { jobs, query }: { jobs: readonly JobLine[]; query?: JobQuery } = $props();
+	const address = (order: JobOrder) =>
+		listAddress(query!, { order, reversed: query!.order === order && !query!.reversed });
+	const sorted = (order: JobOrder) => {
+		if (query?.order !== order) return 'none';
+		const greatestFirst =
+			order === 'customer' || order === 'engine' ? query.reversed : !query.reversed;
+		return greatestFirst ? 'descending' : 'ascending';
+	};
 </script>
 
-<table class="block w-full border-collapse tablet:table">
+{#snippet head(order: JobOrder, name: string, extra = '')}
+	<th class={extra} aria-sort={query ? sorted(order) : undefined}>
+		{#if query}
+			<Button look="head" href={address(order)}>
+				{name}
+				{query.order === order ? (sorted(order) === 'ascending' ? '↑' : '↓') : ''}
+			</Button>
+		{:else}{name}{/if}
+	</th>
+{/snippet}
+
+<Table class="block tablet:table">
 	<thead class="hidden tablet:table-header-group">
-		<tr class="border-b-2 border-ink text-left text-[13px] text-soft">
-			<th class="w-20 py-1.5 pl-3 font-medium">Job</th>
-			<th class="py-1.5 font-medium">Customer</th>
-			<th class="py-1.5 font-medium">Engine</th>
-			<th class="py-1.5 font-medium bench:w-72">Progress</th>
-			<th class="py-1.5 font-medium">Blocked by</th>
-			<th class="hidden w-24 py-1.5 pr-3 text-right font-medium bench:table-cell">Received</th>
+		<tr>
+			{@render head('number', 'Job', 'w-20 pl-3')}
+			{@render head('customer', 'Customer')}
+			{@render head('engine', 'Engine')}
+			<th class="bench:w-72">Progress</th>
+			{@render head('stops', 'Blocked by')}
+			{@render head('received', 'Received', 'hidden w-24 text-right bench:table-cell')}
 		</tr>
 	</thead>
 	<tbody class="block tablet:table-row-group">
 		{#each jobs as job (job.id)}<JobRow {job} />{/each}
 	</tbody>
-</table>
+</Table>

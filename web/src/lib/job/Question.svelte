@@ -6,6 +6,8 @@
 	import { capital } from '$lib/ui/words';
 	import { getBook } from './book.svelte';
 	import { write } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { remark }: { remark: Remark } = $props();
 	const book = getBook();
@@ -35,11 +37,11 @@
 {#if remark.asks}
 	<span class="inline-flex flex-wrap gap-2 align-middle">
 		{#each answers as [word, answer] (word)}
-			<button class="button !min-h-9" onclick={() => say(answer)}>{word}</button>
+			<Button onclick={() => say(answer)} small>{word}</Button>
 		{/each}
 	</span>
 	{#if remark.about === 'forgotten-part'}
 		<span class="text-soft">If it was, void the readings and measure again.</span>
 	{/if}
 {/if}
-{#if problem}<span role="alert" class="font-semibold text-stop">{capital(problem)}</span>{/if}
+<Alert problem={problem && capital(problem)} />

@@ -16,6 +16,8 @@
 	import { getBook } from './book.svelte';
 	import Question from './Question.svelte';
 	import { label, tell, write } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { station }: { station: StationSheet } = $props();
 	const book = getBook();
@@ -95,7 +97,7 @@
 					</div>
 				{/each}
 			</dl>
-			<button class="button" onclick={fit}>Record these shims</button>
+			<Button onclick={fit}>Record these shims</Button>
 		</div>
 	{/if}
 
@@ -158,13 +160,14 @@
 							>{label('quantity', reading.quantity)} · {who(reading.person)}</span
 						>
 						{#if !gone}
-							<button
-								class="ml-auto min-h-11 bench:min-h-8 px-1 text-soft underline"
+							<Button
 								aria-label="Void {reading.read}"
 								onclick={() => (voiding = reading)}
+								look="quiet"
+								class="ml-auto px-1 text-soft"
 							>
 								Void
-							</button>
+							</Button>
 						{/if}
 					</div>
 					<p class="text-xs text-faint">
@@ -177,5 +180,5 @@
 			{/each}
 		</ul>
 	{/if}
-	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{capital(problem)}</p>{/if}
+	<Alert problem={problem && capital(problem)} class="mt-2" />
 </section>

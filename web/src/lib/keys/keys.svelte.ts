@@ -7,8 +7,8 @@ export interface KeyHelp {
 }
 
 const EVERYWHERE: readonly KeyHelp[] = [
-	{ keys: ['Ctrl', 'k'], does: 'find anything' },
-	{ keys: ['/'], does: 'find a job' },
+	{ keys: ['/'], does: 'find anything' },
+	{ keys: ['Ctrl', 'k'], does: 'the same, from a field too' },
 	{ keys: ['?'], does: 'these keys' },
 	{ keys: ['Tab'], does: 'next control' }
 ];
@@ -32,15 +32,27 @@ export function useKeys(help: readonly KeyHelp[]): void {
 	});
 }
 
-/** Whether a key press is meant for a field and not for the screen. */
+const KEPT = 'zinc-letter-keys';
+
+/** Whether single letters, figures and signs are keys of the screen; who dictates turns them off. */
+class LetterKeys {
+	on = $state(typeof localStorage === 'undefined' || localStorage.getItem(KEPT) !== 'off');
+
+	turn(on: boolean) {
+		this.on = on;
+		localStorage.setItem(KEPT, on ? 'on' : 'off');
+	}
+}
+export const letterKeys = new LetterKeys();
+
+/** Whether a key press is meant for a field, a list or nobody, and not for the screen. */
 export function isTyping(event: KeyboardEvent): boolean {
 	const target = event.target as HTMLElement | null;
 	return (
 		event.ctrlKey ||
 		event.metaKey ||
 		event.altKey ||
-		!!target?.closest(
-			'input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable]'
-		)
+		(event.key.length === 1 && !letterKeys.on) ||
+		!!target?.closest('input, textarea, [contenteditable], [role=combobox], [role=listbox]')
 	);
 }

@@ -13,6 +13,9 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
 		library: readonly Omit<ShelvedFollowerShim, 'taken'>[];
@@ -54,7 +57,7 @@
 </script>
 
 <h2 class="border-b-2 border-ink pb-1 font-semibold">Shims of the followers</h2>
-{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+<Alert {problem} class="mt-2" />
 <form class="mt-2 flex items-end gap-3" onsubmit={keepShelf}>
 	<TextField
 		class="flex-1"
@@ -63,22 +66,22 @@
 		bind:value={shelf}
 		figure
 	/>
-	<button class="button mb-6">Save</button>
+	<Button class="mb-6">Save</Button>
 </form>
 <p class="mb-2">
-	<a class="button" href="{root}/round?of=follower-shim">Measure the shims</a>
+	<Button href="{root}/round?of=follower-shim">Measure the shims</Button>
 </p>
 {#if toTake.length > 0 || inHand.length > 0}
 	<p class="mb-2 flex flex-wrap gap-2">
 		{#if toTake.length > 0}
-			<button class="button" onclick={() => take(toTake.map((pick) => [pick.part, pick.take]))}>
+			<Button onclick={() => take(toTake.map((pick) => [pick.part, pick.take]))}>
 				Take {toTake.reduce((sum, pick) => sum + pick.take, 0)} from stock
-			</button>
+			</Button>
 		{/if}
 		{#if inHand.length > 0}
-			<button class="button" onclick={() => take(inHand.map((pick) => [pick.part, -pick.inHand]))}>
+			<Button onclick={() => take(inHand.map((pick) => [pick.part, -pick.inHand]))}>
 				Give back {inHand.reduce((sum, pick) => sum + pick.inHand, 0)}
-			</button>
+			</Button>
 		{/if}
 	</p>
 {/if}
@@ -91,16 +94,16 @@
 			{swaps.filter(({ from }) => from.sort === 'order').length} to order</span
 		>. No plan takes fewer new shims.
 	</p>
-	<table class="mt-2 w-full text-[14px]" aria-label="Swap plan">
+	<Table class="mt-2 text-[14px]" aria-label="Swap plan">
 		<thead>
-			<tr class="border-b border-rule text-[12px] text-soft [&>th]:font-medium">
-				<th class="text-left">Valve</th><th class="text-right">Shim</th>
-				<th class="pl-4 text-left">From</th><th class="text-right">Resulting lash</th>
+			<tr>
+				<th>Valve</th><th class="text-right">Shim</th>
+				<th class="pl-4">From</th><th class="text-right">Resulting lash</th>
 			</tr>
 		</thead>
 		<tbody>
 			{#each moving as step (step.label)}
-				<tr class="border-b border-hair [&>td]:py-1">
+				<tr>
 					<th scope="row" class="figure text-left">{step.label}</th>
 					<td class="figure text-right">{length(step.shim)}</td>
 					<td class="pl-4">
@@ -122,7 +125,7 @@
 				</tr>
 			{/each}
 		</tbody>
-	</table>
+	</Table>
 {:else}
 	<p class="mt-2 text-soft">Needs lash and shim of each valve first.</p>
 {/if}

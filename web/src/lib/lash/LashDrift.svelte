@@ -4,6 +4,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	const book = getBook();
 	const bench = getBench();
@@ -13,11 +14,11 @@
 
 <h2 class="border-b-2 border-ink pb-1 font-semibold not-first:mt-5">Lash drift</h2>
 {#if drifted.length > 0}
-	<table class="w-full text-[14px]" aria-label="Drift">
+	<Table class="text-[14px]" aria-label="Drift">
 		<tbody>
 			{#each drifted as station (station.label)}
 				{@const remark = station.remarks.find(({ about }) => about === 'lash-drift')}
-				<tr class="border-b border-hair [&>td]:py-1">
+				<tr>
 					<th scope="row" class="figure text-left">{station.label}</th>
 					<td class="figure text-right">
 						<Mark state={remark?.state ?? 'clear'} />
@@ -29,7 +30,7 @@
 				</tr>
 			{/each}
 		</tbody>
-	</table>
+	</Table>
 	{#each book.sheet.remarks.filter(({ about }) => about === 'lash-drift') as remark, i (i)}
 		<p class="mt-2">
 			<Mark state={remark.state} word />

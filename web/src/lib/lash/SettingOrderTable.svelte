@@ -11,6 +11,10 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital } from '$lib/ui/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import RadioGroup from '$lib/ui/RadioGroup.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
 		/** Lash is read there, and not set: shims of followers are changed for it. */
@@ -60,52 +64,49 @@
 </script>
 
 {#snippet plainRound()}
-	<a class="button" href="{root}/round?of={solid ? 'lash' : 'preload'}">Valve by valve</a>
+	<Button href="{root}/round?of={solid ? 'lash' : 'preload'}">Valve by valve</Button>
 {/snippet}
 
 <section aria-label="Setting order">
 	<h2 class="border-b-2 border-ink pb-1 font-semibold">The order to set in</h2>
-	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+	<Alert {problem} class="mt-2" />
 	{#if layout.firingOrder && !isChanging}
-		<fieldset class="mt-2 flex flex-wrap gap-x-5">
-			<legend class="sr-only">Order</legend>
-			{#each SETTING_ORDERS as one (one)}
-				<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
-					<input type="radio" value={one} bind:group={order} />
-					{capital(label('settingOrder', one))}
-				</label>
-			{/each}
-		</fieldset>
+		<RadioGroup
+			label="Order"
+			class="mt-2"
+			options={SETTING_ORDERS.map((value) => ({
+				value,
+				label: capital(label('settingOrder', value))
+			}))}
+			bind:value={order}
+		/>
 		<p class="text-[13px] text-soft">
 			{words[order]} Fires {layout.firingOrder.join('-')}{layout.firingAngles
 				? ` at ${layout.firingAngles.join('°, ')}°`
 				: ''}. {CAM_WORDS[cam.from]}
-			<button class="underline" onclick={() => (isChanging = true)}>Change</button>
+			<Button onclick={() => (isChanging = true)} look="quiet">Change</Button>
 		</p>
-		<table class="mt-2 w-full text-[14px]" aria-label="Stops of the order">
+		<Table class="mt-2 text-[14px]" aria-label="Stops of the order">
 			<thead>
-				<tr class="border-b border-rule text-[12px] text-soft [&>th]:font-medium">
-					<th class="text-left">Rotate</th><th class="text-left">To</th>
-					<th class="text-left">Set</th>
+				<tr>
+					<th>Rotate</th><th>To</th>
+					<th>Set</th>
 				</tr>
 			</thead>
 			<tbody>
 				{#each stops as stop, i (i)}
-					<tr class="border-b border-hair [&>td]:py-1">
+					<tr>
 						<td class="figure w-20">{stop.turn > 0 ? `${Math.round(stop.turn)}°` : 'begin'}</td>
 						<td>{tell(stop.position)}</td>
 						<td class="figure font-semibold">{stop.valves.join(' ')}</td>
 					</tr>
 				{/each}
 			</tbody>
-		</table>
+		</Table>
 		<p class="mt-3 flex gap-2">
-			<a
-				class="button button-main"
-				href="{root}/round?of={solid ? 'lash' : 'preload'}&order={order}"
-			>
+			<Button href="{root}/round?of={solid ? 'lash' : 'preload'}&order={order}" look="main">
 				{followers ? 'Start reading' : 'Start setting'}
-			</a>
+			</Button>
 			{@render plainRound()}
 		</p>
 	{:else}
@@ -125,7 +126,7 @@
 				bind:value={angles}
 				figure
 			/>
-			<button class="button button-main mt-3">Save firing order</button>
+			<Button look="main" class="mt-3">Save firing order</Button>
 			{@render plainRound()}
 		</form>
 	{/if}

@@ -6,6 +6,8 @@
 	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
 	import { fieldsOf } from './fields';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		sort: PartSort;
@@ -23,9 +25,9 @@
 		<input type="hidden" name="revision" value={values.revision ?? ''} />
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
 			<h1 class="text-xl font-semibold">{title}</h1>
-			{#if form?.message}<p role="alert" class="font-semibold text-stop">{form.message}</p>{/if}
-			<a class="button ml-auto" href="/parts?sort={sort}">Cancel</a>
-			<button class="button button-main">Save</button>
+			<Alert problem={form?.message} />
+			<Button href="/parts?sort={sort}" class="ml-auto">Cancel</Button>
+			<Button look="main">Save</Button>
 		</div>
 		<div class="mt-3 grid max-w-5xl gap-x-10 bench:grid-cols-2">
 			{#each fieldsOf(sort) as field (field.path)}

@@ -5,6 +5,10 @@
 	import { flatten } from '$lib/forms/flat';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { fieldsOf } from './fields';
+	import Button from '$lib/ui/Button.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Input from '$lib/ui/Input.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
 		sort: PartSort;
@@ -22,25 +26,23 @@
 		text.replace(/^([+-]?[\d.]+) (in|mm|lbf|N|kgf)(\/\w+)?$/, '$1 $2$3');
 </script>
 
-<table class="w-full border-collapse text-[14px]">
+<Table class="text-[14px]">
 	<thead>
-		<tr class="border-b-2 border-ink text-left align-bottom text-[12px] text-soft">
-			<th class="py-1.5 pl-2 font-medium">Name</th>
+		<tr>
+			<th class="pl-2">Name</th>
 			{#each fields as field (field.path)}
-				<th
-					class="py-1.5 pr-3 leading-tight font-medium {['text', 'choice'].includes(field.sort)
-						? ''
-						: 'text-right'}">{field.label}</th
+				<th class="leading-tight {['text', 'choice'].includes(field.sort) ? '' : 'text-right'}"
+					>{field.label}</th
 				>
 			{/each}
-			<th class="py-1.5 text-right font-medium">In stock</th>
-			<th class="py-1.5 pl-3 font-medium"><span class="sr-only">Change</span></th>
+			<th class="text-right">In stock</th>
+			<th class="pl-3"><span class="sr-only">Change</span></th>
 		</tr>
 	</thead>
 	<tbody>
 		{#each parts as { part, stock, retired } (part.id)}
 			{@const values = flatten(part, fields)}
-			<tr class="border-b border-hair {retired ? 'text-faint' : ''}">
+			<tr class={retired ? 'text-faint' : ''}>
 				<td class="py-1 pl-2">
 					<a class="flex min-h-11 bench:min-h-9 items-center font-semibold" href="/parts/{part.id}"
 						>{part.name}</a
@@ -59,11 +61,10 @@
 				<td class="figure py-1 text-right">{stock ?? '·'}</td>
 				<td class="py-1 pl-3">
 					<div class="flex items-center justify-end gap-3 text-[13px] text-soft">
-						<button
-							class="min-h-11 bench:min-h-9 underline"
+						<Button
 							aria-label="Adjust stock: {part.name}"
 							onclick={() => (counting = counting === part.id ? null : part.id)}
-							>Adjust stock</button
+							look="quiet">Adjust stock</Button
 						>
 						<a
 							class="flex min-h-11 bench:min-h-9 items-center underline"
@@ -73,12 +74,9 @@
 						<form method="POST" action="?/retire&sort={sort}" use:sendForm>
 							<input type="hidden" name="id" value={part.id} />
 							<input type="hidden" name="retired" value={retired ? 'no' : 'yes'} />
-							<button
-								class="min-h-11 bench:min-h-9 underline"
-								aria-label="{retired ? 'Restore' : 'Retire'} {part.name}"
-							>
+							<Button aria-label="{retired ? 'Restore' : 'Retire'} {part.name}" look="quiet">
 								{retired ? 'Restore' : 'Retire'}
-							</button>
+							</Button>
 						</form>
 					</div>
 					{#if counting === part.id}
@@ -89,18 +87,20 @@
 							class="flex items-end gap-2 py-1"
 						>
 							<input type="hidden" name="id" value={part.id} />
-							<input
-								class="field figure w-20 text-right"
+							<Input
+								figure
+								class="!w-20 text-right"
 								name="change"
+								value=""
 								aria-label="How many, + in or − out"
 								placeholder="+4"
 								{@attach (input) => input.focus()}
 							/>
-							<input class="field" name="reason" aria-label="Why" placeholder="why" />
-							<button class="button">Save</button>
+							<Input name="reason" value="" aria-label="Why" placeholder="why" />
+							<Button>Save</Button>
 						</form>
 						{#if stockOf === part.id}
-							<p role="alert" class="text-[13px] font-semibold text-stop">{stockProblem}</p>
+							<Alert problem={stockProblem} class="text-[13px]" />
 						{/if}
 					{/if}
 				</td>
@@ -114,4 +114,4 @@
 			</tr>
 		{/each}
 	</tbody>
-</table>
+</Table>

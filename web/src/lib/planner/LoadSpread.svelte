@@ -4,6 +4,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import type { Planner } from './planner.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
 		planner: Planner;
@@ -34,15 +35,15 @@
 	]);
 </script>
 
-<table aria-label="Spread of seat loads" class="text-left">
+<Table aria-label="Spread of seat loads" class="text-left">
 	<thead>
-		<tr class="text-[12px] text-soft [&>th]:pr-5 [&>th]:font-medium">
+		<tr>
 			<th>Seat-load spread</th><th>intakes</th><th>exhausts</th><th>shims</th>
 		</tr>
 	</thead>
 	<tbody>
 		{#each spreads as { name, of } (name)}
-			<tr class="[&>td]:pr-5">
+			<tr>
 				<td>{PLANS[name]}</td>
 				<td class="figure">{load(of.spread.intake)}</td>
 				<td class="figure">{load(of.spread.exhaust)}</td>
@@ -50,4 +51,4 @@
 			</tr>
 		{/each}
 	</tbody>
-</table>
+</Table>

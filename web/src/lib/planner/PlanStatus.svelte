@@ -9,6 +9,8 @@
 	import ReasonForm from '$lib/ui/ReasonForm.svelte';
 	import { moment } from '$lib/ui/words';
 	import type { Planner } from './planner.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { planner }: { planner: Planner } = $props();
 	const book = getBook();
@@ -63,12 +65,9 @@
 			? `; it supersedes ${book.job.plans.length - 1} before it`
 			: ''}.
 		<a class="underline" href="/jobs/{book.job.id}/plan/picks">Pick list</a>
-		<button
-			class="ml-3 min-h-11 bench:min-h-8 text-soft underline"
-			onclick={() => (withdrawing = true)}
-		>
+		<Button onclick={() => (withdrawing = true)} look="quiet" class="ml-3 text-soft">
 			Withdraw the plan
-		</button>
+		</Button>
 	</p>
 	{#if withdrawing}
 		<ReasonForm
@@ -83,4 +82,4 @@
 		the fewest parts. Lock what is to stay.
 	</p>
 {/if}
-{#if problem}<p role="alert" class="font-semibold text-stop">{problem}</p>{/if}
+<Alert {problem} />

@@ -11,6 +11,9 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
 	import { write } from '@zinc-ledger/words';
+	import Button from '$lib/ui/Button.svelte';
+	import Checkbox from '$lib/ui/Checkbox.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
 		job: Job;
@@ -41,16 +44,14 @@
 	{/if}
 {/snippet}
 
-<table class="w-full border-collapse text-[13px]">
+<Table class="text-[13px]">
 	<thead class="sticky top-0 z-[1] bg-paper">
-		<tr
-			class="border-b-2 border-ink text-[12px] text-soft [&>th]:px-1.5 [&>th]:pb-1 [&>th]:align-bottom [&>th]:font-medium"
-		>
-			<th class="text-left">Valve</th>
-			<th class="text-left">Locked</th>
-			<th class="text-left">Shims, {bench.units.length}</th>
-			<th class="text-left">Locks</th>
-			{#if anySpring}<th class="text-left">Spring</th>{/if}
+		<tr>
+			<th>Valve</th>
+			<th>Locked</th>
+			<th>Shims, {bench.units.length}</th>
+			<th>Locks</th>
+			{#if anySpring}<th>Spring</th>{/if}
 			<th class="text-right">Height</th>
 			<th class="text-right">Seat, {bench.units.load}</th>
 			<th class="text-right">Open</th>
@@ -70,23 +71,16 @@
 				data-plan={entry.label}
 			>
 				<td>
-					<button
-						class="figure min-h-11 bench:min-h-7 min-w-9 text-left font-semibold"
-						onclick={() => onselect(entry.label)}
-					>
+					<Button look="cell" class="figure font-semibold" onclick={() => onselect(entry.label)}>
 						{entry.label}
-					</button>
+					</Button>
 				</td>
 				<td>
-					<label class="flex min-h-11 min-w-11 items-center bench:min-h-0">
-						<input
-							type="checkbox"
-							class="block size-4"
-							aria-label="{entry.label} locked"
-							checked={fixed.has(entry.label)}
-							onchange={() => onfix(entry.label)}
-						/>
-					</label>
+					<Checkbox
+						aria-label="{entry.label} locked"
+						checked={fixed.has(entry.label)}
+						onchange={() => onfix(entry.label)}
+					/>
 				</td>
 				<td class="figure">{@render change(shims(entry.shims), plan && shims(plan.shims))}</td>
 				<td>{@render change(entry.parts?.locks?.name ?? '', plan?.locks?.name)}</td>
@@ -120,4 +114,4 @@
 			</tr>
 		{/each}
 	</tbody>
-</table>
+</Table>

@@ -4,6 +4,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Section from '$lib/section/Section.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
 		label: string;
@@ -24,6 +25,11 @@
 		['Bind margin', 'bindMargin', length],
 		['Seal clearance', 'sealClearance', length]
 	] as const;
+	const partsAt = (job: Job) =>
+		partsOf(
+			job.setup,
+			job.stations.find((station) => station.label === label)!
+		);
 	const changed = $derived(
 		after === undefined
 			? []
@@ -50,38 +56,34 @@
 	aria-label="Station {label}"
 >
 	<h2 class="figure text-base font-semibold">{label}</h2>
-	<div class="grid grid-cols-2 gap-2">
-		{#each [['now', before], ['planned', after]] as const as [name, station] (name)}
-			<figure>
-				<figcaption class="text-[12px] text-soft">{name}</figcaption>
-				{#if station}
-					{@const entry = (name === 'now' ? book.job : planned)!.stations.find(
-						(one) => one.label === label
-					)!}
-					<Section {station} kind={station.shared} parts={partsOf(book.job.setup, entry)} plain />
-				{:else}
-					<p class="py-6 text-soft">No plan yet.</p>
-				{/if}
-			</figure>
-		{/each}
-	</div>
+	{#if after && planned}
+		<Section
+			station={after}
+			kind={after.shared}
+			parts={partsAt(planned)}
+			before={{ station: before, parts: partsAt(book.job) }}
+			plain
+		/>
+	{:else}
+		<Section station={before} kind={before.shared} parts={partsAt(book.job)} plain />
+	{/if}
 	{#if after}
-		<table class="mt-1 w-full text-right">
+		<Table class="mt-1 text-right">
 			<thead>
-				<tr class="text-[12px] text-soft [&>th]:font-medium">
-					<th class="text-left">{label}</th><th>now</th><th>planned</th>
+				<tr>
+					<th>{label}</th><th>now</th><th>planned</th>
 				</tr>
 			</thead>
 			<tbody>
 				{#each changed as [name, was, is] (name)}
-					<tr class="border-t border-hair">
+					<tr>
 						<td class="text-left text-soft">{name}</td>
 						<td class="figure">{was}</td>
 						<td class="figure">{is}</td>
 					</tr>
 				{/each}
 			</tbody>
-		</table>
+		</Table>
 		{#if next}
 			<p class="mt-2 border-t border-rule pt-2 text-soft">
 				Next best here: {next.shims.length > 0

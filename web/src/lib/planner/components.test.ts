@@ -64,8 +64,8 @@ describe('the table of a plan', () => {
 		expect(words(row(table([SHIMMED], [['5I', why]]), '5I'))).toMatch(/5I .*height/);
 	});
 	it('keeps what is locked ticked', () => {
-		expect(row(table([], [], ['3E']), '3E')).toContain('checked');
-		expect(row(table(), '3E')).not.toContain('checked');
+		expect(row(table([], [], ['3E']), '3E')).toContain('aria-checked="true"');
+		expect(row(table(), '3E')).toContain('aria-checked="false"');
 	});
 	it('has a column of springs only where the job has tagged ones', () => {
 		expect(words(table().split('</thead>')[0]!)).not.toContain('Spring');
@@ -112,9 +112,11 @@ describe('one station before and after', () => {
 			)
 		);
 	};
-	it('has both sections and the figures beside each other', () => {
+	it('is drawn as planned over how it stands, the figures beside each other', () => {
 		const text = change(withPlan(job, [SHIMMED]));
-		expect(text).toMatch(/now .*1\.867 installed .*planned .*1\.822 installed/);
+		expect(text).toMatch(/1\.822 installed/);
+		expect(text).toContain('Yellow outline: as it stands now.');
+		expect(change(null)).not.toContain('Yellow outline');
 		expect(text).toMatch(/Height 1\.867 1\.822/);
 	});
 	it('has what stands alone before there is a plan', () => {

@@ -21,6 +21,9 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import { isTyping } from '$lib/keys/keys.svelte';
 	import Key from '$lib/ui/Key.svelte';
+	import Checkbox from '$lib/ui/Checkbox.svelte';
+	import RadioGroup from '$lib/ui/RadioGroup.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
 
 	interface Props {
 		quantity: Quantity;
@@ -33,6 +36,8 @@
 	}
 	let { quantity, answers = $bindable(), asked, anyGround, anyCap }: Props = $props();
 	const book = getBook();
+	const LINE = 'min-h-12 border-b border-hair';
+	const KEYS = { yes: '1', no: '0' } as const;
 	const isGap = $derived(quantity === 'seal-gap' || quantity === 'seal-gap-at-lift');
 	const isOverTip = $derived(quantity === 'tip-height' || quantity.startsWith('rocker'));
 	const anyShims = $derived(book.job.stations.some((station) => station.shims.length > 0));
@@ -58,78 +63,69 @@
 
 <div class="mt-4 border-t-2 border-ink">
 	{#if quantity === 'installed-height'}
-		<fieldset class="flex min-h-12 flex-wrap items-center gap-x-6 border-b border-hair">
-			<legend class="sr-only">Locator under the gauge</legend>
-			<span>Locator under the gauge <span class="figure text-soft">{locators}</span></span>
-			{#each [['yes', '1'], ['no', '0']] as const as [answer, key] (answer)}
-				<label class="flex min-h-11 items-center gap-2">
-					<input type="radio" class="size-5" value={answer} bind:group={answers.locator} />
-					{answer === 'yes' ? 'Yes' : 'No'}
-					<Key>{key}</Key>
-				</label>
-			{/each}
-		</fieldset>
+		<RadioGroup
+			label="Locator under the gauge"
+			class="min-h-12 border-b border-hair"
+			options={[
+				{ value: 'yes', label: 'Yes' },
+				{ value: 'no', label: 'No' }
+			]}
+			bind:value={answers.locator}
+		>
+			{#snippet lead()}
+				<span>Locator under the gauge <span class="figure text-soft">{locators}</span></span>
+			{/snippet}
+			{#snippet beside({ value })}<Key>{KEYS[value]}</Key>{/snippet}
+		</RadioGroup>
 		{#if asked && answers.locator === null}
-			<p role="alert" class="py-2 font-semibold text-stop">
+			<Alert class="py-2">
 				Answer first if the locator is under the gauge: without it every height is too tall by its
 				thickness.
-			</p>
+			</Alert>
 		{/if}
 		{#if answers.locator === 'no'}
 			<p class="py-2 font-semibold text-watch">
 				Read on the bare pocket: the locator’s thickness will be taken off.
 			</p>
 		{/if}
-		<label class="flex min-h-12 items-center gap-3 border-b border-hair">
-			<input type="checkbox" class="size-5" bind:checked={answers.shims} disabled={!anyShims} />
+		<Checkbox class={LINE} bind:checked={answers.shims} disabled={!anyShims}>
 			Shims of the build under the gauge
 			<span class="text-soft">{anyShims ? '' : 'none in the build'}</span>
-		</label>
+		</Checkbox>
 	{/if}
 	{#if isGap && anyGround}
-		<label class="flex min-h-12 items-center gap-3 border-b border-hair">
-			<input type="checkbox" class="size-5" bind:checked={answers.isGround} />
+		<Checkbox class={LINE} bind:checked={answers.isGround}>
 			The ground retainer stands there
-		</label>
+		</Checkbox>
 	{/if}
 	{#if isOverTip && anyCap}
-		<label class="flex min-h-12 items-center gap-3 border-b border-hair">
-			<input type="checkbox" class="size-5" bind:checked={answers.lashCap} />
-			Lash cap on the tip
-		</label>
+		<Checkbox class={LINE} bind:checked={answers.lashCap}>Lash cap on the tip</Checkbox>
 	{/if}
 	{#if isGap}
-		<label class="flex min-h-12 items-center gap-3 border-b border-hair">
-			<input type="checkbox" class="size-5" bind:checked={answers.sealHome} />
-			Every seal fully seated
-		</label>
+		<Checkbox class={LINE} bind:checked={answers.sealHome}>Every seal fully seated</Checkbox>
 	{/if}
 	{#if quantity === 'lash'}
-		<fieldset class="flex min-h-12 items-center gap-6 border-b border-hair">
-			<legend class="sr-only">Engine</legend>
-			{#each ['cold', 'hot'] as const as state (state)}
-				<label class="flex min-h-11 items-center gap-2">
-					<input type="radio" value={state} bind:group={answers.engine} /> Engine {state}
-				</label>
-			{/each}
-		</fieldset>
-		<fieldset class="flex min-h-12 flex-wrap items-center gap-6 border-b border-hair">
-			<legend class="sr-only">Found or set</legend>
-			<label class="flex min-h-11 items-center gap-2">
-				<input type="radio" value="set" bind:group={answers.as} /> As set now
-			</label>
-			<label class="flex min-h-11 items-center gap-2">
-				<input type="radio" value="found" bind:group={answers.as} /> As found, nothing turned
-			</label>
-			<label class="flex min-h-11 items-center gap-2">
-				<input
-					type="checkbox"
-					class="size-4"
-					bind:checked={answers.marked}
-					disabled={answers.as === 'found'}
-				/>
+		<RadioGroup
+			label="Engine"
+			class={LINE}
+			options={[
+				{ value: 'cold', label: 'Engine cold' },
+				{ value: 'hot', label: 'Engine hot' }
+			]}
+			bind:value={answers.engine}
+		/>
+		<div class="flex flex-wrap items-center gap-x-6 {LINE}">
+			<RadioGroup
+				label="Found or set"
+				options={[
+					{ value: 'set', label: 'As set now' },
+					{ value: 'found', label: 'As found, nothing turned' }
+				]}
+				bind:value={answers.as}
+			/>
+			<Checkbox bind:checked={answers.marked} disabled={answers.as === 'found'}>
 				Adjusters marked
-			</label>
-		</fieldset>
+			</Checkbox>
+		</div>
 	{/if}
 </div>

@@ -2,6 +2,7 @@
 	/** The round's own keys for a finger: no keyboard of the system covers the figure. */
 	import { Delete } from '@lucide/svelte';
 	import type { Round } from './round.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { round }: { round: Round } = $props();
 	const DIGITS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.'] as const;
@@ -26,32 +27,35 @@
 	aria-label="Keypad"
 >
 	{#each DIGITS as digit, i (digit)}
-		<button
-			class="figure min-h-14 bg-paper text-2xl active:bg-chromate-wash"
-			style:grid-column={COLUMN[i % 3]}
-			style:grid-row={Math.floor(i / 3) + 1}
+		<Button
+			look="key"
+			class="figure bg-paper text-2xl"
+			style="grid-area: {Math.floor(i / 3) + 1} / {COLUMN[i % 3]}"
 			onclick={() => type(digit)}
 		>
 			{digit}
-		</button>
+		</Button>
 	{/each}
-	<button
-		class="col-start-4 row-start-1 grid min-h-14 place-items-center bg-sunk"
+	<Button
+		look="key"
+		class="col-start-4 row-start-1 bg-sunk"
 		aria-label={round.typed === '' ? 'Back one station' : 'Erase'}
 		onclick={erase}
 	>
 		<Delete size={24} aria-hidden="true" />
-	</button>
-	<button
-		class="col-start-3 row-start-4 min-h-14 bg-sunk font-semibold"
+	</Button>
+	<Button
+		look="key"
+		class="col-start-3 row-start-4 bg-sunk font-semibold"
 		onclick={() => round.skip()}
 	>
 		Skip
-	</button>
-	<button
-		class="col-start-4 row-span-3 row-start-2 min-h-14 bg-ink text-lg font-semibold text-paper"
+	</Button>
+	<Button
+		look="key"
+		class="col-start-4 row-span-3 row-start-2 bg-ink text-lg font-semibold text-paper active:bg-ink"
 		onclick={() => round.enter()}
 	>
 		Keep
-	</button>
+	</Button>
 </div>

@@ -10,6 +10,7 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import type { Round } from './round.svelte';
 	import { ROUND_WORDS } from './words';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		quantity: Quantity;
@@ -75,9 +76,7 @@
 				{/if}
 			</li>
 		</ul>
-		<button class="mt-1 min-h-11 bench:min-h-9 underline" onclick={() => (round.parts = null)}
-			>Change</button
-		>
+		<Button onclick={() => (round.parts = null)} look="quiet" class="mt-1">Change</Button>
 	</section>
 	<p class="hidden gap-x-4 gap-y-1.5 text-soft bench:flex bench:flex-wrap">
 		<span class="flex items-center gap-2"><Key>Enter</Key> save</span>

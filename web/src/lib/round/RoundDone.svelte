@@ -4,6 +4,7 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import type { Round } from './round.svelte';
 	import { NEXT_ROUND, ROUND_WORDS } from './words';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { quantity, round }: { quantity: Quantity; round: Round } = $props();
 	const book = getBook();
@@ -17,13 +18,12 @@
 		{round.last ? `Last: ${round.last.station} ${round.last.read}.` : ''}
 	</p>
 	<p class="mt-6 flex flex-wrap gap-3">
-		<!-- svelte-ignore a11y_autofocus -->
-		<a class="button button-main" href="/jobs/{book.job.id}" autofocus>See the sheet</a>
+		<Button href="/jobs/{book.job.id}" autofocus look="main">See the sheet</Button>
 		{#if hasNext && next}
-			<a class="button" href="/jobs/{book.job.id}/round?of={next}">
+			<Button href="/jobs/{book.job.id}/round?of={next}">
 				{ROUND_WORDS[next].title} next
-			</a>
+			</Button>
 		{/if}
-		<button class="button" onclick={() => round.goTo(round.order[0]!.label)}>Remeasure</button>
+		<Button onclick={() => round.goTo(round.order[0]!.label)}>Remeasure</Button>
 	</p>
 </div>

@@ -6,6 +6,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
+	import Input from '$lib/ui/Input.svelte';
 	import { capital } from '$lib/ui/words';
 	import type { Round } from './round.svelte';
 	import Keypad from './Keypad.svelte';
@@ -65,8 +66,10 @@
 	</p>
 {/if}
 <div class="mt-2 flex flex-wrap items-center gap-x-3 tablet:mt-4 tablet:gap-x-6">
-	<input
-		bind:this={input}
+	<Input
+		large
+		figure
+		bind:element={input}
 		bind:value={round.typed}
 		onkeydown={press}
 		oninput={() => (round.asked = null)}
@@ -74,9 +77,7 @@
 		aria-describedby="understood"
 		aria-invalid={round.understood?.ok === false}
 		inputmode={touch.current ? 'none' : 'decimal'}
-		autocomplete="off"
-		maxlength="14"
-		class="figure h-[68px] w-[16rem] max-w-full border-b-4 border-ink bg-sunk px-3 text-right text-[48px] leading-none aria-invalid:border-stop tablet:h-[104px] tablet:w-[25rem] tablet:px-4 tablet:text-[72px]"
+		maxlength={14}
 	/>
 	<span class="figure text-3xl text-soft">{unit}</span>
 	{#if round.again}

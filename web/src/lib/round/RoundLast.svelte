@@ -7,6 +7,8 @@
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import type { Round } from './round.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { quantity, round }: { quantity: Quantity; round: Round } = $props();
 	const book = getBook();
@@ -50,11 +52,11 @@
 							{write(remark.text, bench.units)}{/if}
 					</span>
 					{#if !waits(reading.id)}
-						<button class="min-h-11 px-2 underline" onclick={() => undo(reading)}>Undo</button>
+						<Button onclick={() => undo(reading)} look="quiet" class="px-2">Undo</Button>
 					{/if}
 				</li>
 			{/each}
 		</ul>
-		{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
+		<Alert {problem} class="mt-1" />
 	</section>
 {/if}

@@ -11,11 +11,12 @@
 	import type { KnownGauge } from '$lib/gauges/known';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import InPlace, { type InPlaceAnswers } from './InPlace.svelte';
 	import type { RoundBegun } from './round.svelte';
 	import { gaugeResolution, GAUGES_FOR, ROUND_WORDS } from './words';
+	import Button from '$lib/ui/Button.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
 
 	interface Props {
 		quantity: Quantity;
@@ -52,7 +53,7 @@
 	/** A gauge of the shop, by its id; empty when another is named. */
 	let known = $state('');
 	const inHand = $derived(fitting.find((one) => one.gauge.id === known));
-	let repeats = $derived(quantity === 'installed-height' ? 2 : 1);
+	let repeats = $derived(quantity === 'installed-height' ? '2' : '1');
 
 	const recessRead = $derived(readEntry(recess, bench.units.length));
 	const resolutionRead = $derived(
@@ -85,7 +86,7 @@
 						inHand.repeats?.[quantity] ?? null
 					)
 				: { name: gauge.trim(), resolution: resolutionRead.text, correction: '0 mm' },
-			repeats,
+			repeats: Number(repeats),
 			link: inHand?.gauge.link ? inHand.gauge.id : null
 		});
 	}
@@ -96,28 +97,25 @@
 	<p class="mt-1 text-soft">Asked once; saved with every reading of this round.</p>
 	<InPlace {quantity} bind:answers {asked} {anyGround} {anyCap} />
 	<div class="mt-4 grid grid-cols-3 gap-4">
-		<Field label="Readings per valve">
-			{#snippet control(attributes)}
-				<select class="field" bind:value={repeats} {...attributes}>
-					<option value={1}>1</option>
-					<option value={2}>2 (+1 if they disagree)</option>
-					<option value={3}>3</option>
-				</select>
-			{/snippet}
-		</Field>
+		<SelectField
+			label="Readings per valve"
+			options={[
+				{ value: '1', label: '1' },
+				{ value: '2', label: '2 (+1 if they disagree)' },
+				{ value: '3', label: '3' }
+			]}
+			bind:value={repeats}
+		/>
 		{#if fitting.length > 0}
-			<Field
+			<SelectField
 				label="Shop gauge"
 				hint={inHand?.gauge.link ? 'sends: its button saves the reading' : undefined}
-			>
-				{#snippet control(attributes)}
-					<select class="field" bind:value={known} {...attributes}>
-						<option value="">Other</option>
-						{#each fitting as { gauge: one } (one.id)}<option value={one.id}>{one.name}</option
-							>{/each}
-					</select>
-				{/snippet}
-			</Field>
+				options={[
+					{ value: '', label: 'Other' },
+					...fitting.map(({ gauge: one }) => ({ value: one.id, label: one.name }))
+				]}
+				bind:value={known}
+			/>
 		{/if}
 		{#if !inHand}
 			<TextField label="Gauge" problem={gaugeProblem} bind:value={gauge} />
@@ -142,6 +140,5 @@
 		{/if}
 	</div>
 	<p class="caution mt-5">{words.caution}</p>
-	<!-- svelte-ignore a11y_autofocus -->
-	<button class="button button-main mt-5" autofocus>Start</button>
+	<Button autofocus look="main" class="mt-5">Start</Button>
 </form>

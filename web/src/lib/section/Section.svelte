@@ -1,6 +1,5 @@
 <script lang="ts">
 	/** The stack cut through: left half with the valve closed, right half at the lift on the slider. */
-	import { Slider } from 'bits-ui';
 	import {
 		drawingOf,
 		mm,
@@ -12,6 +11,7 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import SectionPicture from './SectionPicture.svelte';
+	import Slider from '$lib/ui/Slider.svelte';
 
 	interface Props {
 		station: StationSheet;
@@ -19,8 +19,10 @@
 		parts: KindSetup;
 		/** Without the slider: at full lift. */
 		plain?: boolean;
+		/** The same station in another state, whose outlines are drawn with it. */
+		before?: { station: StationSheet; parts: KindSetup } | null;
 	}
-	let { station, kind, parts, plain = false }: Props = $props();
+	let { station, kind, parts, plain = false, before = null }: Props = $props();
 	const bench = getBench();
 	const show = (length: number) => showLength(mm(length), bench.units);
 	const FRAME = { width: 330, height: 410, above: 28, aside: 62 };
@@ -28,7 +30,10 @@
 	let share = $state(1);
 	const lift = $derived((kind.lift?.worst ?? 0) * share);
 	const drawing = $derived(drawingOf(station, kind, parts, lift));
-	const picture = $derived(drawing && sectionPicture(drawing, FRAME));
+	const earlier = $derived(
+		before && drawingOf(before.station, before.station.shared, before.parts, lift)
+	);
+	const picture = $derived(drawing && sectionPicture(drawing, FRAME, earlier));
 
 	/** The picture for one who hears it. */
 	const label = $derived.by(() => {
@@ -53,29 +58,20 @@
 			lift={show(lift)}
 		/>
 		{#if !plain}
-			<Slider.Root
-				type="single"
+			<Slider
+				label="Lift of the right half"
 				min={0}
 				max={1}
 				step={0.01}
 				bind:value={share}
-				class="relative mx-1 flex h-8 touch-none items-center select-none"
-			>
-				<span class="relative h-1 w-full bg-rule"
-					><Slider.Range class="absolute h-full bg-soft" /></span
-				>
-				<Slider.Thumb
-					index={0}
-					aria-label="Lift of the right half"
-					aria-valuetext="{show(lift)} {bench.units.length}"
-					class="block size-6 rounded-full border-2 border-ink bg-paper"
-				/>
-			</Slider.Root>
+				text="{show(lift)} {bench.units.length}"
+			/>
 		{/if}
 	</div>
 	<p class="text-[12px] text-faint">
 		Heights to scale; what is dashed is assumed, port and valve head are a hint.
 		{picture.toSeal === null ? 'Seal not drawn: gap not measured.' : ''}
+		{earlier ? 'Yellow outline: as it stands now.' : ''}
 	</p>
 {:else}
 	<p

@@ -33,7 +33,8 @@
 		bead: 'fill-metal-dark',
 		valve: 'fill-paper stroke-soft',
 		cap: 'fill-metal-dark stroke-soft',
-		wafer: 'fill-metal-dark'
+		wafer: 'fill-metal-dark',
+		before: 'fill-none stroke-chromate'
 	};
 	const { width, height, installed } = $derived(picture);
 	const middleOf = ({ from, to }: DimensionLine) => (from[1] + to[1]) / 2;
@@ -64,6 +65,9 @@
 
 <svg viewBox="0 0 {width} {height}" class="figure block w-full" role="img" aria-label={label}>
 	{#each picture.shapes as shape, i (i)}{@render shapeOf(shape)}{/each}
+	<g stroke-width="1.6">
+		{#each picture.before as shape, i (i)}{@render shapeOf(shape)}{/each}
+	</g>
 	<line
 		x1={picture.axis[0][0]}
 		y1={picture.axis[0][1]}

@@ -13,13 +13,15 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import Field from '$lib/ui/Field.svelte';
 	import ReasonForm from '$lib/ui/ReasonForm.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital, moment } from '$lib/ui/words';
 	import CutEffects from './CutEffects.svelte';
 	import { WORK_HINTS } from './work-hints';
 	import { label, tell } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
 
 	const book = getBook();
 	const bench = getBench();
@@ -103,13 +105,14 @@
 					{moment(entry.at)}, {book.initials(entry.person)}
 				</span>
 				{#if !gone}
-					<button
-						class="min-h-11 bench:min-h-9 text-[13px] text-soft underline"
+					<Button
 						aria-label="Withdraw {label('work', entry.work)}"
 						onclick={() => (withdrawing = entry)}
+						look="quiet"
+						class="text-[13px] text-soft"
 					>
 						Withdraw
-					</button>
+					</Button>
 				{/if}
 				{#if withdrawing?.id === entry.id}
 					<ReasonForm
@@ -124,33 +127,33 @@
 	</ul>
 	<CutEffects />
 	<form class="mt-3 flex flex-wrap items-start gap-3" onsubmit={add}>
-		<Field label="Work" class="w-48">
-			{#snippet control(attributes)}
-				<select class="field" bind:value={work} {...attributes}>
-					{#each WORKS as one (one)}<option value={one}>{label('work', one)}</option>{/each}
-				</select>
-			{/snippet}
-		</Field>
+		<SelectField
+			label="Work"
+			class="w-48"
+			options={WORKS.map((one) => ({ value: one, label: label('work', one) }))}
+			bind:value={work}
+		/>
 		{#if book.job.heads.length > 1}
-			<Field label="Head" class="w-32">
-				{#snippet control(attributes)}
-					<select class="field" bind:value={head} {...attributes}>
-						<option value="">both</option>
-						{#each book.job.heads as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-					</select>
-				{/snippet}
-			</Field>
+			<SelectField
+				label="Head"
+				class="w-32"
+				options={[
+					{ value: '', label: 'both' },
+					...book.job.heads.map((one) => ({ value: one.id, label: one.name }))
+				]}
+				bind:value={head}
+			/>
 		{/if}
 		{#if !changesDeck(work)}
-			<Field label="Valves" class="w-32">
-				{#snippet control(attributes)}
-					<select class="field" bind:value={kind} {...attributes}>
-						<option value="">both kinds</option>
-						{#each KINDS as one (one)}<option value={one}>{capital(label('kind', one))}s</option
-							>{/each}
-					</select>
-				{/snippet}
-			</Field>
+			<SelectField
+				label="Valves"
+				class="w-32"
+				options={[
+					{ value: '', label: 'both kinds' },
+					...KINDS.map((one) => ({ value: one, label: `${capital(label('kind', one))}s` }))
+				]}
+				bind:value={kind}
+			/>
 			<TextField
 				label="or single valves"
 				class="w-36"
@@ -169,9 +172,9 @@
 			/>
 		{/if}
 		<TextField label="Note" class="min-w-56 flex-1" bind:value={note} maxlength={200} />
-		<button class="button mt-6">Add</button>
+		<Button class="mt-6">Add</Button>
 	</form>
-	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+	<Alert {problem} class="mt-2" />
 	<p class="mt-2 text-[13px] text-soft">{WORK_HINTS[work]}</p>
 	<p class="caution mt-3">
 		Grinding and cutting: eye and lung protection, no grit in an assembled engine. Dust of

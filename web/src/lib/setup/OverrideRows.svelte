@@ -3,6 +3,8 @@
 	import type { Snippet } from 'svelte';
 	import { KINDS } from '@zinc-ledger/core';
 	import type { Values } from '$lib/forms/flat';
+	import Select from '$lib/ui/Select.svelte';
+	import { plain } from '$lib/ui/options';
 
 	interface Props {
 		rows: number;
@@ -22,14 +24,12 @@
 		{@render entry(`overrides.${row}.cylinder`, `Override ${row + 1}, cylinder`)}
 		{#each [['kind', KINDS], ['sort', ['valve', 'lobe']]] as const as [part, choices] (part)}
 			{@const path = `overrides.${row}.${part}`}
-			<select
-				class="field"
+			<Select
 				name={path}
 				aria-label="Override {row + 1}, {part === 'kind' ? 'valve' : 'lift given at'}"
+				options={plain<string>(choices)}
 				bind:value={() => values[path] ?? choices[0], (text) => (values[path] = text)}
-			>
-				{#each choices as choice (choice)}<option>{choice}</option>{/each}
-			</select>
+			/>
 		{/each}
 		{@render entry(`overrides.${row}.lift`, `Override ${row + 1}, lift`)}
 		{@render entry(`overrides.${row}.lash`, `Override ${row + 1}, lash`)}

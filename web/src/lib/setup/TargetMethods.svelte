@@ -5,6 +5,7 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, write } from '@zinc-ledger/words';
+	import Table from '$lib/ui/Table.svelte';
 
 	const book = getBook();
 	const bench = getBench();
@@ -23,20 +24,20 @@
 	Target height by method
 	<span class="figure font-normal text-soft">{bench.units.length}, {bench.units.load}</span>
 </h3>
-<table class="w-full text-[13px]">
+<Table class="text-[13px]">
 	<thead>
-		<tr class="text-left text-soft">
-			<th class="py-1 font-medium">Method</th>
+		<tr>
+			<th>Method</th>
 			{#each KINDS as kind (kind)}
-				<th class="py-1 text-right font-medium">{capital(label('kind', kind))}</th>
-				<th class="py-1 text-right font-medium">seat</th>
-				<th class="py-1 text-right font-medium">open</th>
+				<th class="text-right">{capital(label('kind', kind))}</th>
+				<th class="text-right">seat</th>
+				<th class="text-right">open</th>
 			{/each}
 		</tr>
 	</thead>
 	<tbody>
 		{#each TARGET_METHODS as method (method)}
-			<tr class="border-t border-hair">
+			<tr>
 				<th scope="row" class="py-1 text-left font-normal"
 					>{capital(label('targetMethod', method))}</th
 				>
@@ -61,4 +62,4 @@
 			</tr>
 		{/each}
 	</tbody>
-</table>
+</Table>

@@ -1,14 +1,31 @@
 <script lang="ts">
 	/** The head in one line: seat loads, the least margins, and what to measure next. */
-	import { KINDS } from '@zinc-ledger/core';
+	import { COLUMNS, KINDS, TRUSTS, trustOf } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Key from '$lib/ui/Key.svelte';
+	import TrustMark from '$lib/ui/TrustMark.svelte';
 
-	/** The station to measure next. */
-	let { nextToMeasure }: { nextToMeasure: string | undefined } = $props();
+	interface Props {
+		/** The station to measure next. */
+		nextToMeasure: string | undefined;
+		/** Stations that a tagged spring was chosen for. */
+		tagged: ReadonlySet<string>;
+	}
+	let { nextToMeasure, tagged }: Props = $props();
 	const book = getBook();
 	const bench = getBench();
+	/** What the figures of this sheet stand on: the legend of their marks. */
+	const trusts = $derived.by(() => {
+		const there = new Set(
+			book.sheet.stations.flatMap((station) =>
+				COLUMNS.filter((column) => station.figures[column]?.figure != null).map((column) =>
+					trustOf(station.shared, column, tagged.has(station.label))
+				)
+			)
+		);
+		return TRUSTS.filter((trust) => there.has(trust));
+	});
 </script>
 
 <footer class="flex flex-wrap gap-x-5 gap-y-1 border-t-2 border-ink py-2 text-[13px] text-soft">
@@ -41,6 +58,11 @@
 				{bench.length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance
 					.station}
 			</b>
+		</span>
+	{/if}
+	{#if trusts.length > 0}
+		<span class="hidden flex-wrap gap-x-3 tablet:flex" aria-label="What loads and margins stand on">
+			{#each trusts as trust (trust)}<TrustMark {trust} word />{/each}
 		</span>
 	{/if}
 	{#if nextToMeasure}

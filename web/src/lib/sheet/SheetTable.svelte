@@ -1,12 +1,15 @@
 <script lang="ts">
 	/** One row a station, one column a quantity; each cell a figure and a thin scale. */
-	import { scaleOf, type FigureName, type StationSheet } from '@zinc-ledger/core';
+	import { scaleOf, trustOf, type FigureName, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ScaleBar from '$lib/ui/ScaleBar.svelte';
+	import TrustMark from '$lib/ui/TrustMark.svelte';
 	import { stateClass } from '$lib/ui/state';
 	import { columnsFor, showFigure, verdictIn } from './columns';
 	import { write } from '@zinc-ledger/words';
+	import Button from '$lib/ui/Button.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
 		stations: readonly StationSheet[];
@@ -14,11 +17,13 @@
 		all: readonly StationSheet[];
 		selected: string | null;
 		waiting: ReadonlySet<string>;
+		/** Stations that a tagged spring was chosen for. */
+		tagged: ReadonlySet<string>;
 		sortedBy: FigureName | null;
 		onselect: (label: string) => void;
 		onsort: (column: FigureName | null) => void;
 	}
-	let { stations, all, selected, waiting, sortedBy, onselect, onsort }: Props = $props();
+	let { stations, all, selected, waiting, tagged, sortedBy, onselect, onsort }: Props = $props();
 	const bench = getBench();
 	const columns = $derived(columnsFor(all));
 	const tight = $derived(stations.length > 12);
@@ -30,16 +35,11 @@
 	}
 </script>
 
-<table class="w-full border-collapse">
+<Table>
 	<thead class="sticky top-0 z-[1] bg-paper">
-		<tr class="border-b-2 border-ink text-[12px] text-soft">
-			<th
-				class="w-14 pb-1 pl-3 text-left align-bottom font-medium"
-				aria-sort={sortedBy ? 'none' : 'ascending'}
-			>
-				<button class="min-h-11 text-left align-bottom bench:min-h-0" onclick={() => onsort(null)}
-					>Valve</button
-				>
+		<tr>
+			<th class="w-14 pl-3" aria-sort={sortedBy ? 'none' : 'ascending'}>
+				<Button look="head" class="text-left" onclick={() => onsort(null)}>Valve</Button>
 			</th>
 			{#each columns as column (column.key)}
 				<th
@@ -48,19 +48,16 @@
 						: 'w-[84px] px-1.5'} pb-1 text-right align-bottom leading-tight font-medium"
 					aria-sort={sortedBy === column.key ? 'ascending' : 'none'}
 				>
-					<button
-						class="min-h-11 text-right align-bottom leading-tight bench:min-h-0"
-						onclick={() => onsort(column.key)}
-					>
+					<Button look="head" class="text-right" onclick={() => onsort(column.key)}>
 						{column.title}
 						<span class="figure block text-[11px]">
 							{column.dimension === 'load' ? bench.units.load : bench.units.length}
 							{sortedBy === column.key ? '↑' : ''}
 						</span>
-					</button>
+					</Button>
 				</th>
 			{/each}
-			<th class="pb-1 pl-3 text-left align-bottom font-medium">To do</th>
+			<th class="pl-3">To do</th>
 		</tr>
 	</thead>
 	<tbody>
@@ -87,6 +84,7 @@
 				{#each columns as column (column.key)}
 					{@const verdict = verdictIn(station, column.key)}
 					{@const text = showFigure(verdict, column, bench.units)}
+					{@const trust = trustOf(station.shared, column.key, tagged.has(station.label))}
 					<td class="{narrow ? 'px-1' : 'px-1.5'} text-right {tight ? 'h-[30px]' : 'h-[39px]'}">
 						{#if verdict && text !== null}
 							<span
@@ -100,6 +98,7 @@
 									? 'font-semibold'
 									: ''}"
 							>
+								{#if trust}<TrustMark {trust} />{/if}
 								{text}{#if verdict.state !== 'clear'}<span class="sr-only">
 										{verdict.state}</span
 									>{/if}
@@ -126,4 +125,4 @@
 			</tr>
 		{/each}
 	</tbody>
-</table>
+</Table>

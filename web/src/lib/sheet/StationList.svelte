@@ -6,6 +6,7 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import ScaleBar from '$lib/ui/ScaleBar.svelte';
 	import { COLUMN_VIEWS, showFigure, standing, verdictIn } from './columns';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		stations: readonly StationSheet[];
@@ -34,7 +35,8 @@
 		{@const remark = remarkOf(station)}
 		{@const verdict = shownBy(station)}
 		<li class="border-b border-hair">
-			<button
+			<Button
+				look="cell"
 				class="grid min-h-14 w-full grid-cols-[3.25rem_minmax(0,1fr)_auto] items-center gap-x-2 border-l-[5px] py-1.5 pr-1 pl-2 text-left {station.label ===
 				selected
 					? 'border-chromate bg-chromate-wash'
@@ -67,7 +69,7 @@
 						class=""
 					/>
 				{/if}
-			</button>
+			</Button>
 		</li>
 	{/each}
 </ul>

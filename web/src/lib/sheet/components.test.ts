@@ -24,6 +24,7 @@ const table = (waiting: readonly string[] = []) => {
 			all: stations,
 			selected: '3I',
 			waiting: new Set(waiting),
+			tagged: new Set(['1I']),
 			sortedBy: null,
 			onselect: none,
 			onsort: none
@@ -87,9 +88,23 @@ describe('the list of a phone', () => {
 
 describe('round the sheet', () => {
 	it('stands what is least, and which valve comes next', () => {
-		const text = words(markup(SheetFooter, { nextToMeasure: '5I' }, around));
+		const text = words(
+			markup(SheetFooter, { nextToMeasure: '5I', tagged: new Set<string>() }, around)
+		);
 		expect(text).toMatch(/Min bind margin 0\.125 · 3I/);
 		expect(text).toMatch(/Measure next 5I/);
+	});
+	it('stands what loads and margins stand on, once each; a station’s own figures carry its mark', () => {
+		const legend = () =>
+			markup(SheetFooter, { nextToMeasure: '5I', tagged: new Set<string>() }, around).match(
+				/data-trust="\w+"/g
+			);
+		expect(legend()).toEqual(['data-trust="card"']);
+		expect(row(table(), '1I').match(/data-trust="card"/g)).toHaveLength(3);
+		job.setup.kinds.exhaust.lift!.source = 'customer';
+		around = atBench(job);
+		expect(legend()).toEqual(['data-trust="card"', 'data-trust="hearsay"']);
+		expect(row(table(), '1E').match(/data-trust="hearsay"/g)).toHaveLength(2);
 	});
 	it('stand the findings of fit that are not accepted', () => {
 		expect(words(markup(SheetRemarks, {}, around))).toBe('');

@@ -8,6 +8,11 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital } from '$lib/ui/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Select from '$lib/ui/Select.svelte';
+	import Checkbox from '$lib/ui/Checkbox.svelte';
+	import { plain } from '$lib/ui/options';
 
 	const book = getBook();
 	const bench = getBench();
@@ -62,7 +67,7 @@
 					· {book.initials(one.person)}{one.private ? ' · internal' : ' · on the customer’s copy'}
 				</span>
 				{#if blockingNotes.has(one.id)}
-					<button class="button ml-2" onclick={() => resolve(one.id)}>Resolve</button>
+					<Button onclick={() => resolve(one.id)} class="ml-2">Resolve</Button>
 				{/if}
 			</li>
 		{/each}
@@ -70,31 +75,28 @@
 	<form class="mt-2 space-y-2" onsubmit={addNote}>
 		<TextField label="Note" maxlength={200} bind:value={note} />
 		<div class="flex flex-wrap items-center gap-x-4">
-			<label>
-				<span class="sr-only">Valve</span>
-				<select class="field w-28" bind:value={place} aria-label="Valve">
-					<option value="">whole job</option>
-					{#each book.job.stations as { label } (label)}<option value={label}>{label}</option
-						>{/each}
-				</select>
-			</label>
-			<label>
-				<span class="sr-only">About</span>
-				<select class="field w-36" bind:value={about} aria-label="About">
-					<option value="">any note</option>
-					{#each NOTE_SUBJECTS as subject (subject)}<option value={subject}
-							>{label('note', subject)}</option
-						>{/each}
-				</select>
-			</label>
-			<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
-				<input type="checkbox" class="size-4" bind:checked={isPrivate} /> internal
-			</label>
-			<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
-				<input type="checkbox" class="size-4" bind:checked={blocksSignOff} /> blocks sign-off
-			</label>
-			<button class="button">Add</button>
+			<Select
+				class="!w-32"
+				aria-label="Valve"
+				options={[
+					{ value: '', label: 'whole job' },
+					...plain(book.job.stations.map((station) => station.label))
+				]}
+				bind:value={place}
+			/>
+			<Select
+				class="!w-36"
+				aria-label="About"
+				options={[
+					{ value: '', label: 'any note' },
+					...NOTE_SUBJECTS.map((value) => ({ value, label: label('note', value) }))
+				]}
+				bind:value={about}
+			/>
+			<Checkbox bind:checked={isPrivate}>internal</Checkbox>
+			<Checkbox bind:checked={blocksSignOff}>blocks sign-off</Checkbox>
+			<Button>Add</Button>
 		</div>
 	</form>
-	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+	<Alert {problem} class="mt-2" />
 </section>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** What is measured of a spring by hand. */
 	import type { TaggedSpring } from './worked';
+	import Input from '$lib/ui/Input.svelte';
 
 	interface Props {
 		spring: TaggedSpring;
@@ -15,8 +16,9 @@
 		<label class="text-soft">
 			{title}
 			{#key spring.tag}
-				<input
-					class="field figure text-right"
+				<Input
+					figure
+					class="text-right"
 					value={spring.measured[name] ?? ''}
 					aria-label={title}
 					onchange={(event) => onmeasure(name, event.currentTarget.value)}

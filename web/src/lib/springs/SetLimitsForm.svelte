@@ -3,6 +3,9 @@
 	import { invalidateAll } from '$app/navigation';
 	import type { SetLimits } from '@zinc-ledger/core';
 	import { send } from '$lib/http/send-json';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Input from '$lib/ui/Input.svelte';
 
 	let { setId, limits: kept }: { setId: string; limits: SetLimits } = $props();
 	const LIMITS = [
@@ -32,8 +35,9 @@
 		<label class="text-soft">
 			{label}
 			<span class="flex items-center gap-1">
-				<input
-					class="field figure w-16 text-right"
+				<Input
+					figure
+					class="!w-16 text-right"
 					inputmode="decimal"
 					aria-label={label}
 					bind:value={limits[name]}
@@ -41,6 +45,6 @@
 			</span>
 		</label>
 	{/each}
-	<button class="button">Save limits</button>
-	{#if problem}<p role="alert" class="font-semibold text-stop">{problem}</p>{/if}
+	<Button>Save limits</Button>
+	<Alert {problem} />
 </form>

@@ -7,6 +7,8 @@
 	import { byPercent } from '$lib/ui/words';
 	import type { Row } from './worked';
 	import { label } from '@zinc-ledger/words';
+	import Button from '$lib/ui/Button.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
 		rows: readonly Row[];
@@ -26,17 +28,17 @@
 	);
 </script>
 
-<table class="mt-2 w-full border-collapse">
+<Table class="mt-2">
 	<thead>
-		<tr class="border-b-2 border-ink text-right text-[12px] text-soft">
-			<th class="py-1 pl-2 text-left font-medium">Spring</th>
-			<th class="py-1 font-medium">Seat <span class="figure">{bench.units.load}</span></th>
-			<th class="py-1 font-medium">Open <span class="figure">{bench.units.load}</span></th>
-			<th class="py-1 font-medium">Rate <span class="figure">{rateUnit(bench.units)}</span></th>
-			<th class="py-1 font-medium">Non-linearity</th>
-			<th class="py-1 font-medium">Bind <span class="figure">{bench.units.length}</span></th>
-			<th class="py-1 font-medium">From median</th>
-			<th class="py-1 pr-2 text-left font-medium"><span class="sr-only">State</span></th>
+		<tr class="text-right">
+			<th class="pl-2">Spring</th>
+			<th>Seat <span class="figure">{bench.units.load}</span></th>
+			<th>Open <span class="figure">{bench.units.load}</span></th>
+			<th>Rate <span class="figure">{rateUnit(bench.units)}</span></th>
+			<th>Non-linearity</th>
+			<th>Bind <span class="figure">{bench.units.length}</span></th>
+			<th>From median</th>
+			<th class="pr-2"><span class="sr-only">State</span></th>
 		</tr>
 	</thead>
 	<tbody>
@@ -44,7 +46,7 @@
 			{@const member = set.members.get(spring.tag)}
 			{@const isChosen = spring.tag === chosen}
 			<tr
-				class="figure cursor-pointer border-b border-hair text-right text-[15px] {isChosen
+				class="figure cursor-pointer text-right text-[15px] {isChosen
 					? 'bg-chromate-wash'
 					: 'hover:bg-sunk'}"
 				data-tag={spring.tag}
@@ -56,7 +58,7 @@
 						? 'border-chromate'
 						: 'border-transparent'}"
 				>
-					<button>{spring.tag}</button>
+					<Button look="cell">{spring.tag}</Button>
 				</th>
 				<td class={member ? stateClass(member.state) : ''}>{load(figures.seat)}</td>
 				<td>{load(figures.open)}</td>
@@ -79,7 +81,7 @@
 			</tr>
 		{/each}
 	</tbody>
-</table>
+</Table>
 <p class="mt-2 text-[13px] text-soft">
 	{#if set.median !== null}
 		Seat loads <b class="figure text-ink">{load(set.least)}–{load(set.most)}</b>, median

@@ -15,6 +15,7 @@
 	import { moment } from '$lib/ui/words';
 	import { testerName, worked, type Row } from './worked';
 	import { label } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
 
 	interface Props {
 		spring: Row;
@@ -67,9 +68,9 @@
 	{/if}
 </h2>
 {#if own?.fits === 'mismatch'}
-	<p role="alert" class="mt-2">
+	<Alert look="stop" class="mt-2">
 		<Mark state="stop" word /> Does not match card {card?.name}.
-	</p>
+	</Alert>
 {/if}
 <dl class="mt-2 grid grid-cols-[1fr_auto] gap-y-0.5">
 	{#if chosen.worked}

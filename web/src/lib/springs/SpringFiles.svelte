@@ -2,6 +2,10 @@
 	/** A spring's sweep out as a file, and in from one; a table whose columns do not say what they are is asked about. */
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import type { Columns } from './csv';
+	import Button from '$lib/ui/Button.svelte';
+	import Select from '$lib/ui/Select.svelte';
+	import FileButton from '$lib/ui/FileButton.svelte';
+	import { plain } from '$lib/ui/options';
 
 	interface Props {
 		setId: string;
@@ -51,33 +55,26 @@
 		{#each [['height', 'Heights', ['mm', 'in']], ['load', 'Loads', ['N', 'lbf', 'kgf']]] as const as [name, title, units] (name)}
 			<div class="grid grid-cols-[4rem_1fr_5rem] items-center gap-2">
 				{title}
-				<select class="field" {name} aria-label="{title} column">
-					{#each ask.names as column, i (i)}
-						<option
-							value={i}
-							selected={ask.guess[name] === i ||
-								(ask.guess[name] === undefined && i === (name === 'load' ? 1 : 0))}>{column}</option
-						>
-					{/each}
-				</select>
-				<select class="field" name="{name}Unit" aria-label="{title} unit">
-					{#each units as unit (unit)}<option>{unit}</option>{/each}
-				</select>
+				<Select
+					{name}
+					aria-label="{title} column"
+					options={ask.names.map((column, i) => ({ value: String(i), label: column }))}
+					value={String(ask.guess[name] ?? (name === 'load' ? 1 : 0))}
+				/>
+				<Select
+					name="{name}Unit"
+					aria-label="{title} unit"
+					options={plain(units)}
+					value={units[0]}
+				/>
 			</div>
 		{/each}
-		<button class="button">Import</button>
+		<Button>Import</Button>
 	</form>
 {/if}
 <form method="POST" action="?/import" enctype="multipart/form-data" use:sendForm class="mt-1">
 	<input type="hidden" name="tag" value={tag} />
-	<label class="button !min-h-9">
+	<FileButton small name="file" accept=".csv,.json,text/csv,application/json">
 		Import sweep for {tag}
-		<input
-			type="file"
-			name="file"
-			accept=".csv,.json,text/csv,application/json"
-			class="sr-only"
-			onchange={(event) => event.currentTarget.form?.requestSubmit()}
-		/>
-	</label>
+	</FileButton>
 </form>

@@ -16,6 +16,7 @@
 		type Point,
 		type SweepView
 	} from './sweep-chart';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		lines: readonly Line[];
@@ -160,8 +161,8 @@
 			>
 		{/if}
 		<span class="ml-auto flex gap-3">
-			<button class="min-h-11 bench:min-h-8 underline" onclick={() => save('png')}>PNG</button>
-			<button class="min-h-11 bench:min-h-8 underline" onclick={() => save('svg')}>SVG</button>
+			<Button onclick={() => save('png')} look="quiet">PNG</Button>
+			<Button onclick={() => save('svg')} look="quiet">SVG</Button>
 		</span>
 	</figcaption>
 </figure>

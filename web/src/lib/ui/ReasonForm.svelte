@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Button from '$lib/ui/Button.svelte';
+	import Input from '$lib/ui/Input.svelte';
 	/** Asks why something is taken back, and does it with the answer. */
 	interface Props {
 		/** What the field is called where it cannot be seen. */
@@ -17,8 +19,7 @@
 </script>
 
 <form class="my-1 flex w-full max-w-xl gap-2" onsubmit={submit}>
-	<input
-		class="field"
+	<Input
 		aria-label={label}
 		{placeholder}
 		maxlength={200}
@@ -26,5 +27,5 @@
 		required
 		{@attach (input) => input.focus()}
 	/>
-	<button class="button">{word}</button>
+	<Button>{word}</Button>
 </form>

@@ -3,6 +3,7 @@
 	import type { Message } from '@zinc-ledger/core';
 	import type { HTMLInputAttributes } from 'svelte/elements';
 	import Field from './Field.svelte';
+	import Input from './Input.svelte';
 
 	interface Props extends Omit<HTMLInputAttributes, 'class' | 'value' | 'id'> {
 		label: string;
@@ -11,6 +12,7 @@
 		hint?: string | undefined;
 		/** Whether figures are typed, which line up. */
 		figure?: boolean;
+		element?: HTMLInputElement | undefined;
 		class?: string;
 	}
 	let {
@@ -19,19 +21,18 @@
 		problem,
 		hint,
 		figure = false,
+		element = $bindable(),
 		class: extra = '',
 		...rest
 	}: Props = $props();
 </script>
 
 <Field {label} {problem} {hint} class={extra}>
-	{#snippet control(attributes)}
-		<input
-			class={['field', figure && 'figure']}
-			autocomplete="off"
+	{#snippet control(attributes)}<Input
 			bind:value
+			bind:element
+			{figure}
 			{...rest}
 			{...attributes}
-		/>
-	{/snippet}
+		/>{/snippet}
 </Field>

@@ -3,22 +3,21 @@
 	import { KINDS } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { rowsOf, worstOf, type Side } from './comparison';
+	import Table from '$lib/ui/Table.svelte';
 
 	let { sides }: { sides: readonly Side[] } = $props();
 	const bench = getBench();
 	const isPlanned = $derived(sides.some(({ plan }) => plan !== null));
 </script>
 
-<table class="mt-5 w-full max-w-4xl border-collapse text-[14px]" aria-label="Side by side">
+<Table class="h-max text-[14px]" aria-label="Side by side">
 	<thead>
-		<tr
-			class="border-b-2 border-ink text-[12px] text-soft [&>th]:pr-6 [&>th]:pb-1 [&>th]:font-medium"
-		>
-			<th class="text-left"></th>
+		<tr>
+			<th></th>
 			{#each sides as { name } (name)}<th class="text-right">{name}</th>{/each}
 		</tr>
 	</thead>
-	<tbody class="[&>tr]:border-b [&>tr]:border-hair [&_td]:py-1 [&_td]:pr-6">
+	<tbody>
 		{#each KINDS as kind (kind)}
 			{#each rowsOf(kind, sides, bench) as { name, figures } (name)}
 				<tr>
@@ -40,4 +39,4 @@
 			</tr>
 		{/if}
 	</tbody>
-</table>
+</Table>

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { evaluate, INCH_POUND, METRIC, withScenario, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Bench } from '$lib/bench/bench.svelte';
-import { rowsOf, worstOf, type Side } from './comparison';
+import { gainLine, rowsOf, worstOf, type Side } from './comparison';
 
 const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
 if (!read.ok) throw new Error('demo');
@@ -46,6 +46,13 @@ describe('side by side', () => {
 		const bare = evaluate({ ...job, readings: [] });
 		const [row] = rowsOf('intake', [{ name: 'bare', sheet: bare, plan: null }], metric).slice(1);
 		expect(row!.figures).toEqual([{ text: '·' }]);
+	});
+	it('says in a line what a change buys and costs, and nothing of what stays', () => {
+		const line = gainLine(sheet, sides[1]!.sheet, inches);
+		expect(line).toMatch(/^Intakes: open load \+\d+, bind margin −0\.060/);
+		expect(line).not.toContain('Exhausts');
+		expect(line).not.toContain('seat load');
+		expect(gainLine(sheet, sheet, inches)).toBe('No figure moves.');
 	});
 	it('says how a plan went', () => {
 		expect(worstOf({ sort: 'no-plan', why: [] }, metric)).toBe('no plan');

@@ -1,6 +1,8 @@
 /** The job as it is beside the job as it might be: what is compared, in somebody's units. */
 import {
+	KINDS,
 	mm,
+	newtons,
 	tallied,
 	type Kind,
 	type Newtons,
@@ -56,4 +58,38 @@ export function rowsOf(kind: Kind, sides: readonly Side[], { units, length, load
 export function worstOf(plan: PlanAnswer, { length }: Reader): string {
 	if (plan.sort === 'plan') return length(mm(plan.worst));
 	return plan.sort === 'no-plan' ? 'no plan' : 'stopped';
+}
+
+/** With its sign, in somebody's units; '' where nothing is known or nothing shows. */
+function change(
+	before: number | null,
+	after: number | null,
+	shown: (figure: number) => string
+): string {
+	if (before === null || after === null) return '';
+	const text = shown(Math.abs(after - before));
+	return Number(text) === 0 ? '' : `${after > before ? '+' : '−'}${text}`;
+}
+
+/** What a change buys and costs, in a line: only what moves as far as it is shown. */
+export function gainLine(now: Sheet, then: Sheet, { length, load }: Reader): string {
+	const lengths = (figure: number) => length(mm(figure));
+	const loads = (figure: number) => load(newtons(figure));
+	const parts = KINDS.flatMap((kind) => {
+		const [a, b] = [tallied(now, kind), tallied(then, kind)];
+		const moved = (
+			[
+				[
+					'seat load',
+					change(now.seatLoads[kind]?.least ?? null, then.seatLoads[kind]?.least ?? null, loads)
+				],
+				['open load', change(a.open?.most ?? null, b.open?.most ?? null, loads)],
+				['bind margin', change(a.bind, b.bind, lengths)],
+				['seal clearance', change(a.seal, b.seal, lengths)],
+				['stations at stop', change(a.stop, b.stop, String)]
+			] as const
+		).flatMap(([name, by]) => (by ? `${name} ${by}` : []));
+		return moved.length > 0 ? `${capital(label('kind', kind))}s: ${moved.join(', ')}` : [];
+	});
+	return parts.length > 0 ? `${parts.join('. ')}.` : 'No figure moves.';
 }

@@ -3,6 +3,7 @@
 	import { page } from '$app/state';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { data, form } = $props();
 	useKeys([]);
@@ -20,14 +21,15 @@
 			<ul class="border-t-2 border-ink">
 				{#each data.people as person (person.id)}
 					<li class="border-b border-hair">
-						<button
+						<Button
+							look="row"
 							name="person"
 							value={person.id}
 							aria-current={data.person?.id === person.id}
-							class="flex min-h-12 w-full items-center gap-4 px-3 text-left hover:bg-sunk aria-[current=true]:bg-chromate-wash"
+							class="min-h-12 gap-4 px-3 hover:bg-sunk aria-[current=true]:bg-chromate-wash"
 						>
 							<span class="figure w-12 font-semibold">{person.initials}</span>{person.name}
-						</button>
+						</Button>
 					</li>
 				{:else}
 					<li class="border-b border-hair py-3 text-soft">Nobody yet. Add the first name.</li>
@@ -44,7 +46,7 @@
 				value={form?.initials ?? ''}
 				figure
 			/>
-			<button class="button button-main">Add and use</button>
+			<Button look="main">Add and use</Button>
 		</form>
 	</div>
 </main>

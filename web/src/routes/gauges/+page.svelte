@@ -8,6 +8,8 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { label } from '@zinc-ledger/words';
 	import { capital } from '$lib/ui/words';
+	import Button from '$lib/ui/Button.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	let { data } = $props();
 	const bench = getBench();
@@ -23,23 +25,23 @@
 		<p class="pb-0.5 text-soft">
 			A reading keeps the correction that was in force when it was taken.
 		</p>
-		<a class="button button-main ml-auto" href="/gauges/new"><Plus size={17} /> Add a gauge</a>
+		<Button href="/gauges/new" look="main" class="ml-auto"><Plus size={17} /> Add a gauge</Button>
 	</div>
-	<table class="mt-5 w-full border-collapse">
+	<Table class="mt-5">
 		<thead>
-			<tr class="border-b-2 border-ink text-left text-[13px] text-soft">
-				<th class="py-1.5 pl-3 font-medium">Gauge</th>
-				<th class="py-1.5 font-medium">Type</th>
-				<th class="py-1.5 font-medium">Resolution</th>
-				<th class="py-1.5 font-medium">Correction in force</th>
-				<th class="py-1.5 font-medium">Calibration due</th>
-				<th class="py-1.5 font-medium">Link</th>
+			<tr>
+				<th class="pl-3">Gauge</th>
+				<th>Type</th>
+				<th>Resolution</th>
+				<th>Correction in force</th>
+				<th>Calibration due</th>
+				<th>Link</th>
 			</tr>
 		</thead>
 		<tbody>
 			{#each data.gauges as { gauge, checks } (gauge.id)}
 				{@const due = dueOn(checks, gauge.dueMonths)}
-				<tr class="border-b border-hair align-top">
+				<tr class="align-top">
 					<td class="py-2 pl-3">
 						<a class="font-semibold underline" href="/gauges/{gauge.id}">{gauge.name}</a>
 					</td>
@@ -61,5 +63,5 @@
 				<tr><td class="py-6 pl-3 text-soft" colspan="6">No gauges yet.</td></tr>
 			{/each}
 		</tbody>
-	</table>
+	</Table>
 </main>

@@ -7,13 +7,17 @@
 	import PartsTable from '$lib/parts/PartsTable.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, problemText } from '@zinc-ledger/words';
+	import Button from '$lib/ui/Button.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
+	import FileButton from '$lib/ui/FileButton.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data, form } = $props();
 	useKeys([
 		{ keys: ['f'], does: 'find a part' },
 		{ keys: ['n'], does: 'add a part of this type' }
 	]);
-	let search: HTMLInputElement;
+	let search = $state<HTMLInputElement>();
 
 	const typeName = (sort: PartSort) =>
 		capital(sort === 'locks' ? label('part', sort) : `${label('part', sort)}s`);
@@ -21,7 +25,7 @@
 	function press(event: KeyboardEvent) {
 		if (isTyping(event)) return;
 		if (event.key === 'n') void goto(`/parts/new?sort=${data.sort}`);
-		else if (event.key === 'f') search.focus();
+		else if (event.key === 'f') search?.focus();
 		else return;
 		event.preventDefault();
 	}
@@ -40,15 +44,12 @@
 		<h1 class="text-2xl font-semibold">Parts</h1>
 		<form role="search" action="/parts" class="w-72">
 			<input type="hidden" name="sort" value={data.sort} />
-			<label for="find-part" class="mb-1 block text-[13px] text-soft">Find by any field</label>
-			<input
-				id="find-part"
+			<TextField
+				label="Find by any field"
 				name="find"
 				type="search"
-				class="field"
 				value={data.find}
-				bind:this={search}
-				autocomplete="off"
+				bind:element={search}
 				oninput={(event) =>
 					void goto(
 						`/parts?sort=${data.sort}&find=${encodeURIComponent(event.currentTarget.value)}`,
@@ -60,53 +61,46 @@
 			/>
 		</form>
 		<div class="ml-auto flex flex-wrap items-end gap-3">
-			<a class="button" href="/parts/file?sort={data.sort}&as=csv" download>
+			<Button href="/parts/file?sort={data.sort}&as=csv" download>
 				<FileDown size={17} /> CSV
-			</a>
-			<a class="button" href="/parts/file" download><FileDown size={17} /> All as JSON</a>
+			</Button>
+			<Button href="/parts/file" download><FileDown size={17} /> All as JSON</Button>
 			<form
 				method="POST"
 				action="?/import&sort={data.sort}"
 				enctype="multipart/form-data"
 				use:sendForm
 			>
-				<label class="button">
+				<FileButton name="file" accept=".csv,.json,text/csv,application/json">
 					<FilePlus2 size={17} /> Import
-					<input
-						type="file"
-						name="file"
-						accept=".csv,.json,text/csv,application/json"
-						class="sr-only"
-						onchange={(event) => event.currentTarget.form?.requestSubmit()}
-					/>
-				</label>
+				</FileButton>
 			</form>
-			<a class="button button-main" href="/parts/new?sort={data.sort}"><Plus size={17} /> Add</a>
+			<Button href="/parts/new?sort={data.sort}" look="main"><Plus size={17} /> Add</Button>
 		</div>
 	</div>
 
 	{#if form?.problems}
-		<section role="alert" class="mt-5 max-w-4xl border-l-4 border-stop py-1 pl-4">
+		<Alert look="stop" class="mt-5 max-w-4xl">
 			<h2 class="font-semibold">{form.file ?? 'It'}: import failed; nothing was changed</h2>
 			<ul class="mt-1 max-h-60 overflow-auto">
 				{#each form.problems as problem, i (i)}
 					<li>{problemText(problem)}</li>
 				{/each}
 			</ul>
-		</section>
+		</Alert>
 	{:else if form?.taken}
 		<p role="status" class="mt-4">{form.taken} parts imported.</p>
 	{/if}
 
 	<nav aria-label="Part types" class="mt-5 flex flex-wrap gap-x-1 text-[14px]">
 		{#each PART_SORTS as sort (sort)}
-			<a
+			<Button
+				look="filter"
 				href="/parts?sort={sort}"
 				aria-current={sort === data.sort ? 'page' : undefined}
-				class="flex min-h-11 items-center px-2.5 aria-[current=page]:font-semibold aria-[current=page]:underline aria-[current=page]:decoration-chromate aria-[current=page]:decoration-2 aria-[current=page]:underline-offset-4"
 			>
 				{typeName(sort)}
-			</a>
+			</Button>
 		{/each}
 	</nav>
 
@@ -120,10 +114,10 @@
 	{#if data.page > 0 || data.more}
 		<nav aria-label="Pages of the library" class="mt-3 flex items-center gap-3">
 			{#if data.page > 0}
-				<a class="button" href={pageAt(data.page - 1)}>Page before</a>
+				<Button href={pageAt(data.page - 1)}>Page before</Button>
 			{/if}
 			<span class="text-soft">Page {data.page + 1}</span>
-			{#if data.more}<a class="button" href={pageAt(data.page + 1)}>Next page</a>{/if}
+			{#if data.more}<Button href={pageAt(data.page + 1)}>Next page</Button>{/if}
 		</nav>
 	{/if}
 </main>

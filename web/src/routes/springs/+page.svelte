@@ -3,6 +3,9 @@
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Combobox from '$lib/ui/Combobox.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	let { data, form } = $props();
 	useKeys([{ keys: ['Enter'], does: 'create the set' }]);
@@ -15,20 +18,20 @@
 <main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
 	<h1 class="text-2xl font-semibold">Spring sets</h1>
 	<div class="mt-4 grid gap-x-12 gap-y-8 bench:grid-cols-[minmax(0,1fr)_20rem]">
-		<table class="h-max w-full border-collapse">
+		<Table class="h-max">
 			<thead>
-				<tr class="border-b-2 border-ink text-left text-[13px] text-soft">
-					<th class="py-1.5 pl-3 font-medium">Set</th>
-					<th class="py-1.5 font-medium">Card</th>
-					<th class="py-1.5 font-medium">Job</th>
-					<th class="py-1.5 text-right font-medium">Height</th>
-					<th class="py-1.5 text-right font-medium">Lift</th>
-					<th class="py-1.5 pr-3 text-right font-medium">Tested</th>
+				<tr>
+					<th class="pl-3">Set</th>
+					<th>Card</th>
+					<th>Job</th>
+					<th class="text-right">Height</th>
+					<th class="text-right">Lift</th>
+					<th class="text-right">Tested</th>
 				</tr>
 			</thead>
 			<tbody>
 				{#each data.sets as set (set.id)}
-					<tr class="border-b border-hair">
+					<tr>
 						<td class="pl-3">
 							<a
 								class="flex min-h-11 items-center font-semibold underline"
@@ -59,27 +62,33 @@
 					<tr>
 						<td colspan="6" class="py-2 pl-3">
 							{#if data.page > 0}
-								<a class="button" href="/springs?page={data.page - 1}">Newer sets</a>
+								<Button href="/springs?page={data.page - 1}">Newer sets</Button>
 							{/if}
 							{#if data.more}
-								<a class="button" href="/springs?page={data.page + 1}">Older sets</a>
+								<Button href="/springs?page={data.page + 1}">Older sets</Button>
 							{/if}
 						</td>
 					</tr>
 				</tfoot>
 			{/if}
-		</table>
+		</Table>
 		<form method="POST" use:sendForm class="space-y-3">
 			<h2 class="border-b border-ink pb-1 font-semibold">New set</h2>
 			<TextField label="Name" problem={problems.name} name="name" value={typed.name ?? ''} />
 			<Field label="Card">
 				{#snippet control(attributes)}
-					<select class="field" name="card" {...attributes}>
-						<option value="">not known yet</option>
-						{#each data.cards.filter((card) => !card.retired) as { part } (part.id)}
-							<option value={part.id} selected={typed.card === part.id}>{part.name}</option>
-						{/each}
-					</select>
+					<Combobox
+						name="card"
+						remember="spring"
+						options={[
+							{ value: '', label: 'not known yet' },
+							...data.cards
+								.filter((card) => !card.retired)
+								.map(({ part }) => ({ value: part.id!, label: part.name }))
+						]}
+						value={typed.card ?? ''}
+						{...attributes}
+					/>
 				{/snippet}
 			</Field>
 			<div class="grid grid-cols-2 gap-3">
@@ -94,7 +103,7 @@
 					/>
 				{/each}
 			</div>
-			<button class="button button-main">Create set</button>
+			<Button look="main">Create set</Button>
 		</form>
 	</div>
 </main>

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { sendForm } from '$lib/forms/send-form.svelte';
 	import {
 		checksInForce,
 		checksStillWanted,
@@ -15,6 +14,7 @@
 		readingsOfSame
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import CheckForm from '$lib/gauges/CheckForm.svelte';
 	import GaugeForm from '$lib/gauges/GaugeForm.svelte';
 	import LinkState from '$lib/gauges/LinkState.svelte';
 	import Residuals from '$lib/gauges/Residuals.svelte';
@@ -23,13 +23,15 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
 	import { label } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	let { data, form } = $props();
 	const bench = getBench();
 	useKeys([{ keys: ['Enter'], does: 'save the check' }]);
 	const reads = $derived(READS[data.gauge.sort]);
 	const value = (text: string) => (dimensionOf(text) === 'length' ? lengthOf(text) : loadOf(text));
-	const problem = $derived(form && 'checkProblem' in form ? form.checkProblem : null);
+	const problem = $derived(form && 'checkProblem' in form ? String(form.checkProblem) : null);
 	const typed = $derived<Record<string, string> | null>(
 		form && 'typed' in form ? (form.typed as Record<string, string>) : null
 	);
@@ -42,21 +44,6 @@
 			const compared = compareGauges(pairs);
 			return compared ? [{ gauge, compared, pairs }] : [];
 		})
-	);
-	/** What is being checked: the last that the gauge reads, until another is picked. */
-	let checked = $derived<string>(reads.at(-1)!);
-	const fields = $derived(
-		checked === 'frame'
-			? [
-					['against', 'Solid block'],
-					['reference', 'Load on it'],
-					['read', 'Dial moved']
-				]
-			: [
-					['against', 'Standard: height standard, weight or spring'],
-					['reference', 'Reference'],
-					['read', 'Reading']
-				]
 	);
 	const frame = $derived(frameStiffness(data.checks));
 	const factor = $derived(data.gauge.sort === 'on-head-tester' ? headFactorBy(data.checks) : null);
@@ -108,18 +95,18 @@
 					/>
 				{/if}
 			{/each}
-			<table class="mt-3 w-full text-[14px]">
+			<Table class="mt-3 text-[14px]">
 				<thead>
-					<tr class="text-left text-[13px] text-soft">
-						<th class="py-1 font-medium">Standard</th>
-						<th class="py-1 text-right font-medium">Reference</th>
-						<th class="py-1 text-right font-medium">Reading</th>
-						<th class="py-1 text-right font-medium">When</th>
+					<tr>
+						<th>Standard</th>
+						<th class="text-right">Reference</th>
+						<th class="text-right">Reading</th>
+						<th class="text-right">When</th>
 					</tr>
 				</thead>
 				<tbody>
 					{#each data.checks.toReversed() as check (check.id)}
-						<tr class="border-t border-hair">
+						<tr>
 							<td class="py-1">{check.against}</td>
 							<td class="figure py-1 text-right">{check.reference}</td>
 							<td class="figure py-1 text-right">{check.read}</td>
@@ -133,45 +120,9 @@
 						>
 					{/each}
 				</tbody>
-			</table>
-			<form
-				method="POST"
-				action="?/check"
-				class="mt-3 grid grid-cols-[1fr_8rem_8rem_auto] items-end gap-3"
-				use:sendForm
-			>
-				{#if reads.length > 1}
-					<label class="col-span-4 flex items-center gap-2 text-[13px] text-soft">
-						Checked
-						<select
-							class="field w-56"
-							name="dimension"
-							aria-label="Length or load"
-							bind:value={checked}
-						>
-							{#each reads as dimension (dimension)}<option value={dimension}>{dimension}</option
-								>{/each}
-							<option value="frame">frame, on a solid block</option>
-						</select>
-					</label>
-				{:else}
-					<input type="hidden" name="dimension" value={reads[0]} />
-				{/if}
-				{#each fields as [name, title] (name)}
-					<label class="text-[13px] text-soft">
-						{title}
-						<input
-							class="field {name === 'against' ? '' : 'figure text-right'}"
-							{name}
-							aria-label={title}
-							value={typed?.[name!] ?? ''}
-							autocomplete="off"
-						/>
-					</label>
-				{/each}
-				<button class="button">Save check</button>
-			</form>
-			{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
+			</Table>
+			<CheckForm {reads} {typed} />
+			<Alert {problem} class="mt-1" />
 			<p class="mt-2 text-[13px] text-soft">
 				Checks of one day count together: one gives an offset, several a straight line. The same
 				spring or standard named alike on two gauges compares them. {#if reads.length > 1}A pull on

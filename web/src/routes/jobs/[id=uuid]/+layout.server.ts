@@ -2,10 +2,10 @@ import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
 import { countedShims } from '$lib/server/parts';
 import { listSigned } from '$lib/server/signed';
-import { message } from '@zinc-ledger/core';
+import { message, unitsAsRead } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
-export const load = async ({ params, depends }) => {
+export const load = async ({ params, depends, locals }) => {
 	depends(`job:${params.id}`);
 	const { loaded, signed, shims } = await ask(async (db) => ({
 		loaded: await loadJob(db, params.id),
@@ -19,6 +19,7 @@ export const load = async ({ params, depends }) => {
 		revision,
 		signed,
 		shims,
+		units: locals.chosenUnits ?? unitsAsRead(job),
 		title: { number: job.number, name: job.engine.name, detail: job.customer.name }
 	};
 };

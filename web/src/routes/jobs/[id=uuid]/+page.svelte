@@ -16,6 +16,8 @@
 	import SheetTable from '$lib/sheet/SheetTable.svelte';
 	import StationList from '$lib/sheet/StationList.svelte';
 	import { stationTyped, typeOn } from '$lib/job/typed-station';
+	import Button from '$lib/ui/Button.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
 
 	const book = getBook();
 	useKeys([
@@ -74,6 +76,9 @@
 				.filter((item) => item.jobId === book.job.id)
 				.map((item) => item.reading.station)
 		)
+	);
+	const tagged = $derived(
+		new Set(book.job.stations.filter(({ spring }) => spring).map((entry) => entry.label))
 	);
 	const nextToMeasure = $derived(
 		order.find((entry) => !book.station(entry.label)?.inForce['installed-height'])?.label
@@ -134,9 +139,7 @@
 	<HeadPlan job={book.job} stations={book.sheet.stations} {selected} onselect={select} />
 </div>
 {#each book.sheet.remarks.filter(({ asks }) => asks) as remark (remark.asks)}
-	<p role="alert" class="mx-4 mt-2 border-l-4 border-watch py-1 pl-3">
-		<Question {remark} />
-	</p>
+	<Alert look="watch" class="mx-4 mt-2"><Question {remark} /></Alert>
 {/each}
 <div class="flex min-h-0 flex-1 flex-col gap-x-4 px-4 pt-2 bench:flex-row">
 	<div class="flex min-h-0 min-w-0 flex-1 flex-col">
@@ -146,13 +149,13 @@
 			aria-label="Rows shown"
 		>
 			{#each ROWS as choice (choice.rows)}
-				<button
-					class="min-h-11 bench:min-h-9 px-2.5 aria-pressed:font-semibold aria-pressed:underline aria-pressed:decoration-chromate aria-pressed:decoration-2 aria-pressed:underline-offset-4"
+				<Button
+					look="filter"
 					aria-pressed={rows === choice.rows}
 					onclick={() => (rows = choice.rows)}
 				>
 					{choice.name}
-				</button>
+				</Button>
 			{/each}
 			{#if typed}<span class="figure ml-2 bg-chromate-wash px-2">{typed}</span>{/if}
 			<SheetRemarks />
@@ -164,6 +167,7 @@
 					all={book.sheet.stations}
 					{selected}
 					{waiting}
+					{tagged}
 					{sortedBy}
 					onselect={select}
 					onsort={(column) => (sortedBy = column)}
@@ -186,7 +190,7 @@
 				</p>
 			{/if}
 		</div>
-		<SheetFooter {nextToMeasure} />
+		<SheetFooter {nextToMeasure} {tagged} />
 	</div>
 	<aside
 		class="hidden w-full flex-none overflow-y-auto border-rule pb-3 tablet:block bench:w-[332px] bench:border-l bench:pl-3"

@@ -20,6 +20,9 @@
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { labelsOf, type Labels } from '@zinc-ledger/words';
+	import Button from '$lib/ui/Button.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import Suggest from '$lib/ui/Suggest.svelte';
 
 	let { data } = $props();
 	useKeys([{ keys: ['Enter'], does: 'create the job' }]);
@@ -71,27 +74,33 @@
 				bind:value={$form.number}
 				figure
 			/>
-			<TextField
-				label="Customer"
-				problem={$errors.customer?.[0]}
-				name="customer"
-				list="customers"
-				autofocus
-				bind:value={$form.customer}
-			/>
+			<Field label="Customer" problem={$errors.customer?.[0]}>
+				{#snippet control(attributes)}
+					<Suggest
+						name="customer"
+						known={data.customers}
+						autofocus
+						bind:value={$form.customer}
+						{...attributes}
+					/>
+				{/snippet}
+			</Field>
 			<TextField
 				label="Shop, team or phone"
 				problem={$errors.contact?.[0]}
 				name="contact"
 				bind:value={$form.contact}
 			/>
-			<TextField
-				label="Engine"
-				problem={$errors.engine?.[0]}
-				name="engine"
-				list="engines"
-				bind:value={$form.engine}
-			/>
+			<Field label="Engine" problem={$errors.engine?.[0]}>
+				{#snippet control(attributes)}
+					<Suggest
+						name="engine"
+						known={known.map((engine) => engine.name)}
+						bind:value={$form.engine}
+						{...attributes}
+					/>
+				{/snippet}
+			</Field>
 			{#snippet select(
 				label: string,
 				name:
@@ -106,18 +115,16 @@
 				of: keyof Labels | null,
 				words: Record<string, string> = {}
 			)}
-				<Field {label} problem={$errors[name]?.[0]}>
-					{#snippet control(attributes)}
-						<select class="field" {name} bind:value={$form[name]} {...attributes}>
-							{#each choices as choice (choice)}
-								{@const called = of ? labelsOf(of)[choice] : choice}
-								<option value={choice}
-									>{words[choice] ? `${called}: ${words[choice]}` : called}</option
-								>
-							{/each}
-						</select>
-					{/snippet}
-				</Field>
+				<SelectField
+					{label}
+					problem={$errors[name]?.[0]}
+					{name}
+					options={choices.map((choice) => {
+						const called = of ? labelsOf(of)[choice]! : choice;
+						return { value: choice, label: words[choice] ? `${called}: ${words[choice]}` : called };
+					})}
+					bind:value={() => $form[name] as string, (value) => ($form[name] = value as never)}
+				/>
 			{/snippet}
 			{#snippet text(
 				label: string,
@@ -184,14 +191,8 @@
 			/>
 		</div>
 		<p class="mt-6 flex gap-3">
-			<button class="button button-main">Create job</button>
-			<a class="button" href="/">Cancel</a>
+			<Button look="main">Create job</Button>
+			<Button href="/">Cancel</Button>
 		</p>
-		<datalist id="customers">
-			{#each data.customers as name (name)}<option value={name}></option>{/each}
-		</datalist>
-		<datalist id="engines">
-			{#each known as engine (engine.id)}<option value={engine.name}></option>{/each}
-		</datalist>
 	</form>
 </main>

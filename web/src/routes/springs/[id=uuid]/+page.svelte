@@ -18,6 +18,10 @@
 	import WorkingHeight from '$lib/springs/WorkingHeight.svelte';
 	import { bindBand, rowsOf } from '$lib/springs/worked';
 	import { problemText, tell } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import { plain } from '$lib/ui/options';
 
 	let { data, form } = $props();
 	const bench = getBench();
@@ -48,6 +52,10 @@
 			return [{ name: spring.tag, points, chosen: isChosen }];
 		})
 	);
+	const lowest = $derived.by(() => {
+		const points = lines.find(({ name }) => name === chosen?.spring.tag)?.points ?? [];
+		return points.length > 0 ? Math.min(...points.map(([height]) => height)) : null;
+	});
 	const bindShown = $derived(chosen ? bindBand(chosen, placing) : null);
 
 	// Sweeps that were still on their way when this page was loaded.
@@ -64,7 +72,7 @@
 		placing = null;
 	}
 	function press(event: KeyboardEvent) {
-		if (isTyping(event) || (event.target as HTMLElement).matches('[type=range]')) return;
+		if (isTyping(event) || (event.target as HTMLElement).matches('[role=slider]')) return;
 		if (event.key === 'ArrowDown') step(1);
 		else if (event.key === 'ArrowUp') step(-1);
 		else return;
@@ -102,18 +110,18 @@
 						>job {data.set.jobNumber}</a
 					>{/if}
 			</p>
-			<a class="button ml-auto" href="/springs/{data.set.id}/labels">Labels</a>
-			<a class="button button-main" href="/springs/{data.set.id}/capture">Test springs</a>
+			<Button href="/springs/{data.set.id}/labels" class="ml-auto">Labels</Button>
+			<Button href="/springs/{data.set.id}/capture" look="main">Test springs</Button>
 		</div>
 		{#if form && 'problems' in form && form.problems}
-			<section role="alert" class="mt-2 border-l-4 border-stop pl-3">
+			<Alert look="stop" class="mt-2">
 				<h2 class="font-semibold">
 					{'file' in form ? form.file : 'It'} import failed; nothing was changed
 				</h2>
 				{#each form.problems as one, i (i)}
 					<p class="text-[13px]">{problemText(one)}</p>
 				{/each}
-			</section>
+			</Alert>
 		{:else if form && 'taken' in form}<p role="status" class="mt-2">{form.taken}</p>
 		{:else if form && 'used' in form}<p role="status" class="mt-2">{form.used}</p>{/if}
 
@@ -135,6 +143,7 @@
 				bind:seat
 				bind:placing
 				own={data.set.seat}
+				{lowest}
 				onset={(bind) => measure({ bind })}
 			/>
 		{/if}
@@ -161,13 +170,12 @@
 				lift={data.set.lift}
 				limits={data.set.limits}
 			/>
-			<label class="mt-3 flex items-center gap-2">
-				<span class="flex-none text-soft">Compare with</span>
-				<select class="field" bind:value={besideTag} aria-label="Compare with">
-					<option value="">none</option>
-					{#each rows as { spring } (spring.tag)}<option>{spring.tag}</option>{/each}
-				</select>
-			</label>
+			<SelectField
+				label="Compare with"
+				class="mt-3"
+				options={[{ value: '', label: 'none' }, ...plain(rows.map(({ spring }) => spring.tag))]}
+				bind:value={besideTag}
+			/>
 			{#if beside}
 				<p class="mt-1">
 					At <span class="figure">{bench.length(mm(seat))}</span> and the same lift, {beside.spring
@@ -178,7 +186,7 @@
 			{/if}
 
 			<ByHand spring={chosen.spring} onmeasure={typed} />
-			{#if problem}<p role="alert" class="mt-1 font-semibold text-stop">{problem}</p>{/if}
+			<Alert {problem} class="mt-1" />
 
 			<SpringFiles
 				setId={data.set.id}
@@ -188,7 +196,7 @@
 			/>
 			{#if data.set.jobId && lines.length > 0}
 				<form method="POST" action="?/use" use:sendForm class="mt-3">
-					<button class="button">Use curve on job {data.set.jobNumber}</button>
+					<Button>Use curve on job {data.set.jobNumber}</Button>
 				</form>
 			{/if}
 		{/if}

@@ -27,6 +27,10 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, tell, write } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import RadioGroup from '$lib/ui/RadioGroup.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 
 	const book = getBook();
 	const bench = getBench();
@@ -128,15 +132,11 @@
 			{#if inCar}
 				<span>in the vehicle, one cylinder at a time</span>
 			{/if}
-			<fieldset class="flex gap-4">
-				<legend class="sr-only">Order</legend>
-				{#each WAYS as one (one)}
-					<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
-						<input type="radio" value={one} bind:group={way} />
-						{capital(label('way', one))}
-					</label>
-				{/each}
-			</fieldset>
+			<RadioGroup
+				label="Order"
+				options={WAYS.map((value) => ({ value, label: capital(label('way', value)) }))}
+				bind:value={way}
+			/>
 		</div>
 		{#if step}
 			<StepText {step} atStation={sheet !== undefined} />
@@ -148,17 +148,14 @@
 				}}
 			>
 				{#if step.counts && !ticked}
-					<div>
-						<label class="mb-1 block text-[13px] text-soft" for="count">Counted</label>
-						<input
-							id="count"
-							class="field figure w-28"
-							inputmode="numeric"
-							autocomplete="off"
-							placeholder={String(lockHalves(book.job))}
-							bind:value={count}
-						/>
-					</div>
+					<TextField
+						label="Counted"
+						class="w-28"
+						figure
+						inputmode="numeric"
+						placeholder={String(lockHalves(book.job))}
+						bind:value={count}
+					/>
 				{/if}
 				{#if ticked}
 					<StepDone
@@ -173,26 +170,21 @@
 							bench.units
 						)}
 					</p>
-					<button class="button" type="button" onclick={() => (chosen = lacking!.key)}
-						>Go there</button
-					>
+					<Button type="button" onclick={() => (chosen = lacking!.key)}>Go there</Button>
 				{:else}
-					<div class="w-72">
-						<label class="mb-1 block text-[13px] text-soft" for="note">Note, if any</label>
-						<input id="note" class="field" maxlength="200" autocomplete="off" bind:value={note} />
-					</div>
-					<button class="button button-main" disabled={busy}>Done <Key>Enter</Key></button>
+					<TextField label="Note, if any" class="w-72" maxlength={200} bind:value={note} />
+					<Button disabled={busy} look="main">Done <Key>Enter</Key></Button>
 				{/if}
 			</form>
 		{:else}
 			<p class="mt-6 text-3xl font-semibold">Built: all {steps.length} steps are done.</p>
 			<p class="mt-4">
-				<a class="button button-main" href="/jobs/{book.job.id}/round?of=built-height">
+				<Button href="/jobs/{book.job.id}/round?of=built-height" look="main">
 					Measure it as built
-				</a>
+				</Button>
 			</p>
 		{/if}
-		{#if problem}<p role="alert" class="mt-3 font-semibold text-stop">{problem}</p>{/if}
+		<Alert {problem} class="mt-3" />
 		{#if sheet && entry}
 			<figure class="mt-5 w-[300px]">
 				<figcaption class="text-[12px] text-soft">{entry.label}, planned</figcaption>

@@ -14,6 +14,8 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label as nameOf, write } from '@zinc-ledger/words';
+	import Button from '$lib/ui/Button.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
 
 	const book = getBook();
 	const bench = getBench();
@@ -80,7 +82,7 @@
 			<span class="pb-1 text-[15px] text-soft">Checks on the built head</span>
 		</h1>
 		{#if problem}
-			<p role="alert" class="sticky top-0 z-[1] bg-paper py-2 font-semibold text-stop">{problem}</p>
+			<Alert {problem} class="sticky top-0 z-[1] bg-paper py-2" />
 		{/if}
 		<VacuumForm wanted={limits.vacuum} keep={keepVacuum} />
 		<section class="mt-3 border-t border-rule pt-2">
@@ -92,13 +94,13 @@
 				<div class="flex min-h-12 flex-wrap items-center gap-3 border-b border-hair">
 					<span class="w-28">{capital(nameOf('passage', passage))}</span>
 					{#each [true, false] as passes (passes)}
-						<button
-							class="button aria-pressed:border-ink aria-pressed:bg-chromate-wash"
+						<Button
 							aria-pressed={station.checks.passages[passage]?.passes === passes}
 							onclick={() => keep({ sort: 'passage', passage, passes })}
+							class="aria-pressed:border-ink aria-pressed:bg-chromate-wash"
 						>
 							{passes ? 'Clear' : 'Contact'}
-						</button>
+						</Button>
 					{/each}
 				</div>
 			{/each}

@@ -17,6 +17,10 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
 	import { labelsOf, tell } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import RadioGroup from '$lib/ui/RadioGroup.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data } = $props();
 	const book = getBook();
@@ -76,7 +80,7 @@
 	}
 
 	function press(event: KeyboardEvent) {
-		if (isTyping(event) || (event.target as HTMLElement).matches('[type=radio]')) return;
+		if (isTyping(event) || (event.target as HTMLElement).matches('[role=radio]')) return;
 		if (event.key === 'ArrowDown') step(1);
 		else if (event.key === 'ArrowUp') step(-1);
 		else if (event.key === 'g') void keep({ ...GOOD, condition: chosen.condition }, '');
@@ -115,33 +119,25 @@
 		<div class="mt-4 border-t-2 border-ink">
 			{#each ASKED as { name, title, choices, of } (name)}
 				{@const names = labelsOf(of)}
-				<fieldset class="flex flex-wrap items-center gap-x-5 border-b border-hair">
-					<legend class="float-left w-28 py-2.5 text-[13px] text-soft">{title}</legend>
-					{#each choices as choice (choice)}
-						<label class="flex min-h-12 items-center gap-1.5">
-							<input
-								type="radio"
-								{name}
-								value={choice}
-								class="size-5"
-								checked={chosen[name] === choice}
-								onchange={() => (chosen = { ...chosen, [name]: choice })}
-							/>
-							{names[choice]}
-						</label>
-					{/each}
-				</fieldset>
+				<RadioGroup
+					label={title}
+					class="min-h-12 border-b border-hair"
+					options={choices.map((choice) => ({ value: choice as string, label: names[choice]! }))}
+					value={chosen[name] ?? null}
+					onchoose={(choice) => (chosen = { ...chosen, [name]: choice })}
+				>
+					{#snippet lead()}<span class="w-28 text-[13px] text-soft">{title}</span>{/snippet}
+				</RadioGroup>
 			{/each}
 		</div>
-		<label class="mt-3 block text-[13px] text-soft" for="note">Note</label>
-		<input id="note" class="field" maxlength="200" autocomplete="off" bind:value={note} />
+		<TextField label="Note" class="mt-3" maxlength={200} bind:value={note} />
 		<div class="mt-3 min-h-12 space-y-1">
 			{#each inspectionFindings(chosen) as remark (remark.text.code)}
 				<p><Mark state={remark.state} word /> {tell(remark.text)}</p>
 			{/each}
 		</div>
-		<button class="button button-main mt-2">Save, next valve</button>
-		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+		<Button look="main" class="mt-2">Save, next valve</Button>
+		<Alert {problem} class="mt-2" />
 	</form>
 	<aside aria-label="Photos and what was seen" class="space-y-5 text-[13px]">
 		<section>

@@ -6,6 +6,7 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, write } from '@zinc-ledger/words';
+	import Table from '$lib/ui/Table.svelte';
 
 	let { data } = $props();
 	const book = getBook();
@@ -115,19 +116,15 @@
 						>
 					{/if}
 				</svg>
-				<table class="mt-1 w-full text-[13px]" aria-label="What single changes gain, {kind}">
+				<Table class="mt-1 text-[13px]" aria-label="What single changes gain, {kind}">
 					<thead>
-						<tr class="text-left text-[12px] text-soft [&>th]:pr-4 [&>th]:font-medium">
+						<tr>
 							<th>Change</th><th class="text-right">Gain</th><th>Next limit</th><th>Trade-off</th>
 						</tr>
 					</thead>
 					<tbody>
 						{#each ladder as option, i (i)}
-							<tr
-								class="border-t border-hair align-top [&>td]:py-1 [&>td]:pr-4 {option.notRecommended
-									? 'text-soft'
-									: ''}"
-							>
+							<tr class="align-top {option.notRecommended ? 'text-soft' : ''}">
 								<td>{write(option.change, bench.units)}</td>
 								<td class="figure text-right">{length(option.gain)}</td>
 								<td class="whitespace-nowrap"
@@ -145,7 +142,7 @@
 							<tr><td class="py-1 text-soft" colspan="4">No single change here gains lift.</td></tr>
 						{/each}
 					</tbody>
-				</table>
+				</Table>
 			{/if}
 		</section>
 	{/each}

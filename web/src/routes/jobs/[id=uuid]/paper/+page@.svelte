@@ -6,6 +6,7 @@
 	import { paperOf } from '$lib/paper/layout';
 	import PaperSheet from '$lib/paper/PaperSheet.svelte';
 	import { printedDraft } from '$lib/paper/printed';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { data } = $props();
 	useKeys([
@@ -31,7 +32,7 @@
 <svelte:window onkeydown={press} />
 
 <div class="flex flex-wrap items-center gap-3 border-b border-rule px-6 py-2 print:hidden">
-	<a class="button" href={root}>Back to the job</a>
+	<Button href={root}>Back to the job</Button>
 	{#each ['A4', 'Letter'] as const as size (size)}
 		<a
 			class="flex min-h-11 items-center px-2 aria-[current=true]:font-semibold aria-[current=true]:underline aria-[current=true]:decoration-chromate aria-[current=true]:decoration-2 aria-[current=true]:underline-offset-4"
@@ -41,9 +42,7 @@
 			{size}
 		</a>
 	{/each}
-	<button class="button button-main" onclick={() => window.print()}
-		><Printer size={17} /> Print</button
-	>
+	<Button onclick={() => window.print()} look="main"><Printer size={17} /> Print</Button>
 </div>
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <main

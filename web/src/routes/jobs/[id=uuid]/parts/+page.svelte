@@ -21,6 +21,10 @@
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, tell } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Combobox from '$lib/ui/Combobox.svelte';
+	import Checkbox from '$lib/ui/Checkbox.svelte';
 
 	let { data } = $props();
 	const book = getBook();
@@ -95,13 +99,13 @@
 			<h1 class="text-xl font-semibold">Parts of {book.job.number}</h1>
 			{#if tried}
 				<span class="ml-auto text-[13px] font-semibold">Unsaved</span>
-				<button class="button" onclick={() => (tried = null)}>Discard</button>
-				<button class="button button-main" onclick={keep}>Save</button>
+				<Button onclick={() => (tried = null)}>Discard</Button>
+				<Button onclick={keep} look="main">Save</Button>
 			{:else}
-				<a class="button ml-auto" href="/jobs/{book.job.id}/springs">Find a spring</a>
+				<Button href="/jobs/{book.job.id}/springs" class="ml-auto">Find a spring</Button>
 			{/if}
 		</div>
-		{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+		<Alert {problem} class="mt-2" />
 		<div
 			class="grid grid-cols-2 items-center gap-x-3 pt-2 tablet:grid-cols-[6rem_minmax(0,1fr)_minmax(0,1fr)]"
 		>
@@ -116,20 +120,30 @@
 				{#each KINDS as kind (kind)}
 					{@const present = setup.kinds[kind][place]}
 					<div class="min-w-0 py-1">
-						<select
-							class="field"
+						<Combobox
 							aria-label="{kind}: {capital(label('slot', place))}"
-							value={present ? (present.id ?? 'own') : ''}
-							onchange={(event) => choose(kind, place, event.currentTarget.value)}
-						>
-							<option value="">none</option>
-							{#if present && !isInLibrary(kind, place)}
-								<option value={present.id ?? 'own'}>{present.name}, on this job only</option>
-							{/if}
-							{#each choicesFor(place) as { part, stock } (part.id)}
-								<option value={part.id}>{part.name}{stock === 0 ? ' · none in stock' : ''}</option>
-							{/each}
-						</select>
+							remember={SORT_OF[place]}
+							options={[
+								{ value: '', label: 'none' },
+								...(present && !isInLibrary(kind, place)
+									? [
+											{
+												value: present.id ?? 'own',
+												label: present.name,
+												note: 'on this job only'
+											}
+										]
+									: []),
+								...choicesFor(place).map(({ part, stock }) => ({
+									value: part.id!,
+									label: part.name,
+									note: stock === 0 ? 'none in stock' : undefined
+								}))
+							]}
+							bind:value={
+								() => (present ? (present.id ?? 'own') : ''), (id) => choose(kind, place, id)
+							}
+						/>
 					</div>
 				{/each}
 			{/each}
@@ -137,16 +151,14 @@
 			{#each KINDS as kind (kind)}
 				<div class="flex flex-wrap gap-x-4">
 					{#each REUSABLE as part (part)}
-						<label class="flex min-h-11 items-center gap-1.5 text-[14px]">
-							<input
-								type="checkbox"
-								class="size-5"
-								aria-label="{kind}: {part} reused"
-								checked={setup.kinds[kind].reused?.includes(part) ?? false}
-								onchange={(event) => toggleReused(kind, part, event.currentTarget.checked)}
-							/>
+						<Checkbox
+							class="text-[14px]"
+							aria-label="{kind}: {part} reused"
+							checked={setup.kinds[kind].reused?.includes(part) ?? false}
+							onchange={(reused) => toggleReused(kind, part, reused)}
+						>
 							{label('slot', part)}
-						</label>
+						</Checkbox>
 					{/each}
 				</div>
 			{/each}

@@ -19,12 +19,16 @@
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { Planner } from '$lib/planner/planner.svelte';
 	import PlanTable from '$lib/planner/PlanTable.svelte';
+	import LoadsAlong from '$lib/planner/LoadsAlong.svelte';
 	import LoadSpread from '$lib/planner/LoadSpread.svelte';
 	import PlanStatus from '$lib/planner/PlanStatus.svelte';
 	import StationChange from '$lib/planner/StationChange.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import { capital } from '$lib/ui/words';
 	import { write } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Checkbox from '$lib/ui/Checkbox.svelte';
 
 	let { data } = $props();
 	const book = getBook();
@@ -59,7 +63,12 @@
 	const leftOut = $derived(new Map(found?.leftOut));
 	const job = $derived(found ? withPlan(book.shelved, found.stations) : null);
 	const then = $derived(job ? evaluate(job) : null);
-	const picks = $derived(found ? pickList(book.shelved, found.stations) : []);
+	const lockShelf = $derived(
+		new Map(
+			lockSets.flatMap(({ part, stock }) => (stock == null ? [] : [[part.name, stock] as const]))
+		)
+	);
+	const picks = $derived(found ? pickList(book.shelved, found.stations, lockShelf) : []);
 	const placed = $derived(picks.filter(({ sort }) => sort === 'spring').length);
 	const label = $derived(selected ?? found?.stations[0]?.label ?? book.job.stations[0]!.label);
 	const before = $derived(book.station(label)!);
@@ -131,35 +140,29 @@
 		<div class="flex flex-wrap items-center gap-x-5 gap-y-1 text-[13px]">
 			<h1 class="text-[15px] font-semibold">The plan</h1>
 			{#if springs.length > 0}
-				<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
-					<input type="checkbox" class="size-4" bind:checked={placeSprings} />
-					Place the {springs.length} tested springs
-				</label>
+				<Checkbox bind:checked={placeSprings}>Place the {springs.length} tested springs</Checkbox>
 			{/if}
 			{#each lockSets.filter(({ stock }) => (stock ?? 0) > 0) as { part, stock } (part.id ?? part.name)}
-				<label class="flex min-h-11 bench:min-h-9 items-center gap-2">
-					<input
-						type="checkbox"
-						class="size-4"
-						checked={considered.has(part.name)}
-						onchange={() => toggle(considered, part.name)}
-					/>
+				<Checkbox
+					checked={considered.has(part.name)}
+					onchange={() => toggle(considered, part.name)}
+				>
 					{part.name} <span class="text-soft">({stock} in stock)</span>
-				</label>
+				</Checkbox>
 			{/each}
 			<span class="ml-auto flex items-center gap-3">
 				{#if planner.working}
 					<span role="status">Calculating…</span>
-					<button class="button" onclick={() => planner.cancel()}>Stop <Key>Esc</Key></button>
+					<Button onclick={() => planner.cancel()}>Stop <Key>Esc</Key></Button>
 				{:else}
-					<button class="button button-main" onclick={work}>Calculate plan</button>
+					<Button onclick={work} look="main">Calculate plan</Button>
 				{/if}
 			</span>
 		</div>
 
 		<div role="status" class="min-h-11 bench:min-h-8 border-t border-rule py-1.5 text-[13px]">
 			<PlanStatus {planner} />
-			{#if problem}<p role="alert" class="font-semibold text-stop">{problem}</p>{/if}
+			<Alert {problem} />
 		</div>
 
 		<div class="min-h-0 flex-1 overflow-auto">
@@ -174,10 +177,16 @@
 				onfix={(at) => toggle(fixed, at)}
 			/>
 		</div>
-		<footer class="flex items-end gap-x-8 gap-y-2 border-t-2 border-ink py-2 text-[13px]">
+		<footer
+			class="grid items-end gap-x-8 gap-y-2 border-t-2 border-ink py-2 text-[13px] tablet:grid-cols-[17rem_minmax(0,1fr)]"
+		>
 			<LoadSpread {planner} planned={job} />
+			<LoadsAlong now={book.sheet} {then} called="planned" />
 			{#if found}
-				<p class="min-w-0 flex-1 text-soft">
+				<p class="min-w-0 text-soft tablet:col-span-2">
+					<Button onclick={accept} disabled={planner.working} look="main" class="float-right ml-4"
+						>Accept this plan</Button
+					>
 					{#if placed > 0}<span class="mr-3">{placed} springs moved</span>{/if}
 					{#each picks.filter(({ sort }) => sort !== 'spring') as pick (keyOf(pick.part))}
 						<span class="mr-3 whitespace-nowrap {pick.short > 0 ? 'font-semibold text-watch' : ''}">
@@ -189,9 +198,6 @@
 						</span>
 					{/each}
 				</p>
-				<button class="button button-main" onclick={accept} disabled={planner.working}>
-					Accept this plan
-				</button>
 			{/if}
 		</footer>
 	</div>

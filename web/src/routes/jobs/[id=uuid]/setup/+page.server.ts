@@ -9,7 +9,7 @@ import { findPart, listParts } from '$lib/server/parts';
 import type { Values } from '$lib/forms/flat';
 import { OWN_CAM } from '$lib/setup/cam';
 import { setupFrom } from '$lib/setup/values';
-import { message, type Message } from '@zinc-ledger/core';
+import { message, type Message, unitsAsRead } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { refuse } from '$lib/server/refuse';
 
@@ -32,8 +32,9 @@ export const actions = {
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 
 		const { setup } = loaded.job;
+		const units = locals.chosenUnits ?? unitsAsRead(loaded.job);
 		const cam = await camNamed(values.cam ?? '', setup.cam);
-		const checked = Setup.safeParse(setupFrom(values, { ...setup, cam }, locals.units));
+		const checked = Setup.safeParse(setupFrom(values, { ...setup, cam }, units));
 		if (!checked.success) {
 			return refused(400, message('server.not-saved'), fieldProblems(checked.error));
 		}

@@ -20,6 +20,10 @@
 	import { isShown, valuesOf } from '$lib/setup/values';
 	import { capital } from '$lib/ui/words';
 	import { label } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Combobox from '$lib/ui/Combobox.svelte';
+	import Input from '$lib/ui/Input.svelte';
 
 	let { data, form } = $props();
 	const book = getBook();
@@ -69,13 +73,13 @@
 
 {#snippet entry(path: string, label: string)}
 	<div>
-		<input
-			class="field figure text-right"
+		<Input
+			figure
+			class="text-right"
 			name={path}
 			bind:value={() => values[path] ?? '', (text) => (values[path] = text)}
 			aria-label={label}
 			aria-invalid={problems[path] ? 'true' : undefined}
-			autocomplete="off"
 		/>
 		{#if problems[path]}
 			<p class="text-[13px] font-semibold text-stop">{problems[path]}</p>
@@ -116,8 +120,8 @@
 		<input type="hidden" name="revision" value={revision} />
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
 			<h1 class="text-xl font-semibold">Setup of {book.job.number}</h1>
-			{#if form?.message}<p role="alert" class="font-semibold text-stop">{form.message}</p>{/if}
-			<button class="button button-main ml-auto">Save setup</button>
+			<Alert problem={form?.message} />
+			<Button look="main" class="ml-auto">Save setup</Button>
 		</div>
 
 		<div class="grid gap-x-10 bench:grid-cols-[minmax(0,1fr)_19rem]">
@@ -125,10 +129,8 @@
 				<div
 					class="grid grid-cols-2 items-center gap-x-3 gap-y-2 pt-3 tablet:grid-cols-[12rem_1fr_1fr]"
 				>
-					<button
-						type="button"
-						class="button col-span-2 w-max tablet:col-span-1"
-						onclick={copyIntake}>Copy to exhaust</button
+					<Button type="button" onclick={copyIntake} class="col-span-2 w-max tablet:col-span-1"
+						>Copy to exhaust</Button
 					>
 					{#each KINDS as kind (kind)}<h2 class="font-semibold">
 							{capital(label('kind', kind))}
@@ -138,18 +140,19 @@
 					class="mt-3 grid items-center gap-x-3 border-b border-hair py-1 tablet:grid-cols-[12rem_1fr]"
 				>
 					<label for="cam" class="text-[13px] text-soft">Cam, fills in lift and lash</label>
-					<select
-						class="field"
+					<Combobox
 						id="cam"
 						name="cam"
+						remember="cam"
+						options={[
+							{ value: '', label: 'not known, or typed below' },
+							...(ownCam ? [{ value: OWN_CAM, label: ownCam.name, note: 'on this job' }] : []),
+							...data.cams
+								.filter(({ id }) => id !== ownCam?.id)
+								.map((cam) => ({ value: cam.id!, label: cam.name }))
+						]}
 						bind:value={() => values.cam ?? (ownCam ? OWN_CAM : ''), takeCam}
-					>
-						<option value="">not known, or typed below</option>
-						{#if ownCam}<option value={OWN_CAM}>{ownCam.name}, on this job</option>{/if}
-						{#each data.cams.filter(({ id }) => id !== ownCam?.id) as cam (cam.id)}
-							<option value={cam.id}>{cam.name}</option>
-						{/each}
-					</select>
+					/>
 				</div>
 				{#each KIND_GROUPS as group (group.title)}
 					<h3 class="mt-5 border-b border-ink pb-1 font-semibold">{group.title}</h3>

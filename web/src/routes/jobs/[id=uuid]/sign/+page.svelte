@@ -9,6 +9,10 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
 	import { write } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Disclosure from '$lib/ui/Disclosure.svelte';
+	import Input from '$lib/ui/Input.svelte';
 
 	const book = getBook();
 	const bench = getBench();
@@ -75,14 +79,16 @@
 										void accept(point.key);
 									}}
 								>
-									<input
-										class="field w-56"
+									<Input
+										class="w-56"
 										aria-label="Reason to accept it at {point.place}"
 										placeholder="reason to accept it"
 										maxlength={200}
-										bind:value={reasons[point.key]}
+										bind:value={
+											() => reasons[point.key] ?? '', (text) => (reasons[point.key] = text)
+										}
 									/>
-									<button class="button">Accept</button>
+									<Button>Accept</Button>
 								</form>
 							{/if}
 						</li>
@@ -90,10 +96,10 @@
 				</ul>
 			</section>
 			{#if toNote.length > 0}
-				<details class="mt-3 text-[13px]">
-					<summary class="min-h-11 bench:min-h-9 py-2">
-						{toNote.length} not measured or not recorded; the sheet says so
-					</summary>
+				<Disclosure
+					class="mt-3 text-[13px]"
+					title="{toNote.length} not measured or not recorded; the sheet says so"
+				>
 					<ul class="columns-2 gap-6">
 						{#each toNote as point (point.key)}
 							<li>
@@ -102,16 +108,12 @@
 							</li>
 						{/each}
 					</ul>
-				</details>
+				</Disclosure>
 			{/if}
 			<p class="mt-5 flex flex-wrap items-center gap-4">
-				<button
-					class="button button-main"
-					disabled={!ready || busy || !bench.person || isCurrent}
-					onclick={sign}
-				>
+				<Button disabled={!ready || busy || !bench.person || isCurrent} onclick={sign} look="main">
 					{bench.person ? `Sign as ${bench.person.name}` : 'Select an operator first'}
-				</button>
+				</Button>
 				<span class="text-[13px] text-soft">
 					{newest
 						? isChanged
@@ -120,7 +122,7 @@
 						: 'Job and sheet are frozen together; a later change makes a new sheet.'}
 				</span>
 			</p>
-			{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
+			<Alert {problem} class="mt-2" />
 		</div>
 		<aside class="space-y-6 text-[13px]">
 			<SignedSheets />

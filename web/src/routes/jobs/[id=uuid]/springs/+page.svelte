@@ -13,6 +13,9 @@
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, write } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	let { data } = $props();
 	const book = getBook();
@@ -54,34 +57,32 @@
 		<h1 class="text-xl font-semibold">Find a spring</h1>
 		<div role="group" aria-label="Valve" class="flex gap-1">
 			{#each KINDS as one (one)}
-				<button
-					class="min-h-11 px-2.5 aria-pressed:font-semibold aria-pressed:underline aria-pressed:decoration-chromate aria-pressed:decoration-2 aria-pressed:underline-offset-4"
-					aria-pressed={kind === one}
-					onclick={() => (kind = one)}>{capital(label('kind', one))}</button
+				<Button look="filter" aria-pressed={kind === one} onclick={() => (kind = one)}
+					>{capital(label('kind', one))}</Button
 				>
 			{/each}
 		</div>
 		<span class="text-soft">{could} of {candidates.length} suitable</span>
-		<a class="button ml-auto" href="/jobs/{book.job.id}/parts">Back to the parts</a>
+		<Button href="/jobs/{book.job.id}/parts" class="ml-auto">Back to the parts</Button>
 	</div>
-	{#if problem}<p role="alert" class="mt-2 font-semibold text-stop">{problem}</p>{/if}
-	<table class="w-full border-collapse">
+	<Alert {problem} class="mt-2" />
+	<Table>
 		<thead>
-			<tr class="border-b border-ink text-[12px] text-soft">
-				<th class="py-1.5 text-left font-medium">Spring</th>
+			<tr>
+				<th>Spring</th>
 				{#each [['Height', bench.units.length], ['Seat', bench.units.load], ['Open', bench.units.load], ['Bind margin', bench.units.length], ['Mass', 'g']] as [title, unit] (title)}
-					<th class="w-20 py-1.5 text-right font-medium">
+					<th class="w-20 text-right">
 						{title} <span class="figure block">{unit}</span>
 					</th>
 				{/each}
-				<th class="py-1.5 pl-5 text-left font-medium">Reasons</th>
+				<th class="pl-5">Reasons</th>
 				<th><span class="sr-only">Use</span></th>
 			</tr>
 		</thead>
 		<tbody>
 			{#each candidates as one (one.part.part.id)}
 				{@const out = one.ruledOut.length > 0}
-				<tr class="border-b border-hair align-top {out ? 'text-soft' : ''}">
+				<tr class="align-top {out ? 'text-soft' : ''}">
 					<th scope="row" class="py-2 text-left font-semibold">
 						{one.part.part.name}
 						{#if book.job.setup.kinds[kind].spring?.id === one.part.part.id}
@@ -101,15 +102,13 @@
 					</td>
 					<td class="py-1 text-right">
 						{#if !out && book.job.setup.kinds[kind].spring?.id !== one.part.part.id}
-							<button class="button" aria-label="Use {one.part.part.name}" onclick={() => take(one)}
-								>Use</button
-							>
+							<Button aria-label="Use {one.part.part.name}" onclick={() => take(one)}>Use</Button>
 						{/if}
 					</td>
 				</tr>
 			{/each}
 		</tbody>
-	</table>
+	</Table>
 	<p class="mt-3 max-w-prose text-[13px] text-soft">
 		Each is calculated at the height this job’s method targets with it. Ranked by the reasons
 		against it, then by the bind margin nearest to the one aimed for, then by mass. Loads from a

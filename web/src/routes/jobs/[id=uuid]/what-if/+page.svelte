@@ -5,25 +5,25 @@
 		evaluate,
 		KINDS,
 		readEntry,
-		TARGET_METHODS,
 		withPlan,
 		withScenario,
 		type Job,
 		type Kind,
 		type LibraryPart,
 		type PlanAnswer,
-		type TargetMethod,
 		type Setup
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import type { Side } from '$lib/what-if/comparison';
+	import LoadsAlong from '$lib/planner/LoadsAlong.svelte';
+	import { gainLine, type Side } from '$lib/what-if/comparison';
+	import Tightest from '$lib/what-if/Tightest.svelte';
+	import ChangeFields from '$lib/what-if/ChangeFields.svelte';
+	import type { Change } from '$lib/what-if/changes';
 	import SideBySide from '$lib/what-if/SideBySide.svelte';
 	import { Planner } from '$lib/planner/planner.svelte';
-	import Field from '$lib/ui/Field.svelte';
-	import TextField from '$lib/ui/TextField.svelte';
-	import { capital } from '$lib/ui/words';
-	import { label } from '@zinc-ledger/words';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { data } = $props();
 	const book = getBook();
@@ -34,11 +34,6 @@
 		(data.springs as LibraryPart<'spring'>[]).filter(({ retired }) => !retired)
 	);
 
-	interface Change {
-		spring: string;
-		lift: string;
-		method: TargetMethod | '';
-	}
 	const none = (): Record<Kind, Change> => ({
 		intake: { spring: '', lift: '', method: '' },
 		exhaust: { spring: '', lift: '', method: '' }
@@ -49,11 +44,6 @@
 	let kept = $state(false);
 
 	const read = (text: string) => (text.trim() === '' ? null : readEntry(text, bench.units.length));
-	const wrong = (text: string) => {
-		const entry = read(text);
-		return entry && !entry.ok ? entry.problem : undefined;
-	};
-
 	const setup = $derived.by<Setup>(() => {
 		const length = (text: string) => {
 			const entry = read(text);
@@ -115,7 +105,6 @@
 				]
 			: [])
 	]);
-	const { length } = bench;
 
 	async function keep() {
 		problem = await book.changeSetup(setup);
@@ -137,71 +126,29 @@
 		Another cam, spring, minimum or method beside the job as it is. Nothing is saved until you apply
 		it.
 	</p>
-	<div class="mt-3 grid gap-x-6 gap-y-3 border-t-2 border-ink pt-3 bench:grid-cols-3">
-		{#each KINDS as kind (kind)}
-			<fieldset class="space-y-3">
-				<legend class="font-semibold">{capital(label('kind', kind))}s</legend>
-				<Field label="{capital(label('kind', kind))} spring">
-					{#snippet control(attributes)}
-						<select class="field" bind:value={changes[kind].spring} {...attributes}>
-							<option value=""
-								>unchanged: {book.job.setup.kinds[kind].spring?.name ?? 'none'}</option
-							>
-							{#each springs as { part } (part.id)}<option value={part.id}>{part.name}</option
-								>{/each}
-						</select>
-					{/snippet}
-				</Field>
-				<TextField
-					label="{capital(label('kind', kind))} valve lift"
-					problem={wrong(changes[kind].lift)}
-					hint="now {length(book.sheet.kinds[kind].lift?.gross)}"
-					inputmode="decimal"
-					bind:value={changes[kind].lift}
-					figure
-				/>
-				<Field label="{capital(label('kind', kind))} target method">
-					{#snippet control(attributes)}
-						<select class="field" bind:value={changes[kind].method} {...attributes}>
-							<option value=""
-								>unchanged: {label('targetMethod', book.job.setup.kinds[kind].aim.method)}</option
-							>
-							{#each TARGET_METHODS as method (method)}<option value={method}
-									>{label('targetMethod', method)}</option
-								>{/each}
-						</select>
-					{/snippet}
-				</Field>
-			</fieldset>
-		{/each}
-		<fieldset class="space-y-3">
-			<legend class="font-semibold">Minimums</legend>
-			{#each [['bindFloor', 'Min bind margin'], ['sealFloor', 'Min seal clearance']] as const as [key, name] (key)}
-				<TextField
-					label={name}
-					problem={wrong(floors[key])}
-					hint="now {book.job.setup.limits[key]}"
-					inputmode="decimal"
-					bind:value={floors[key]}
-					figure
-				/>
-			{/each}
-		</fieldset>
-	</div>
+	<ChangeFields bind:changes bind:floors {springs} />
 
-	<SideBySide {sides} />
-	<p class="mt-4 flex items-center gap-3">
-		<button class="button button-main" onclick={keep} disabled={!isChanged}>Apply to job</button>
-		<button class="button" onclick={planBoth} disabled={working}
-			>{working ? 'Calculating…' : 'Plan both'}</button
-		>
-		<button
-			class="button"
+	{#if isChanged}
+		<p class="mt-4 border-l-4 border-chromate pl-3 text-[17px]" aria-live="polite">
+			{gainLine(book.sheet, then, bench)}
+		</p>
+	{/if}
+	<div class="mt-4 grid gap-x-8 gap-y-4 bench:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+		<SideBySide {sides} />
+		<div class="space-y-4">
+			<LoadsAlong now={book.sheet} then={isChanged ? then : null} called="what if" />
+			<Tightest now={book.sheet} then={isChanged ? then : null} {setup} />
+		</div>
+	</div>
+	<div class="mt-4 flex flex-wrap items-center gap-3">
+		<Button onclick={keep} disabled={!isChanged} look="main">Apply to job</Button>
+		<Button onclick={planBoth} disabled={working}>{working ? 'Calculating…' : 'Plan both'}</Button>
+		<Button
 			disabled={!isChanged}
 			onclick={() => ((changes = none()), (floors = { bindFloor: '', sealFloor: '' }))}
-			>Discard</button
+			>Discard</Button
 		>
 		{#if kept}<span role="status">Applied; every change is recorded with your name.</span>{/if}
-		{#if problem}<span role="alert" class="font-semibold text-stop">{problem}</span>{/if}
-	</p>
+		<Alert {problem} />
+	</div>
 </div>

@@ -12,6 +12,7 @@
 	import SweepChart from '$lib/springs/SweepChart.svelte';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
 
 	let { data } = $props();
 	const bench = getBench();
@@ -97,7 +98,7 @@
 		{#if test.figures}<CaptureFigures {test} figures={test.figures} />{/if}
 		{#if test.testerId === null && !test.isOver}<TypedPoints {test} />{/if}
 		{#if test.problem}
-			<p role="alert" class="mt-2 font-semibold text-stop">{test.problem}</p>
+			<Alert problem={test.problem} class="mt-2" />
 		{/if}
 	</div>
 	<CaptureAside {test} />

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Printer } from '@lucide/svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { data } = $props();
 	useKeys([{ keys: ['Ctrl', 'P'], does: 'print' }]);
@@ -10,10 +11,8 @@
 
 <main id="main" class="flex-1 overflow-auto bg-plate p-6 print:bg-white print:p-0">
 	<div class="mb-4 flex items-center gap-3 print:hidden">
-		<a class="button" href="/springs/{data.set.id}">Back to the set</a>
-		<button class="button button-main" onclick={() => window.print()}
-			><Printer size={17} /> Print</button
-		>
+		<Button href="/springs/{data.set.id}">Back to the set</Button>
+		<Button onclick={() => window.print()} look="main"><Printer size={17} /> Print</Button>
 		<span class="text-soft">The code opens the spring’s record.</span>
 	</div>
 	<ul class="scheme-light grid w-[190mm] max-w-full grid-cols-4 gap-2 bg-white p-3 text-ink">

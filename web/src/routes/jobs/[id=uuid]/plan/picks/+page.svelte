@@ -12,6 +12,8 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import { capital, moment } from '$lib/ui/words';
 	import { write } from '@zinc-ledger/words';
+	import Button from '$lib/ui/Button.svelte';
+	import Table from '$lib/ui/Table.svelte';
 
 	const book = getBook();
 	const bench = getBench();
@@ -26,8 +28,8 @@
 
 <div class="overflow-auto px-4 bench:px-6 py-4">
 	<div class="flex items-center gap-3 print:hidden">
-		<a class="button" href="/jobs/{book.job.id}/plan">Back to the plan</a>
-		<button class="button button-main" onclick={() => print()}>Print</button>
+		<Button href="/jobs/{book.job.id}/plan">Back to the plan</Button>
+		<Button onclick={() => print()} look="main">Print</Button>
 	</div>
 	{#if !plan}
 		<p class="mt-6 text-soft">No plan is accepted yet.</p>
@@ -44,15 +46,15 @@
 			</p>
 		{/if}
 		<div class="mt-4 grid gap-8 bench:grid-cols-2">
-			<table class="self-start text-left">
+			<Table class="self-start">
 				<thead>
-					<tr class="border-b-2 border-ink text-[12px] text-soft [&>th]:pr-4 [&>th]:font-medium">
+					<tr>
 						<th>Part</th><th>Take</th><th>In stock</th><th>For</th>
 					</tr>
 				</thead>
 				<tbody>
 					{#each picks as pick (keyOf(pick.part))}
-						<tr class="border-b border-hair [&>td]:py-1 [&>td]:pr-4">
+						<tr>
 							<td>{name(pick.part)}</td>
 							<td class="figure">{pick.wanted}</td>
 							<td class="figure">{pick.shelf ?? (pick.sort === 'spring' ? '·' : 'not counted')}</td>
@@ -62,16 +64,16 @@
 						<tr><td colspan="4" class="py-2 text-soft">Nothing to pick: all is locked.</td></tr>
 					{/each}
 				</tbody>
-			</table>
-			<table class="self-start text-left">
+			</Table>
+			<Table class="self-start">
 				<thead>
-					<tr class="border-b-2 border-ink text-[12px] text-soft [&>th]:pr-4 [&>th]:font-medium">
+					<tr>
 						<th>Valve</th><th>Shims, thickest against the head</th><th>Spring</th><th>Locks</th>
 					</tr>
 				</thead>
 				<tbody>
 					{#each stations as station (station.label)}
-						<tr class="border-b border-hair [&>td]:py-1 [&>td]:pr-4">
+						<tr>
 							<td class="figure font-semibold">{station.label}</td>
 							<td class="figure">{station.shims.join(' + ') || 'none'}</td>
 							<td class="figure">{station.spring ?? '·'}</td>
@@ -79,7 +81,7 @@
 						</tr>
 					{/each}
 				</tbody>
-			</table>
+			</Table>
 		</div>
 	{/if}
 </div>

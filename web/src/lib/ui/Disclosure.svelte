@@ -1,0 +1,25 @@
+<script lang="ts">
+	/** What need not be seen until it is asked for. */
+	import { ChevronRight } from '@lucide/svelte';
+	import { Collapsible } from 'bits-ui';
+	import type { Snippet } from 'svelte';
+	import type { ClassValue } from 'svelte/elements';
+
+	interface Props {
+		title: string;
+		open?: boolean;
+		class?: ClassValue;
+		children: Snippet;
+	}
+	let { title, open = $bindable(false), class: extra = '', children }: Props = $props();
+</script>
+
+<Collapsible.Root bind:open class={extra}>
+	<Collapsible.Trigger
+		class="flex min-h-11 bench:min-h-9 items-center gap-1.5 text-left font-semibold"
+	>
+		<ChevronRight size={15} class={['flex-none', open && 'rotate-90']} aria-hidden="true" />
+		{title}
+	</Collapsible.Trigger>
+	<Collapsible.Content>{@render children()}</Collapsible.Content>
+</Collapsible.Root>
