@@ -21,7 +21,9 @@ const sweeps = async () =>
 	(await query(
 		at.app,
 		`select spring.tag, jsonb_array_length(sweep.doc -> 'points') as points, sweep.doc ->> 'fixture' as fixture
-		from sweep join spring on spring.id = sweep.spring_id order by sweep.position`
+		from sweep join spring on spring.id = sweep.spring_id
+		join spring_set on spring_set.id = spring.set_id
+		where spring_set.name = 'Straight six, D-37' order by sweep.position`
 	)) as { tag: string; points: number; fixture: string }[];
 async function phase(wanted: string) {
 	let told = '';

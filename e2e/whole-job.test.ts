@@ -6,11 +6,14 @@ import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import {
 	evaluate,
+	INCH_POUND,
+	METRIC,
 	showLength,
 	showLoad,
 	type Job,
 	type Quantity,
-	type StationSheet
+	type StationSheet,
+	type Units
 } from '@zinc-ledger/core';
 import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
@@ -160,8 +163,8 @@ function darkInTitle(name: string): number {
 	return dark;
 }
 
-/** Every figure of a station as the sheet shows it, in inches and pounds. */
-const figuresOf = ({ label, figures }: StationSheet) => [
+/** Every figure of a station as the sheet shows it, in the units that the job was read in. */
+const figuresOf = ({ label, figures }: StationSheet, units: Units = INCH_POUND) => [
 	label,
 	...[
 		figures.height,
@@ -170,12 +173,11 @@ const figuresOf = ({ label, figures }: StationSheet) => [
 		figures.tipHeight,
 		figures.lash,
 		figures.built
-	].flatMap((verdict) => (verdict?.figure == null ? [] : [showLength(verdict.figure, UNITS)])),
+	].flatMap((verdict) => (verdict?.figure == null ? [] : [showLength(verdict.figure, units)])),
 	...[figures.seatLoad, figures.openLoad].flatMap(({ figure }) =>
-		figure === null ? [] : [showLoad(figure, UNITS)]
+		figure === null ? [] : [showLoad(figure, units)]
 	)
 ];
-const UNITS = { length: 'in', load: 'lbf' } as const;
 
 describe('a solid-lifter pushrod six', () => {
 	let path = '';
@@ -445,7 +447,7 @@ describe('a shim-follower twin cam', () => {
 		await goRound(path, 'lash', (label) => lash.get(label) ?? '0.20 mm', 'two-positions');
 		await goRound(path, 'follower-shim', (label) => shim.get(label) ?? '2.50 mm');
 		await browser.go(`${path}/lash`);
-		await browser.fill('Counted for this job, in', '2.60 mm x 4, 2.65 mm x 1');
+		await browser.fill('Counted for this job, mm', '2.60 mm x 4, 2.65 mm x 1');
 		await browser.press(Key.ENTER);
 		await browser.sees('2 swapped, 1 from stock');
 		const plan = await browser.text('table[aria-label="Swap plan"]');
@@ -476,7 +478,7 @@ describe('a shim-follower twin cam', () => {
 		const { text, pages } = pdfText('twin.pdf', await fetched(path, 1, 'sheet.pdf?size=A4'));
 		expect(pages).toBe(1);
 		for (const station of (await sheetOf(path)).stations)
-			for (const figure of figuresOf(station)) expect(text).toContain(figure);
+			for (const figure of figuresOf(station, METRIC)) expect(text).toContain(figure);
 	});
 });
 

@@ -8,6 +8,7 @@ import type { Cam } from '../part/index.ts';
 import { inches, lengthOf, mm } from '../units/index.ts';
 import {
 	camEvents,
+	crankDial,
 	expectedHot,
 	followerPicks,
 	followerShelf,
@@ -31,6 +32,38 @@ const twin = load('2409-twin-cam');
 const withSetup = (job: Job, change: Partial<Job['setup']>): Job => ({
 	...job,
 	setup: { ...job.setup, ...change }
+});
+
+describe('the crankshaft', () => {
+	it('fires in its order over two turns, cylinder 1 at 0', () => {
+		expect(crankDial(six, 0)!.fires.map(({ cylinder, angle }) => [cylinder, angle])).toEqual([
+			[1, 0],
+			[5, 120],
+			[3, 240],
+			[6, 360],
+			[2, 480],
+			[4, 600]
+		]);
+	});
+	it('has both valves of the cylinder that fires on their base circle, and neither of the one in overlap', () => {
+		const { onBase } = crankDial(six, 0)!;
+		expect(onBase).toEqual(expect.arrayContaining(['1I', '1E']));
+		expect(onBase).not.toContain('6I');
+		expect(onBase).not.toContain('6E');
+		// A whole turn on they have changed places.
+		expect(crankDial(six, 360)!.onBase).toEqual(expect.arrayContaining(['6I', '6E']));
+		expect(crankDial(six, 720)).toEqual(crankDial(six, 0));
+	});
+	it('holds every valve still that a stop sets', () => {
+		for (const order of ['firing-order', 'opening-and-closing', 'two-positions'] as const)
+			for (const { angle, valves } of stopsOf(six, order))
+				expect(crankDial(six, angle)!.onBase).toEqual(expect.arrayContaining([...valves]));
+	});
+	it('is not known before the firing order is', () => {
+		const layout = { ...six.engine.layout };
+		delete layout.firingOrder;
+		expect(crankDial({ ...six, engine: { ...six.engine, layout } }, 0)).toBeNull();
+	});
 });
 
 describe('how far to turn', () => {

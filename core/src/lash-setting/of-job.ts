@@ -21,7 +21,9 @@ import {
 import {
 	changePerTurn,
 	eventsOf,
+	firingAngleOf,
 	hotLash,
+	isClosed,
 	plungerPerTurn,
 	settingStops,
 	swapPlan,
@@ -59,6 +61,35 @@ export function stopsOf(job: Job, order: SettingOrder): CrankPosition[] {
 	return firingOrder
 		? settingStops(order, firingOrder, job.stations, camEvents(job).events, firingAngles)
 		: [];
+}
+
+/** A crankshaft's two turns: what fires where, and what stands still at one place of them. */
+export interface CrankDial {
+	/** Degrees of 0 up to 720 at which each cylinder fires, in the order in which they do. */
+	readonly fires: readonly { readonly cylinder: number; readonly angle: number }[];
+	/** Valves on their base circle at the angle, as they are numbered. */
+	readonly onBase: readonly string[];
+}
+
+/**
+ * The crankshaft of a job at an angle.
+ *
+ * @param angle crankshaft degrees from firing top dead centre of cylinder 1
+ * @returns null until the firing order is known
+ */
+export function crankDial(job: Job, angle: number): CrankDial | null {
+	const { firingOrder, firingAngles } = job.engine.layout;
+	if (!firingOrder) return null;
+	const fires = firingAngleOf(firingOrder, firingAngles);
+	const { events } = camEvents(job);
+	return {
+		fires: [...fires]
+			.map(([cylinder, at]) => ({ cylinder, angle: at }))
+			.toSorted((a, b) => a.angle - b.angle),
+		onBase: job.stations
+			.filter(({ cylinder, kind }) => isClosed(angle, kind, fires.get(cylinder)!, events))
+			.map(({ label }) => label)
+	};
 }
 
 /**

@@ -117,6 +117,25 @@ export function isClosed(
 	return since >= to - from + 2 * margin;
 }
 
+/**
+ * At which angle each cylinder fires, cylinder 1 at 0.
+ *
+ * @param firingOrder cylinders as they fire
+ * @param firingAngles crankshaft degrees at which each of them fires; even distances when left out
+ * @returns degrees of 0 up to 720, by cylinder
+ */
+export function firingAngleOf(
+	firingOrder: readonly number[],
+	firingAngles?: readonly number[]
+): ReadonlyMap<number, number> {
+	const step = CYCLE / firingOrder.length;
+	const fires = new Map(
+		firingOrder.map((cylinder, i) => [cylinder, firingAngles?.[i] ?? i * step])
+	);
+	const first = fires.get(1) ?? 0;
+	return new Map([...fires].map(([cylinder, angle]) => [cylinder, turned(angle - first)]));
+}
+
 export const SETTING_ORDERS = ['firing-order', 'opening-and-closing', 'two-positions'] as const;
 export type SettingOrder = (typeof SETTING_ORDERS)[number];
 
@@ -156,12 +175,8 @@ export function settingStops(
 	events: CamEvents,
 	firingAngles?: readonly number[]
 ): CrankPosition[] {
-	const step = CYCLE / firingOrder.length;
-	const fires = new Map(
-		firingOrder.map((cylinder, i) => [cylinder, firingAngles?.[i] ?? i * step])
-	);
-	const first = fires.get(1) ?? 0;
-	const firesAt = (cylinder: number) => turned(fires.get(cylinder)! - first);
+	const fires = firingAngleOf(firingOrder, firingAngles);
+	const firesAt = (cylinder: number) => fires.get(cylinder)!;
 	const of = (cylinder: number, kind?: Kind) =>
 		valves
 			.filter((valve) => valve.cylinder === cylinder && (!kind || valve.kind === kind))

@@ -22,11 +22,11 @@
 	const keys = new Keys();
 	setKeys(keys);
 
+	// A job that nobody chose units for says in which it was measured.
 	$effect.pre(() => {
-		bench.person = data.person;
-		// A job that nobody chose units for says in which it was measured.
-		bench.units = page.data.units as Units;
-		bench.unitsChosen = data.unitsChosen;
+		const { person, unitsChosen } = data;
+		const units = page.data.units as Units;
+		untrack(() => bench.hear(person, units, unitsChosen));
 	});
 
 	// Says that keys and clicks are heard from here on.

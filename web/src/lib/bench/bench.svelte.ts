@@ -39,15 +39,29 @@ export class Bench {
 	rate = (value: NewtonsPerMillimetre | null | undefined): string =>
 		value == null ? NONE : showRate(value, this.units);
 
+	/** Units chosen since the page was opened stand, whatever pages were loaded before that. */
+	#isNewer = false;
+
+	/** Takes over what the server said of who works here, and in which units this page reads. */
+	hear(person: Person | null, units: Units, unitsChosen: boolean): void {
+		if (person?.id !== this.person?.id) this.#isNewer = false;
+		this.person = person;
+		if (this.#isNewer) return;
+		this.units = units;
+		this.unitsChosen = unitsChosen;
+	}
+
 	/** Switches units at once; the choice is kept in the background. */
 	async read(units: Units): Promise<void> {
+		this.#isNewer = true;
 		this.units = units;
 		this.unitsChosen = true;
 		await keep({ units });
 	}
 
-	/** Reads each job as it was measured from now on. */
+	/** Reads each job as it was measured from now on; the page at hand once it is loaded again. */
 	async readAsMeasured(): Promise<void> {
+		this.#isNewer = false;
 		this.unitsChosen = false;
 		await keep({ units: null });
 	}

@@ -70,7 +70,8 @@
 							<!-- An accepted plan and a signed sheet say so; other stages that are done say no more. -->
 							{#if item.stage && (!item.stage.done || ['plan', 'sign'].includes(item.stage.name))}
 								<span
-									class="truncate text-xs font-normal bench:ml-auto {item.stage.blocks
+									class="text-right text-xs leading-tight font-normal bench:ml-auto {item.stage
+										.blocks
 										? 'font-semibold text-stop'
 										: 'text-soft'}"
 									title={note(item)}>{note(item)}</span

@@ -18,23 +18,57 @@
 		Math.min(...points.map(({ at }) => at)),
 		Math.max(...points.map(({ at }) => at))
 	]);
-	const x = (at: number) => 30 + ((at - low) / (high - low || 1)) * 440;
-	const y = (residual: number) => 45 - (residual / most) * 32;
+	/** The scale's end: a round figure that holds them all. */
+	const end = $derived(most * 1.25);
+	const x = (at: number) => 70 + ((at - low) / (high - low || 1)) * 400;
+	const y = (residual: number) => 62 - (residual / end) * 46;
+	const signed = (value: number) =>
+		`${value > 0 ? '+' : value < 0 ? '−' : ''}${show(Math.abs(value))}`;
 </script>
 
 <figure class="mt-3">
-	<svg viewBox="0 0 500 90" class="w-full max-w-xl" role="img" aria-label="Residuals">
-		<line x1="10" x2="490" y1="45" y2="45" class="stroke-ink" stroke-width="1" />
+	<svg
+		viewBox="0 0 500 150"
+		class="figure w-full max-w-xl"
+		role="img"
+		aria-label="What is left after the correction: {points
+			.map(({ at, residual }) => `${signed(residual)} at ${show(at)}`)
+			.join(', ')}"
+	>
+		<rect x="56" y="16" width="428" height="92" class="fill-cast" />
+		{#each [end, 0, -end] as level (level)}
+			<line
+				x1="56"
+				x2="484"
+				y1={y(level)}
+				y2={y(level)}
+				class={level === 0 ? 'stroke-ink' : 'stroke-rule'}
+			/>
+			<text x="50" y={y(level) + 4} text-anchor="end" class="fill-soft text-[12px]">
+				{signed(level)}
+			</text>
+		{/each}
 		{#each points as { at, residual }, i (i)}
 			<line
 				x1={x(at)}
 				x2={x(at)}
-				y1="45"
+				y1={y(0)}
 				y2={y(residual)}
 				class="stroke-metal-dark"
 				stroke-width="2"
 			/>
-			<circle cx={x(at)} cy={y(residual)} r="4" class="fill-ink" />
+			<circle cx={x(at)} cy={y(residual)} r="5" class="fill-ink" />
+			<text
+				x={x(at)}
+				y={residual >= 0 ? y(residual) - 9 : y(residual) + 18}
+				text-anchor="middle"
+				class="fill-ink stroke-cast text-[13px]"
+				stroke-width="4"
+				paint-order="stroke"
+			>
+				{signed(residual)}
+			</text>
+			<text x={x(at)} y="126" text-anchor="middle" class="fill-soft text-[13px]">{show(at)}</text>
 		{/each}
 	</svg>
 	<figcaption class="text-[13px] text-soft">

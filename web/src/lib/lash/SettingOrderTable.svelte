@@ -2,6 +2,7 @@
 	/** In which order lash is set: the stops of the crankshaft, or the firing order it needs. */
 	import {
 		camEvents,
+		type CrankPosition,
 		SETTING_ORDERS,
 		stopsOf,
 		USUAL_FIRING_ORDERS,
@@ -19,8 +20,10 @@
 	interface Props {
 		/** Lash is read there, and not set: shims of followers are changed for it. */
 		followers: boolean;
+		/** The stop that is looked at. */
+		shown?: CrankPosition | null;
 	}
-	let { followers }: Props = $props();
+	let { followers, shown = $bindable(null) }: Props = $props();
 	const book = getBook();
 	const root = $derived(`/jobs/${book.job.id}`);
 	const layout = $derived(book.job.engine.layout);
@@ -36,6 +39,13 @@
 
 	let order = $state<SettingOrder>('firing-order');
 	const stops = $derived(stopsOf(book.job, order));
+	/** Until another is looked at: the first that still has something to set. */
+	const first = $derived(
+		stops.find(({ valves }) => valves.some((at) => !book.station(at)?.inForce.lash)) ?? stops[0]
+	);
+	$effect.pre(() => {
+		shown = first ?? null;
+	});
 	let firing = $derived(layout.firingOrder?.join('-') ?? '');
 	let angles = $derived(layout.firingAngles?.join('-') ?? '');
 	let isChanging = $state(false);
@@ -95,9 +105,14 @@
 			</thead>
 			<tbody>
 				{#each stops as stop, i (i)}
-					<tr>
-						<td class="figure w-20">{stop.turn > 0 ? `${Math.round(stop.turn)}°` : 'begin'}</td>
-						<td>{tell(stop.position)}</td>
+					<tr class={stop === shown ? 'bg-chromate-wash' : ''}>
+						<td class="figure w-20 pl-2">{stop.turn > 0 ? `${Math.round(stop.turn)}°` : 'begin'}</td
+						>
+						<td>
+							<Button look="cell" type="button" onclick={() => (shown = stop)}>
+								{tell(stop.position)}
+							</Button>
+						</td>
 						<td class="figure font-semibold">{stop.valves.join(' ')}</td>
 					</tr>
 				{/each}

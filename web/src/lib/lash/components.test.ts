@@ -1,8 +1,9 @@
 /** The order lash is set in, and how far it moved since. */
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { Job } from '@zinc-ledger/core';
+import { stopsOf, type Job } from '@zinc-ledger/core';
 import { atBench, demoJob } from '$lib/test/demo';
 import { markup, words, type Around } from '$lib/test/rendered';
+import CrankDial from './CrankDial.svelte';
 import LashDrift from './LashDrift.svelte';
 import SettingOrderTable from './SettingOrderTable.svelte';
 
@@ -39,6 +40,19 @@ describe('the setting order', () => {
 		around = atBench(job);
 		expect(order()).toMatch(/[Ff]iring order/);
 		expect(order()).not.toContain('120°');
+	});
+});
+
+describe('the dial of the crankshaft', () => {
+	it('says where to turn to, what fires and what stands still there', () => {
+		const [, second] = stopsOf(job, 'firing-order');
+		const html = markup(CrankDial, { stop: second! }, around);
+		expect(html).toMatch(
+			/aria-label="Crankshaft at 120° of 720°, cylinder 5 at firing TDC: 5I 5E to set"/
+		);
+		expect(words(html)).toMatch(/120° on/);
+		expect(words(html)).toMatch(/Also on base circle \d/);
+		expect(words(html)).toMatch(/Set here 5I 5E/);
 	});
 });
 

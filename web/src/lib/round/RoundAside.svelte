@@ -5,6 +5,7 @@
 	import { DEVICE_WORDS, type Device } from '$lib/gauges/device.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
+	import CrankDial from '$lib/lash/CrankDial.svelte';
 	import Section from '$lib/section/Section.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
@@ -38,9 +39,13 @@
 		</span>
 	</p>
 	{#if !round.finished}
-		<div class="hidden bench:block">
-			<Section station={shown} kind={shown.shared} {parts} plain />
-		</div>
+		{#if round.stop}
+			<CrankDial stop={round.stop} />
+		{:else}
+			<div class="hidden bench:block">
+				<Section station={shown} kind={shown.shared} {parts} plain />
+			</div>
+		{/if}
 	{/if}
 	{#if !outbox.reachable}
 		<p role="status" class="border-l-4 border-watch pl-3">

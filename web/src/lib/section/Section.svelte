@@ -10,8 +10,11 @@
 		type StationSheet
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import { onDestroy } from 'svelte';
+	import { svgText } from './svg-text';
 	import SectionPicture from './SectionPicture.svelte';
 	import Slider from '$lib/ui/Slider.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
 		station: StationSheet;
@@ -28,6 +31,37 @@
 	const FRAME = { width: 330, height: 410, above: 28, aside: 62 };
 
 	let share = $state(1);
+	let frame = $state<HTMLElement>();
+	let running = $state(0);
+	let copied = $state<string | null>(null);
+	/** One opening takes so long, in ms: slow enough to see what comes near what. */
+	const OPENING = 2400;
+
+	/** From the seat to full lift and back, as a cam would; pressed again it stops. */
+	function run() {
+		if (running) return stop();
+		const begun = performance.now();
+		const step = (now: number) => {
+			const done = (now - begun) / OPENING;
+			share = done >= 1 ? 1 : Math.sin(Math.PI * done) ** 2;
+			running = done >= 1 ? 0 : requestAnimationFrame(step);
+		};
+		running = requestAnimationFrame(step);
+	}
+	function stop() {
+		cancelAnimationFrame(running);
+		running = 0;
+	}
+	onDestroy(() => running && stop());
+
+	async function copy() {
+		try {
+			await navigator.clipboard.writeText(svgText(frame!.querySelector('svg')!));
+			copied = 'Copied.';
+		} catch {
+			copied = 'This browser does not let it be copied.';
+		}
+	}
 	const lift = $derived((kind.lift?.worst ?? 0) * share);
 	const drawing = $derived(drawingOf(station, kind, parts, lift));
 	const earlier = $derived(
@@ -48,7 +82,7 @@
 </script>
 
 {#if drawing && picture}
-	<div class="mx-auto max-w-[26rem]">
+	<div class="mx-auto max-w-[26rem]" bind:this={frame}>
 		<SectionPicture
 			{picture}
 			{show}
@@ -56,6 +90,7 @@
 			margin={station.figures.bindMargin.state}
 			clearance={station.figures.sealClearance.state}
 			lift={show(lift)}
+			first={kind.bind?.first ?? null}
 		/>
 		{#if !plain}
 			<Slider
@@ -66,6 +101,13 @@
 				bind:value={share}
 				text="{show(lift)} {bench.units.length}"
 			/>
+			<p class="flex flex-wrap items-center gap-x-4 text-soft">
+				<Button look="quiet" type="button" onclick={run}>
+					{running ? 'Stop' : 'Run through one opening'}
+				</Button>
+				<Button look="quiet" type="button" onclick={copy}>Copy as SVG</Button>
+				{#if copied}<span role="status">{copied}</span>{/if}
+			</p>
 		{/if}
 	</div>
 	<p class="text-[12px] text-faint">

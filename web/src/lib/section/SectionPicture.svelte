@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** The picture of a section with its figures, as SVG. */
-	import type { DimensionLine, Role, SectionPicture, Shape, State } from '@zinc-ledger/core';
+	import type { Coil, DimensionLine, Role, SectionPicture, Shape, State } from '@zinc-ledger/core';
+	import { label as name } from '@zinc-ledger/words';
 	import { stateClass } from '$lib/ui/state';
 
 	interface Props {
@@ -12,8 +13,10 @@
 		/** Lift of the right half, as it is shown. */
 		lift: string;
 		label: string;
+		/** Which coil stops the valve, where that is known and there are several. */
+		first?: Coil | null;
 	}
-	let { picture, show, margin, clearance, lift, label }: Props = $props();
+	let { picture, show, margin, clearance, lift, label, first = null }: Props = $props();
 
 	const CLASSES: Readonly<Record<Role, string>> = {
 		pocket: 'fill-cast',
@@ -118,6 +121,11 @@
 		<text x={width - 2} y={to[1] + 31} text-anchor="end" class="fill-soft font-sans text-[13px]">
 			to bind
 		</text>
+		{#if first}
+			<text x={width - 2} y={to[1] + 45} text-anchor="end" class="fill-soft font-sans text-[13px]">
+				{name('coil', first)} first
+			</text>
+		{/if}
 	{/if}
 	{#if picture.toSeal}
 		{@const { from, to, length } = picture.toSeal}

@@ -44,6 +44,15 @@ describe('the section', () => {
 		around = atBench(job);
 		expect(words(section('1I'))).toContain('0.030');
 	});
+	it('says which coil stops the valve first, where there are several', () => {
+		const first = around.book.station('1I')!.shared.bind!.first;
+		expect(first).not.toBeNull();
+		expect(words(section('1I'))).toContain(`${first} first`);
+	});
+	it('is run through an opening and copied, but where it is plain', () => {
+		expect(words(section('1I', false))).toMatch(/Run through one opening .*Copy as SVG/);
+		expect(words(section('1I'))).not.toContain('Copy as SVG');
+	});
 	it('has a slider of its lift, but where it is plain', () => {
 		expect(section('1I', false)).toContain('Lift of the right half');
 		expect(section('1I')).not.toContain('Lift of the right half');

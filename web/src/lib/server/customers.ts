@@ -69,7 +69,7 @@ export const findEngineById = (db: Database, id: string) =>
 	db
 		.selectFrom('engine')
 		.innerJoin('customer', 'customer.id', 'engine.customer_id')
-		.select(['engine.id', 'engine.name', 'customer.name as customer'])
+		.select(['engine.id', 'engine.name', 'engine.layout', 'customer.name as customer'])
 		.where('engine.id', '=', id)
 		.executeTakeFirst();
 
@@ -82,4 +82,33 @@ export async function jobsOfEngine(db: Database, engineId: string): Promise<stri
 		.orderBy('taken_in', 'desc')
 		.execute();
 	return rows.map((row) => row.id);
+}
+
+/** What was signed last of an engine, over all its jobs; null before anything was. */
+export async function lastSigned(db: Database, engineId: string) {
+	const sheet = await db
+		.selectFrom('signed_sheet')
+		.innerJoin('job', 'job.id', 'signed_sheet.job_id')
+		.innerJoin('person', 'person.id', 'signed_sheet.person_id')
+		.select(['signed_sheet.id', 'signed_sheet.revision', 'signed_sheet.at'])
+		.select(['job.id as job', 'job.number', 'person.name as person'])
+		.where('job.engine_id', '=', engineId)
+		.orderBy('signed_sheet.at', 'desc')
+		.orderBy('signed_sheet.revision', 'desc')
+		.limit(1)
+		.executeTakeFirst();
+	if (!sheet) return null;
+	const figures = await db
+		.selectFrom('station_result')
+		.leftJoin('station', (join) =>
+			join
+				.onRef('station.job_id', '=', 'station_result.job_id')
+				.onRef('station.label', '=', 'station_result.station')
+		)
+		.select(['station_result.station', 'figure', 'value', 'state'])
+		.where('sheet_id', '=', sheet.id)
+		.orderBy('station.position')
+		.execute();
+	const { id: _, at, ...rest } = sheet;
+	return { ...rest, at: at.toISOString(), figures };
 }

@@ -3,23 +3,40 @@ import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
 import { z } from 'zod';
+import { METRIC, type Person } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Gauge, GaugeCheck } from '@zinc-ledger/core/gauge-schema';
 import { readParts } from '@zinc-ledger/core/parts';
+import { Sweep } from '@zinc-ledger/core/sweep-schema';
 import type { Database } from './database/connection';
 import { insertCheck, saveGauge } from './gauges';
+import { jobNumbered } from './jobs/find';
 import { importJob } from './jobs/store';
 import { log } from './log';
 import { keepParts } from './parts';
-import { addSet } from './springs';
+import { addSet, keepSweep } from './springs';
+import { signJob } from './signed';
 
 const DemoGauges = z.object({
 	gauges: z.array(Gauge),
 	checks: z.array(z.tuple([z.string(), z.string(), z.string(), z.string()]))
 });
 const CHECKED = '2026-10-05T08:00:00.000Z';
-/** The set of twelve for the straight six, not yet tested. */
-const SET = { name: 'Straight six, D-37', card: 'Fennick D-37 dual', job: '2417', count: 12 };
+const DemoSets = z.object({
+	sets: z.array(
+		z.object({
+			name: z.string(),
+			card: z.string(),
+			job: z.string(),
+			seat: z.string(),
+			lift: z.string(),
+			tags: z.number(),
+			sweeps: z.array(Sweep).default([])
+		})
+	)
+});
+/** Jobs of the demo that are signed, each with a sheet of its own. */
+const SIGNED = ['2402'];
 
 export async function loadDemo(db: Database, folder: string): Promise<void> {
 	const some = await db.selectFrom('job').select('id').limit(1).executeTakeFirst();
@@ -36,14 +53,19 @@ export async function loadDemo(db: Database, folder: string): Promise<void> {
 		const result = await importJob(db, read.value);
 		log.info({ file, problems: result.problems }, 'demo job loaded');
 	}
-	await loadBench(db, DemoGauges.parse(JSON.parse(await text('gauges.json'))), library.value);
+	const person = await loadBench(db, DemoGauges.parse(JSON.parse(await text('gauges.json'))));
+	const sets = DemoSets.parse(JSON.parse(await text('sets.json')));
+	await loadSets(db, sets, library.value, person);
+	for (const number of SIGNED) {
+		const job = await jobNumbered(db, number);
+		if (job) await signJob(db, job, person, METRIC);
+	}
 }
 
 async function loadBench(
 	db: Database,
-	{ gauges, checks }: z.infer<typeof DemoGauges>,
-	library: readonly { part: { id: string; name: string } }[]
-): Promise<void> {
+	{ gauges, checks }: z.infer<typeof DemoGauges>
+): Promise<Person> {
 	const person = await db
 		.selectFrom('person')
 		.select(['id', 'name', 'initials'])
@@ -59,22 +81,24 @@ async function loadBench(
 		const check = { id: uuid(), gauge, against, reference, read, person: person.id, at: CHECKED };
 		await insertCheck(db, GaugeCheck.parse(check));
 	}
-	const card = library.find(({ part }) => part.name === SET.card);
-	const job = await db
-		.selectFrom('job')
-		.select('id')
-		.where('number', '=', SET.job)
-		.executeTakeFirst();
-	await addSet(
-		db,
-		{
-			name: SET.name,
-			cardId: card?.part.id ?? null,
-			jobId: job?.id ?? null,
-			seat: '1.820 in',
-			lift: '0.540 in'
-		},
-		SET.count,
-		person
-	);
+	return person;
+}
+
+/** Sets of springs, and what the tester said of them. */
+async function loadSets(
+	db: Database,
+	{ sets }: z.infer<typeof DemoSets>,
+	library: readonly { part: { id: string; name: string } }[],
+	person: Person
+): Promise<void> {
+	for (const { card, job, tags, sweeps, ...set } of sets) {
+		const cardId = library.find(({ part }) => part.name === card)?.part.id ?? null;
+		const id = await addSet(
+			db,
+			{ ...set, cardId, jobId: await jobNumbered(db, job) },
+			tags,
+			person
+		);
+		for (const sweep of sweeps) await keepSweep(db, id, sweep, person);
+	}
 }

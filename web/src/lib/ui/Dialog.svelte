@@ -1,9 +1,9 @@
 <script lang="ts">
-	/** What opens over the page: in its middle, or from below as a sheet, as a phone does. */
-	import { Dialog } from 'bits-ui';
+	/**
+	 * What opens over the page: in its middle, or from below as a sheet, as a phone does.
+	 * What it takes is fetched once something is opened, and kept by the service worker.
+	 */
 	import type { Snippet } from 'svelte';
-	import Button from './Button.svelte';
-	import { OVERLAY } from './looks';
 
 	interface Props {
 		open: boolean;
@@ -13,34 +13,15 @@
 		from?: 'middle' | 'below';
 		children: Snippet;
 	}
-	let {
-		open = $bindable(),
-		title,
-		quietTitle = false,
-		from = 'middle',
-		children
-	}: Props = $props();
-	const PLACES = {
-		middle: 'top-20 left-1/2 w-[30rem] max-w-[92vw] -translate-x-1/2 border border-rule p-6',
-		below: 'inset-x-0 bottom-0 px-4 pt-3 pb-6'
-	} as const;
+	let { open = $bindable(), ...rest }: Props = $props();
+	let wanted = $state(false);
+	$effect.pre(() => {
+		if (open) wanted = true;
+	});
 </script>
 
-<Dialog.Root bind:open>
-	<Dialog.Portal>
-		<Dialog.Overlay class={OVERLAY} />
-		<Dialog.Content class={['fixed z-30 max-h-[88dvh] overflow-y-auto bg-paper', PLACES[from]]}>
-			<Dialog.Title
-				class={quietTitle ? 'sr-only' : 'mb-1 border-b-2 border-ink pb-2 text-lg font-semibold'}
-			>
-				{title}
-			</Dialog.Title>
-			{@render children()}
-			<Button
-				type="button"
-				class={['mt-4', from === 'below' && 'w-full justify-center']}
-				onclick={() => (open = false)}>Close</Button
-			>
-		</Dialog.Content>
-	</Dialog.Portal>
-</Dialog.Root>
+{#if wanted}
+	{#await import('./DialogBox.svelte') then { default: DialogBox }}
+		<DialogBox bind:open {...rest} />
+	{/await}
+{/if}

@@ -10,7 +10,7 @@ export const LOOKS = {
 	/** A whole line of a list. */
 	row: 'flex min-h-11 bench:min-h-9 w-full items-center gap-2 text-left',
 	/** The head of a column that sorts. */
-	head: 'inline-flex min-h-11 items-end leading-tight bench:min-h-0',
+	head: 'inline-block min-h-11 align-bottom leading-tight bench:min-h-0',
 	/** A key of the keypad. */
 	key: 'grid min-h-14 place-items-center active:bg-chromate-wash',
 	/** One of several ways to look at a list; the one in force is pressed. */

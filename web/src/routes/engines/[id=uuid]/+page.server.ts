@@ -1,12 +1,17 @@
 import { ask } from '$lib/server/ask';
-import { findEngineById, jobsOfEngine } from '$lib/server/customers';
+import { findEngineById, jobsOfEngine, lastSigned } from '$lib/server/customers';
 import { jobLines } from '$lib/server/jobs/lines';
-import { message } from '@zinc-ledger/core';
+import { loadJob } from '$lib/server/jobs/load';
+import { message, unitsAsRead } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
-export const load = async ({ params }) => {
+export const load = async ({ params, locals }) => {
 	const engine = await ask((db) => findEngineById(db, params.id));
 	if (!engine) refuse(404, message('server.unknown', { what: 'engine' }));
 	const jobs = await ask(async (db) => jobLines(db, await jobsOfEngine(db, params.id)));
-	return { engine, jobs };
+	const signed = await ask((db) => lastSigned(db, params.id));
+	// As its last visit was read, where nobody chose other units.
+	const last = jobs[0] && !locals.chosenUnits && (await ask((db) => loadJob(db, jobs[0]!.id)));
+	const units = last ? unitsAsRead(last.job) : locals.units;
+	return { engine, jobs, signed, units };
 };

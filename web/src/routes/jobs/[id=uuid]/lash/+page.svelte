@@ -1,9 +1,17 @@
 <script lang="ts">
 	/** Lash and preload on the engine: the order to set in, how far to turn, hot, drift, shims of followers. */
-	import { expectedHot, growthOf, KINDS, lengthOf, perTurn } from '@zinc-ledger/core';
+	import {
+		expectedHot,
+		growthOf,
+		KINDS,
+		lengthOf,
+		perTurn,
+		type CrankPosition
+	} from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
+	import CrankDial from '$lib/lash/CrankDial.svelte';
 	import FollowerShims from '$lib/lash/FollowerShims.svelte';
 	import LashDrift from '$lib/lash/LashDrift.svelte';
 	import SettingOrderTable from '$lib/lash/SettingOrderTable.svelte';
@@ -19,6 +27,7 @@
 			book.sheet.measured['follower-shim'] > 0
 	);
 	const { length } = bench;
+	let shown = $state.raw<CrankPosition | null>(null);
 </script>
 
 <svelte:head><title>Lash · {book.job.number} · Zinc Ledger</title></svelte:head>
@@ -54,8 +63,9 @@
 	</p>
 
 	<div class="mt-4 grid gap-x-8 gap-y-6 bench:grid-cols-2">
-		<SettingOrderTable {followers} />
-		<section aria-label="Followers and drift">
+		<SettingOrderTable {followers} bind:shown />
+		<section aria-label="Crankshaft, followers and drift">
+			{#if shown}<CrankDial stop={shown} />{/if}
 			{#if followers}<FollowerShims library={data.followerShims} taken={data.taken} />{/if}
 			{#if solid}<LashDrift />{/if}
 		</section>

@@ -4,6 +4,9 @@
 	import { changedSince, maySign, openItems } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
+	import { paperOf } from '$lib/paper/layout';
+	import PaperSheet from '$lib/paper/PaperSheet.svelte';
+	import { printedDraft } from '$lib/paper/printed';
 	import Notes from '$lib/sign/Notes.svelte';
 	import SignedSheets from '$lib/sign/SignedSheets.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
@@ -25,6 +28,9 @@
 	const isChanged = $derived(newest !== undefined && changedSince(book.job, newest));
 	/** Signed, and nothing added since: there is nothing to sign. */
 	const isCurrent = $derived(newest !== undefined && !isChanged);
+
+	/** The paper as it would be signed now. */
+	const draft = $derived(paperOf(printedDraft(book.job, bench.units)));
 
 	let reasons = $state<Record<string, string>>({});
 	let problem = $state<string | null>(null);
@@ -123,6 +129,12 @@
 				</span>
 			</p>
 			<Alert {problem} class="mt-2" />
+			<section class="mt-6 hidden tablet:block" aria-label="What is signed">
+				<h2 class="border-b-2 border-ink pb-1 font-semibold">What is signed</h2>
+				<div class="mt-2 border border-rule bg-sunk py-3 [zoom:0.76]">
+					<PaperSheet paper={draft} size="A4" />
+				</div>
+			</section>
 		</div>
 		<aside class="space-y-6 text-[13px]">
 			<SignedSheets />

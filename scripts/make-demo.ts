@@ -1,0 +1,412 @@
+/**
+ * Makes the demo's jobs that stand further on than somebody would type: built, planned, on
+ * the car, here again, and the set of springs tested for one of them. Every figure follows
+ * from readings that are made up here, through the core's own doors, so that nothing on the
+ * screen disagrees with anything else. Made anew it makes the same.
+ *
+ *   npm run demo
+ */
+import { readFileSync, writeFileSync } from 'node:fs';
+import loadHighs from 'highs';
+import { v5 as named } from 'uuid';
+import {
+	applyToSetup,
+	assemblyOf,
+	evaluate,
+	inPlaceFor,
+	lengthOf,
+	lengthText,
+	lockHalves,
+	maySign,
+	medianSpring,
+	mm,
+	newJob,
+	openItems,
+	shimChanges,
+	withPlan,
+	type Job,
+	type Quantity,
+	type Reading,
+	type Setup,
+	type StationEntry,
+	type Sweep
+} from '@zinc-ledger/core';
+import { readJob, writeJob } from '@zinc-ledger/core/file';
+import { highsSolver, planJob } from '@zinc-ledger/core/planner';
+import { normal, randomFrom, sampled } from '@zinc-ledger/core/synthetic';
+import { bindOf, worked } from '../web/src/lib/springs/worked.ts';
+
+const SPACE = '3c0b7c52-7a0e-4f0c-9d55-0a61f2a0d9e1';
+const id = (name: string) => named(name, SPACE);
+const random = randomFrom(2026);
+const demo = (name: string): Job => {
+	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
+	if (!read.ok) throw new Error(name);
+	return read.value;
+};
+const six = demo('2417-straight-six');
+const twin = demo('2409-twin-cam');
+const [RUNA, KELSO] = [six.people[0]!, demo('2426-placed-springs').people[0]!];
+
+/** What happened to a job, one thing after another, some minutes apart. */
+class Bench {
+	job: Job;
+	#at: number;
+	#count = 0;
+
+	constructor(taken: Parameters<typeof newJob>[0], begun: string) {
+		this.job = { ...newJob(taken), people: [RUNA, KELSO] };
+		this.#at = Date.parse(begun);
+	}
+
+	#entry(by = RUNA) {
+		this.#at += 40_000 + Math.floor(random() * 30_000);
+		const at = new Date(Math.floor(this.#at / 1000) * 1000).toISOString();
+		return { id: id(`${this.job.number} ${this.#count++}`), person: by.id, at };
+	}
+
+	inspect(condition: 'new' | 'reused') {
+		for (const { label } of this.job.stations)
+			this.job.inspections.push({
+				...this.#entry(),
+				station: label,
+				condition,
+				tip: 'good',
+				groove: 'good',
+				stem: 'good',
+				seatMark: 'even'
+			});
+	}
+
+	/** Reads a quantity at stations, as a gauge of this resolution shows it. */
+	read(
+		quantity: Quantity,
+		value: (station: StationEntry) => number,
+		stations: readonly StationEntry[] = this.job.stations
+	) {
+		const unit = this.#isMetric ? 'mm' : 'in';
+		const resolution = this.#isMetric ? 0.01 : 0.0254;
+		for (const station of stations) {
+			const round = { locator: true, shims: quantity !== 'installed-height', recess: `0 ${unit}` };
+			const reading: Reading = {
+				...this.#entry(),
+				station: station.label,
+				quantity,
+				read: lengthText(mm(Math.round(value(station) / resolution) * resolution), unit),
+				gauge: {
+					name: quantity === 'lash' ? 'Feeler gauges' : 'Height gauge',
+					resolution: this.#isMetric ? '0.01 mm' : '0.001 in',
+					correction: '0 mm'
+				},
+				inPlace: inPlaceFor(this.job, station, quantity, { ...round, sealHome: true }),
+				...(quantity === 'lash' && {
+					engine: 'cold' as const,
+					lash: { as: 'set' as const, marked: true }
+				})
+			};
+			this.job.readings.push(reading);
+		}
+	}
+
+	get #isMetric() {
+		return this.job.setup.shimStock.some(({ thickness }) => thickness.endsWith('mm'));
+	}
+
+	/** Takes on every finding of fit that may be taken on, as the shop looked into it. */
+	accept(reason: string) {
+		for (const { key } of evaluate(this.job).fit.filter(
+			({ outcome, severity }) => outcome === 'fails' && severity === 'watch'
+		))
+			this.job.acceptances.push({ ...this.#entry(), finding: key, accepted: true, reason });
+	}
+
+	/** Plans the whole job and accepts it. */
+	async plan() {
+		const answer = await planJob(
+			{
+				job: this.job,
+				shims: [],
+				placeSprings: (this.job.setup.springs ?? []).length > 0,
+				fixed: [],
+				lockStock: []
+			},
+			{ solver: async () => highsSolver(await loadHighs()) }
+		);
+		if (answer.sort !== 'plan') throw new Error(`${this.job.number}: ${JSON.stringify(answer)}`);
+		const before = this.job.stations;
+		const planned = withPlan(this.job, answer.stations);
+		this.job = {
+			...planned,
+			plans: [
+				{
+					...this.#entry(),
+					proven: answer.proven,
+					before: before.map((entry) => ({ ...entry })),
+					stations: answer.stations.map(({ label, shims, locks, spring }) => ({
+						label,
+						shims: [...shims],
+						...(locks && { locks }),
+						...(spring !== undefined && { spring })
+					}))
+				}
+			]
+		};
+		if (shimChanges(before, planned.stations).length === 0)
+			throw new Error(`${this.job.number}: a plan that changes nothing`);
+	}
+
+	/** Ticks steps of the assembly in their order, a part of them or all. */
+	assemble(part = 1) {
+		const { steps } = assemblyOf(this.job, evaluate(this.job));
+		const entries = steps.slice(0, Math.round(steps.length * part)).map((step) => ({
+			...this.#entry(),
+			place: step.place,
+			step: step.step,
+			done: true,
+			...(step.counts && { count: lockHalves(this.job) })
+		}));
+		this.job = { ...this.job, assembly: entries };
+	}
+
+	tryVacuum(reached: () => string) {
+		const { vacuum } = this.job.setup.limits;
+		for (const { label } of this.job.stations)
+			this.job.checks.push({
+				...this.#entry(KELSO),
+				sort: 'vacuum',
+				station: label,
+				reached: reached(),
+				least: vacuum.least,
+				seconds: vacuum.seconds
+			});
+	}
+
+	/** The height that the build should have at a station, from the reading in force. */
+	builtHeight = ({ label }: StationEntry) =>
+		evaluate(this.job).stations.find((one) => one.label === label)!.figures.height.figure!;
+}
+
+const around = (middle: number, spread: number) => middle + spread * normal(random);
+/** Another job's parts and limits, without what belongs to its own engine. */
+const OWN = ['cam', 'growth', 'compression', 'customerStatement'] as const;
+function setupOf(job: Job, change: Partial<Setup>): Setup {
+	const kept = structuredClone(job.setup);
+	for (const name of OWN) delete kept[name];
+	return { ...kept, ...change };
+}
+
+/** A single that was finished and signed, and came back a season later. */
+function single(number: string, takenIn: string, change: Partial<Setup>) {
+	return new Bench(
+		{
+			id: id(number),
+			number,
+			takenIn,
+			customer: { id: id('solke'), name: 'Brida Solke', contact: 'Solke Sidecars' },
+			engine: {
+				id: id('wexcombe'),
+				name: 'Wexcombe 500 single',
+				layout: {
+					arrangement: 'inline',
+					cylinders: 1,
+					valvesPerCylinder: 2,
+					numbering: 'bank-by-bank',
+					pairing: 'mirrored',
+					firingOrder: [1]
+				}
+			},
+			setup: setupOf(twin, change)
+		},
+		takenIn
+	);
+}
+
+const first = single('2402', '2026-03-09T08:40:00.000Z', {
+	use: { duty: 'sidecar trials', engineSpeed: 7400, workDone: 'New guides, seats cut' }
+});
+first.inspect('new');
+first.read('installed-height', ({ kind }) => (kind === 'intake' ? 35.42 : 34.96));
+first.read('seal-gap', () => around(12.1, 0.03));
+await first.plan();
+first.assemble();
+first.read('built-height', (station) => around(first.builtHeight(station), 0.008));
+first.read('lash', ({ kind }) => (kind === 'intake' ? 0.2 : 0.28));
+first.tryVacuum(() => '640 mbar');
+if (!maySign(openItems(first.job, evaluate(first.job))))
+	throw new Error(
+		`2402 cannot be signed: ${JSON.stringify(openItems(first.job, evaluate(first.job)).filter(({ severity }) => severity !== 'info'))}`
+	);
+
+const back = single('2424', '2026-11-24T09:15:00.000Z', {
+	use: { duty: 'sidecar trials', engineSpeed: 7400, workDone: 'None since it was here in March' },
+	customerStatement: 'Will not pull over 6800 since the last meeting'
+});
+
+/** A flat six with a tested set, one spring of it odd; planned, and half of it built. */
+const flat = new Bench(
+	{
+		id: id('2405'),
+		number: '2405',
+		takenIn: '2026-10-26T10:05:00.000Z',
+		customer: { id: id('maren'), name: 'Maren Tolk', contact: 'Tolk Air Sports' },
+		engine: {
+			id: id('tessaly'),
+			name: 'Tessaly 3.0 flat six',
+			layout: {
+				arrangement: 'flat',
+				cylinders: 6,
+				valvesPerCylinder: 2,
+				numbering: 'bank-by-bank',
+				pairing: 'mirrored',
+				firingOrder: [1, 6, 2, 4, 3, 5]
+			}
+		},
+		setup: setupOf(six, {
+			use: { duty: 'airfield tug, long duty', engineSpeed: 6200, workDone: 'Both heads skimmed' }
+		})
+	},
+	'2026-10-27T08:10:00.000Z'
+);
+const D37 = six.setup.kinds.intake.spring!;
+const SET = 'Flat six, D-37';
+/** Free height 2.197 in, 344 lbf/in, solid at 1.150 in: the card's spring, in SI. */
+const spring = (strength: number) => ({
+	sort: 'dual' as const,
+	free: 55.8,
+	solid: 29.21,
+	load: (height: number) =>
+		strength * 60.32 * Math.max(0, 55.8 - height) + 1800 * Math.max(0, 29.21 - height)
+});
+const sweeps: Sweep[] = Array.from({ length: 14 }, (_, i) => {
+	const tag = `T${i + 1}`;
+	const points = sampled(
+		spring(i === 8 ? 0.905 : around(1, 0.012)),
+		{ step: 0.5, noise: { height: 0.004, load: 0.0012 }, past: 4 },
+		random
+	);
+	return {
+		format: 'zinc-ledger/sweep',
+		version: 1,
+		id: id(`sweep ${tag}`),
+		at: new Date(Date.parse('2026-10-27T13:00:00Z') + i * 170_000).toISOString(),
+		set: SET,
+		tag,
+		tester: 'Bench tester 1',
+		fixture: '0 mm',
+		person: KELSO.name,
+		heightUnit: 'mm',
+		loadUnit: 'N',
+		points: points.map(({ height, load }) => [height.toFixed(2), load.toFixed(1), 'down'])
+	} as Sweep;
+});
+const tested = sweeps.flatMap((sweep) => {
+	const done = worked(sweep, D37.build);
+	const bind = bindOf(done.bind, undefined);
+	return done.curve && bind ? [{ tag: sweep.tag, curve: done.curve, bind }] : [];
+});
+if (tested.length !== sweeps.length) throw new Error('a sweep of the demo does not work out');
+const median = medianSpring(tested, mm(lengthOf('1.820 in')))!;
+flat.job = {
+	...flat.job,
+	setup: applyToSetup(flat.job.setup, { name: SET, card: D37 }, tested, median, [D37])
+};
+flat.inspect('reused');
+flat.read('installed-height', () => around(46.55, 0.28));
+flat.read('seal-gap', () => around(15.9, 0.05));
+await flat.plan();
+flat.accept('Locks tried in this retainer, bearing blued and full');
+flat.assemble(0.55);
+
+/** Five valves a cylinder, read half way. */
+const five = new Bench(
+	{
+		id: id('2411'),
+		number: '2411',
+		takenIn: '2026-11-05T14:20:00.000Z',
+		customer: { id: id('odell'), name: 'Odell Framp', contact: 'Framp & Sons' },
+		engine: {
+			id: id('corvane'),
+			name: 'Corvane 1.8 five-valve',
+			layout: {
+				arrangement: 'inline',
+				cylinders: 4,
+				valvesPerCylinder: 5,
+				numbering: 'bank-by-bank',
+				pairing: 'mirrored',
+				firingOrder: [1, 3, 4, 2]
+			}
+		},
+		setup: setupOf(twin, {
+			use: { duty: 'track days', engineSpeed: 8200, workDone: 'Valve job, all twenty' }
+		})
+	},
+	'2026-11-06T08:00:00.000Z'
+);
+five.inspect('reused');
+five.read(
+	'installed-height',
+	({ kind }) => around(kind === 'intake' ? 34.6 : 34.55, 0.06),
+	five.job.stations.slice(0, 11)
+);
+
+/** Stem seals on the car: a cylinder is held up by air while its springs are off. */
+const car = new Bench(
+	{
+		id: id('2414'),
+		number: '2414',
+		takenIn: '2026-11-12T07:50:00.000Z',
+		customer: { id: id('hale'), name: 'Petra Hale' },
+		engine: {
+			id: id('ruskan'),
+			name: 'Ruskan 2.2 pushrod four',
+			layout: {
+				arrangement: 'inline',
+				cylinders: 4,
+				valvesPerCylinder: 2,
+				numbering: 'bank-by-bank',
+				pairing: 'mirrored',
+				firingOrder: [1, 3, 4, 2]
+			}
+		},
+		setup: setupOf(six, {
+			use: {
+				duty: 'road, towing',
+				engineSpeed: 5800,
+				workDone: 'Head stays on: springs and seals'
+			},
+			workLocation: 'vehicle'
+		})
+	},
+	'2026-11-12T08:30:00.000Z'
+);
+car.inspect('reused');
+car.read('installed-height', () => around(46.22, 0.05), car.job.stations.slice(0, 4));
+car.read('seal-gap', () => around(16, 0.05), car.job.stations.slice(0, 4));
+car.accept('Locks tried in this retainer, bearing blued and full');
+car.assemble(0.3);
+
+for (const [name, { job }] of Object.entries({
+	'2402-single': first,
+	'2405-flat-six': flat,
+	'2411-five-valve': five,
+	'2414-on-the-car': car,
+	'2424-single-again': back
+})) {
+	const text = writeJob(job);
+	const read = readJob(text);
+	if (!read.ok) throw new Error(`${name}: ${JSON.stringify(read.problems.slice(0, 3))}`);
+	writeFileSync(`demo/jobs/${name}.json`, text);
+}
+const sets = [
+	{
+		name: 'Straight six, D-37',
+		card: D37.name,
+		job: '2417',
+		seat: '1.820 in',
+		lift: '0.540 in',
+		tags: 12
+	},
+	{ name: SET, card: D37.name, job: '2405', seat: '1.820 in', lift: '0.540 in', tags: 14, sweeps }
+];
+writeFileSync('demo/sets.json', `${JSON.stringify({ sets }, null, '\t')}\n`);
+console.log('the demo is made anew');
