@@ -395,7 +395,8 @@ for (const [name, { job }] of Object.entries({
 	const text = writeJob(job);
 	const read = readJob(text);
 	if (!read.ok) throw new Error(`${name}: ${JSON.stringify(read.problems.slice(0, 3))}`);
-	writeFileSync(`demo/jobs/${name}.json`, text);
+	// In the order of the schema, as the program itself would write it.
+	writeFileSync(`demo/jobs/${name}.json`, writeJob(read.value));
 }
 const sets = [
 	{

@@ -28,7 +28,7 @@ try {
 		const shown = new Set();
 		(async () => {
 			for (let i = 0; i < 300; i++) {
-				input.value = (1.34 + (i % 90) / 1000).toFixed(3);
+				input.value = (34.1 + (i % 90) / 100).toFixed(2);
 				const start = performance.now();
 				input.dispatchEvent(new InputEvent('input', { bubbles: true }));
 				for (let tick = 0; tick < 20; tick++) await null;

@@ -130,8 +130,7 @@ try {
 	await keep('lift');
 	await browser.go(`${placed}/what-if`);
 	await browser.fill('Intake valve lift', '0.480 in');
-	await browser.click('Plan both', 'button');
-	await browser.sees('what if, planned');
+	await browser.sees('bind margin');
 	await keep('what-if');
 	await browser.go(`${placed}/bare`);
 	await keep('bare');

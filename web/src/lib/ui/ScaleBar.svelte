@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** A thin scale: the band between the limits, and where the figure stands. */
+	/** A thin scale: the band between the limits, and where the figure stands; one element, as a sheet has hundreds. */
 	import type { Scale, State } from '@zinc-ledger/core';
 	import { stateClass } from './state';
 
@@ -10,17 +10,25 @@
 		class?: string;
 	}
 	let { scale, state, class: extra = 'ml-auto' }: Props = $props();
+	const HALF = 1.4;
+	/** A stretch of the width in one colour, from and to in per cent. */
+	const stretch = (colour: string, from: number, to: number) =>
+		`linear-gradient(90deg, transparent ${from}%, ${colour} ${from}% ${to}%, transparent ${to}%)`;
+	const drawn = $derived(
+		scale &&
+			[
+				`${stretch('currentColor', scale.at - HALF, scale.at + HALF)} 0 0 / 100% 100% no-repeat`,
+				`${stretch('var(--color-metal)', scale.from, scale.to)} 0 50% / 100% 3px no-repeat`,
+				`linear-gradient(var(--color-rule) 0 0) 0 50% / 100% 1px no-repeat`
+			].join(', ')
+	);
 </script>
 
-{#if scale}
-	<svg
-		viewBox="0 0 100 6"
-		preserveAspectRatio="none"
-		class="{extra} block h-1.5 w-[74px] {stateClass(state) || 'text-ink'}"
+{#if drawn}
+	<span
+		class="{extra} block h-1.5 w-[74px] [print-color-adjust:exact] {stateClass(state) ||
+			'text-ink'}"
+		style:background={drawn}
 		aria-hidden="true"
-	>
-		<rect x="0" y="2.6" width="100" height="0.8" class="fill-rule" />
-		<rect x={scale.from} y="1.5" width={scale.to - scale.from} height="3" class="fill-metal" />
-		<rect x={scale.at - 1.4} y="0" width="2.8" height="6" fill="currentColor" />
-	</svg>
+	></span>
 {/if}
