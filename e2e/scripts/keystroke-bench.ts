@@ -6,7 +6,7 @@
  *   ./start && npm run bench:keystroke
  */
 import { rmSync } from 'node:fs';
-import { Browser, Key } from '../support/browser.ts';
+import { Browser } from '../support/browser.ts';
 import { importBigJob } from './big-job.ts';
 
 const { job, file } = importBigJob('Keystroke bench');

@@ -32,9 +32,9 @@
 	<thead class="hidden tablet:table-header-group">
 		<tr>
 			{@render head('number', 'Job', 'w-20 pl-3')}
-			{@render head('customer', 'Customer', 'bench:w-[20%]')}
-			{@render head('engine', 'Engine', 'bench:w-[25%]')}
-			<th class="bench:w-[25%]">Progress</th>
+			{@render head('customer', 'Customer', 'bench:w-[19%]')}
+			{@render head('engine', 'Engine', 'bench:w-[29%]')}
+			<th class="bench:w-[23%]">Progress</th>
 			{@render head('stops', 'Blocked by')}
 			{@render head('received', 'Received', 'hidden w-24 text-right bench:table-cell')}
 		</tr>

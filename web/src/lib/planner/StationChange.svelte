@@ -68,7 +68,7 @@
 		<Section station={before} kind={before.shared} parts={partsAt(book.job)} plain />
 	{/if}
 	{#if after}
-		<Table class="mt-1 text-right">
+		<Table class="mt-1 text-right [&_th:not(:first-child)]:text-right">
 			<thead>
 				<tr>
 					<th>{label}</th><th>now</th><th>planned</th>

@@ -76,7 +76,7 @@
 					scope="row"
 					class={[
 						'figure border-l-[5px] pl-2 text-left text-base font-medium',
-						station.label === selected ? 'border-chromate' : 'border-transparent'
+						station.label === selected ? 'border-l-chromate' : 'border-l-transparent'
 					]}
 				>
 					{station.label}

@@ -28,7 +28,7 @@
 	);
 </script>
 
-<Table class="mt-2">
+<Table class="mt-2 [&_th:not(:first-child)]:text-right">
 	<thead>
 		<tr class="text-right">
 			<th class="pl-2">Spring</th>
@@ -55,8 +55,8 @@
 				<th
 					scope="row"
 					class="h-8 border-l-[5px] pl-2 text-left font-medium {isChosen
-						? 'border-chromate'
-						: 'border-transparent'}"
+						? 'border-l-chromate'
+						: 'border-l-transparent'}"
 				>
 					<Button look="cell">{spring.tag}</Button>
 				</th>

@@ -31,7 +31,9 @@ describe('a scale', () => {
 	it('is drawn beside limits, and not without', () => {
 		const scale = scaleOf(5, [{ side: 'floor', at: 4 }]);
 		expect(markup(ScaleBar, { scale, state: 'clear' }, around)).toContain('linear-gradient');
-		expect(markup(ScaleBar, { scale: null, state: 'clear' }, around)).not.toContain('linear-gradient');
+		expect(markup(ScaleBar, { scale: null, state: 'clear' }, around)).not.toContain(
+			'linear-gradient'
+		);
 	});
 });
 

@@ -129,12 +129,14 @@
 				</span>
 			</p>
 			<Alert {problem} class="mt-2" />
-			<section class="mt-6 hidden tablet:block" aria-label="What is signed">
-				<h2 class="border-b-2 border-ink pb-1 font-semibold">What is signed</h2>
-				<div class="mt-2 border border-rule bg-sunk py-3 [zoom:0.76]">
-					<PaperSheet paper={draft} size="A4" />
-				</div>
-			</section>
+			{#if !isCurrent}
+				<section class="mt-6 hidden tablet:block" aria-label="What would be signed">
+					<h2 class="border-b-2 border-ink pb-1 font-semibold">What would be signed</h2>
+					<div class="mt-2 border border-rule bg-sunk py-3 [zoom:0.76]">
+						<PaperSheet paper={draft} size="A4" />
+					</div>
+				</section>
+			{/if}
 		</div>
 		<aside class="space-y-6 text-[13px]">
 			<SignedSheets />
