@@ -23,6 +23,7 @@ beforeAll(async () => {
 		'/parts/new?sort=spring',
 		'/gauges',
 		'/springs',
+		'/sums',
 		'/nowhere',
 		...jobs,
 		...[

@@ -7,6 +7,7 @@ export * from './clearance/index.ts';
 export * from './station/index.ts';
 export * from './part/index.ts';
 export * from './spring/index.ts';
+export * from './sums/index.ts';
 export * from './sweep/index.ts';
 export * from './gauge-link/index.ts';
 export * from './lash/index.ts';

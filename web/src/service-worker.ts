@@ -40,9 +40,10 @@ worker.addEventListener('fetch', (event) => {
 	else if (isPage(url)) event.respondWith(page(request, url));
 });
 
-const isPage = ({ pathname }: URL) => pathname === '/' || /^\/jobs\/[0-9a-f-]{36}/.test(pathname);
+const isPage = ({ pathname }: URL) =>
+	pathname === '/' || pathname === '/sums' || /^\/jobs\/[0-9a-f-]{36}/.test(pathname);
 /** A round goes on whatever is away; other pages say that the database is. */
-const goesOn = ({ pathname }: URL) => pathname.includes('/round');
+const goesOn = ({ pathname }: URL) => pathname === '/sums' || pathname.includes('/round');
 
 async function program(request: Request): Promise<Response> {
 	return (await caches.match(request, { cacheName: PROGRAM })) ?? fetch(request);
@@ -50,10 +51,12 @@ async function program(request: Request): Promise<Response> {
 
 async function page(request: Request, url: URL): Promise<Response> {
 	const cache = await caches.open(PAGES);
-	const kept = () => cache.match(url.href);
+	// The sums are one page, whatever stands in its address.
+	const address = url.pathname === '/sums' ? url.origin + url.pathname : url.href;
+	const kept = () => cache.match(address);
 	try {
 		const answer = await fetch(request);
-		if (answer.ok) await cache.put(url.href, answer.clone());
+		if (answer.ok) await cache.put(address, answer.clone());
 		if (answer.status >= 500 && goesOn(url)) return (await kept()) ?? answer;
 		return answer;
 	} catch (failure) {

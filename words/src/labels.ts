@@ -35,6 +35,9 @@ import type {
 	TargetMethod,
 	ValveSeen,
 	ValveTip,
+	SumCode,
+	SumFieldKey,
+	SumResultKey,
 	Trust,
 	Way,
 	WayUp,
@@ -111,6 +114,10 @@ export interface Labels {
 	readonly found: Of<
 		'job' | 'customer' | 'engine' | 'set' | 'spring' | 'part' | 'station' | 'page' | 'action'
 	>;
+	/** Quick sums, what they ask for, and what they answer. */
+	readonly sum: Of<SumCode>;
+	readonly sumField: Of<SumFieldKey>;
+	readonly sumResult: Of<SumResultKey>;
 	/** What a load or a margin stands on. */
 	readonly trust: Of<Trust>;
 	/** Which jobs a list holds. */

@@ -541,6 +541,12 @@ export const sentences: Sentences = {
 	'stage.all-fit': 'all fit',
 	'stage.no-spring': 'no spring',
 
+	// Quick sums
+	'sum.one-height': 'Two loads at one height give no rate.',
+	'sum.too-tall': 'It is shorter than wanted already: no shim makes it taller.',
+	'sum.no-room': 'There is no room left.',
+	'sum.out-of-reach': 'The spring is free at that height.',
+
 	// Entries
 	'entry.empty': 'Type the figure off the gauge.',
 	'entry.negative': 'A reading cannot be negative.',

@@ -1,5 +1,6 @@
 /** What the shop has besides its jobs. */
 export const PLACES = [
+	['/sums', 'Quick sums'],
 	['/springs', 'Springs'],
 	['/gauges', 'Gauges'],
 	['/parts', 'Parts']

@@ -8,7 +8,10 @@ import {
 	layoutProblem,
 	NUMBERINGS,
 	PAIRINGS,
-	type Layout
+	readEntry,
+	type Layout,
+	type Setup,
+	type Units
 } from '@zinc-ledger/core';
 
 const line = z
@@ -39,7 +42,10 @@ export const TakeIn = z
 		lifters: z.enum(['solid', 'hydraulic']).default('solid'),
 		duty: line.default(''),
 		customerStatement: line.default(''),
-		workDone: line.default('')
+		workDone: line.default(''),
+		/** Valve lift and cushion that a sum was made with, as typed; '' where none was. */
+		lift: line.default(''),
+		cushion: line.default('')
 	})
 	.superRefine((form, context) => {
 		const problem = layoutProblem(layoutOf(form));
@@ -52,6 +58,22 @@ export const TakeIn = z
 		}
 	});
 export type TakeIn = z.infer<typeof TakeIn>;
+
+/** A set-up with what a quick sum was made with: told, and not yet on any card. */
+export function withSums(setup: Setup, { lift, cushion }: TakeIn, units: Units): Setup {
+	const valve = readEntry(lift, units.length);
+	const room = readEntry(cushion, units.length);
+	const told = {
+		...(valve.ok &&
+			valve.length > 0 && {
+				lift: { sort: 'valve' as const, valve: valve.text, source: 'customer' as const }
+			}),
+		...(room.ok &&
+			room.length > 0 && { aim: { method: 'bind-cushion' as const, cushion: room.text } })
+	};
+	const { intake, exhaust } = setup.kinds;
+	return { ...setup, kinds: { intake: { ...intake, ...told }, exhaust: { ...exhaust, ...told } } };
+}
 
 /** The numbers in a text such as "1-5-3-6-2-4" or "1 5 3 6 2 4". */
 const numbersIn = (text: string) => (text.match(/\d+/g) ?? []).map(Number);

@@ -9,9 +9,9 @@ import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/serve
 import { nextJobNumber } from '$lib/server/jobs/find';
 import { importJob } from '$lib/server/jobs/store';
 import { tell } from '@zinc-ledger/words';
-import { layoutOf, TakeIn } from '$lib/setup/take-in';
+import { layoutOf, TakeIn, withSums } from '$lib/setup/take-in';
 
-export const load = async () => {
+export const load = async ({ url }) => {
 	const { number, customers, engines } = await ask(async (db) => ({
 		number: await nextJobNumber(db),
 		customers: await listCustomers(db),
@@ -20,7 +20,15 @@ export const load = async () => {
 	return {
 		customers,
 		engines,
-		form: await superValidate({ number }, zod4(TakeIn), { errors: false })
+		form: await superValidate(
+			{
+				number,
+				lift: url.searchParams.get('lift')?.slice(0, 24) ?? '',
+				cushion: url.searchParams.get('cushion')?.slice(0, 24) ?? ''
+			},
+			zod4(TakeIn),
+			{ errors: false }
+		)
 	};
 };
 
@@ -29,7 +37,7 @@ export const actions = {
 		const form = await superValidate(await readForm(request), zod4(TakeIn));
 		if (!form.valid) return { form };
 		const { data } = form;
-		const setup = defaultSetup(locals.units.length, data.duty);
+		const setup = withSums(defaultSetup(locals.units.length, data.duty), data, locals.units);
 		const customer = (await ask((db) => findCustomer(db, data.customer, data.contact))) ?? {
 			id: uuid(),
 			name: data.customer,

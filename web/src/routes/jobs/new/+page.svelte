@@ -169,6 +169,16 @@
 			{@render text('Firing order', 'firingOrder', 'as 1-5-3-6-2-4; can wait')}
 			{@render select('Lifters', 'lifters', ['solid', 'hydraulic'], 'lifters')}
 		</div>
+		{#each ['lift', 'cushion'] as const as name (name)}
+			<input type="hidden" {name} value={$form[name]} />
+		{/each}
+		{#if $form.lift || $form.cushion}
+			<p class="mt-3 text-soft">
+				From the sums:
+				{#if $form.lift}valve lift <b class="figure text-ink">{$form.lift}</b>{/if}
+				{#if $form.cushion}cushion over bind <b class="figure text-ink">{$form.cushion}</b>{/if}
+			</p>
+		{/if}
 		<LayoutPreview {preview} {first} />
 		<div class="mt-4 grid gap-x-5 gap-y-3 bench:grid-cols-3">
 			<TextField

@@ -1,0 +1,3 @@
+export * from './entry.ts';
+export * from './sum.ts';
+export * from './sums.ts';

@@ -1,0 +1,64 @@
+/** Quick sums: before there is a job, and with the server away. */
+import { describe, expect, it } from 'vitest';
+import type { Job } from '@zinc-ledger/core';
+import { until } from './support/app.ts';
+import { Key } from './support/browser.ts';
+import { visit } from './support/visit.ts';
+
+const at = visit('demo');
+const answer = (sum: string) => at.browser.text(`[data-sum="${sum}"] [data-result]`);
+
+describe('quick sums', () => {
+	it('answer as they are typed, in any unit, and stand in the address', async () => {
+		const { browser } = at;
+		await browser.workAs('Runa Tarn');
+		await browser.go('/sums');
+		await browser.fill('coil bind', '29.21 mm');
+		await browser.fill('valve lift', '540');
+		expect(await answer('aim-height')).toBe('');
+		await browser.fill('cushion', '60 thou');
+		await browser.sees('1.150 + 0.540 + 0.060 = 1.750');
+		await until(async () => (await browser.driver.getCurrentUrl()).includes('cushion'));
+		const address = await browser.driver.getCurrentUrl();
+		expect(new URL(address).searchParams.get('aim-height.bind')).toBe('29.21 mm');
+		await browser.go(address.slice(at.app.url.length));
+		await browser.sees('1.150 + 0.540 + 0.060 = 1.750');
+		await browser.fill('cushion', 'much');
+		await browser.sees('“much” is not a figure');
+		await browser.fill('cushion', '60');
+	});
+	it('become a job, with the lift and the cushion they were made with', async () => {
+		const { browser } = at;
+		await browser.sees('1.150 + 0.540 + 0.060 = 1.750');
+		await browser.click('Make it a job', 'a');
+		await browser.sees('From the sums: valve lift 540 cushion over bind 60');
+		await browser.ready();
+		await browser.fill('Customer', 'Sten Aldous');
+		await browser.fill('Engine', 'Orveld 2.0 four');
+		await (await browser.field('Customer')).sendKeys(Key.ENTER);
+		await browser.sees('Setup of');
+		const path = new URL(await browser.driver.getCurrentUrl()).pathname.replace('/setup', '');
+		const { body } = await browser.api('GET', `/api${path}`);
+		const { kinds } = (body as { job: Job }).job.setup;
+		expect(kinds.exhaust).toMatchObject({
+			lift: { sort: 'valve', valve: '0.540 in', source: 'customer' },
+			aim: { method: 'bind-cushion', cushion: '0.060 in' }
+		});
+	});
+	it('go on with the server away, after one visit', async () => {
+		const { browser } = at;
+		await browser.go('/sums');
+		await until(() =>
+			browser.wait<boolean>(`return (await caches.match(location.origin + '/sums')) !== undefined`)
+		);
+		await at.app.stop();
+		await browser.go('/sums?seal.gap=0.628');
+		await browser.run(
+			`document.querySelector('[data-sum=seal] input[value], [data-sum=seal] input').scrollIntoView()`
+		);
+		const [, lift] = await browser.all('[data-sum=seal] input');
+		await lift!.sendKeys('0.540');
+		await until(async () => (await answer('seal')).includes('0.628 − 0.540 = 0.088'));
+		await at.app.start();
+	});
+});

@@ -1,0 +1,59 @@
+<script lang="ts">
+	/** One quick sum: its fields, what comes out, and the line it was worked out by. */
+	import type { Sum, Units } from '@zinc-ledger/core';
+	import { label, tell } from '@zinc-ledger/words';
+	import TextField from '$lib/ui/TextField.svelte';
+	import { capital } from '$lib/ui/words';
+	import { figureText, inEveryUnit, lineOf, placeOf, workingText, type Typed } from './line';
+
+	interface Props {
+		sum: Sum;
+		typed: Typed;
+		units: Units;
+		ontype: (place: string, text: string) => void;
+	}
+	let { sum, typed, units, ontype }: Props = $props();
+	const line = $derived(lineOf(sum, typed, units));
+	const converts = $derived(sum.code === 'length' || sum.code === 'load');
+</script>
+
+<section
+	class="border-b border-rule py-3"
+	id={sum.code}
+	aria-label={label('sum', sum.code)}
+	data-sum={sum.code}
+>
+	<h2 class="font-semibold">{capital(label('sum', sum.code))}</h2>
+	<div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-2 tablet:grid-cols-4">
+		{#each sum.fields as { key, usual } (key)}
+			<TextField
+				label={label('sumField', key)}
+				figure
+				inputmode="text"
+				maxlength={24}
+				problem={line.problems[key]}
+				bind:value={
+					() => typed[placeOf(sum, key)] ?? usual ?? '', (text) => ontype(placeOf(sum, key), text)
+				}
+			/>
+		{/each}
+	</div>
+	<div class="mt-1.5 min-h-9" aria-live="polite" data-result>
+		{#if line.why}
+			<p class="font-semibold text-watch">{tell(line.why)}</p>
+		{/if}
+		{#each line.results ?? [] as result (result.key)}
+			<p class="flex flex-wrap items-baseline gap-x-3">
+				{#if converts}
+					<b class="figure text-xl font-semibold">{inEveryUnit(result).join(' = ')}</b>
+				{:else}
+					<span class="w-32 text-[13px] text-soft">{label('sumResult', result.key)}</span>
+					<b class="figure text-xl font-semibold">
+						{figureText(result.value, result.dimension, units)}
+					</b>
+					<span class="figure text-[13px] text-soft">{workingText(result, units)}</span>
+				{/if}
+			</p>
+		{/each}
+	</div>
+</section>

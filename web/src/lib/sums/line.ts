@@ -1,0 +1,115 @@
+/** A quick sum as a line: what was typed, what it means, what comes out, in somebody's units. */
+import {
+	mm,
+	newtons,
+	newtonsPerMm,
+	readSumEntry,
+	rateUnit,
+	showLength,
+	showLoad,
+	showRate,
+	type Message,
+	type Sum,
+	type SumDimension,
+	type SumResult,
+	type Units
+} from '@zinc-ledger/core';
+
+/** What was typed, by sum and field: "aim-height.bind". */
+export type Typed = Readonly<Record<string, string>>;
+export const placeOf = (sum: Sum, key: string) => `${sum.code}.${key}`;
+
+export interface SumLine {
+	/** What is wrong with a field that was typed, by its key. */
+	readonly problems: Readonly<Record<string, Message>>;
+	/** null until every field has its figure. */
+	readonly results: readonly SumResult[] | null;
+	/** Why it does not come out though all is typed. */
+	readonly why: Message | null;
+}
+
+/** Works a line out from what stands in its fields. */
+export function lineOf(sum: Sum, typed: Typed, units: Units): SumLine {
+	const problems: Record<string, Message> = {};
+	const values: Record<string, number> = {};
+	for (const { key, dimension, usual } of sum.fields) {
+		const text = typed[placeOf(sum, key)] ?? usual ?? '';
+		if (text.trim() === '') continue;
+		const entry = readSumEntry(text, dimension, units);
+		if (entry.ok) values[key] = entry.value;
+		else problems[key] = entry.problem;
+	}
+	const isWhole = sum.fields.every(({ key }) => key in values);
+	if (!isWhole) return { problems, results: null, why: null };
+	const worked = sum.work(values as never);
+	return 'code' in worked
+		? { problems, results: null, why: worked }
+		: { problems, results: worked, why: null };
+}
+
+/** A figure in somebody's units, with its unit where it stands alone. */
+export function figureText(
+	value: number,
+	dimension: SumDimension,
+	units: Units,
+	withUnit = true
+): string {
+	const unit = (name: string) => (withUnit ? ` ${name}` : '');
+	switch (dimension) {
+		case 'length':
+			return `${showLength(mm(value), units)}${unit(units.length)}`;
+		case 'load':
+			return `${showLoad(newtons(value), units)}${unit(units.load)}`;
+		case 'rate':
+			return `${showRate(newtonsPerMm(value), units)}${unit(rateUnit(units))}`;
+		case 'degrees':
+			return `${Math.round(value)}°`;
+		case 'part':
+			return `${(value * 100).toFixed(1)} %`;
+		case 'energy':
+			return `${value.toFixed(1)} J`;
+		case 'volume':
+			return `${value.toFixed(1)}${unit('cc')}`;
+		case 'pressure':
+			return units.length === 'in'
+				? `${(value / 6.894757).toFixed(1)} psi`
+				: `${(value / 100).toFixed(2)} bar`;
+		case 'number':
+			return value.toFixed(2);
+	}
+}
+
+/** The line it was worked out by: "1.150 + 0.540 + 0.060 = 1.750". */
+export const workingText = ({ working, value, dimension }: SumResult, units: Units): string =>
+	working.length === 0
+		? ''
+		: [
+				...working.map((term) =>
+					typeof term === 'string' ? term : figureText(term.value, term.dimension, units, false)
+				),
+				'=',
+				figureText(value, dimension, units, false)
+			]
+				.join(' ')
+				.replaceAll('( ', '(')
+				.replaceAll(' )', ')')
+				.replaceAll(' ²', '²');
+
+/** A length or a load in every unit that somebody may ask for. */
+export const inEveryUnit = ({ value, dimension }: SumResult): readonly string[] => {
+	const lengths = (['in', 'mm'] as const).map((unit) =>
+		figureText(value, 'length', { length: unit, load: 'N' })
+	);
+	const loads = (['lbf', 'N', 'kgf'] as const).map((unit) =>
+		figureText(value, 'load', { length: 'mm', load: unit })
+	);
+	return dimension === 'length' ? lengths : loads;
+};
+
+/** What a job would be begun with of all that stands in the fields. */
+export function jobAddress(typed: Typed): string {
+	const lift = typed['aim-height.lift'] ?? typed['bind-margin.lift'] ?? typed['seal.lift'] ?? '';
+	const cushion = typed['aim-height.cushion'] ?? '';
+	const params = new URLSearchParams({ ...(lift && { lift }), ...(cushion && { cushion }) });
+	return params.size > 0 ? `/jobs/new?${params}` : '/jobs/new';
+}

@@ -1,0 +1,85 @@
+/** Every quick sum against what was worked out by hand, and how its line reads. */
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { INCH_POUND, METRIC, SUM_CODES, SUMS, type Units } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
+import { figureText, inEveryUnit, jobAddress, lineOf, workingText } from './line.ts';
+
+const rows = readFileSync('docs/quick-sums.md', 'utf8')
+	.split('\n')
+	.filter((line) => line.startsWith('|'))
+	.slice(2)
+	.map((line) => line.split('|').map((cell) => cell.trim()))
+	.map(([, code, units, typed, , out]) => [code!, units!, typed!, out!] as const);
+const pairs = (text: string) =>
+	text.split(';').map((pair) => pair.trim().split('=') as [string, string]);
+const sumOf = (code: string) => SUMS.find((sum) => sum.code === code)!;
+const typedInto = (code: string, text: string) =>
+	Object.fromEntries(pairs(text).map(([key, value]) => [`${code}.${key}`, value]));
+
+describe('by hand', () => {
+	it('covers every sum, in both units', () => {
+		expect(new Set(rows.map(([code]) => code))).toEqual(new Set(SUM_CODES));
+		expect(SUMS.map(({ code }) => code)).toEqual([...SUM_CODES]);
+		expect(new Set(rows.map(([, units]) => units))).toEqual(new Set(['in lbf', 'mm N']));
+	});
+	it.each(rows)('%s, %s: %s', (code, unit, typed, out) => {
+		const units: Units = unit.startsWith('in') ? INCH_POUND : METRIC;
+		const line = lineOf(sumOf(code), typedInto(code, typed), units);
+		expect(line.problems).toEqual({});
+		const got = line.results!.map(
+			({ key, value, dimension }) => `${key}=${figureText(value, dimension, units)}`
+		);
+		expect(got).toEqual(pairs(out).map(([key, value]) => `${key}=${value}`));
+	});
+});
+
+describe('a line', () => {
+	const aim = sumOf('aim-height');
+	const line = (text: string, sum = aim, units = INCH_POUND) =>
+		lineOf(sum, typedInto(sum.code, text), units);
+	it('reads as it would be written', () => {
+		const [height] = line('bind=1150; lift=540; cushion=60').results!;
+		expect(workingText(height!, INCH_POUND)).toBe('1.150 + 0.540 + 0.060 = 1.750');
+		const [load] = line(
+			'tall=1.820; tallLoad=130; short=1.280; shortLoad=316; height=1.800',
+			sumOf('load-at')
+		).results!;
+		expect(workingText(load!, INCH_POUND)).toBe('130 + 344 × (1.820 − 1.800) = 137');
+	});
+	it('says nothing until all is typed, and what is wrong at its field', () => {
+		expect(line('bind=1.150; lift=0.540')).toEqual({ problems: {}, results: null, why: null });
+		const wrong = line('bind=abc; lift=0.540; cushion=0.060');
+		expect(wrong.results).toBeNull();
+		expect(tell(wrong.problems.bind!)).toMatch(/“abc” is not a figure/);
+	});
+	it('says why where nothing comes out', () => {
+		expect(tell(line('bare=1.800; wanted=1.820', sumOf('shim')).why!)).toMatch(/shorter/);
+		const same = 'tall=1.820; tallLoad=130; short=1.820; shortLoad=316; height=1.800';
+		expect(tell(line(same, sumOf('load-at')).why!)).toMatch(/one height/);
+		const free = 'height=1.800; load=120; rate=330; other=3';
+		expect(line(free.replace('other=3', 'other=3.0'), sumOf('load-by-rate')).why?.code).toBe(
+			'sum.out-of-reach'
+		);
+		expect(
+			line('height=1.2; bind=1.150; bindFloor=0.050; gap=0.640; sealFloor=0.050', sumOf('max-lift'))
+				.why?.code
+		).toBe('sum.no-room');
+	});
+	it('has what is usual until another is typed', () => {
+		const [, gross] = line('lobe=360; lash=14', sumOf('lift')).results!;
+		expect(figureText(gross!.value, gross!.dimension, INCH_POUND)).toBe('0.540 in');
+	});
+	it('tells a length or a load in every unit', () => {
+		const [length] = line('length=1.812', sumOf('length')).results!;
+		expect(inEveryUnit(length!)).toEqual(['1.812 in', '46.02 mm']);
+		const [load] = line('load=130', sumOf('load')).results!;
+		expect(inEveryUnit(load!)).toEqual(['130 lbf', '578 N', '59.0 kgf']);
+	});
+	it('begins a job with its lift and cushion', () => {
+		expect(jobAddress({})).toBe('/jobs/new');
+		expect(jobAddress({ 'aim-height.lift': '0.540 in', 'aim-height.cushion': '60' })).toBe(
+			'/jobs/new?lift=0.540+in&cushion=60'
+		);
+	});
+});
