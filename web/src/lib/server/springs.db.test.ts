@@ -183,12 +183,16 @@ describe('the demo', () => {
 			const count = async (table: 'job' | 'gauge' | 'spring_set' | 'spring') =>
 				(await demo.db.selectFrom(table).select('id').execute()).length;
 			expect([await count('job'), await count('gauge'), await count('spring_set')]).toEqual([
-				4, 4, 1
+				9, 4, 2
 			]);
-			expect(await count('spring')).toBe(12);
-			const [set] = (await listSets(demo.db)).sets;
-			expect(set).toMatchObject({ jobNumber: '2417', springs: 12, tested: 0 });
-			expect(set!.card!.name).toBe('Fennick D-37 dual');
+			expect(await count('spring')).toBe(26);
+			const { sets } = await listSets(demo.db);
+			const of = (number: string) => sets.find(({ jobNumber }) => jobNumber === number)!;
+			expect(of('2417')).toMatchObject({ springs: 12, tested: 0 });
+			expect(of('2405')).toMatchObject({ springs: 14, tested: 14 });
+			expect(of('2417').card!.name).toBe('Fennick D-37 dual');
+			const signed = await demo.db.selectFrom('signed_sheet').select('revision').execute();
+			expect(signed).toEqual([{ revision: 1 }]);
 		} finally {
 			await demo.drop();
 		}

@@ -40,8 +40,8 @@
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink pb-2">
 		<h1 class="text-2xl font-semibold">Quick sums</h1>
 		<p class="text-soft">
-			In {bench.units.length} and {bench.units.load}, or with a unit behind the figure. The address
-			keeps them.
+			Figures without a unit are in <span class="figure">{bench.units.length}</span> and
+			<span class="figure">{bench.units.load}</span>. The address keeps them.
 		</p>
 		<span class="ml-auto flex gap-3">
 			<Button type="button" onclick={() => ((typed = {}), replaceState('/sums', {}))}>Clear</Button>

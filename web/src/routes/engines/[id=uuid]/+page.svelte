@@ -3,7 +3,7 @@
 	import { defaultSetup, evaluate, newJob } from '@zinc-ledger/core';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import JobTable from '$lib/job/JobTable.svelte';
-	import LastSigned from '$lib/job/LastSigned.svelte';
+	import LastSigned from '$lib/sheet/LastSigned.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 
 	let { data } = $props();

@@ -16,6 +16,7 @@
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
 	import LayoutPreview from '$lib/head-plan/LayoutPreview.svelte';
+	import FromSums from '$lib/setup/FromSums.svelte';
 	import { layoutOf } from '$lib/setup/take-in';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -169,16 +170,7 @@
 			{@render text('Firing order', 'firingOrder', 'as 1-5-3-6-2-4; can wait')}
 			{@render select('Lifters', 'lifters', ['solid', 'hydraulic'], 'lifters')}
 		</div>
-		{#each ['lift', 'cushion'] as const as name (name)}
-			<input type="hidden" {name} value={$form[name]} />
-		{/each}
-		{#if $form.lift || $form.cushion}
-			<p class="mt-3 text-soft">
-				From the sums:
-				{#if $form.lift}valve lift <b class="figure text-ink">{$form.lift}</b>{/if}
-				{#if $form.cushion}cushion over bind <b class="figure text-ink">{$form.cushion}</b>{/if}
-			</p>
-		{/if}
+		<FromSums lift={$form.lift} cushion={$form.cushion} />
 		<LayoutPreview {preview} {first} />
 		<div class="mt-4 grid gap-x-5 gap-y-3 bench:grid-cols-3">
 			<TextField

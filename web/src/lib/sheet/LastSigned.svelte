@@ -2,7 +2,7 @@
 	/** The figures of an engine as they were signed last, station by station. */
 	import type { FigureName, State } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { COLUMN_VIEWS, showFigure } from '$lib/sheet/columns';
+	import { COLUMN_VIEWS, showFigure } from './columns';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import { moment } from '$lib/ui/words';
