@@ -9,7 +9,7 @@
 
 	let { open = $bindable() }: { open: boolean } = $props();
 	/** So long nothing more is typed before the server is asked. */
-	const SETTLED = 120;
+	const SETTLED = 25;
 	const RECENT = 'zinc-recent';
 	const MOST_RECENT = 6;
 
