@@ -1,6 +1,6 @@
 /** The way through a job, and what is found without asking the server. */
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { Job } from '@zinc-ledger/core';
+import { assemblyOf, evaluate, type Job } from '@zinc-ledger/core';
 import { Book } from '$lib/job/book.svelte';
 import { demoJob } from '$lib/test/demo';
 import { foundHere } from './found';
@@ -45,6 +45,32 @@ describe('the phases of a job', () => {
 		expect([isAt(heights!, url), isAt(gaps!, url)]).toEqual([true, false]);
 		const setup = phasesOf(book)[0]!.items[0]!;
 		expect(isAt(setup, new URL(`http://shop/jobs/${job.id}/setup?at=limits`))).toBe(true);
+	});
+});
+
+describe('what is next in the car', () => {
+	const car = demoJob('2414-on-the-car');
+	const at = (of = car) => {
+		const next = nextOf(new Book(of, 1))!;
+		return `${next.name} ${next.station ?? ''}`.trim();
+	};
+	it('is to build what was measured, before the next cylinder is begun', () => {
+		// Cylinder 2 is measured and half built; 3 and 4 are neither.
+		expect(at()).toMatch(/^Assembly 2[IE]$/);
+	});
+	it('is to measure a cylinder once it is held up and stripped, then to build it', () => {
+		const bare = { ...car, readings: [], assembly: [] };
+		expect(at(bare)).toBe('Assembly');
+		const { steps } = assemblyOf(bare, evaluate(bare));
+		const toFirst = steps.findIndex(({ place }) => place === '1I' || place === '1E');
+		const held = { ...bare, assembly: car.assembly.slice(0, toFirst) };
+		expect(at(held)).toMatch(/^Heights 1[IE]$/);
+		const readings = car.readings.filter(({ station }) => station.startsWith('1'));
+		expect(at({ ...held, readings })).toMatch(/^Assembly 1[IE]$/);
+	});
+	it('goes stage by stage on the bench, whatever was begun', () => {
+		const bench = { ...car, setup: { ...car.setup, workLocation: 'bench' as const } };
+		expect(at(bench)).toMatch(/^Heights 3[IE]$/);
 	});
 });
 

@@ -1,5 +1,6 @@
 /** The way through a job: phases in the order of the work, the stages of each, and the views it needs. */
 import {
+	assemblyOf,
 	nextStage,
 	PHASE_OF,
 	PHASES,
@@ -112,19 +113,53 @@ export const jobPages = ({
 export const isAt = ({ href }: Item, url: URL): boolean =>
 	href.includes('?') ? href === url.pathname + url.search : href === url.pathname;
 
-/** What to do next, and where: with the station it begins at where stations are measured. */
-export function nextOf({ job, sheet, stages }: Pick<Book, 'job' | 'sheet' | 'stages'>) {
-	const stage = nextStage(stages);
-	if (!stage) return null;
-	const name = capital(label('stage', stage.name));
-	const first =
-		stage.name === 'heights'
+type Standing = Pick<Book, 'job' | 'sheet' | 'stages'>;
+
+const isMeasured = ({ sheet }: Standing, label: string) =>
+	sheet.stations.find((station) => station.label === label)?.inForce['installed-height'] !==
+	undefined;
+
+/** Stages that in the car are gone through cylinder by cylinder, and not one after another. */
+const BY_CYLINDER: ReadonlySet<StageName> = new Set(['heights', 'seal-gaps', 'plan', 'assembly']);
+
+/**
+ * In the car measuring and building alternate: a cylinder is held up and stripped, its valves
+ * are measured, then built, before the next one is begun (handbook §9).
+ *
+ * @returns null where nothing is left to build
+ */
+function nextInCar(standing: Standing): { stage: StageName; station: string | undefined } | null {
+	const { job, sheet } = standing;
+	const { steps, done } = assemblyOf(job, sheet);
+	const step = steps.find(({ key }) => !done.has(key));
+	if (!step) return null;
+	const entry = job.stations.find(({ label }) => label === step.place);
+	const unmeasured = job.stations.find(
+		({ cylinder, label }) => cylinder === entry?.cylinder && !isMeasured(standing, label)
+	);
+	return unmeasured
+		? { stage: 'heights', station: unmeasured.label }
+		: { stage: 'assembly', station: entry?.label };
+}
+
+/** What to do next, and where: with the station it begins at where one is at hand. */
+export function nextOf(standing: Standing) {
+	const { job, stages } = standing;
+	const next = nextStage(stages);
+	if (!next) return null;
+	const inCar =
+		job.setup.workLocation === 'vehicle' && BY_CYLINDER.has(next.name) ? nextInCar(standing) : null;
+	const stage = inCar?.stage ?? next.name;
+	const station = inCar
+		? inCar.station
+		: stage === 'heights'
 			? walk(job.stations, job.setup.measuringOrder).find(
-					(entry) =>
-						!sheet.stations.find((station) => station.label === entry.label)?.inForce[
-							'installed-height'
-						]
+					({ label }) => !isMeasured(standing, label)
 				)?.label
 			: undefined;
-	return { name, station: first, href: `/jobs/${job.id}${PAGES[stage.name]}` };
+	return {
+		name: capital(label('stage', stage)),
+		station,
+		href: `/jobs/${job.id}${PAGES[stage]}`
+	};
 }
