@@ -45,6 +45,28 @@ describe('quick sums', () => {
 			aim: { method: 'bind-cushion', cushion: '0.060 in' }
 		});
 	});
+	it('and a job like another has its heads and parts, and none of its readings', async () => {
+		const { browser } = at;
+		const like = await browser.openJob('2405');
+		await browser.click('A job like this', 'a');
+		await browser.sees('Like job 2405, Tessaly 3.0 flat six');
+		await browser.ready();
+		await browser.fill('Customer', 'Maren Tolk');
+		await browser.fill('Engine', 'Tessaly 3.0 flat six, second');
+		await browser.click('Create job', 'button');
+		await browser.sees('Setup of');
+		const path = new URL(await browser.driver.getCurrentUrl()).pathname.replace('/setup', '');
+		const jobAt = async (from: string) =>
+			((await browser.api('GET', `/api${from}`)).body as { job: Job }).job;
+		const [made, first] = [await jobAt(path), await jobAt(like)];
+		expect(made.stations.map(({ label }) => label)).toEqual(
+			first.stations.map(({ label }) => label)
+		);
+		expect(made.engine.layout).toEqual(first.engine.layout);
+		expect(made.setup.kinds.exhaust.valve).toEqual(first.setup.kinds.exhaust.valve);
+		expect(made.setup.springs).toBeUndefined();
+		expect([made.readings, made.inspections, made.plans]).toEqual([[], [], []]);
+	});
 	it('go on with the server away, after one visit', async () => {
 		const { browser } = at;
 		await browser.go('/sums');

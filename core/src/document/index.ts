@@ -9,6 +9,7 @@ export * from './quantities.ts';
 export * from './reading-time.ts';
 export * from './repeats.ts';
 export * from './resolve-parts.ts';
+export * from './setup-like.ts';
 export * from './units-as-read.ts';
 export type {
 	Acceptance,

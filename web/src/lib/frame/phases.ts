@@ -64,7 +64,8 @@ function viewsOf(phase: Phase, root: string, engine: string): Item[] {
 			return [
 				{ name: 'Print the sheet', href: `${root}/paper` },
 				{ name: 'Save as a file', href: `${root}/file`, isFile: true },
-				{ name: 'Engine’s jobs', href: `/engines/${engine}` }
+				{ name: 'Engine’s jobs', href: `/engines/${engine}` },
+				{ name: 'A job like this', href: `/jobs/new?like=${root.slice('/jobs/'.length)}` }
 			];
 		default:
 			return [];

@@ -9,6 +9,7 @@ import {
 	NUMBERINGS,
 	PAIRINGS,
 	readEntry,
+	type Job,
 	type Layout,
 	type Setup,
 	type Units
@@ -45,7 +46,9 @@ export const TakeIn = z
 		workDone: line.default(''),
 		/** Valve lift and cushion that a sum was made with, as typed; '' where none was. */
 		lift: line.default(''),
-		cushion: line.default('')
+		cushion: line.default(''),
+		/** The job that this one is to be like; '' where there is none. */
+		like: line.default('')
 	})
 	.superRefine((form, context) => {
 		const problem = layoutProblem(layoutOf(form));
@@ -58,6 +61,25 @@ export const TakeIn = z
 		}
 	});
 export type TakeIn = z.infer<typeof TakeIn>;
+
+/** What of the form a job that is like another starts from. */
+export function takenLike({ id, engine: { layout }, setup }: Job): Partial<TakeIn> {
+	const { firingOrder, ownNumbers, firstValve, rightHead, ...rest } = layout;
+	return {
+		like: id,
+		arrangement: rest.arrangement,
+		cylinders: rest.cylinders,
+		valvesPerCylinder: String(rest.valvesPerCylinder) as TakeIn['valvesPerCylinder'],
+		numbering: rest.numbering,
+		pairing: rest.pairing,
+		...(ownNumbers && { ownNumbers: ownNumbers.map((head) => head.join(' ')).join(' / ') }),
+		...(firstValve && { firstValve }),
+		...(rightHead && { rightHead }),
+		...(firingOrder && { firingOrder: firingOrder.join('-') }),
+		lifters: setup.lifters,
+		duty: setup.use.duty
+	};
+}
 
 /** A set-up with what a quick sum was made with: told, and not yet on any card. */
 export function withSums(setup: Setup, { lift, cushion }: TakeIn, units: Units): Setup {

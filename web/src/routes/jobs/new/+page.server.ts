@@ -2,17 +2,20 @@ import { redirect } from '@sveltejs/kit';
 import { setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { v7 as uuid } from 'uuid';
-import { defaultSetup, newJob, type Job } from '@zinc-ledger/core';
+import { defaultSetup, newJob, setupLike, type Job } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
-import { readForm } from '$lib/server/body';
+import { isId, readForm } from '$lib/server/body';
 import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
 import { nextJobNumber } from '$lib/server/jobs/find';
+import { loadJob } from '$lib/server/jobs/load';
 import { importJob } from '$lib/server/jobs/store';
 import { tell } from '@zinc-ledger/words';
-import { layoutOf, TakeIn, withSums } from '$lib/setup/take-in';
+import { layoutOf, takenLike, TakeIn, withSums } from '$lib/setup/take-in';
 
 export const load = async ({ url }) => {
-	const { number, customers, engines } = await ask(async (db) => ({
+	const id = url.searchParams.get('like');
+	const { like, number, customers, engines } = await ask(async (db) => ({
+		like: isId(id) ? ((await loadJob(db, id))?.job ?? null) : null,
 		number: await nextJobNumber(db),
 		customers: await listCustomers(db),
 		engines: await listEngines(db)
@@ -20,8 +23,10 @@ export const load = async ({ url }) => {
 	return {
 		customers,
 		engines,
+		like: like && { number: like.number, engine: like.engine.name },
 		form: await superValidate(
 			{
+				...(like && takenLike(like)),
 				number,
 				lift: url.searchParams.get('lift')?.slice(0, 24) ?? '',
 				cushion: url.searchParams.get('cushion')?.slice(0, 24) ?? ''
@@ -37,7 +42,9 @@ export const actions = {
 		const form = await superValidate(await readForm(request), zod4(TakeIn));
 		if (!form.valid) return { form };
 		const { data } = form;
-		const setup = withSums(defaultSetup(locals.units.length, data.duty), data, locals.units);
+		const like = isId(data.like) ? await ask((db) => loadJob(db, data.like)) : undefined;
+		const begun = like ? setupLike(like.job) : defaultSetup(locals.units.length, data.duty);
+		const setup = withSums(begun, data, locals.units);
 		const customer = (await ask((db) => findCustomer(db, data.customer, data.contact))) ?? {
 			id: uuid(),
 			name: data.customer,
@@ -53,7 +60,7 @@ export const actions = {
 			engine: engine ?? { id: uuid(), name: data.engine, layout },
 			setup: {
 				...setup,
-				use: { duty: data.duty, ...(data.workDone && { workDone: data.workDone }) },
+				use: { ...setup.use, duty: data.duty, ...(data.workDone && { workDone: data.workDone }) },
 				...(data.customerStatement && { customerStatement: data.customerStatement }),
 				lifters: data.lifters
 			}

@@ -16,7 +16,7 @@
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
 	import LayoutPreview from '$lib/head-plan/LayoutPreview.svelte';
-	import FromSums from '$lib/setup/FromSums.svelte';
+	import BegunFrom from '$lib/setup/BegunFrom.svelte';
 	import { layoutOf } from '$lib/setup/take-in';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -170,7 +170,7 @@
 			{@render text('Firing order', 'firingOrder', 'as 1-5-3-6-2-4; can wait')}
 			{@render select('Lifters', 'lifters', ['solid', 'hydraulic'], 'lifters')}
 		</div>
-		<FromSums lift={$form.lift} cushion={$form.cushion} />
+		<BegunFrom lift={$form.lift} cushion={$form.cushion} like={$form.like} job={data.like} />
 		<LayoutPreview {preview} {first} />
 		<div class="mt-4 grid gap-x-5 gap-y-3 bench:grid-cols-3">
 			<TextField
