@@ -128,6 +128,12 @@ describe('the palette', () => {
 });
 
 describe('on paper', () => {
+	it('a head that was measured in millimetres is written in them, where nobody chose others', async () => {
+		const { browser } = at;
+		const twin = await browser.openJob('2409');
+		await browser.go(`${twin}/paper`);
+		expect(await browser.text('article')).toMatch(/1Ia 34\.54 \d{3} /);
+	});
 	it.each([
 		['A4', 8.27, 11.69],
 		['Letter', 8.5, 11]

@@ -1,8 +1,9 @@
+import { unitsFor } from '$lib/server/units-for';
 import { ask } from '$lib/server/ask';
 import { findEngineById, jobsOfEngine, lastSigned } from '$lib/server/customers';
 import { jobLines } from '$lib/server/jobs/lines';
 import { loadJob } from '$lib/server/jobs/load';
-import { message, unitsAsRead } from '@zinc-ledger/core';
+import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, locals }) => {
@@ -11,7 +12,7 @@ export const load = async ({ params, locals }) => {
 	const jobs = await ask(async (db) => jobLines(db, await jobsOfEngine(db, params.id)));
 	const signed = await ask((db) => lastSigned(db, params.id));
 	// As its last visit was read, where nobody chose other units.
-	const last = jobs[0] && !locals.chosenUnits && (await ask((db) => loadJob(db, jobs[0]!.id)));
-	const units = last ? unitsAsRead(last.job) : locals.units;
+	const last = jobs[0] && (await ask((db) => loadJob(db, jobs[0]!.id)));
+	const units = last ? unitsFor(locals, last.job) : locals.units;
 	return { engine, jobs, signed, units };
 };

@@ -1,8 +1,9 @@
+import { unitsFor } from '$lib/server/units-for';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
 import { countedShims } from '$lib/server/parts';
 import { listSigned } from '$lib/server/signed';
-import { message, unitsAsRead } from '@zinc-ledger/core';
+import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, depends, locals }) => {
@@ -19,7 +20,7 @@ export const load = async ({ params, depends, locals }) => {
 		revision,
 		signed,
 		shims,
-		units: locals.chosenUnits ?? unitsAsRead(job),
+		units: unitsFor(locals, job),
 		title: { number: job.number, name: job.engine.name, detail: job.customer.name }
 	};
 };

@@ -1,14 +1,16 @@
+import { unitsFor } from '$lib/server/units-for';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
-export const load = async ({ params, url }) => {
+export const load = async ({ params, url, locals }) => {
 	const loaded = await ask((db) => loadJob(db, params.id));
 	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	const { job } = loaded;
 	return {
 		job,
+		units: unitsFor(locals, job),
 		size: url.searchParams.get('size') === 'Letter' ? ('Letter' as const) : ('A4' as const),
 		title: { number: job.number, name: job.engine.name, detail: job.customer.name }
 	};

@@ -1,3 +1,4 @@
+import { unitsFor } from '$lib/server/units-for';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Cam } from '@zinc-ledger/core';
 import { Setup } from '@zinc-ledger/core/schema';
@@ -9,7 +10,7 @@ import { findPart, listParts } from '$lib/server/parts';
 import type { Values } from '$lib/forms/flat';
 import { OWN_CAM } from '$lib/setup/cam';
 import { setupFrom } from '$lib/setup/values';
-import { message, type Message, unitsAsRead } from '@zinc-ledger/core';
+import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { refuse } from '$lib/server/refuse';
 
@@ -32,7 +33,7 @@ export const actions = {
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 
 		const { setup } = loaded.job;
-		const units = locals.chosenUnits ?? unitsAsRead(loaded.job);
+		const units = unitsFor(locals, loaded.job);
 		const cam = await camNamed(values.cam ?? '', setup.cam);
 		const checked = Setup.safeParse(setupFrom(values, { ...setup, cam }, units));
 		if (!checked.success) {
