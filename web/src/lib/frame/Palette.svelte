@@ -21,8 +21,8 @@
 	const shown = $derived(typed.trim() === '' ? recent : [...here, ...records]);
 
 	const lines = $derived(
-		shown.map((found) => ({
-			key: `${found.sort} ${found.href} ${found.name}`,
+		shown.map((found, i) => ({
+			key: `${i} ${found.sort} ${found.href}`,
 			sort: label('found', found.sort),
 			name: found.name,
 			detail: capital(found.detail),

@@ -70,7 +70,10 @@ async function customersFound(db: Database, text: string): Promise<Found[]> {
 		.orderBy('name')
 		.limit(MOST)
 		.execute();
-	return rows.map(({ name, contact }) => ({
+	// Two of one name lead to the same list.
+	const names = new Set<string>();
+	const each = rows.filter(({ name }) => !names.has(name) && names.add(name));
+	return each.map(({ name, contact }) => ({
 		sort: 'customer',
 		name,
 		detail: contact ?? '',

@@ -174,5 +174,11 @@ describe('anything of the shop', () => {
 			href: `/jobs/${job.value.id}?at=3E`
 		});
 		expect(await found('2417 9e')).not.toContain('station 9E');
+		await test.db
+			.insertInto('customer')
+			.values({ id: crypto.randomUUID(), name: 'Tilde Harrow', contact: 'another shop' })
+			.execute();
+		const harrows = (await found('tilde')).filter((one) => one === 'customer Tilde Harrow');
+		expect(harrows).toHaveLength(1);
 	});
 });
