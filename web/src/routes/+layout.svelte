@@ -8,7 +8,6 @@
 	import TopBar from '$lib/frame/TopBar.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
 	import { isTyping, Keys, setKeys } from '$lib/keys/keys.svelte';
-	import KeysDialog from '$lib/keys/KeysDialog.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 
 	let { data, children } = $props();
@@ -65,8 +64,12 @@
 	<Alert look="stop" problem={unsent.why} class="bg-paper px-6 py-3 font-semibold print:hidden" />
 	{@render children()}
 </div>
-<KeysDialog {keys} />
-<!-- Fetched once it is asked for: a sheet opens without it. -->
+<!-- Fetched once they are asked for: a sheet opens without them. -->
+{#if keys.open}
+	{#await import('$lib/keys/KeysDialog.svelte') then { default: KeysDialog }}
+		<KeysDialog {keys} />
+	{/await}
+{/if}
 {#if finding}
 	{#await import('$lib/frame/Palette.svelte') then { default: Palette }}
 		<Palette bind:open={finding} />

@@ -4,7 +4,6 @@
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import { getBench, type Scheme } from '$lib/bench/bench.svelte';
-	import UnitsSwitch from '$lib/bench/UnitsSwitch.svelte';
 	import { PLACES } from './places';
 	import Button from '$lib/ui/Button.svelte';
 	import Popover from '$lib/ui/Popover.svelte';
@@ -40,7 +39,10 @@
 			Change
 		</a>
 	</p>
-	<UnitsSwitch />
+	<!-- Fetched once the menu is opened. -->
+	{#await import('$lib/bench/UnitsSwitch.svelte') then { default: UnitsSwitch }}
+		<UnitsSwitch />
+	{/await}
 	<Button onclick={switchScheme} class="mt-3 w-full justify-center">
 		{#if scheme === 'light'}<Moon size={16} /> Dark scheme{:else}<Sun size={16} /> Light scheme{/if}
 	</Button>
