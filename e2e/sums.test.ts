@@ -31,7 +31,7 @@ describe('quick sums', () => {
 		const { browser } = at;
 		await browser.sees('1.150 + 0.540 + 0.060 = 1.750');
 		await browser.click('Make it a job', 'a');
-		await browser.sees('From the sums: valve lift 540 cushion over bind 60');
+		await browser.sees('From the sums: valve lift 0.540 in cushion over bind 0.060 in');
 		await browser.ready();
 		await browser.fill('Customer', 'Sten Aldous');
 		await browser.fill('Engine', 'Orveld 2.0 four');

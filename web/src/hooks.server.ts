@@ -5,7 +5,7 @@ import {
 	type HandleServerError,
 	type ServerInit
 } from '@sveltejs/kit';
-import { INCH_POUND, type Units } from '@zinc-ledger/core';
+import { INCH_POUND } from '@zinc-ledger/core';
 import { AWAY } from '$lib/server/ask';
 import { deriveMissingGently, deriveSoon } from '$lib/server/asked/soon';
 import { isId } from '$lib/server/body';
@@ -18,6 +18,7 @@ import { findPerson } from '$lib/server/people';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { told } from '$lib/server/refuse';
+import { unitsNamed } from '$lib/server/units-for';
 
 process.on('sveltekit:shutdown', () => {
 	hangUp();
@@ -43,7 +44,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (known === 'away' && event.request.method !== 'GET') return away(event.request);
 	const { person, units } = known && known !== 'away' ? known : { person: null, units: null };
 	event.locals.person = person;
-	event.locals.chosenUnits = person ? units : unitsFrom(event.cookies.get('zinc-units'));
+	event.locals.chosenUnits = person ? units : unitsNamed(event.cookies.get('zinc-units'));
 	event.locals.units = event.locals.chosenUnits ?? INCH_POUND;
 	const scheme = event.cookies.get('zinc-scheme') === 'dark' ? 'dark' : 'light';
 	const response = await resolve(event, {
@@ -83,11 +84,6 @@ function away(request: Request): Response {
 	const isForm = request.headers.has('x-sveltekit-action');
 	const toForm = { type: 'error', status: 503, error: AWAY } satisfies ActionResult;
 	return json(isForm ? toForm : AWAY, { status: 503 });
-}
-
-function unitsFrom(cookie: string | undefined): Units | null {
-	const match = /^(in|mm),(lbf|N|kgf)$/.exec(cookie ?? '');
-	return match ? ({ length: match[1], load: match[2] } as Units) : null;
 }
 
 export const handleError: HandleServerError = ({ error, event, status, message: text }) => {

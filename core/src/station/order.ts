@@ -7,8 +7,11 @@ export type MeasuringOrder = (typeof MEASURING_ORDERS)[number];
 type Walked = Pick<StationPlace, 'head' | 'cylinder' | 'kind' | 'along' | 'across' | 'label'>;
 
 const kindFirst = (a: Walked, b: Walked) => (a.kind === b.kind ? 0 : a.kind === 'intake' ? -1 : 1);
-const alongHead = (a: Walked, b: Walked) =>
-	a.head.localeCompare(b.head) || a.along - b.along || a.across - b.across;
+/** Compares stations by how they lie along their heads, for sorting. */
+export const alongHead = (
+	a: Pick<Walked, 'head' | 'along' | 'across'>,
+	b: Pick<Walked, 'head' | 'along' | 'across'>
+): number => a.head.localeCompare(b.head) || a.along - b.along || a.across - b.across;
 const byCylinder = (a: Walked, b: Walked) =>
 	a.cylinder - b.cylinder || kindFirst(a, b) || a.label.localeCompare(b.label);
 

@@ -1,16 +1,35 @@
 /** Reading what is typed into a quick sum: shop entry in any unit, as everywhere. */
 import { message, type Message } from '../message/index.ts';
-import { loadOf, rateOf, readEntry, readLoadEntry, type Units } from '../units/index.ts';
+import {
+	lengthOf,
+	loadOf,
+	RATE_TEXT,
+	rateOf,
+	rateUnit,
+	readLoadEntry,
+	readSignedEntry,
+	withUnit,
+	type Units
+} from '../units/index.ts';
 import type { SumDimension } from './sum.ts';
 
 export type SumEntry =
-	{ readonly ok: true; readonly value: number } | { readonly ok: false; readonly problem: Message };
+	| {
+			readonly ok: true;
+			/** In its SI unit. */
+			readonly value: number;
+			/** What was understood, with its unit: it means the same to whoever reads in others. */
+			readonly text: string;
+	  }
+	| { readonly ok: false; readonly problem: Message };
 
 const PLAIN = /^[+-]?(\d+\.?\d*|\.\d+)$/;
-const VOLUME = /\s*(cc|cm3|cm³|ml)$/i;
 /** Kilopascals in a unit of pressure. */
-const KPA = { bar: 100, psi: 6.894757, kpa: 1 } as const;
-const PRESSURE = /\s*(bar|psi|kpa)$/i;
+export const KPA_PER_UNIT = { bar: 100, psi: 6.894757, kPa: 1 } as const;
+type PressureUnit = keyof typeof KPA_PER_UNIT;
+export const pressureUnit = ({ length }: Units): PressureUnit => (length === 'in' ? 'psi' : 'bar');
+/** Units that may stand behind a figure that is no length and no load. */
+const SUFFIX = /\s*(cc|cm3|cm³|ml|bar|psi|kpa|°)$/i;
 
 /**
  * Reads one figure of a sum.
@@ -18,37 +37,32 @@ const PRESSURE = /\s*(bar|psi|kpa)$/i;
  * @param typed what stands in its field
  * @param units the units of who types, for what has none of its own
  * @returns the figure in its SI unit, or what is wrong with it
- * @example readSumEntry('1150', 'length', INCH_POUND) // 29.21 mm
+ * @example readSumEntry('1150', 'length', INCH_POUND) // 29.21 mm, '1.150 in'
  */
 export function readSumEntry(typed: string, dimension: SumDimension, units: Units): SumEntry {
 	const text = typed.trim();
 	if (dimension === 'length') {
-		const isNegative = /^[-−]/.test(text);
-		const entry = readEntry(text.replace(/^[-−]/, ''), units.length);
-		return entry.ok ? { ok: true, value: isNegative ? -entry.length : entry.length } : entry;
+		const entry = readSignedEntry(text, units.length);
+		return entry.ok ? { ok: true, value: lengthOf(entry.text), text: entry.text } : entry;
 	}
 	if (dimension === 'load') {
 		const entry = readLoadEntry(text, units.load);
-		return entry.ok ? { ok: true, value: loadOf(entry.text) } : entry;
+		return entry.ok ? { ok: true, value: loadOf(entry.text), text: entry.text } : entry;
 	}
 	if (text === '') return { ok: false, problem: message('entry.empty') };
-	const [, pressure] = PRESSURE.exec(text) ?? [];
-	const digits = text
-		.replace(',', '.')
-		.replace(VOLUME, '')
-		.replace(PRESSURE, '')
-		.replace(/\s*°$/, '');
-	const rate = /^(\S+) (lbf\/in|N\/mm|kgf\/mm)$/.exec(text.replace(',', '.'));
-	if (dimension === 'rate' && rate) return { ok: true, value: rateOf(text.replace(',', '.')) };
-	if (!PLAIN.test(digits))
-		return { ok: false, problem: message('entry.not-figure', { typed: text }) };
-	const value = Number(digits);
+	const notFigure = { ok: false, problem: message('entry.not-figure', { typed: text }) } as const;
 	if (dimension === 'rate') {
-		const unit = units.load === 'lbf' ? 'lbf/in' : units.load === 'N' ? 'N/mm' : 'kgf/mm';
-		return { ok: true, value: rateOf(`${digits} ${unit}`) };
+		const kept = withUnit(text, rateUnit(units));
+		return RATE_TEXT.test(kept) ? { ok: true, value: rateOf(kept), text: kept } : notFigure;
 	}
-	if (dimension !== 'pressure') return { ok: true, value };
-	const usual = units.length === 'in' ? 'psi' : 'bar';
-	const unit = (pressure?.toLowerCase() ?? usual) as keyof typeof KPA;
-	return { ok: true, value: value * KPA[unit] };
+	const [, suffix] = SUFFIX.exec(text) ?? [];
+	const digits = text.replace(',', '.').replace(SUFFIX, '');
+	if (!PLAIN.test(digits)) return notFigure;
+	const value = Number(digits);
+	if (dimension !== 'pressure') return { ok: true, value, text };
+	const named = Object.keys(KPA_PER_UNIT).find(
+		(unit) => unit.toLowerCase() === suffix?.toLowerCase()
+	);
+	const unit = (named ?? pressureUnit(units)) as PressureUnit;
+	return { ok: true, value: value * KPA_PER_UNIT[unit], text: `${digits} ${unit}` };
 }

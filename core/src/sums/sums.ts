@@ -1,6 +1,6 @@
 /** The quick sums of a day, each by the formula that a job uses (handbook §14). */
 import { coilBindMargin, sealClearance } from '../clearance/index.ts';
-import { chamberAfter, compressionRatio, sweptVolume } from '../document/index.ts';
+import { chamberAfter, compressionRatio, defaultLimits, sweptVolume } from '../document/index.ts';
 import { ADJUSTERS, changePerTurn, hotLash, turnsFor } from '../lash/index.ts';
 import { grossLift, solidLift } from '../lift/index.ts';
 import { message, type Message } from '../message/index.ts';
@@ -29,6 +29,8 @@ import type {
 declare module '../message/message.ts' {
 	interface Messages {
 		'sum.one-height': null;
+		'sum.no-spring': null;
+		'sum.no-thread': null;
 		'sum.too-tall': null;
 		'sum.no-room': null;
 		'sum.out-of-reach': null;
@@ -67,10 +69,15 @@ const point = (height: number, force: number): Point => ({
 	load: newtons(force)
 });
 
-/** The rate through two points of a card; why there is none where they lie at one height. */
+/** The rate through two points of a card; why there is none where they make no spring. */
 function between(a: Point, b: Point): number | Message {
-	return a.height === b.height ? message('sum.one-height') : rateBetween(a, b);
+	if (a.height === b.height) return message('sum.one-height');
+	const rate = rateBetween(a, b);
+	return rate > 0 ? rate : message('sum.no-spring');
 }
+
+/** The floors that a job starts with. */
+const USUAL = defaultLimits('in');
 
 const TWO_POINTS = [
 	field('tall', 'length'),
@@ -147,6 +154,7 @@ export const SUMS: readonly Sum[] = [
 			field('other', 'length')
 		],
 		({ height, load: force, rate: k, other }) => {
+			if (k <= 0) return message('sum.no-spring');
 			const at = cardCurve(point(height, force), newtonsPerMm(k), mm(0)).load(mm(other));
 			return at === null
 				? message('sum.out-of-reach')
@@ -238,9 +246,9 @@ export const SUMS: readonly Sum[] = [
 		'max-lift',
 		[
 			...lengths('height', 'bind'),
-			field('bindFloor', 'length', '0.050 in'),
+			field('bindFloor', 'length', USUAL.bindFloor),
 			field('gap', 'length'),
-			field('sealFloor', 'length', '0.050 in')
+			field('sealFloor', 'length', USUAL.sealFloor)
 		],
 		({ height, bind, bindFloor, gap, sealFloor }) => {
 			const byBind = coilBindMargin(mm(height), mm(0), bind as Millimetres) - bindFloor;
@@ -270,8 +278,8 @@ export const SUMS: readonly Sum[] = [
 		'adjuster',
 		[...lengths('measured', 'wanted', 'pitch'), field('ratio', 'number', '1.5')],
 		({ measured, wanted, pitch, ratio }) =>
-			pitch <= 0
-				? message('entry.empty')
+			pitch <= 0 || ratio <= 0
+				? message('sum.no-thread')
 				: ADJUSTERS.map((at) => {
 						const perTurn = changePerTurn(at, mm(pitch), ratio);
 						const turns = turnsFor(mm(measured), mm(wanted), perTurn);

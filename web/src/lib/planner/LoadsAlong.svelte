@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Loads along the head as they stand and as they would be: who stands apart, and whether that mends it. */
-	import { KINDS, stripOf, type Kind, type Sheet } from '@zinc-ledger/core';
+	import { alongHead, KINDS, stripOf, type Kind, type Sheet } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -25,9 +25,7 @@
 
 	/** Both states on one scale, in the order along the head. */
 	const stripFor = (kind: Kind) => {
-		const inOrder = book.job.stations
-			.filter((entry) => entry.kind === kind)
-			.toSorted((a, b) => a.head.localeCompare(b.head) || a.along - b.along);
+		const inOrder = book.job.stations.filter((entry) => entry.kind === kind).toSorted(alongHead);
 		const of = (sheet: Sheet) =>
 			inOrder.map(({ label: at }) => ({
 				label: at,

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** The figure of the station at hand beside those of its kind, along the head. */
 	import {
+		alongHead,
 		stripOf,
 		tightest,
 		type FigureName,
@@ -44,7 +45,7 @@
 	const stations = $derived(
 		round.order
 			.filter((entry) => entry.kind === kind)
-			.toSorted((a, b) => a.head.localeCompare(b.head) || a.along - b.along)
+			.toSorted(alongHead)
 			.map((entry) =>
 				entry.label === round.entry.label && round.preview
 					? round.preview

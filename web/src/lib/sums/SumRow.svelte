@@ -11,8 +11,10 @@
 		typed: Typed;
 		units: Units;
 		ontype: (place: string, text: string) => void;
+		/** A figure is whole: its field is left. */
+		onleave: () => void;
 	}
-	let { sum, typed, units, ontype }: Props = $props();
+	let { sum, typed, units, ontype, onleave }: Props = $props();
 	const line = $derived(lineOf(sum, typed, units));
 	const converts = $derived(sum.code === 'length' || sum.code === 'load');
 </script>
@@ -32,6 +34,7 @@
 				inputmode="text"
 				maxlength={24}
 				problem={line.problems[key]}
+				onchange={onleave}
 				bind:value={
 					() => typed[placeOf(sum, key)] ?? usual ?? '', (text) => ontype(placeOf(sum, key), text)
 				}

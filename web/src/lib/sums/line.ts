@@ -1,13 +1,16 @@
 /** A quick sum as a line: what was typed, what it means, what comes out, in somebody's units. */
 import {
+	KPA_PER_UNIT,
 	mm,
 	newtons,
 	newtonsPerMm,
+	pressureUnit,
 	readSumEntry,
 	rateUnit,
 	showLength,
 	showLoad,
 	showRate,
+	SUMS,
 	type Message,
 	type Sum,
 	type SumDimension,
@@ -71,9 +74,7 @@ export function figureText(
 		case 'volume':
 			return `${value.toFixed(1)}${unit('cc')}`;
 		case 'pressure':
-			return units.length === 'in'
-				? `${(value / 6.894757).toFixed(1)} psi`
-				: `${(value / 100).toFixed(2)} bar`;
+			return `${(value / KPA_PER_UNIT[pressureUnit(units)]).toFixed(2)} ${pressureUnit(units)}`;
 		case 'number':
 			return value.toFixed(2);
 	}
@@ -106,10 +107,24 @@ export const inEveryUnit = ({ value, dimension }: SumResult): readonly string[] 
 	return dimension === 'length' ? lengths : loads;
 };
 
+/** What was typed as it was understood, each with its unit: another bench reads it the same. */
+export const understood = (typed: Typed, units: Units): Typed =>
+	Object.fromEntries(
+		SUMS.flatMap((sum) =>
+			sum.fields.flatMap(({ key, dimension }) => {
+				const text = typed[placeOf(sum, key)] ?? '';
+				if (text.trim() === '') return [];
+				const entry = readSumEntry(text, dimension, units);
+				return [[placeOf(sum, key), entry.ok ? entry.text : text] as const];
+			})
+		)
+	);
+
 /** What a job would be begun with of all that stands in the fields. */
-export function jobAddress(typed: Typed): string {
-	const lift = typed['aim-height.lift'] ?? typed['bind-margin.lift'] ?? typed['seal.lift'] ?? '';
-	const cushion = typed['aim-height.cushion'] ?? '';
+export function jobAddress(typed: Typed, units: Units): string {
+	const kept = understood(typed, units);
+	const lift = kept['aim-height.lift'] ?? kept['bind-margin.lift'] ?? kept['seal.lift'];
+	const cushion = kept['aim-height.cushion'];
 	const params = new URLSearchParams({ ...(lift && { lift }), ...(cushion && { cushion }) });
 	return params.size > 0 ? `/jobs/new?${params}` : '/jobs/new';
 }

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { INCH_POUND, METRIC, SUM_CODES, SUMS, type Units } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { figureText, inEveryUnit, jobAddress, lineOf, workingText } from './line.ts';
+import { figureText, inEveryUnit, jobAddress, lineOf, understood, workingText } from './line.ts';
 
 const rows = readFileSync('docs/quick-sums.md', 'utf8')
 	.split('\n')
@@ -76,10 +76,44 @@ describe('a line', () => {
 		const [load] = line('load=130', sumOf('load')).results!;
 		expect(inEveryUnit(load!)).toEqual(['130 lbf', '578 N', '59.0 kgf']);
 	});
-	it('begins a job with its lift and cushion', () => {
-		expect(jobAddress({})).toBe('/jobs/new');
-		expect(jobAddress({ 'aim-height.lift': '0.540 in', 'aim-height.cushion': '60' })).toBe(
-			'/jobs/new?lift=0.540+in&cushion=60'
-		);
+	it('says in its address how it was understood, so that a bench in other units reads the same', () => {
+		const typed = {
+			'aim-height.bind': '1150',
+			'net-force.pressure': '20',
+			'load-by-rate.rate': '330'
+		};
+		const sent = understood(typed, INCH_POUND);
+		expect(sent).toEqual({
+			'aim-height.bind': '1.150 in',
+			'net-force.pressure': '20 psi',
+			'load-by-rate.rate': '330 lbf/in'
+		});
+		expect(understood(sent, METRIC)).toEqual(sent);
+		expect(understood({ 'lash-hot.growth': '-2', 'seal.gap': 'abc' }, INCH_POUND)).toEqual({
+			'lash-hot.growth': '-0.002 in',
+			'seal.gap': 'abc'
+		});
+	});
+	it('takes a rate as the shop says it, and refuses what could be two', () => {
+		const rate = (text: string) =>
+			line(`height=1.8; load=120; rate=${text}; other=1.76`, sumOf('load-by-rate'));
+		for (const text of ['330', '330 lbs/in', '330 LBF per inch'])
+			expect(figureText(rate(text).results![0]!.value, 'load', INCH_POUND)).toBe('133 lbf');
+		for (const text of ['1,234', '330 LBF/MM', '-330', 'stiff'])
+			expect(rate(text).problems.rate).toBeDefined();
+	});
+	it('refuses loads that no spring has, and a thread without pitch', () => {
+		const falling = 'tall=1.820; tallLoad=316; short=1.280; shortLoad=130; height=1.5';
+		for (const code of ['load-at', 'energy'])
+			expect(line(falling, sumOf(code)).why?.code).toBe('sum.no-spring');
+		const flat = 'height=1.800; load=120; rate=0; other=1.760';
+		expect(line(flat, sumOf('load-by-rate')).why?.code).toBe('sum.no-spring');
+		const still = 'measured=0.020; wanted=0.014; pitch=0; ratio=1.5';
+		expect(line(still, sumOf('adjuster')).why?.code).toBe('sum.no-thread');
+	});
+	it('begins a job with its lift and cushion, units and all', () => {
+		expect(jobAddress({}, INCH_POUND)).toBe('/jobs/new');
+		const typed = { 'aim-height.lift': '', 'seal.lift': '540', 'aim-height.cushion': '1.5 mm' };
+		expect(jobAddress(typed, INCH_POUND)).toBe('/jobs/new?lift=0.540+in&cushion=1.5+mm');
 	});
 });

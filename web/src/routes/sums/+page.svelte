@@ -6,7 +6,7 @@
 	import { SUMS } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import { jobAddress, type Typed } from '$lib/sums/line';
+	import { jobAddress, understood, type Typed } from '$lib/sums/line';
 	import SumRow from '$lib/sums/SumRow.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
@@ -27,10 +27,12 @@
 		typed = { ...typed, [place]: text };
 		clearTimeout(settled);
 		settled = setTimeout(() => {
-			const params = new URLSearchParams(Object.entries(typed).filter(([, kept]) => kept !== ''));
+			const params = new URLSearchParams(understood(typed, bench.units));
 			replaceState(params.size > 0 ? `?${params}` : '/sums', {});
 		}, SETTLED);
 	}
+	/** A field that is left says how it was understood, and means the same in other units. */
+	const settle = () => (typed = { ...typed, ...understood(typed, bench.units) });
 	const half = Math.ceil(SUMS.length / 2);
 </script>
 
@@ -45,14 +47,14 @@
 		</p>
 		<span class="ml-auto flex gap-3">
 			<Button type="button" onclick={() => ((typed = {}), replaceState('/sums', {}))}>Clear</Button>
-			<Button look="main" href={jobAddress(typed)}>Make it a job</Button>
+			<Button look="main" href={jobAddress(typed, bench.units)}>Make it a job</Button>
 		</span>
 	</div>
 	<div class="grid gap-x-10 bench:grid-cols-2">
 		{#each [SUMS.slice(0, half), SUMS.slice(half)] as column, i (i)}
 			<div>
 				{#each column as sum (sum.code)}
-					<SumRow {sum} {typed} units={bench.units} ontype={type} />
+					<SumRow {sum} {typed} units={bench.units} ontype={type} onleave={settle} />
 				{/each}
 			</div>
 		{/each}

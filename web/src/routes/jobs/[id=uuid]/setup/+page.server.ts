@@ -1,4 +1,4 @@
-import { unitsFor } from '$lib/server/units-for';
+import { unitsFor, unitsNamed } from '$lib/server/units-for';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Cam } from '@zinc-ledger/core';
 import { Setup } from '@zinc-ledger/core/schema';
@@ -33,7 +33,8 @@ export const actions = {
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 
 		const { setup } = loaded.job;
-		const units = unitsFor(locals, loaded.job);
+		// What was typed means what the page said while it was typed, whatever was measured since.
+		const units = unitsNamed(values.units) ?? unitsFor(locals, loaded.job);
 		const cam = await camNamed(values.cam ?? '', setup.cam);
 		const checked = Setup.safeParse(setupFrom(values, { ...setup, cam }, units));
 		if (!checked.success) {

@@ -3,6 +3,7 @@
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { KINDS } from '@zinc-ledger/core';
 	import FormField from '$lib/forms/FormField.svelte';
+	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import {
@@ -13,6 +14,7 @@
 		SPARE_ROWS
 	} from '$lib/setup/fields';
 	import { camValues, OWN_CAM } from '$lib/setup/cam';
+	import CamChoice from '$lib/setup/CamChoice.svelte';
 	import HeadWork from '$lib/setup/HeadWork.svelte';
 	import OverrideRows from '$lib/setup/OverrideRows.svelte';
 	import ShimRows from '$lib/setup/ShimRows.svelte';
@@ -22,11 +24,11 @@
 	import { label } from '@zinc-ledger/words';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
-	import Combobox from '$lib/ui/Combobox.svelte';
 	import Input from '$lib/ui/Input.svelte';
 
 	let { data, form } = $props();
 	const book = getBook();
+	const bench = getBench();
 	useKeys([{ keys: ['Enter'], does: 'save the setup' }]);
 
 	let values = $state(withChoices(untrack(() => form?.values ?? valuesOf(book.job.setup))));
@@ -118,6 +120,7 @@
 		}}
 	>
 		<input type="hidden" name="revision" value={revision} />
+		<input type="hidden" name="units" value="{bench.units.length},{bench.units.load}" />
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
 			<h1 class="text-xl font-semibold">Setup of {book.job.number}</h1>
 			<Alert problem={form?.message} />
@@ -136,24 +139,11 @@
 							{capital(label('kind', kind))}
 						</h2>{/each}
 				</div>
-				<div
-					class="mt-3 grid items-center gap-x-3 border-b border-hair py-1 tablet:grid-cols-[12rem_1fr]"
-				>
-					<label for="cam" class="text-[13px] text-soft">Cam, fills in lift and lash</label>
-					<Combobox
-						id="cam"
-						name="cam"
-						remember="cam"
-						options={[
-							{ value: '', label: 'not known, or typed below' },
-							...(ownCam ? [{ value: OWN_CAM, label: ownCam.name, note: 'on this job' }] : []),
-							...data.cams
-								.filter(({ id }) => id !== ownCam?.id)
-								.map((cam) => ({ value: cam.id!, label: cam.name }))
-						]}
-						bind:value={() => values.cam ?? (ownCam ? OWN_CAM : ''), takeCam}
-					/>
-				</div>
+				<CamChoice
+					{ownCam}
+					cams={data.cams}
+					bind:value={() => values.cam ?? (ownCam ? OWN_CAM : ''), takeCam}
+				/>
 				{#each KIND_GROUPS as group (group.title)}
 					<h3 class="mt-5 border-b border-ink pb-1 font-semibold">{group.title}</h3>
 					{#each group.fields as field, i (i)}
