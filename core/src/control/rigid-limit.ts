@@ -1,0 +1,118 @@
+/**
+ * The engine speed at which a spring can just make the valve follow its cam, were the whole
+ * train rigid: an upper bound. Real trains part well below it, so that it can say "stop" and
+ * "watch", and never "clear" (handbook §11).
+ */
+import type { Lobe } from '../lobe/index.ts';
+import type { Curve } from '../spring/index.ts';
+import { mm, type Kilograms, type Millimetres } from '../units/index.ts';
+
+/** A valve's train, as far as a rigid one goes. */
+export interface RigidTrain {
+	readonly lobe: Lobe;
+	/** Valve lift over lobe lift. */
+	readonly ratio: number;
+	/** At the valve, in mm; 0 for hydraulic lifters. */
+	readonly lash: Millimetres;
+	/** The spring that stands there. */
+	readonly curve: Curve;
+	/** Installed height, in mm. */
+	readonly height: Millimetres;
+	/** All that follows the cam, at the valve. */
+	readonly mass: Kilograms;
+}
+
+export interface RigidLimit {
+	/** Speed of the crankshaft in rpm at which the margin is nothing. */
+	readonly speed: number;
+	/** Where on the lobe, in radians of the cam from its peak. */
+	readonly angle: number;
+}
+
+/** Angles that are looked at, and how often the worst of them is narrowed down. */
+const SCAN = 360;
+const REFINE = 32;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+/** Angles of a lobe at which a spring has something to hold, with lift and acceleration there. */
+type Held = readonly {
+	readonly angle: number;
+	readonly lift: number;
+	readonly acceleration: number;
+}[];
+const known = new WeakMap<Lobe, Held>();
+
+/** Looked at once for as long as the lobe lives: every station of a kind has the same. */
+function heldAngles(lobe: Lobe): Held {
+	const before = known.get(lobe);
+	if (before) return before;
+	const step = (lobe.closes - lobe.opens) / SCAN;
+	const held = Array.from({ length: SCAN + 1 }, (_, i) => lobe.opens + i * step).flatMap(
+		(angle) => {
+			const { lift, acceleration } = lobe.at(angle);
+			return acceleration < 0 ? [{ angle, lift, acceleration }] : [];
+		}
+	);
+	known.set(lobe, held);
+	return held;
+}
+
+/** Rpm of the crankshaft for an angular speed of the cam in rad/s. */
+const rpmOf = (omega: number) => (60 / Math.PI) * omega;
+
+/**
+ * The least speed at which the spring's force and the inertia of what it moves are the same,
+ * `N = (60/π)·min √(F/(m|z″|))` over the angles where the valve is held by its spring. The
+ * worst of them lies off the nose, so all are looked at.
+ *
+ * @returns null where the spring's load is not known at some lift, or nothing is to be held
+ */
+export function rigidLimit(train: RigidTrain): RigidLimit | null {
+	const { lobe } = train;
+	let least = Number.POSITIVE_INFINITY;
+	let about = 0;
+	for (const { angle, lift, acceleration } of heldAngles(lobe)) {
+		const omega = speedAt(train, lift, acceleration);
+		if (omega === null) return null;
+		if (omega < least) [least, about] = [omega, angle];
+	}
+	return Number.isFinite(least) ? refined(train, about, (lobe.closes - lobe.opens) / SCAN) : null;
+}
+
+/** By golden section about the worst of the scan. */
+function refined(train: RigidTrain, about: number, step: number): RigidLimit {
+	const at = (angle: number) => {
+		const { lift, acceleration } = train.lobe.at(angle);
+		return speedAt(train, lift, acceleration) ?? Number.POSITIVE_INFINITY;
+	};
+	let [low, high] = [about - step, about + step];
+	let [left, right] = [high - (high - low) * GOLDEN, low + (high - low) * GOLDEN];
+	let [atLeft, atRight] = [at(left), at(right)];
+	for (let i = 0; i < REFINE; i++) {
+		if (atLeft < atRight) {
+			[high, right, atRight] = [right, left, atLeft];
+			left = high - (high - low) * GOLDEN;
+			atLeft = at(left);
+		} else {
+			[low, left, atLeft] = [left, right, atRight];
+			right = low + (high - low) * GOLDEN;
+			atRight = at(right);
+		}
+	}
+	const angle = (low + high) / 2;
+	return { speed: rpmOf(at(angle)), angle };
+}
+
+/** Angular speed of the cam, in rad/s, at which nothing is left at a lift; null where the load is not known. */
+function speedAt(
+	{ ratio, lash, curve, height, mass }: RigidTrain,
+	lift: number,
+	acceleration: number
+): number | null {
+	const z = ratio * lift - lash;
+	if (z <= 0 || acceleration >= 0) return Number.POSITIVE_INFINITY;
+	const force = curve.load(mm(height - z));
+	if (force === null) return null;
+	// mm/rad² to m/rad², so that newtons and kilograms give rad/s.
+	return Math.sqrt(force / (mass * ((-ratio * acceleration) / 1000)));
+}

@@ -1,0 +1,2 @@
+export * from './lobe.ts';
+export * from './made-up.ts';
