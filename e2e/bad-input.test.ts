@@ -168,7 +168,7 @@ describe('two people at one head', () => {
 			await browser.go(`${path}/setup`);
 			await browser.fill('use.duty', 'hill climb, wet');
 			await browser.click('Save setup');
-			await browser.sees('Measure next');
+			await browser.sees('Setup saved');
 			await other.fill('use.duty', 'sprint');
 			await other.click('Save setup');
 			await other.sees('Somebody else changed');
@@ -231,6 +231,7 @@ describe('a form sent while nobody can take it', () => {
 	it('stays as it was typed while the database is away, and is taken once it is back', async () => {
 		const { browser } = at;
 		await browser.go('/jobs/new');
+		await browser.click('More: number', 'button');
 		await browser.fill('number', '2901');
 		await browser.fill('customer', 'Isolde Marr');
 		await browser.fill('engine', 'Orveld 2.2');
@@ -240,8 +241,9 @@ describe('a form sent while nobody can take it', () => {
 			expect(await value('customer')).toBe('Isolde Marr');
 		});
 		await browser.press(Key.ENTER);
-		await browser.sees('Setup of 2901');
+		const path = await browser.takenIn();
 		expect(await browser.text()).not.toContain('unavailable');
+		await browser.go(`${path}/setup`);
 	});
 
 	it('stays as it was typed while the server is away, and is taken once it is back', async () => {
@@ -256,8 +258,8 @@ describe('a form sent while nobody can take it', () => {
 			await app.start();
 		}
 		await browser.click('Save setup', 'button');
-		await browser.sees('Measure next');
-		await browser.go(`${new URL(await browser.driver.getCurrentUrl()).pathname}/setup`);
+		await browser.sees('Setup saved');
+		await browser.go(new URL(await browser.driver.getCurrentUrl()).pathname);
 		expect(await value('use.duty')).toBe('hill climb');
 	});
 });

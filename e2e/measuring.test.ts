@@ -65,6 +65,29 @@ describe('by keypad alone', () => {
 	});
 });
 
+describe('valves, seats and chambers', () => {
+	it('are measured in rounds of their own, held against the shop’s limits, and stand in one table', async () => {
+		const { browser } = at;
+		const job = await browser.openJob('2417');
+		await browser.beginRound(job, 'stem-clearance');
+		await browser.press('0.0015', Key.ENTER);
+		await browser.press('0.0062');
+		await browser.sees('is 0.001 over what is allowed');
+		await browser.press(Key.ENTER);
+		await browser.beginRound(job, 'chamber-volume');
+		await browser.press('62,4', Key.ENTER);
+		await until(async () => (await readings('2417', 'chamber-volume')).length === 1);
+		expect((await readings('2417', 'chamber-volume'))[0]!.read).toBe('62.4 cc');
+		await browser.go(`${job}/inspect/figures`);
+		const table = await browser.text('table[aria-label="Figures of valves, seats and chambers"]');
+		expect(table).toContain('Stem to guide in, to 0.004');
+		expect(table).toMatch(/1I 0\.0015 62\.4/);
+		await browser.sees('Stem to guide 2 of 12');
+		await browser.sees('stop Stem-to-guide clearance is 0.001 over what is allowed');
+		expect(await browser.faults()).toEqual([]);
+	});
+});
+
 describe('by gauge alone', () => {
 	it('takes a head’s heights from its button, with its correction in force', async () => {
 		await at.browser.openJob('2421');

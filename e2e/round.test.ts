@@ -33,16 +33,17 @@ describe('a head from take-in to heights', () => {
 		await browser.ready();
 		await browser.fill('Customer', 'Brann Osk');
 		await browser.fill('Engine', 'Haldric 3.4 straight six');
+		await browser.click('How the heads lie', 'button');
 		await browser.fill('cylinders', '6');
 		await browser.fill('firingOrder', '1-5-3-6-2-4');
 		await (await browser.field('Customer')).sendKeys(Key.ENTER);
-		await browser.sees('Setup of 2427');
-		path = new URL(await browser.driver.getCurrentUrl()).pathname.replace('/setup', '');
+		path = await browser.takenIn();
+		await browser.sees('2427');
 	});
 
 	it('takes its lift from typing, copied to the exhausts', async () => {
 		const { browser } = at;
-		await browser.ready();
+		await browser.go(`${path}/setup`);
 		const intake = (field: string) => `kinds.intake.${field}`;
 		await browser.fill(intake('lift.lobe'), '360');
 		await browser.fill(intake('lift.ratio'), '1.5');
@@ -50,7 +51,7 @@ describe('a head from take-in to heights', () => {
 		await browser.fill(intake('lash.tolerance'), '2');
 		await browser.click('Copy to exhaust');
 		await browser.click('Save setup');
-		await browser.sees('Measure next');
+		await browser.sees('Setup saved');
 		expect(await browser.text('nav')).toContain('intake: no spring');
 	});
 

@@ -44,15 +44,15 @@ async function takeIn({ engine, fields, choices = {}, setup, parts }: TakenIn): 
 	await browser.go('/jobs/new');
 	await browser.fill('Customer', 'Brann Osk');
 	await browser.fill('Engine', engine);
+	await browser.click('How the heads lie', 'button');
 	for (const [name, text] of Object.entries({ ...fields, ...choices }))
 		await browser.fill(name, text);
 	await (await browser.field('Customer')).sendKeys(Key.ENTER);
-	await browser.sees('Setup of');
-	const path = new URL(await browser.driver.getCurrentUrl()).pathname.replace('/setup', '');
-	await browser.ready();
+	const path = await browser.takenIn();
+	await browser.go(`${path}/setup`);
 	for (const [name, text] of Object.entries(setup)) await browser.fill(name, text);
 	await browser.click('Save setup');
-	await browser.sees('Measure next');
+	await browser.sees('Setup saved');
 	await browser.go(`${path}/parts`);
 	for (const kind of ['intake', 'exhaust'])
 		for (const [part, name] of Object.entries(parts))

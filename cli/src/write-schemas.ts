@@ -5,6 +5,7 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { z } from 'zod';
 import { Job } from '@zinc-ledger/core/schema';
+import { KitsFile } from '@zinc-ledger/core/kits';
 import { PartsFile } from '@zinc-ledger/core/parts';
 import { SignedSheet } from '@zinc-ledger/core/signed';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
@@ -14,6 +15,7 @@ const job = z.unknown().meta({ $ref: 'zinc-ledger/job/2' });
 const FILES = [
 	{ name: 'job', version: 2, title: 'Zinc Ledger job, version 2', schema: Job },
 	{ name: 'parts', version: 2, title: 'Zinc Ledger parts library, version 2', schema: PartsFile },
+	{ name: 'kits', version: 1, title: 'Zinc Ledger kits, version 1', schema: KitsFile },
 	{
 		name: 'signed-sheet',
 		version: 2,

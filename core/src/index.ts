@@ -6,7 +6,10 @@ export * from './file/index.ts';
 export * from './clearance/index.ts';
 export * from './station/index.ts';
 export * from './part/index.ts';
+export * from './kit/index.ts';
 export * from './spring/index.ts';
+export * from './lobe/index.ts';
+export * from './control/index.ts';
 export * from './sums/index.ts';
 export * from './sweep/index.ts';
 export * from './gauge-link/index.ts';
@@ -14,6 +17,8 @@ export * from './lash/index.ts';
 export * from './as-built/index.ts';
 export * from './inspection/index.ts';
 export * from './document/index.ts';
+export * from './paste/index.ts';
+export * from './template/index.ts';
 export * from './gauge/index.ts';
 export * from './mass/index.ts';
 export * from './lift/index.ts';
@@ -30,6 +35,7 @@ export * from './spring-selection/index.ts';
 export * from './what-if/index.ts';
 export * from './geometry/index.ts';
 export * from './open-items/index.ts';
+export * from './scope/index.ts';
 export * from './stages/index.ts';
 export {
 	stacks,

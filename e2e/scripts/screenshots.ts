@@ -50,6 +50,41 @@ async function small(pages: readonly string[]): Promise<void> {
 		.png()
 		.toFile(`${FOLDER}/small.png`);
 }
+const picture = async () => {
+	await new Promise((later) => setTimeout(later, 600));
+	return Buffer.from(await browser.driver.takeScreenshot(), 'base64');
+};
+
+/** Two screens that belong together, one above the other in one file. */
+async function pair(name: string, above: Buffer, below: Buffer): Promise<void> {
+	const [width, height] = [1280, 800];
+	await sharp({
+		create: { width, height: 2 * height + GUTTER, channels: 3, background: '#8a9495' }
+	})
+		.composite([
+			{ input: above, left: 0, top: 0 },
+			{ input: below, left: 0, top: height + GUTTER }
+		])
+		.png()
+		.toFile(`${FOLDER}/${name}.png`);
+}
+
+/** A job taken in by five answers, and the page of a kit. */
+async function intake(): Promise<void> {
+	await browser.go('/jobs/new');
+	await browser.fill('Engine', 'Sorrel marine V8');
+	await browser.fill('Kit or spring', 'Marine V8, firm');
+	await browser.fill('Lift', '0.360 × 1.6');
+	await browser.fill('Application', 'lake tug, long duty');
+	await browser.fill('Customer', 'Ferrin Dale');
+	await browser.press(Key.TAB);
+	const taken = await picture();
+	await browser.go('/kits');
+	await browser.click('Twin cam four, hill', 'a');
+	await browser.sees('The paper, photographed');
+	await pair('intake', taken, await picture());
+}
+
 /** Three of the demo's springs swept on its stand-in tester. */
 async function capture(): Promise<void> {
 	const control = (path: string, value = '') =>
@@ -74,7 +109,10 @@ async function capture(): Promise<void> {
 	}
 	await browser.press(Key.ESCAPE);
 	await browser.sees('Identify the spring');
-	await keep('set');
+	const set = await picture();
+	await browser.click('Side by side with its card', 'a');
+	await browser.sees('Bind margin at');
+	await pair('set', set, await picture());
 }
 
 /** The first steps of a station's assembly. */
@@ -105,6 +143,7 @@ try {
 	await browser.workAs('Runa Tarn');
 	await browser.go('/');
 	await keep('jobs');
+	await intake();
 	const six = await browser.openJob('2417');
 	await keep('sheet');
 	await browser.go(`${six}/round?of=installed-height`);
@@ -126,12 +165,16 @@ try {
 	await keep('gauges');
 	await capture();
 	const placed = await browser.openJob('2426');
-	await browser.go(`${placed}/lift`);
-	await keep('lift');
+	await browser.go(`${six}/lift`);
+	await browser.fill('Change', 'Seals home, by');
+	await browser.fill('By how much', '0.020 in');
+	await browser.press(Key.ENTER);
+	await browser.sees('+ Seals home by');
+	const lift = await picture();
 	await browser.go(`${placed}/what-if`);
 	await browser.fill('Intake valve lift', '0.480 in');
 	await browser.sees('bind margin');
-	await keep('what-if');
+	await pair('limits', lift, await picture());
 	await browser.go(`${placed}/bare`);
 	await keep('bare');
 	await browser.go(`${placed}/plan`);

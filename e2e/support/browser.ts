@@ -4,7 +4,7 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readFileSync } from 'node:fs';
-import { Builder, By, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, error, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 import type { AxeResults } from 'axe-core';
 import { labelDomains, labelsOf } from '@zinc-ledger/words';
@@ -99,6 +99,15 @@ export class Browser {
 		);
 	}
 
+	/** The path of a job just taken in, once it asks for its first height. */
+	async takenIn(): Promise<string> {
+		const path = () =>
+			this.run<string>('return /^(.jobs.[^/]+).round$/.exec(location.pathname)?.[1] ?? ""');
+		await until(async () => (await path()) !== '', 'no job was taken in');
+		await this.ready();
+		return path();
+	}
+
 	/** Presses keys one after another, wherever the focus is: texts, or names of {@link Key}. */
 	async press(...keys: string[]): Promise<void> {
 		await this.driver
@@ -176,8 +185,17 @@ export class Browser {
 		await this.click('Start', 'button');
 	}
 
-	/** Fills the field with this label or name anew. */
+	/** Fills the field with this label or name anew; one that the page draws anew meanwhile is found again. */
 	async fill(label: string, text: string): Promise<void> {
+		try {
+			await this.#fill(label, text);
+		} catch (problem) {
+			if (!(problem instanceof error.StaleElementReferenceError)) throw problem;
+			await this.#fill(label, text);
+		}
+	}
+
+	async #fill(label: string, text: string): Promise<void> {
 		const element = await this.field(label);
 		// A list is opened and chosen from; a text of one's own is typed, whatever is offered under it.
 		const isList = 'return arguments[0].matches("button, [data-searches]")';
@@ -291,10 +309,17 @@ export class Browser {
 		);
 	}
 
-	/** Faults that axe calls serious or critical, each with where it is. */
-	async faults(): Promise<string[]> {
-		await this.run(AXE);
-		const results = await this.wait<AxeResults>('return axe.run(document)');
+	/**
+	 * Faults that axe calls serious or critical, each with where it is.
+	 *
+	 * @param rules only these, where what else it asks was asked of the page already
+	 */
+	async faults(rules: readonly string[] = []): Promise<string[]> {
+		if (!(await this.run<boolean>('return "axe" in window'))) await this.run(AXE);
+		const results = await this.wait<AxeResults>(
+			'return axe.run(document, arguments[0].length ? { runOnly: arguments[0] } : {})',
+			rules
+		);
 		return results.violations
 			.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
 			.map(

@@ -23,6 +23,8 @@ import type {
 	Policies,
 	Quantity,
 	RockerNose,
+	ScopeName,
+	ScopeNeed,
 	SettingOrder,
 	Setup,
 	Source,
@@ -33,6 +35,7 @@ import type {
 	StationPart,
 	StepCode,
 	TargetMethod,
+	AsFound,
 	ValveSeen,
 	ValveTip,
 	SumCode,
@@ -58,6 +61,10 @@ export interface Labels {
 	readonly liftLimit: Of<LiftLimit>;
 	readonly quantity: Of<Quantity>;
 	readonly work: Of<Work>;
+	/** How far a signature goes. */
+	readonly scope: Of<ScopeName>;
+	/** What a signature needs. */
+	readonly scopeNeed: Of<ScopeNeed>;
 	readonly passage: Of<Passage | 'piston-to-valve' | 'vacuum'>;
 	readonly stage: Of<StageName>;
 	readonly step: Of<StepCode>;
@@ -103,6 +110,8 @@ export interface Labels {
 	readonly grooveSeen: Of<ValveSeen['groove']>;
 	readonly stemSeen: Of<ValveSeen['stem']>;
 	readonly seatMark: Of<ValveSeen['seatMark']>;
+	readonly sealFound: Of<NonNullable<AsFound['seal']>>;
+	readonly contact: Of<NonNullable<ValveSeen['contact']>>;
 	readonly pistonMethod: Of<'clay' | 'indicator'>;
 	readonly noBind: Of<Extract<BindFound, { sort: 'none' }>['why']>;
 	readonly match: Of<Match['fits']>;
@@ -112,7 +121,16 @@ export interface Labels {
 	readonly phase: Of<Phase>;
 	/** Sorts of what is found. */
 	readonly found: Of<
-		'job' | 'customer' | 'engine' | 'set' | 'spring' | 'part' | 'station' | 'page' | 'action'
+		| 'job'
+		| 'customer'
+		| 'engine'
+		| 'set'
+		| 'spring'
+		| 'kit'
+		| 'part'
+		| 'station'
+		| 'page'
+		| 'action'
 	>;
 	/** Quick sums, what they ask for, and what they answer. */
 	readonly sum: Of<SumCode>;

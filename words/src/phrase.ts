@@ -7,6 +7,8 @@ import {
 	showLength,
 	showLoad,
 	showMass,
+	showVolume,
+	type CubicCentimetres,
 	type Kilograms,
 	type Millimetres,
 	type Newtons,
@@ -19,6 +21,7 @@ export type Phrase = readonly (string | Measure)[];
 
 export const length = (of: Millimetres): Measure => ({ length: of });
 export const load = (of: Newtons): Measure => ({ load: of });
+export const volume = (of: CubicCentimetres): string => `${showVolume(of)} cc`;
 export const mass = (of: Kilograms): Measure => ({ mass: of });
 
 /** The text with a capital first letter. */

@@ -1,6 +1,6 @@
 /** How far an assembly has come, and what comes next. */
 import type { AssemblyStep } from '../document/index.ts';
-import { stepKey, type Step } from './steps.ts';
+import { stepKey, type Step } from './step.ts';
 
 /** What was done, by step; a step undone takes with it every later one that wants it. */
 export type Done = ReadonlyMap<string, AssemblyStep>;
@@ -32,6 +32,8 @@ export function doneSteps(steps: readonly Step[], entries: readonly AssemblyStep
 	for (const { entry } of inTime) {
 		const key = stepKey(entry.place, entry.step);
 		if (entry.done) done.set(key, entry);
+		// What was done under air that fell later stands; only the air is to be proved again.
+		else if (entry.leaks) done.delete(key);
 		else undo(key);
 	}
 	return done;
@@ -43,9 +45,36 @@ export function firstMissingPrerequisite(
 	steps: readonly Step[],
 	done: Done
 ): Step | null {
-	const key = step.needs.find((need) => !done.has(need));
-	const lacking = key === undefined ? undefined : steps.find((one) => one.key === key);
-	return lacking ? (firstMissingPrerequisite(lacking, steps, done) ?? lacking) : null;
+	return missingBefore(step, new Map(steps.map((one) => [one.key, one])), done, new Set());
+}
+
+/** Looks behind what is done as well: the air under it may have fallen since. */
+function missingBefore(
+	step: Step,
+	steps: ReadonlyMap<string, Step>,
+	done: Done,
+	seen: Set<string>
+): Step | null {
+	for (const key of step.needs) {
+		const before = steps.get(key);
+		if (!before || seen.has(key)) continue;
+		seen.add(key);
+		const missing = missingBefore(before, steps, done, seen);
+		if (missing) return missing;
+		if (!done.has(key)) return before;
+	}
+	return null;
+}
+
+/** Cylinders whose air did not hold when it was tried last. */
+export function leaking(entries: readonly AssemblyStep[]): ReadonlySet<string> {
+	const places = new Set<string>();
+	for (const { place, step, done, leaks } of entries) {
+		if (step !== 'air') continue;
+		if (leaks) places.add(place);
+		else if (done) places.delete(place);
+	}
+	return places;
 }
 
 export const WAYS = ['by-station', 'by-step'] as const;
@@ -69,6 +98,16 @@ export function inWay(steps: readonly Step[], way: Way): Step[] {
 /** The next step to do: the first that is not done and may be. */
 export const nextStep = (way: readonly Step[], done: Done): Step | null =>
 	way.find((step) => !done.has(step.key) && step.needs.every((need) => done.has(need))) ?? null;
+
+/** Steps of the same name that may be done now at several places: one mark may stand for all of them. */
+export const alike = (step: Step, steps: readonly Step[], done: Done): Step[] =>
+	steps.filter(
+		(one) =>
+			one.step === step.step &&
+			!one.counts &&
+			!done.has(one.key) &&
+			firstMissingPrerequisite(one, steps, done) === null
+	);
 
 /** Places that are begun and not finished. */
 export function halfBuilt(steps: readonly Step[], done: Done): string[] {

@@ -3,113 +3,23 @@
  * §9, step 7). Every step says what must be done before it, so that what must
  * not be skipped cannot be.
  */
-import { partsOf, type Job, type KindSetup, type StationEntry } from '../document/index.ts';
+import { stationsAtHand, type Job, type StationEntry } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
-import type { StationSheet } from '../figures/index.ts';
 import { walk } from '../station/index.ts';
-import { message, type Message } from '../message/index.ts';
-import { waysUp, type WayUp } from '../spring/index.ts';
-import type { Joules, Millimetres } from '../units/index.ts';
+import { message } from '../message/index.ts';
+import { LOCK_HALVES } from './as-found.ts';
+import { stationSteps } from './station-steps.ts';
+import { cylinderPlace, inOrder, stepKey, type Draft, type Step } from './step.ts';
 
-/** Steps of an assembly, by the codes that are kept of them. */
-export const STEP_CODES = [
-	'count-out',
-	'dead-centre',
-	'crankshaft',
-	'air',
-	'rags',
-	'locator',
-	'seal',
-	'seal-height',
-	'stem',
-	'sleeve',
-	'valve',
-	'spring',
-	'retainer',
-	'compress',
-	'locks',
-	'release',
-	'tap',
-	'look',
-	'air-off',
-	'count-in'
-] as const;
-export type StepCode = (typeof STEP_CODES)[number];
-
-declare module '../message/message.ts' {
-	interface Messages {
-		'step.count-in': null;
-		'step.dead-centre': null;
-		'step.crankshaft': null;
-		'step.air': null;
-		'step.rags': null;
-		'step.air-off': null;
-		'step.compress': null;
-		'step.release': null;
-		'step.tap': null;
-		'step.look': null;
-		'step.sleeve': null;
-		'step.valve': null;
-		'step.seal-height': null;
-		'caution.dead-centre': null;
-		'caution.crankshaft': null;
-		'caution.air': null;
-		'caution.rags': null;
-		'caution.compress': null;
-		'caution.tap': null;
-		'step.count-out': { readonly halves: number };
-		'step.retainer': { readonly part: string | null };
-		'step.locks': { readonly part: string | null };
-		'step.locator': { readonly shims: readonly Millimetres[]; readonly part: string | null };
-		'step.stem': { readonly station: string; readonly part: string | null };
-		'step.seal': { readonly bottomsOn: 'locator' | 'guide' | null };
-		'step.spring': { readonly tag: string | null; readonly ways: readonly WayUp[] };
-	}
-}
-
-export interface Step {
-	/** Place and step: names it among all steps of the job. */
-	readonly key: string;
-	/** A station ("3I"), a cylinder ("cylinder 3") or "job". */
-	readonly place: string;
-	readonly step: StepCode;
-	readonly text: Message;
-	readonly caution?: Message;
-	/** What the spring holds at full lift; where a slip sets it free. */
-	readonly energy?: Joules | null;
-	/** Small parts are counted here. */
-	readonly counts?: boolean;
-	/** Keys of the steps that must be done before it. */
-	readonly needs: readonly string[];
-}
-
-/** The place of steps that are done for a whole cylinder. */
-export const cylinderPlace = (cylinder: number): string => `cylinder ${cylinder}`;
-
-/** A step at a place, as one key: what is done is found by it. */
-export const stepKey = (place: string, step: string): string => `${place} ${step}`;
-
-type Draft = Pick<Step, 'step' | 'text' | 'caution' | 'energy' | 'counts'>;
-
-/** Steps of one place in a fixed order, each wanting the one before; the first wants `needs`. */
-function inOrder(place: string, drafts: readonly Draft[], needs: readonly string[]): Step[] {
-	return drafts.map((draft, i) => ({
-		...draft,
-		key: stepKey(place, draft.step),
-		place,
-		needs: i === 0 ? needs : [stepKey(place, drafts[i - 1]!.step)]
-	}));
-}
-
-/** Each station has two lock halves. */
-export const lockHalves = (job: Job): number => 2 * job.stations.length;
+/** All lock halves of the valves at hand. */
+export const lockHalves = (job: Job): number => LOCK_HALVES * stationsAtHand(job).length;
 
 /**
  * Every step of a job's assembly, station by station as the machinist walks
  * them; in the car cylinder by cylinder, with the air line before and after.
  */
 export function assemblySteps(job: Job, sheet: Sheet): Step[] {
-	const order = walk(job.stations, job.setup.measuringOrder);
+	const order = walk(stationsAtHand(job), job.setup.measuringOrder);
 	const out = inOrder(
 		'job',
 		[
@@ -170,64 +80,6 @@ const AIR_ON: readonly Draft[] = [
 	{ step: 'rags', text: message('step.rags'), caution: message('caution.rags') }
 ];
 const AIR_OFF: Draft = { step: 'air-off', text: message('step.air-off') };
-
-/** The steps of one station. */
-export function stationSteps(
-	job: Job,
-	sheet: Sheet,
-	entry: StationEntry,
-	needs: readonly string[]
-): Step[] {
-	const parts = partsOf(job.setup, entry);
-	const station = sheet.stations.find(({ label }) => label === entry.label)!;
-	const seal = sealSteps(parts);
-	const valve = valveSteps(entry, parts);
-	const sealFirst = parts.seal?.installOrder === 'seal-first';
-	return inOrder(
-		entry.label,
-		[
-			locatorStep(station, parts),
-			...(sealFirst ? [...seal, ...valve] : [...valve, ...seal]),
-			springStep(entry, parts),
-			{
-				step: 'retainer',
-				text: message('step.retainer', { part: parts.retainer?.name ?? null })
-			},
-			{
-				step: 'compress',
-				text: message('step.compress'),
-				caution: message('caution.compress'),
-				energy: station.energy
-			},
-			{ step: 'locks', text: message('step.locks', { part: parts.locks?.name ?? null }) },
-			{ step: 'release', text: message('step.release') },
-			{ step: 'tap', text: message('step.tap'), caution: message('caution.tap') },
-			{ step: 'look', text: message('step.look') }
-		],
-		needs
-	);
-}
-
-const locatorStep = ({ stack }: StationSheet, parts: KindSetup): Draft => ({
-	step: 'locator',
-	text: message('step.locator', { shims: stack.shims, part: parts.locator?.name ?? null })
-});
-
-const valveSteps = ({ label }: StationEntry, { valve }: KindSetup): Draft[] => [
-	{ step: 'stem', text: message('step.stem', { station: label, part: valve?.name ?? null }) },
-	{ step: 'sleeve', text: message('step.sleeve') },
-	{ step: 'valve', text: message('step.valve') }
-];
-
-const sealSteps = ({ seal }: KindSetup): Draft[] => [
-	{ step: 'seal', text: message('step.seal', { bottomsOn: seal?.bottomsOn ?? null }) },
-	{ step: 'seal-height', text: message('step.seal-height') }
-];
-
-const springStep = ({ spring: tag }: StationEntry, { spring }: KindSetup): Draft => ({
-	step: 'spring',
-	text: message('step.spring', { tag: tag ?? null, ways: waysUp(spring) })
-});
 
 /** Places of the assembly at which every step is done. */
 export function placesDone(

@@ -3,6 +3,7 @@ import { asBuiltVerdict, likelyCause } from '../as-built/index.ts';
 import { keyOf, message } from '../message/index.ts';
 import { inches, mm } from '../units/index.ts';
 import {
+	holdsAir,
 	holdsVacuum,
 	leastRoom,
 	newestChecks,
@@ -10,7 +11,7 @@ import {
 	pistonVerdict,
 	type CheckOf
 } from './check.ts';
-import { readRooms, readVacuum } from './read.ts';
+import { readLoss, readRooms, readVacuum } from './read.ts';
 
 const planned = {
 	height: inches(1.82),
@@ -77,6 +78,19 @@ describe('piston-to-valve', () => {
 	it('is the least over the overlap, with its angle', () => {
 		expect(leastRoom(check)).toEqual({ angle: 10, room: inches(0.085) });
 	});
+	it('tried on another gasket than will run, is told for the one that will', () => {
+		const tried = { ...check, gasket: '0.040 in' };
+		const on = (gasketThickness: string, valveAngle?: number) =>
+			pistonVerdict(tried, mm(0), inches(0.08), { gasketThickness, valveAngle }).figure!;
+		expect(on('0.040 in')).toBeCloseTo(inches(0.085), 9);
+		expect(on('0.030 in')).toBeCloseTo(inches(0.075), 9);
+		// Thinner takes more at an angle, thicker gives less: both err to less room.
+		expect(on('0.030 in', 20)).toBeCloseTo(inches(0.085) - 0.254 / Math.cos(Math.PI / 9), 9);
+		expect(on('0.050 in', 20)).toBeCloseTo(inches(0.085) + 0.254 * Math.cos(Math.PI / 9), 9);
+		expect(pistonVerdict(check, mm(0), inches(0.08), { gasketThickness: '0.030 in' }).figure).toBe(
+			inches(0.085)
+		);
+	});
 	it('holds its floor, and not less a pumped-up lifter', () => {
 		expect(pistonVerdict(check, mm(0), inches(0.08)).state).toBe('clear');
 		const verdict = pistonVerdict(check, inches(0.02), inches(0.08));
@@ -115,7 +129,32 @@ describe('checks', () => {
 	});
 });
 
+describe('leak-down', () => {
+	const air = (loss: number, most = 0.15): CheckOf<'leak-down'> => ({
+		...stamp,
+		id: 'l',
+		sort: 'leak-down',
+		station: '1I',
+		loss,
+		most
+	});
+	it('is held to the part that may be lost', () => {
+		expect(holdsAir(air(0.15))).toBe(true);
+		expect(holdsAir(air(0.16))).toBe(false);
+	});
+	it('stands beside the other checks of its station, the newest of it', () => {
+		const later = { ...air(0.05), at: '2026-03-02T08:00:00Z' };
+		const now = newestChecks([later, air(0.3), port('20 inHg')]).get('1I')!;
+		expect(now.leakDown).toBe(later);
+		expect(now.vacuum).not.toBeNull();
+	});
+});
+
 describe('what is typed of a check', () => {
+	it('is a part lost, in per cent', () => {
+		expect(readLoss(' 8,5 % ')).toEqual({ ok: true, loss: 0.085 });
+		for (const typed of ['', 'much', '-3', '101']) expect(readLoss(typed).ok).toBe(false);
+	});
 	it('is a vacuum with its unit, and whole seconds', () => {
 		expect(readVacuum({ reached: '18,5', seconds: '10' }, 'inHg')).toEqual({
 			ok: true,

@@ -2,12 +2,14 @@
 import {
 	concerns,
 	madeStaleBy,
+	roomWithGasket,
 	PASSAGES,
 	worksDone,
 	type Check,
 	type HeadWork,
 	type Job,
 	type Passage,
+	type Setup,
 	type Work
 } from '../document/index.ts';
 import { message } from '../message/index.ts';
@@ -31,6 +33,8 @@ export type CheckOf<S extends Check['sort']> = Extract<Check, { sort: S }>;
 export interface StationChecks {
 	readonly piston: CheckOf<'piston-to-valve'> | null;
 	readonly vacuum: CheckOf<'vacuum'> | null;
+	/** In the car, where air stands for the vacuum. */
+	readonly leakDown?: CheckOf<'leak-down'>;
 	readonly passages: Readonly<Partial<Record<Passage, CheckOf<'passage'>>>>;
 	/** What was tried, and then something was done to the head. */
 	readonly stale?: readonly (readonly ['piston-to-valve' | 'vacuum' | Passage, Work])[];
@@ -57,14 +61,18 @@ function withoutStale(checks: StationChecks, works: readonly HeadWork[]): Statio
 	const stale: (readonly ['piston-to-valve' | 'vacuum' | Passage, Work])[] = [];
 	const fresh = <C extends Check>(check: C | null | undefined): C | null => {
 		if (!check) return null;
-		const what = check.sort === 'passage' ? check.passage : check.sort;
+		// What makes a vacuum worthless makes a leak-down so.
+		const sort = check.sort === 'leak-down' ? 'vacuum' : check.sort;
+		const what = check.sort === 'passage' ? check.passage : (sort as 'piston-to-valve' | 'vacuum');
 		const work = madeStaleBy(works, what, Date.parse(check.at));
 		if (work) stale.push([what, work.work]);
 		return work ? null : check;
 	};
+	const leakDown = fresh(checks.leakDown);
 	return {
 		piston: fresh(checks.piston),
 		vacuum: fresh(checks.vacuum),
+		...(leakDown && { leakDown }),
 		passages: Object.fromEntries(
 			PASSAGES.flatMap((passage) => {
 				const check = fresh(checks.passages[passage]);
@@ -86,7 +94,9 @@ export function newestChecks(checks: readonly Check[]): ReadonlyMap<string, Stat
 				? { ...now, piston: check }
 				: check.sort === 'vacuum'
 					? { ...now, vacuum: check }
-					: { ...now, passages: { ...now.passages, [check.passage]: check } }
+					: check.sort === 'leak-down'
+						? { ...now, leakDown: check }
+						: { ...now, passages: { ...now.passages, [check.passage]: check } }
 		);
 	}
 	return by;
@@ -110,13 +120,19 @@ export function leastRoom({ points }: CheckOf<'piston-to-valve'>): {
  * The verdict on the least room between piston and valve.
  *
  * @param pumpUp what a pumped-up hydraulic lifter holds the valve open by; 0 for solid ones
+ * @param setup with the gasket that will run, where another stood there for the trial
  */
 export function pistonVerdict(
 	check: CheckOf<'piston-to-valve'>,
 	pumpUp: Millimetres,
-	floor: Millimetres
+	floor: Millimetres,
+	{ gasketThickness, valveAngle = 0 }: Pick<Setup, 'gasketThickness' | 'valveAngle'> = {}
 ): Verdict<Millimetres> {
-	const { angle, room } = leastRoom(check);
+	const { angle, room: tried } = leastRoom(check);
+	const room =
+		check.gasket === undefined || gasketThickness === undefined
+			? tried
+			: roomWithGasket(tried, lengthOf(check.gasket), lengthOf(gasketThickness), valveAngle);
 	const left = mm(room - pumpUp);
 	return judge(left, {
 		dimension: 'length',
@@ -134,6 +150,9 @@ export function pistonVerdict(
  */
 export const holdsVacuum = ({ reached, least }: CheckOf<'vacuum'>): boolean =>
 	vacuumOf(reached) >= vacuumOf(least) - 1e-9;
+
+/** Whether a cylinder kept as much of its air as was asked. */
+export const holdsAir = ({ loss, most }: CheckOf<'leak-down'>): boolean => loss <= most + 1e-9;
 
 /** Passages that did not pass, the newest word of each. */
 export const passagesAtFault = ({ passages }: StationChecks): Passage[] =>

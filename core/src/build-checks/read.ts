@@ -45,6 +45,21 @@ export function readVacuum(
 		: { ok: false, problems };
 }
 
+/**
+ * Reads a leak-down as typed, in per cent: "8", "8,5 %".
+ *
+ * @returns the part that is lost, or what is wrong
+ */
+export function readLoss(
+	typed: string
+):
+	{ readonly ok: true; readonly loss: number } | { readonly ok: false; readonly problem: Message } {
+	const text = typed.trim().replace(/\s*%$/, '').replace(',', '.');
+	return /^\d+(\.\d+)?$/.test(text) && Number(text) <= 100
+		? { ok: true, loss: Number(text) / 100 }
+		: { ok: false, problem: message('field.number', { example: '8' }) };
+}
+
 /** One row of piston-to-valve figures as typed: crankshaft degrees, and the room there. */
 export interface RoomRow {
 	readonly angle: string;

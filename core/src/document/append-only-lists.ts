@@ -8,7 +8,8 @@ export const ENTRY_LISTS = [
 	'plans',
 	'assembly',
 	'checks',
-	'notes'
+	'notes',
+	'asFound'
 ] as const;
 export type EntryList = (typeof ENTRY_LISTS)[number];
 

@@ -13,9 +13,10 @@ import {
 	type Limits,
 	type Setup
 } from './schema.ts';
+import { usualInspectedLimits } from './usual-inspected.ts';
 import type { LengthUnit } from '../units/index.ts';
 
-const LIMITS: Readonly<Record<LengthUnit, Limits>> = {
+const LIMITS: Readonly<Record<LengthUnit, Omit<Limits, 'inspected'>>> = {
 	in: {
 		heightTolerance: '0.005 in',
 		heightStop: '0.030 in',
@@ -79,7 +80,8 @@ export function defaultLimits(unit: LengthUnit): Limits {
 		...limits,
 		pistonFloors: { ...limits.pistonFloors },
 		vacuum: { ...limits.vacuum },
-		fit: { ...limits.fit }
+		fit: { ...limits.fit },
+		inspected: usualInspectedLimits(unit)
 	};
 }
 
@@ -104,14 +106,20 @@ export function newJob(taken: {
 	customer: Job['customer'];
 	engine: Job['engine'];
 	setup: Setup;
+	/** The one head that came in, where the other of the engine is elsewhere; all of them when left out. */
+	onlyHead?: string;
 }): Job {
+	const { onlyHead, ...rest } = taken;
 	const { layout } = taken.engine;
+	const isHere = (head: string) => onlyHead === undefined || head === onlyHead;
 	return {
 		format: FORMAT,
 		version: VERSION,
-		...taken,
-		heads: [...headsOf(layout)],
-		stations: stationsOf(layout).map((place) => ({ ...place, shims: [] })),
+		...rest,
+		heads: headsOf(layout).filter(({ id }) => isHere(id)),
+		stations: stationsOf(layout)
+			.filter(({ head }) => isHere(head))
+			.map((place) => ({ ...place, shims: [] })),
 		people: [],
 		readings: [],
 		voids: [],
@@ -122,6 +130,7 @@ export function newJob(taken: {
 		plans: [],
 		assembly: [],
 		checks: [],
-		notes: []
+		notes: [],
+		asFound: []
 	};
 }

@@ -93,11 +93,6 @@ describe('what is wrong in a file is told by its path', () => {
 		['a head that is not there', 'stations[0].head', (job) => (job.stations[0].head = 'B')],
 		['a strike of nothing', 'voids[0].reading', (job) => (job.voids[0].reading = job.id)],
 		[
-			'a rate missing',
-			'setup.kinds.intake.spring.rate',
-			(job) => delete job.setup.kinds.intake.spring.open
-		],
-		[
 			'a bind above the seat',
 			'setup.kinds.intake.spring.bind',
 			(job) => (job.setup.kinds.intake.spring.bind = '2.000 in')

@@ -5,7 +5,7 @@ import { evaluate } from '../evaluation/index.ts';
 import { readJob } from './file.ts';
 import type { Job } from './schema.ts';
 import { inspectionFindings } from '../inspection/index.ts';
-import { massChange, movingMass } from '../mass/index.ts';
+import { assemblyMass, massChange, movingMass } from '../mass/index.ts';
 import { cubicCentimetres, mm, showMass } from '../units/index.ts';
 import {
 	chamberAfter,
@@ -154,6 +154,11 @@ describe('moving mass', () => {
 		const mass = movingMass({ ...intake, retainer: light });
 		expect(mass.missing).toEqual(['retainer']);
 		expect(showMass(mass.total)).toBe('181.0');
+	});
+	it('of the whole assembly has all of the spring, and no rocker', () => {
+		expect(showMass(assemblyMass(intake).total)).toBe('249.8');
+		const { mass: _, ...light } = intake.retainer!;
+		expect(assemblyMass({ ...intake, retainer: light }).missing).toEqual(['retainer']);
 	});
 	it('tells what another retainer saves, in grams and as a part', () => {
 		const change = massChange(intake, {

@@ -4,6 +4,7 @@
  */
 import { cubicCentimetres, mm, type CubicCentimetres, type Millimetres } from '../units/index.ts';
 import type { Passage } from './check-words.ts';
+import { INSPECTED } from './inspected.ts';
 import { ROCKER_GAPS, type Quantity } from './quantities.ts';
 
 export const WORKS = [
@@ -32,6 +33,16 @@ const GAPS = ['seal-gap', 'seal-gap-at-lift'] as const;
 const TIP_AND_ROCKER = ['tip-height', ...ROCKER_GAPS] as const;
 const SETTINGS = ['lash', 'preload'] as const;
 const DECK: readonly Stale[] = ['piston-to-valve', 'compression', ...SETTINGS, 'pushrod'];
+/** Figures of an inspection that a cut seat or face changes. */
+const SEAT_FIGURES = [
+	'seat-width',
+	'seat-run-out',
+	'valve-margin',
+	'stem-height',
+	'head-below-deck',
+	'chamber-volume'
+] as const;
+const HEAD_CUT: readonly Stale[] = [...DECK, 'head-below-deck', 'chamber-volume'];
 const VALVE_JOB: readonly Stale[] = [
 	...HEIGHTS,
 	'on-head-load',
@@ -40,22 +51,30 @@ const VALVE_JOB: readonly Stale[] = [
 	...SETTINGS,
 	'piston-to-valve',
 	'vacuum',
-	'tip-wipe'
+	'tip-wipe',
+	...SEAT_FIGURES
 ];
 
 /** What each work makes stale. Source: handbook §8. */
 const MAKES_STALE: Readonly<Record<Work, readonly Stale[]>> = {
-	'deck-cut': DECK,
+	'deck-cut': HEAD_CUT,
 	'block-cut': DECK,
 	'other-gasket': DECK,
 	'other-piston': ['piston-to-valve', 'compression'],
 	'cam-timing': ['piston-to-valve'],
 	'valve-job': VALVE_JOB,
 	seats: VALVE_JOB,
-	guides: [...VALVE_JOB, 'stem-inspection'],
+	guides: [...VALVE_JOB, 'stem-inspection', 'stem-clearance'],
 	seals: GAPS,
-	'pocket-cut': [...HEIGHTS, 'on-head-load', ...GAPS, 'fit'],
-	'tip-ground': [...TIP_AND_ROCKER, ...SETTINGS, 'tip-wipe'],
+	'pocket-cut': [...HEIGHTS, 'on-head-load', ...GAPS, 'fit', 'stem-height'],
+	'tip-ground': [
+		...TIP_AND_ROCKER,
+		...SETTINGS,
+		'tip-wipe',
+		'valve-length',
+		'tip-length',
+		'stem-height'
+	],
 	'parts-changed': [
 		...HEIGHTS,
 		'on-head-load',
@@ -63,7 +82,8 @@ const MAKES_STALE: Readonly<Record<Work, readonly Stale[]>> = {
 		...TIP_AND_ROCKER,
 		...SETTINGS,
 		'vacuum',
-		'piston-to-valve'
+		'piston-to-valve',
+		...INSPECTED
 	],
 	'valve-train-changed': [
 		...ROCKER_GAPS,
@@ -79,7 +99,8 @@ const MAKES_STALE: Readonly<Record<Work, readonly Stale[]>> = {
 export const makesStale = (work: Work, what: Stale): boolean => MAKES_STALE[work].includes(what);
 
 /** Works that change how far piston and head are apart at the deck. */
-export const changesDeck = (work: Work): boolean => MAKES_STALE[work] === DECK;
+export const changesDeck = (work: Work): boolean =>
+	MAKES_STALE[work] === DECK || MAKES_STALE[work] === HEAD_CUT;
 
 export interface Cuts {
 	/** Taken off the head's deck and off the block's, and how much thicker the gasket is. */
@@ -131,6 +152,27 @@ export function cutEffect(
 	};
 }
 
+/**
+ * What a room between piston and valve comes to with another gasket than it was tried with, by
+ * the rule of a cut that errs on the side of less: a thinner one takes its difference ÷ cos α,
+ * a thicker one gives it · cos α. Source: handbook §8.
+ *
+ * @param tried and `fitted` thicknesses in mm
+ * @param valveAngle between valve and cylinder, in degrees
+ *
+ * @example 2.50 mm tried on 1.0, to run on 0.7 at 20°: 2.50 − 0.3 ÷ cos 20° = 2.181
+ */
+export function roomWithGasket(
+	room: Millimetres,
+	tried: Millimetres,
+	fitted: Millimetres,
+	valveAngle: number
+): Millimetres {
+	const cosine = Math.cos((valveAngle * Math.PI) / 180);
+	const thicker = fitted - tried;
+	return mm(room + (thicker < 0 ? thicker / cosine : thicker * cosine));
+}
+
 export interface CylinderVolumes {
 	readonly bore: Millimetres;
 	readonly stroke: Millimetres;
@@ -162,6 +204,31 @@ export const sweptVolume = (bore: Millimetres, stroke: Millimetres): CubicCentim
  */
 export const chamberAfter = (volumes: CylinderVolumes, cut: Millimetres): CubicCentimetres =>
 	cubicCentimetres(volumes.chamber - (cut * boreArea(volumes.bore) * volumes.chamberOpen) / 1000);
+
+/**
+ * Compression ratio after a cut, from the ratio before it, bore and stroke alone:
+ * `clearance = swept ÷ (ratio − 1)`, less the cut times the chamber's open area.
+ * Source: handbook §8.
+ *
+ * @param before the ratio as it was stated, above 1
+ * @param cut what was taken off the deck
+ * @returns null when nothing would be left above the piston
+ *
+ * @example 9.0 before, bore 100, stroke 80, cut 1 mm, open 1: clearance 78.54 − 7.85 cc, 9.889
+ */
+export function ratioAfter(
+	before: number,
+	{
+		bore,
+		stroke,
+		chamberOpen
+	}: Pick<CylinderVolumes, 'bore' | 'chamberOpen'> & { readonly stroke: Millimetres },
+	cut: Millimetres
+): number | null {
+	const swept = sweptVolume(bore, stroke);
+	const clearance = swept / (before - 1) - (cut * boreArea(bore) * chamberOpen) / 1000;
+	return clearance <= 0 ? null : (swept + clearance) / clearance;
+}
 
 /**
  * Compression ratio `(swept + clearance) ÷ clearance`. Source: handbook §8.

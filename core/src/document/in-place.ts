@@ -1,5 +1,6 @@
 /** What stood under and around the gauge, as asked once at the start of a round. */
 import type { InPlaceEntry, Job, StationEntry } from './schema.ts';
+import { isInspected } from './inspected.ts';
 import { partsOf } from './resolve-parts.ts';
 import { ROCKER_GAPS, type Quantity } from './quantities.ts';
 
@@ -19,6 +20,14 @@ export interface RoundParts {
 }
 
 const GAPS: readonly Quantity[] = ['seal-gap', 'seal-gap-at-lift'];
+/** The valve is out, or alone in its head: nothing stands on it. */
+const BARE: InPlaceEntry = {
+	locator: '0 mm',
+	shims: [],
+	lockOffset: '0 mm',
+	recess: '0 mm',
+	retainerLanding: '0 mm'
+};
 /** Read to the tip, or to the rocker that stands on it. */
 const OVER_TIP: readonly Quantity[] = ['tip-height', ...ROCKER_GAPS];
 
@@ -29,6 +38,7 @@ export function inPlaceFor(
 	quantity: Quantity,
 	round: RoundParts
 ): InPlaceEntry {
+	if (isInspected(quantity)) return BARE;
 	const parts = partsOf(job.setup, station);
 	const isHeight = quantity === 'installed-height';
 	return {

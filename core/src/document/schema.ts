@@ -6,12 +6,12 @@
  */
 export { FORMAT, VERSION, Job } from './schema/job.ts';
 export { LiftGiven, KindSetup, Compression, Setup, type Policies } from './schema/setup.ts';
-export { REUSABLE, StationParts } from './schema/parts.ts';
+export { StationParts } from './schema/parts.ts';
 export { FitLimits, Limits } from './schema/limits.ts';
 export { Layout } from './schema/layout.ts';
-export { StationEntry, TaggedSpring } from './schema/station.ts';
+export { StationEntry, StationLabel, TaggedSpring } from './schema/station.ts';
 export { InPlaceEntry, Reading, VoidEntry } from './schema/reading.ts';
-export { Inspection, HeadWork } from './schema/work.ts';
+export { AsFound, Inspection, HeadWork } from './schema/work.ts';
 export { Decision, Acceptance, Note } from './schema/decision.ts';
 export { Plan } from './schema/plan.ts';
 export { AssemblyStep, Check } from './schema/build.ts';

@@ -6,7 +6,11 @@ const OF_THE_VISIT = [
 	'springs',
 	'followerStock',
 	'customerStatement',
-	'workLocation'
+	'order',
+	'came',
+	'leftOut',
+	'workLocation',
+	'atHand'
 ] as const satisfies readonly (keyof Setup)[];
 
 /** The same without one of its entries. */

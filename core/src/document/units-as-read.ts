@@ -1,5 +1,12 @@
 /** The units in which a job was measured: who did not choose others reads it in these. */
-import { INCH_POUND, METRIC, unitOf, type LoadUnit, type Units } from '../units/index.ts';
+import {
+	INCH_POUND,
+	measureOf,
+	METRIC,
+	unitOf,
+	type LoadUnit,
+	type Units
+} from '../units/index.ts';
 import type { Job } from './schema.ts';
 
 /** Quantities that are loads. */
@@ -14,7 +21,7 @@ const LOAD = /^\S+ (lbf|N|kgf)$/;
 export function unitsAsRead({ readings, setup }: Job): Units {
 	const kinds = Object.values(setup.kinds);
 	const texts = readings.map(({ read }) => read);
-	const lengths = texts.filter((text) => !LOAD.test(text)).map(unitOf);
+	const lengths = texts.filter((text) => measureOf(text) === 'length').map(unitOf);
 	const given = kinds.flatMap(({ lift }) =>
 		lift ? [unitOf(lift.sort === 'valve' ? lift.valve : lift.lobe)] : []
 	);

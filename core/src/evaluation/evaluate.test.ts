@@ -105,10 +105,19 @@ describe('which reading counts', () => {
 		const other = job.people.find(({ id }) => id !== job.readings[0]!.person)!;
 		read('1I', '1.830 in', { person: other.id });
 		expect(said('1I')).toContain(
-			keyOf(message('height.readings-disagree', { people: 'two', by: inches(0.012) }))
+			keyOf(message('height.readings-disagree', { people: 'two', times: 2, by: inches(0.012) }))
 		);
 		read('1E', '1.822 in');
 		expect(said('1E')).toEqual([]);
+	});
+
+	it('counts the readings of a set that disagrees', () => {
+		const set = crypto.randomUUID();
+		['1.810 in', '1.818 in', '1.824 in'].forEach((figure, i) =>
+			read('1I', figure, { set, at: `2026-11-20T09:0${i}:00.000Z` })
+		);
+		const says = station('1I').remarks.find(({ text }) => text.code === 'height.readings-disagree');
+		expect(says!.text).toMatchObject({ params: { people: 'one', times: 3 } });
 	});
 
 	it('gives the same height whatever was under the gauge', () => {
@@ -181,8 +190,23 @@ describe('springs', () => {
 		// 1.040 + 0.215 = 1.255; 1.818 − 0.540 − 1.255 = 0.023
 		expect(shown('1I')[3]).toBe('0.023');
 		expect(said('1I')[0]).toBe(
-			keyOf(message('bind-margin.short', { by: inches(0.027), of: 'floor', first: 'inner' }))
+			keyOf(
+				message('bind-margin.short', {
+					by: inches(0.027),
+					of: 'floor',
+					first: 'inner',
+					shimmed: false
+				})
+			)
 		);
+		job.stations.find((one) => one.label === '1I')!.shims = ['0.015 in'];
+		expect(station('1I').remarks[0]!.text).toMatchObject({ params: { shimmed: true } });
+		job.stations.find((one) => one.label === '1I')!.shims = [];
+		// 0.051 short: more than plus locks of 0.050 give, and no shim is there
+		job.setup.kinds.intake.retainer!.step = '0.239 in';
+		expect(said('1I')[0]).toContain('bind-margin.wrong-spring');
+		job.setup.kinds.intake.retainer!.step = '0.237 in';
+		expect(said('1I')[0]).toContain('bind-margin.short');
 	});
 
 	it('stop at a lift above what their card allows', () => {

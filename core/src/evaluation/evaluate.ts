@@ -21,9 +21,11 @@ import {
 	forgottenOn,
 	headsApart,
 	heightsRead,
+	inspectedMiddles,
 	jobLimits,
 	kindSheet,
 	pocketsCut,
+	sampledSprings,
 	stationSheet,
 	type JobLimits,
 	type KindSheet,
@@ -58,6 +60,7 @@ export function evaluate(job: Job): Sheet {
 	const seen = newestInspections(job);
 	const checks = checksInForceOf(job);
 	const partsAt = partsByStation(job);
+	const inspected = inspectedMiddles(job, standing);
 	const { kinds, kindAt, middles } = kindsOf(job, heights, shared, partsAt);
 	const asked = forgottenOn(
 		job,
@@ -78,6 +81,7 @@ export function evaluate(job: Job): Sheet {
 			checks: checks.get(entry.label) ?? NO_CHECKS,
 			kind,
 			shared,
+			middles: inspected,
 			isAsked: asked.has(entry.head),
 			height: heights.get(entry.label) ?? null
 		});
@@ -91,6 +95,7 @@ export function evaluate(job: Job): Sheet {
 		...headsApart(job, middles, shared),
 		...pocketsCut(job),
 		...jobRemarks(kinds),
+		...sampledSprings(job),
 		...stockRemarks(job, stations),
 		...commonDrift(
 			stations.flatMap((station) => station.lashDrift ?? []),
@@ -109,12 +114,7 @@ export function evaluate(job: Job): Sheet {
 		fit,
 		fitContexts,
 		kinds,
-		measured: Object.fromEntries(
-			QUANTITIES.map((quantity) => [
-				quantity,
-				stations.filter((station) => station.inForce[quantity]).length
-			])
-		) as Record<Quantity, number>,
+		measured: countOf(stations),
 		least: {
 			bindMargin: least(stations, 'bindMargin'),
 			sealClearance: least(stations, 'sealClearance')
@@ -162,6 +162,15 @@ function kindsOf(
 	);
 	return { kinds, kindAt, middles };
 }
+
+/** At how many stations each quantity was read. */
+export const countOf = (stations: readonly StationSheet[]): Record<Quantity, number> =>
+	Object.fromEntries(
+		QUANTITIES.map((quantity) => [
+			quantity,
+			stations.filter((station) => station.inForce[quantity]).length
+		])
+	) as Record<Quantity, number>;
 
 /** What a finding comes to: a note alarms nobody, a missing figure is not measured, an accepted watch is settled. */
 export function findingState(finding: Finding): State {

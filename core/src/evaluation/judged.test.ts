@@ -430,7 +430,7 @@ describe('a remembered or told figure', () => {
 		expect(at('1I').figures.height.state).toBe('clear');
 		spring.source = 'recalled';
 		expect(at('1I').figures.height.state).toBe('watch');
-		expect(said('1I').join()).toMatch(/figure\.unconfirmed \{"source":"recalled"\}/);
+		expect(said('1I').join()).toMatch(/figure\.unconfirmed \{"source":"recalled","of":"target"\}/);
 		expect(at('1I').figures.bindMargin.state).toBe('watch');
 		// Tested points do not make a remembered bind a tested one.
 		const { line } = evaluate(job).kinds.intake;

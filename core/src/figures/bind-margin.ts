@@ -13,11 +13,15 @@ declare module '../message/message.ts' {
 		'need.height': null;
 		'bind-margin.inconclusive': { readonly remeasure: 'bind' | 'height' };
 		'bind-margin.wide': null;
+		/** No shim taken out and no lock of a usual step gives this lift its room. */
+		'bind-margin.wrong-spring': { readonly by: Millimetres; readonly lift: Millimetres };
 		'bind-margin.short': {
 			readonly by: Millimetres;
 			readonly of: 'floor' | 'aim';
 			/** The coil that binds first, where it is not the outer one. */
 			readonly first: Coil | null;
+			/** Whether there is a shim to take away. */
+			readonly shimmed: boolean;
 		};
 	}
 }
@@ -29,6 +33,9 @@ declare module '../verdict/verdict.ts' {
 	}
 }
 
+/** What plus locks of the usual step give, in mm. */
+const MOST_BY_LOCKS = 1.27;
+
 /** What is left before the spring goes solid at full lift, in mm. Source: handbook §4. */
 export const bindMargin = figure({
 	dimension: 'length',
@@ -37,7 +44,7 @@ export const bindMargin = figure({
 	verdict: judged
 });
 
-function judged({ height, kind, read, shared }: StationRead): Verdict<Millimetres> {
+function judged({ build, height, kind, read, shared }: StationRead): Verdict<Millimetres> {
 	if (height === null || !kind.bind || !kind.lift)
 		return notMeasured([
 			...(height === null ? [message('need.height')] : []),
@@ -55,7 +62,11 @@ function judged({ height, kind, read, shared }: StationRead): Verdict<Millimetre
 			{ code: 'bind-aim', side: 'floor', at: limits.bindAim, severity: 'watch' },
 			{ code: 'bind-wide', side: 'ceiling', at: limits.bindMarginMax, severity: 'watch' }
 		],
-		sources: ['measured', ...kind.sources.bind, kind.sources.lift!],
+		sources: [
+			'measured',
+			...kind.sources.bind.map((source) => ({ of: 'coil-bind', source }) as const),
+			{ of: 'lift', source: kind.sources.lift! }
+		],
 		uncertainty: combinedUncertainty(
 			read.height!.uncertainty,
 			uncertainty,
@@ -66,10 +77,15 @@ function judged({ height, kind, read, shared }: StationRead): Verdict<Millimetre
 			if (state === 'inconclusive')
 				return message('bind-margin.inconclusive', { remeasure: isBindUnsure ? 'bind' : 'height' });
 			if (limit.code === 'bind-wide') return message('bind-margin.wide');
+			const by = mm(limit.at - margin);
+			const shims = build.shims.reduce((sum, shim) => sum + shim, 0);
+			if (limit.severity === 'stop' && by > shims + MOST_BY_LOCKS)
+				return message('bind-margin.wrong-spring', { by, lift: kind.lift!.worst });
 			return message('bind-margin.short', {
-				by: mm(limit.at - margin),
+				by,
 				of: limit.severity === 'stop' ? 'floor' : 'aim',
-				first: first && first !== 'outer' ? first : null
+				first: first && first !== 'outer' ? first : null,
+				shimmed: build.shims.length > 0
 			});
 		}
 	});

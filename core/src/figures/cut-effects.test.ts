@@ -40,6 +40,21 @@ describe('cuts of a job', () => {
 		expect(kinds[0]!.effect.lash).toBeCloseTo(-0.6, 9);
 		expect(compression!.after).toBeLessThan(compression!.before!);
 	});
+	it('change compression from the ratio stated before, bore, stroke and cut alone', () => {
+		const headWork = [work({ cut: '1.0 mm' })];
+		const given = { bore: '100 mm', stroke: '80 mm', chamberOpen: 1 };
+		const after = (compression: typeof setup.compression) =>
+			cutEffects({ headWork, setup: { ...setup, compression } }).compression;
+		// Swept 628.3 cc; clearance 78.54 before and 7.85 less after: (628.3 + 70.69) ÷ 70.69.
+		expect(after({ ...given, ratio: 9 })).toEqual({ before: 9, after: expect.closeTo(9.889, 3) });
+		expect(after({ ...given, ratio: 9, chamber: '60 cc' })!.before).toBe(9);
+		expect(after(given)).toBeNull();
+		// All volumes known say it better than what somebody stated.
+		const volumes = { chamber: '60 cc', gasket: '8 cc', deck: '2 cc' };
+		expect(after({ ...given, ...volumes, ratio: 9 })!.before).toBeCloseTo(9.976, 3);
+		// More than the whole clearance cannot be cut away.
+		expect(after({ ...given, ratio: 30, chamberOpen: 1.2, stroke: '10 mm' })!.after).toBeNull();
+	});
 	it('leave out what was taken back', () => {
 		const cut = work({ cut: '0.6 mm' });
 		const headWork = [cut, work({ withdraws: cut.id, note: 'the other head' })];

@@ -5,6 +5,7 @@ import {
 	compressionRatio,
 	cutEffect,
 	deckNearer,
+	ratioAfter,
 	worksDone,
 	type CutEffect,
 	type HeadWork,
@@ -15,7 +16,7 @@ import { ratioOf } from './valve-kind.ts';
 export interface CutEffects {
 	/** How much nearer piston and head have come; negative for further away. */
 	readonly nearer: Millimetres;
-	/** Compression before and after; null where the volumes are not given, a ratio where nothing is left above the piston. */
+	/** Compression before and after; null where neither the volumes nor a ratio are given, a ratio where nothing is left above the piston. */
 	readonly compression: { readonly before: number | null; readonly after: number | null } | null;
 	/** By kind, where it is known where the cam lies and at which ratio its rocker works. */
 	readonly kinds: readonly { readonly kind: Kind; readonly effect: CutEffect }[];
@@ -40,15 +41,19 @@ export function cutEffects({ headWork, setup }: Pick<Job, 'headWork' | 'setup'>)
 	return { nearer, compression: compressionOf(setup.compression, nearer), kinds };
 }
 
+/** From all volumes where they are given, else from the ratio stated before the cut. */
 function compressionOf(given: Job['setup']['compression'], nearer: Millimetres) {
 	if (!given) return null;
-	const volumes = {
-		bore: lengthOf(given.bore),
-		stroke: lengthOf(given.stroke),
-		chamber: volumeOf(given.chamber),
-		gasket: volumeOf(given.gasket),
-		deck: volumeOf(given.deck),
-		chamberOpen: given.chamberOpen
-	};
-	return { before: compressionRatio(volumes), after: compressionRatio(volumes, nearer) };
+	const { chamber, gasket, deck, ratio, chamberOpen } = given;
+	const cylinder = { bore: lengthOf(given.bore), stroke: lengthOf(given.stroke), chamberOpen };
+	if (chamber !== undefined && gasket !== undefined && deck !== undefined) {
+		const volumes = {
+			...cylinder,
+			chamber: volumeOf(chamber),
+			gasket: volumeOf(gasket),
+			deck: volumeOf(deck)
+		};
+		return { before: compressionRatio(volumes), after: compressionRatio(volumes, nearer) };
+	}
+	return ratio === undefined ? null : { before: ratio, after: ratioAfter(ratio, cylinder, nearer) };
 }

@@ -2,8 +2,10 @@
 import type { Verdict } from '../verdict/index.ts';
 import type { StationRead } from './read.ts';
 
+export type FigureDimension = 'length' | 'load' | 'pressure' | 'volume';
+
 export interface Figure<V extends Verdict | null = Verdict | null> {
-	readonly dimension: 'length' | 'load' | 'pressure';
+	readonly dimension: FigureDimension;
 	/** Whether the sheet has a column of it; else it is told by its remark only. */
 	readonly isColumn: boolean;
 	/** Told before others of the same state: what breaks engines first. */

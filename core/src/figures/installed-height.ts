@@ -55,7 +55,10 @@ function judged({
 	return judgedOr(kind.target.because, height, {
 		dimension: 'length',
 		limits: among,
-		sources: ['measured', ...kind.sources.target],
+		sources: [
+			'measured',
+			...kind.sources.target.map((source) => ({ of: 'target', source }) as const)
+		],
 		uncertainty: read.height!.uncertainty,
 		resolution: resolutionOf(read.height!),
 		remedy: (_, state) => {

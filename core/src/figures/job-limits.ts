@@ -1,6 +1,7 @@
 /** What all stations of a job are judged by. */
 import { lengthOf, mm, type Millimetres } from '../units/index.ts';
 import { UNCOUNTED, type ShimStock } from '../plan/index.ts';
+import { inspectedFigureLimits, type InspectedFigureLimits } from './inspected-limits.ts';
 import { gaugeRepeatsOf, type GaugeRepeats, type Job, type Limits } from '../document/index.ts';
 
 /** Limits and stock, read from the set-up once. */
@@ -8,6 +9,7 @@ export interface JobLimits {
 	readonly limits: ReturnType<typeof limitFigures>;
 	readonly stock: readonly ShimStock[];
 	readonly railTip: Millimetres;
+	readonly inspected: InspectedFigureLimits;
 	/** How the gauges of the job repeat. */
 	readonly repeats: GaugeRepeats;
 }
@@ -24,12 +26,23 @@ export function jobLimits(job: Job): JobLimits {
 			...(size.outside && { outside: lengthOf(size.outside) })
 		})),
 		railTip: lengthOf(setup.limits.fit.railTip),
+		inspected: inspectedFigureLimits(setup.limits),
 		repeats: gaugeRepeatsOf(job)
 	};
 }
 
 /** What stands where a job says nothing of it: handbook §3 and §5. */
-export const UNSAID_LIMITS = { outlierMax: mm(0.6), sagWatch: 0.05, sagStop: 0.1 } as const;
+export const UNSAID_LIMITS = {
+	outlierMax: mm(0.6),
+	sealHeight: mm(0.25),
+	leakDown: 0.15,
+	sagWatch: 0.05,
+	sagStop: 0.1
+} as const;
+
+/** How far off its record's height a seal may be read and still be taken for it, in mm. */
+export const sealHeightTolerance = ({ sealHeight }: Limits): Millimetres =>
+	sealHeight ? lengthOf(sealHeight) : UNSAID_LIMITS.sealHeight;
 
 function limitFigures(limits: Limits) {
 	return {

@@ -2,7 +2,14 @@
 import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/index.ts';
 import { message, type Message } from '../message/index.ts';
 import type { RepeatMean } from '../document/index.ts';
-import { judge, notMeasured, type Limit, type LimitCode, type Verdict } from '../verdict/index.ts';
+import {
+	judge,
+	notMeasured,
+	sourceIn,
+	type Limit,
+	type LimitCode,
+	type Verdict
+} from '../verdict/index.ts';
 
 /** A verdict, or "not measured" with the reason where there is no limit to judge a figure by. */
 export function judgedOr<Q extends Millimetres | Newtons>(
@@ -11,7 +18,7 @@ export function judgedOr<Q extends Millimetres | Newtons>(
 	how: Parameters<typeof judge<Q>>[1]
 ): Verdict<Q> {
 	if (how.limits.length > 0) return judge(figure, how);
-	return { ...notMeasured<Q>(missing), figure, sources: how.sources };
+	return { ...notMeasured<Q>(missing), figure, sources: how.sources.map(sourceIn) };
 }
 
 /** A figure that was measured and has nothing to be judged by. */

@@ -41,7 +41,11 @@ function judged(station: StationRead): Verdict<Newtons> {
 	return judgedOr(message('need.open-load-target'), load, {
 		dimension: 'load',
 		limits: among,
-		sources: ['measured', ...loadSources(station, 'open-load', open), kind.sources.lift!],
+		sources: [
+			'measured',
+			...loadSources(station, 'open-load', open),
+			{ of: 'lift', source: kind.sources.lift! }
+		],
 		remedy: (limit) =>
 			limit.code === 'max-open-load'
 				? message('open-load.above-max', { by: newtons(load - limit.at) })

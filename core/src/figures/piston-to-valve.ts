@@ -14,9 +14,12 @@ export const pistonToValve = figure({
 
 function judged({
 	checks: { piston },
+	job,
 	pumpUp,
 	shared,
 	station
 }: StationRead): Verdict<Millimetres> | null {
-	return piston && pistonVerdict(piston, pumpUp, shared.limits.pistonFloors[station.kind]);
+	return (
+		piston && pistonVerdict(piston, pumpUp, shared.limits.pistonFloors[station.kind], job.setup)
+	);
 }

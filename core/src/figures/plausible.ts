@@ -1,10 +1,24 @@
 /** Which readings are believed without asking. */
 import { inches, lengthOf, mm, type Band } from '../units/index.ts';
-import type { InPlaceEntry, Quantity } from '../document/index.ts';
+import type { InPlaceEntry, Inspected, Quantity } from '../document/index.ts';
 import type { KindSheet } from './kind.ts';
 
 /** A height further than this part of its aim from it is asked about. */
 const HEIGHT_REACH = 0.08;
+
+/** Where figures of an inspection lie, in mm; those of a chamber in cubic centimetres. */
+const INSPECTED_BANDS: Readonly<Record<Inspected, Band<number>>> = {
+	'valve-length': { from: 60, to: 220 },
+	'tip-length': { from: 1, to: 20 },
+	'stem-diameter': { from: 4, to: 15 },
+	'stem-clearance': { from: 0.005, to: 0.5 },
+	'seat-width': { from: 0.3, to: 5 },
+	'seat-run-out': { from: 0, to: 0.5 },
+	'valve-margin': { from: 0.2, to: 5 },
+	'stem-height': { from: 20, to: 90 },
+	'head-below-deck': { from: 0, to: 15 },
+	'chamber-volume': { from: 10, to: 300 }
+};
 
 /**
  * The band in which a reading is plausible. A height is expected near its aim,
@@ -54,5 +68,7 @@ export function plausibleBand(
 			return { from: mm(0), to: mm(25) };
 		case 'lash':
 			return { from: mm(0.02), to: mm(1.2) };
+		default:
+			return INSPECTED_BANDS[quantity];
 	}
 }

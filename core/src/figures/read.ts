@@ -21,6 +21,7 @@ import {
 	rockerClearanceForBuild,
 	tipHeightForBuild
 } from './adjust-to-build.ts';
+import type { InspectedMiddles } from './inspected-limits.ts';
 import type { JobLimits } from './job-limits.ts';
 import type { KindSheet, ShimAdvice } from './kind.ts';
 import { shimAdvice, shimRoomOf } from './shim-advice.ts';
@@ -36,6 +37,8 @@ export interface StationQuestion {
 	/** What stations with these parts have in common. */
 	readonly kind: KindSheet;
 	readonly shared: JobLimits;
+	/** What stands in the middle of each quantity of an inspection. */
+	readonly middles: InspectedMiddles;
 	/** Its bare height, as read. */
 	readonly height: RepeatMean | null;
 	/** Whether it is open if a part was forgotten on this whole head: nothing is advised until somebody says. */
@@ -77,7 +80,7 @@ export interface StationRead extends Omit<StationQuestion, 'height'> {
 
 /** Makes all readings of a station to its build. */
 export function stationRead(question: StationQuestion): StationRead {
-	const { job, station, parts, standing, seen, checks, kind, shared, isAsked } = question;
+	const { job, station, parts, standing, seen, checks, kind, shared, middles, isAsked } = question;
 	const { height: heightTaken } = question;
 	const { repeats } = shared;
 	const lockOffset = lengthOf(station.lockOffset ?? parts.locks?.offset ?? '0 mm');
@@ -131,6 +134,7 @@ export function stationRead(question: StationQuestion): StationRead {
 		checks,
 		kind,
 		shared,
+		middles,
 		isAsked,
 		build,
 		pumpUp,

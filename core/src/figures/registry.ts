@@ -8,6 +8,7 @@ import { bareHeight } from './bare-height.ts';
 import { bindMargin } from './bind-margin.ts';
 import type { Figure } from './figure.ts';
 import { headLoad } from './head-load.ts';
+import { INSPECTED_FIGURES } from './inspected.ts';
 import { installedHeight } from './installed-height.ts';
 import { lash } from './lash.ts';
 import { loadLoss } from './load-loss.ts';
@@ -35,7 +36,8 @@ export const FIGURES = {
 	piston: pistonToValve,
 	headLoad,
 	loss: loadLoss,
-	vacuum
+	vacuum,
+	...INSPECTED_FIGURES
 } as const satisfies Record<string, Figure>;
 
 export type FigureName = keyof typeof FIGURES;

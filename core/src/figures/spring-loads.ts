@@ -1,8 +1,8 @@
 /** What seat and open load share: what they need, stand on and are held against. Source: handbook §5. */
 import { loadOf, mm, type Millimetres, type Newtons } from '../units/index.ts';
-import { message, type Message, type Need } from '../message/index.ts';
-import { isBeyondTested } from '../spring/index.ts';
-import type { Source } from '../verdict/index.ts';
+import { message, needsOf, type Message, type Need } from '../message/index.ts';
+import { isBeyondTested, isPoint } from '../spring/index.ts';
+import type { From } from '../verdict/index.ts';
 import type { StationRead } from './read.ts';
 import type { KindSheet } from './kind.ts';
 import type { Remark } from './remark.ts';
@@ -14,6 +14,9 @@ declare module '../message/message.ts' {
 		'spring.not-tested-at': { readonly height: Millimetres };
 		'spring.solid-before': { readonly height: Millimetres };
 		'spring.free-below': { readonly height: Millimetres };
+		'need.rate': null;
+		/** Lower than its card goes, which does not say where it is solid. */
+		'spring.beyond-card': { readonly height: Millimetres };
 		'spring.card-line-at': { readonly height: Millimetres };
 	}
 }
@@ -41,12 +44,18 @@ export function loadSources(
 	{ kind, parts }: StationRead,
 	which: WhichLoad,
 	at: Millimetres
-): Source[] {
+): From[] {
 	const { spring, card, target } = kind.sources;
 	const own = kind.curve && isBeyondTested(kind.curve, at) ? [spring, card] : [spring];
-	const against =
-		parts.aim.method === which || kind.target.height === null ? [] : [card, ...target];
-	return [...new Set([...own, ...against].filter((source) => source !== null))];
+	const isAgainst = parts.aim.method !== which && kind.target.height !== null;
+	const from = [
+		...[...own, ...(isAgainst ? [card] : [])].flatMap((source): From[] =>
+			source === null ? [] : [{ of: 'spring', source }]
+		),
+		...(isAgainst ? target : []).map((source): From => ({ of: 'target', source }))
+	];
+	// Each source once, by what it is named for first.
+	return from.filter((one, i) => from.findIndex(({ source }) => source === one.source) === i);
 }
 
 /** What a load needs besides what is there. */
@@ -57,11 +66,12 @@ export const lacking = ({ height, kind }: StationRead, which: WhichLoad): Need[]
 ];
 
 /** Why a spring's curve has no load at a height. */
-export function unknownThere({ curve }: KindSheet, height: Millimetres): Message {
+export function unknownThere({ curve, bind }: KindSheet, height: Millimetres): Message {
+	// Its card gives one load, and no rate to go on from it.
+	if (curve && isPoint(curve)) return needsOf([message('need.rate')]);
 	if (curve?.from === 'tested') return message('spring.not-tested-at', { height });
-	return message(height < (curve?.lowest ?? 0) ? 'spring.solid-before' : 'spring.free-below', {
-		height
-	});
+	if (height > (curve?.highest ?? 0)) return message('spring.free-below', { height });
+	return message(bind ? 'spring.solid-before' : 'spring.beyond-card', { height });
 }
 
 /** Loads that are the card's, because the spring was not tested so far. */

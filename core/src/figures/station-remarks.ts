@@ -2,7 +2,7 @@
 import { lengthOf, mm, type Millimetres } from '../units/index.ts';
 import { message, type Message } from '../message/index.ts';
 import { inspectionFindings } from '../inspection/index.ts';
-import { passagesAtFault, type StationChecks } from '../build-checks/index.ts';
+import { holdsAir, passagesAtFault, type StationChecks } from '../build-checks/index.ts';
 import {
 	explainedBy,
 	madeStaleBy,
@@ -23,7 +23,12 @@ declare module '../message/message.ts' {
 		'height.off-by-locator': { readonly by: Millimetres; readonly way: 'taller' | 'shorter' };
 		'height.taller': { readonly by: Millimetres };
 		'height.shorter': { readonly by: Millimetres };
-		'height.readings-disagree': { readonly people: 'one' | 'two'; readonly by: Millimetres };
+		'height.readings-disagree': {
+			readonly people: 'one' | 'two';
+			/** How often it was read in this set; twice where they are of no set. */
+			readonly times: number;
+			readonly by: Millimetres;
+		};
 		'reading.stale': { readonly quantity: Quantity; readonly work: Work };
 		'reading.order-unknown': {
 			readonly quantity: Quantity;
@@ -32,6 +37,7 @@ declare module '../message/message.ts' {
 		};
 		'check.stale': { readonly what: 'piston-to-valve' | 'vacuum' | Passage; readonly work: Work };
 		'inspection.stale': { readonly work: Work };
+		'leak-down.too-much': { readonly loss: number; readonly most: number };
 		'passage.contact': { readonly passage: Passage; readonly note: string | null };
 	}
 }
@@ -57,8 +63,15 @@ export function disagreements(standing: CurrentReadings): Remark[] {
 	const apart = Math.abs(bareHeightOf(newest) - bareHeightOf(before));
 	if (apart <= explainedBy([newest, before])) return [];
 	const by = newest.person === before.person ? 'one' : 'two';
+	const ofSet = standing['installed-height'].filter(
+		({ set }) => set !== undefined && set === newest.set
+	);
+	const times = Math.max(2, ofSet.length);
 	return [
-		{ state: 'watch', text: message('height.readings-disagree', { people: by, by: mm(apart) }) }
+		{
+			state: 'watch',
+			text: message('height.readings-disagree', { people: by, times, by: mm(apart) })
+		}
 	];
 }
 
@@ -104,8 +117,19 @@ export function valveSeen(seen: Inspection | undefined): Remark[] {
 
 /** Passages in which something touches. */
 export function checkRemarks(checks: StationChecks): Remark[] {
-	return passagesAtFault(checks).map((passage) => ({
-		state: 'stop',
-		text: message('passage.contact', { passage, note: checks.passages[passage]?.note ?? null })
-	}));
+	const { leakDown } = checks;
+	return [
+		...passagesAtFault(checks).map((passage): Remark => ({
+			state: 'stop',
+			text: message('passage.contact', { passage, note: checks.passages[passage]?.note ?? null })
+		})),
+		...(leakDown && !holdsAir(leakDown)
+			? [
+					{
+						state: 'stop' as const,
+						text: message('leak-down.too-much', { loss: leakDown.loss, most: leakDown.most })
+					}
+				]
+			: [])
+	];
 }

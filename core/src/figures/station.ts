@@ -4,6 +4,7 @@ import { storedEnergy } from '../spring/index.ts';
 import { byAlarm, worst, type Verdict } from '../verdict/index.ts';
 import { QUANTITIES, type CurrentReadings } from '../document/index.ts';
 import { movingMass } from '../mass/index.ts';
+import { keyOf } from '../message/index.ts';
 import { insideDeadBand } from './installed-height.ts';
 import { driftRemarks, lashDrift } from './lash-drift.ts';
 import { stationRead, type StationQuestion, type StationRead } from './read.ts';
@@ -68,7 +69,7 @@ function figuresOf(at: StationRead): Figures {
 function remarksOf(at: StationRead, figures: Figures): Remark[] {
 	const { checks, standing, seen, shared } = at;
 	return [
-		...TELLING_ORDER.flatMap((name) => remarkOf(figures[name])),
+		...toldOnce(TELLING_ORDER.flatMap((name) => remarkOf(figures[name]))),
 		...driftRemarks(lashDrift(standing.lash), shared.limits.lash),
 		...checkRemarks(checks),
 		...disagreements(standing),
@@ -82,6 +83,14 @@ function remarksOf(at: StationRead, figures: Figures): Remark[] {
 		...valveSeen(seen)
 	];
 }
+
+/** One word that several figures stand on is told once. */
+const toldOnce = (remarks: readonly Remark[]): Remark[] =>
+	remarks.filter(
+		({ text }, i) =>
+			text.code !== 'figure.unconfirmed' ||
+			remarks.findIndex((other) => keyOf(other.text) === keyOf(text)) === i
+	);
 
 /** What a verdict asks for, where it asks for anything. */
 function remarkOf(verdict: Verdict | null): Remark[] {

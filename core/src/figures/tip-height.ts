@@ -10,7 +10,7 @@ declare module '../message/message.ts' {
 	interface Messages {
 		'need.rocker': null;
 		'tip.inconclusive': null;
-		'tip.too-low': { readonly by: Millimetres };
+		'tip.too-low': { readonly tip: Millimetres; readonly min: Millimetres };
 	}
 }
 declare module '../verdict/verdict.ts' {
@@ -45,6 +45,6 @@ function judged({ parts, read, shared }: StationRead): Verdict<Millimetres> | nu
 		remedy: (limit, state) =>
 			state === 'inconclusive'
 				? message('tip.inconclusive')
-				: message('tip.too-low', { by: mm(limit.at - tip.value) })
+				: message('tip.too-low', { tip: tip.value, min: limit.at })
 	});
 }

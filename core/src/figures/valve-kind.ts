@@ -163,9 +163,9 @@ function aimLiftOf(own: Lift | null, setup: Setup): Lift | null {
 
 /**
  * Where the springs go solid with the retainer and locator of the job. A set that
- * was tested whole wins over coils tested apart, and these over the card's.
+ * was tested whole wins over coils tested apart, and these over the card's; null where none tells.
  */
-function bindOf(card: SpringCard, { retainer, locator }: KindSetup): Bind {
+function bindOf(card: SpringCard, { retainer, locator }: KindSetup): Bind | null {
 	const { tested } = card;
 	const lower: Record<Coil, Millimetres> = {
 		outer: mm(0),
@@ -177,16 +177,21 @@ function bindOf(card: SpringCard, { retainer, locator }: KindSetup): Bind {
 		const text = tested?.coils?.[coil] ?? solid[coil];
 		return text ? [{ coil, solid: lengthOf(text), lower: lower[coil] }] : [];
 	});
-	const apart = firstToBind(coils);
-	const uncertainty = tested?.bindUncertainty ? lengthOf(tested.bindUncertainty) : mm(0);
-	if (!tested?.bind) return { ...apart, uncertainty: mm(0) };
-	return { height: lengthOf(tested.bind), first: tested.coils ? apart.first : null, uncertainty };
+	if (tested?.bind) {
+		const first = tested.coils && coils.length > 0 ? firstToBind(coils).first : null;
+		const uncertainty = tested.bindUncertainty ? lengthOf(tested.bindUncertainty) : mm(0);
+		return { height: lengthOf(tested.bind), first, uncertainty };
+	}
+	// An inner spring's own solid height is not the pair's.
+	return coils.some(({ coil }) => coil === 'outer')
+		? { ...firstToBind(coils), uncertainty: mm(0) }
+		: null;
 }
 
 /** What the bind stands on: the tester's word for every coil, or the card's as well. */
 function bindSources({ tested, source, ...card }: SpringCard): Source[] {
 	if (tested?.bind) return ['tested'];
-	if (!tested?.coils) return [source];
+	if (!tested?.coils) return card.bind === undefined ? [] : [source];
 	const { coils } = tested;
 	const isAll = coils.outer && (coils.inner || !card.innerBind) && (coils.third || !card.thirdBind);
 	return isAll ? ['tested'] : ['tested', source];
@@ -294,7 +299,7 @@ function kindRemarks(kind: Kind, parts: KindSetup): Remark[] {
 	if (card?.open && card.rate) {
 		const stated = rateOf(card.rate);
 		const rate = cardRate(card);
-		if (Math.abs(stated - rate) > CARD_DISAGREES * rate) {
+		if (rate !== null && Math.abs(stated - rate) > CARD_DISAGREES * rate) {
 			remarks.push({
 				state: 'watch',
 				text: message('of-kind', { kind, says: message('spring.rate-disagrees') })

@@ -347,8 +347,33 @@ describe('more ways to trip', () => {
 		expect(check('F27', all(policies({ usedSprings: 'retested' }), tested)).outcome).toBe('passes');
 		expect(check('F28', policies({ locks: 'inspected-and-reused' })).outcome).toBe('passes');
 	});
-	it('names all 28 rules, each once', () => {
-		expect(RULES.map((rule) => rule.id)).toEqual(Array.from({ length: 28 }, (_, i) => `F${i + 1}`));
+	it('locks that bury the tip stop; where nobody says where their bead lies, it is not asked', () => {
+		const tip = set('parts.valve.tipLength', '0.250 in');
+		expect(check('F30', all(tip, set('parts.locks.beadAt', '0.180 in'))).outcome).toBe('passes');
+		expect(check('F30', all(tip, set('parts.locks.beadAt', '0.250 in')))).toMatchObject({
+			outcome: 'fails'
+		});
+		const unknown = check('F30', set('parts.locks.beadAt', undefined));
+		expect(unknown).toMatchObject({ outcome: 'passes', compared: { code: 'fit.bead-not-given' } });
+	});
+	it('a flat taper under a high load is a note', () => {
+		const load = (newton: number) => set('openLoad', newton);
+		const flat = set('parts.locks.angle', 7);
+		expect(check('F31', all(flat, load(1900))).outcome).toBe('fails');
+		expect(check('F31', all(flat, load(1700))).outcome).toBe('passes');
+		expect(check('F31', all(set('parts.locks.angle', 10), load(1900))).outcome).toBe('passes');
+	});
+	it('a kind’s own seat insert goes before the head’s', () => {
+		const soft = all(
+			set('setup.use.longDuty', true),
+			set('setup.head.seatInsert', 'iron'),
+			set('parts.valve.hardFaced', true)
+		);
+		expect(check('F23', soft).outcome).toBe('passes');
+		expect(check('F23', all(soft, set('parts.seatInsert', 'soft-bronze'))).outcome).toBe('fails');
+	});
+	it('names all 31 rules, each once', () => {
+		expect(RULES.map((rule) => rule.id)).toEqual(Array.from({ length: 31 }, (_, i) => `F${i + 1}`));
 	});
 });
 

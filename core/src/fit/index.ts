@@ -4,3 +4,4 @@ export * from './locks.ts';
 export * from './remedy.ts';
 export * from './rule.ts';
 export * from './rules/index.ts';
+export * from './companions.ts';

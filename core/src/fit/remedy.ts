@@ -1,6 +1,6 @@
 /** What would put a finding right: parts of the library that do fit. */
 import { SORT_OF, type LibraryPart, type StationPart } from '../part/index.ts';
-import type { KindSetup } from '../document/index.ts';
+import { kindWithParts, type PartAt } from '../document/index.ts';
 import type { FitContext, Rule, Severity } from './rule.ts';
 import { RULES } from './rules/index.ts';
 
@@ -9,17 +9,14 @@ export interface Remedy {
 	readonly part: LibraryPart;
 }
 
-/** The context with one part exchanged. */
-export function withPart(
-	context: FitContext,
-	place: StationPart,
-	part: LibraryPart['part']
-): FitContext {
-	const parts = { ...context.parts, [place]: part } as KindSetup;
-	return { ...context, parts };
-}
+/** The context with parts exchanged. */
+export const withParts = (context: FitContext, others: readonly PartAt[]): FitContext => ({
+	...context,
+	parts: kindWithParts(context.parts, others)
+});
 
-function failingIn(context: FitContext, severity: Severity): ReadonlySet<Rule> {
+/** The rules that fail at this severity. */
+export function failingIn(context: FitContext, severity: Severity): ReadonlySet<Rule> {
 	return new Set(
 		RULES.filter((rule) => {
 			const check = rule.check(context);
@@ -28,14 +25,10 @@ function failingIn(context: FitContext, severity: Severity): ReadonlySet<Rule> {
 	);
 }
 
-/** Whether a part in place of another fails no rule, at stop, that did not fail before. */
-export function addsNoNewStop(
-	context: FitContext,
-	place: StationPart,
-	part: LibraryPart['part']
-): boolean {
+/** Whether parts in place of others fail no rule, at stop, that did not fail before. */
+export function addNoNewStop(context: FitContext, others: readonly PartAt[]): boolean {
 	const before = failingIn(context, 'stop');
-	return [...failingIn(withPart(context, place, part), 'stop')].every((rule) => before.has(rule));
+	return [...failingIn(withParts(context, others), 'stop')].every((rule) => before.has(rule));
 }
 
 /**
@@ -52,9 +45,10 @@ export function remediesFor(
 	const found = rule.fixableBy.flatMap((place) =>
 		library.flatMap((part) => {
 			if (part.sort !== SORT_OF[place] || part.retired) return [];
-			const after = withPart(context, place, part.part);
+			const swap = [{ place, part: part.part }];
+			const after = withParts(context, swap);
 			if (rule.check(after).outcome !== 'passes') return [];
-			if (!addsNoNewStop(context, place, part.part)) return [];
+			if (!addNoNewStop(context, swap)) return [];
 			const stops = failingIn(after, 'stop');
 			return [{ place, part, stops: stops.size, watches: failingIn(after, 'watch').size }];
 		})

@@ -93,7 +93,7 @@ export type RuleCheck =
 	| { readonly outcome: 'passes'; readonly compared: Message }
 	| { readonly outcome: 'missing'; readonly missing: readonly Need[] };
 
-/** F1 to F25 of handbook §6; F26 to F28 from its §3 and §11. */
+/** F1 to F25 of handbook §6; F26 to F28 from its §3 and §11, F29 from §15; F30 and F31 from its §1 and §11. */
 export const RULE_IDS = [
 	'F1',
 	'F2',
@@ -122,7 +122,10 @@ export const RULE_IDS = [
 	'F25',
 	'F26',
 	'F27',
-	'F28'
+	'F28',
+	'F29',
+	'F30',
+	'F31'
 ] as const;
 export type RuleId = (typeof RULE_IDS)[number];
 

@@ -3,6 +3,8 @@ export const GAUGE_SORTS = [
 	'height-gauge',
 	'depth-gauge',
 	'feeler-set',
+	'micrometer',
+	'dial-indicator',
 	'bench-tester',
 	'on-head-tester'
 ] as const;
@@ -13,6 +15,8 @@ export const READS: Readonly<Record<GaugeSort, readonly ('length' | 'load')[]>> 
 	'height-gauge': ['length'],
 	'depth-gauge': ['length'],
 	'feeler-set': ['length'],
+	micrometer: ['length'],
+	'dial-indicator': ['length'],
 	'bench-tester': ['length', 'load'],
 	'on-head-tester': ['load']
 };

@@ -1,6 +1,6 @@
 /** The heads in plan, as they lie on the bench: plain values that screen and paper draw. */
 import type { Job } from '../document/index.ts';
-import type { Kind } from '../station/index.ts';
+import { headsOf, type Kind } from '../station/index.ts';
 
 /** A valve in plan. Its place stretches with the bores; its distance from the bore's centre does not. */
 export interface PlanValve {
@@ -41,7 +41,8 @@ export function headPlan({
 	heads,
 	stations
 }: Pick<Job, 'engine' | 'heads' | 'stations'>): PlanHead[] {
-	const perHead = engine.layout.cylinders / heads.length;
+	// Of the engine, not of the job: the other head may be elsewhere.
+	const perHead = engine.layout.cylinders / headsOf(engine.layout).length;
 	const rows = engine.layout.valvesPerCylinder > 2 ? 2 : 1;
 	return heads.map(({ id, name }) => ({
 		id,

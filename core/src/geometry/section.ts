@@ -193,7 +193,7 @@ function coilsOf(
 ) {
 	const { outer, inner, step, seat } = at;
 	const rise = inner ? lengthOf(locator?.innerRise ?? '0 mm') : 0;
-	const bind = card ? lengthOf(card.bind) : outer.wire * 6;
+	const bind = card?.bind ? lengthOf(card.bind) : outer.wire * 6;
 	const innerBind = card?.innerBind ? lengthOf(card.innerBind) : bind - step;
 	const top = card?.topOutside ? lengthOf(card.topOutside) : outer.outside;
 	const coil = (size: Sizes, from: number, to: number, solid: number, isInner: boolean) => {

@@ -5,7 +5,12 @@ import type { State } from '../verdict/index.ts';
 export const TIPS_SEEN = ['good', 'ground', 'worn', 'burred', 'battered'] as const;
 export const GROOVES_SEEN = ['good', 'worn', 'burred'] as const;
 export const STEMS_SEEN = ['good', 'worn', 'scored', 'bent'] as const;
+/** Where the seat touches the valve's face. */
+export const CONTACTS = ['middle', 'near-margin', 'near-stem'] as const;
 export const SEAT_MARKS = ['even', 'narrow', 'wide', 'uneven', 'pitted'] as const;
+
+/** What sat on the guides when a head came apart. */
+export const SEALS_FOUND = ['none', 'positive', 'umbrella', 'o-ring'] as const;
 
 export interface ValveSeen {
 	readonly condition: 'new' | 'reused';
@@ -13,6 +18,7 @@ export interface ValveSeen {
 	readonly groove: (typeof GROOVES_SEEN)[number];
 	readonly stem: (typeof STEMS_SEEN)[number];
 	readonly seatMark: (typeof SEAT_MARKS)[number];
+	readonly contact?: (typeof CONTACTS)[number] | undefined;
 }
 
 /** What is not as it should be, place by place; which of it stops the valve. */
@@ -29,14 +35,17 @@ const FINDINGS = {
 	'seatMark.narrow': 'watch',
 	'seatMark.wide': 'watch',
 	'seatMark.uneven': 'watch',
-	'seatMark.pitted': 'watch'
+	'seatMark.pitted': 'watch',
+	'contact.near-margin': 'watch',
+	'contact.near-stem': 'watch'
 } as const satisfies Record<string, State>;
 type Mark = keyof typeof FINDINGS;
 type Marks = { readonly [M in Mark as `inspection.${M}`]: null };
 
 declare module '../message/message.ts' {
-	// eslint-disable-next-line @typescript-eslint/no-empty-object-type
-	interface Messages extends Marks {}
+	interface Messages extends Marks {
+		'found.too-many-shims': { readonly most: number };
+	}
 }
 
 export interface InspectionFinding {
@@ -50,9 +59,11 @@ export interface InspectionFinding {
  * @example inspectionFindings({ condition: 'reused', tip: 'battered', … })[0].state // 'stop'
  */
 export function inspectionFindings(valve: ValveSeen): readonly InspectionFinding[] {
-	return (['tip', 'groove', 'stem', 'seatMark'] as const).flatMap((place): InspectionFinding[] => {
-		const mark = `${place}.${valve[place]}`;
-		if (!(mark in FINDINGS)) return [];
-		return [{ state: FINDINGS[mark as Mark], text: message(`inspection.${mark as Mark}`) }];
-	});
+	return (['tip', 'groove', 'stem', 'seatMark', 'contact'] as const).flatMap(
+		(place): InspectionFinding[] => {
+			const mark = `${place}.${valve[place]}`;
+			if (!(mark in FINDINGS)) return [];
+			return [{ state: FINDINGS[mark as Mark], text: message(`inspection.${mark as Mark}`) }];
+		}
+	);
 }

@@ -13,13 +13,7 @@ import {
 	type ShimStock,
 	type Solved
 } from '../plan/index.ts';
-import {
-	currentReadings,
-	partsOf,
-	springAt,
-	type Job,
-	type StationEntry
-} from '../document/index.ts';
+import { currentReadings, partsOf, type StationEntry } from '../document/index.ts';
 import {
 	forgottenOn,
 	heightsRead,
@@ -37,6 +31,7 @@ import {
 } from './builds.ts';
 import { balanceLoads, type BuildChoice } from './balance-loads.ts';
 import { withShelf } from './shelf.ts';
+import { springsToPlace } from './springs-to-place.ts';
 import type { PlanAnswer, PlannedStation, PlanQuestion } from './types.ts';
 
 declare module '../message/message.ts' {
@@ -259,15 +254,6 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 		leftOut,
 		write: (shim) => text.get(shim) ?? `${shim} mm`
 	};
-}
-
-/** The job's tested springs that do not stand at a fixed station. */
-function springsToPlace({ setup, stations }: Job, isFixed: ReadonlySet<string>) {
-	// Springs of two sets may have the same tags: the card tells which is meant.
-	const kept = new Set(
-		stations.flatMap((entry) => (isFixed.has(entry.label) ? (springAt(setup, entry) ?? []) : []))
-	);
-	return (setup.springs ?? []).filter((one) => !kept.has(one));
 }
 
 /** Lock sets of the shelf that the plan may take. */

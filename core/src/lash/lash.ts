@@ -71,7 +71,7 @@ export function lashVerdict(
 	const verdict = judge(measured, {
 		dimension: 'length',
 		limits,
-		sources: ['measured', wanted.source],
+		sources: ['measured', { of: 'lash', source: wanted.source }],
 		remedy: (limit) =>
 			message(limit.severity === 'stop' ? 'lash.none' : 'lash.set', {
 				setting: wanted.setting,

@@ -1,1 +1,2 @@
 export * from './lift.ts';
+export * from './roller-sweep.ts';

@@ -46,6 +46,26 @@ function given(part: { mass?: string | undefined } | undefined): number | null {
 	return part?.mass ? massOf(part.mass) : null;
 }
 
+/**
+ * What the whole of a valve's parts weighs, the spring with all of it: what a set is shipped
+ * and compared by, and not what moves.
+ *
+ * @returns in kg, with the parts whose mass nobody gave
+ */
+export function assemblyMass(parts: KindSetup): Pick<MovingMass, 'missing' | 'total'> {
+	const masses: [PartSort, number | null][] = [
+		['valve', given(parts.valve)],
+		['retainer', given(parts.retainer)],
+		['locks', given(parts.locks)],
+		['spring', given(parts.spring)],
+		...(parts.lashCap ? [['lash-cap', given(parts.lashCap)] as [PartSort, number | null]] : [])
+	];
+	return {
+		missing: masses.filter(([, mass]) => mass === null).map(([part]) => part),
+		total: kilograms(masses.reduce((sum, [, mass]) => sum + (mass ?? 0), 0))
+	};
+}
+
 export interface MassChange {
 	readonly before: MovingMass;
 	readonly after: MovingMass;

@@ -1,16 +1,19 @@
 /** Parts of the shop's library tried on a job one at a time, for the lift they would leave (handbook §3). */
 import { evaluate, type Sheet } from '../evaluation/index.ts';
-import type { Job, StationEntry } from '../document/index.ts';
-import { addsNoNewStop } from '../fit/index.ts';
+import { withPartsAt, type Job, type PartAt } from '../document/index.ts';
+import { addNoNewStop, companionsOf, type FitContext } from '../fit/index.ts';
 import { SORT_OF, type LibraryPart } from '../part/index.ts';
 import type { Kind } from '../station/index.ts';
 import { message, type Message } from '../message/index.ts';
 import { mm, type Newtons } from '../units/index.ts';
 import { limitsOf, type LimitAt } from './limits.ts';
+import type { ChangeStep } from './step.ts';
+import { tallied, type Range } from './tally.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {
 		'lift.other-part': { readonly part: Place; readonly name: string };
+		'lift.with': { readonly names: readonly string[] };
 		'lift.too-few': { readonly stock: number; readonly required: number };
 		'lift.loads-unknown': null;
 		'lift.loads-stay': null;
@@ -29,13 +32,15 @@ const SAME_LOAD = 2;
 export interface LibraryAlternative {
 	readonly change: Message;
 	readonly tradeOff: Message;
+	readonly step: ChangeStep;
 	/** With the part at every station of the kind, the nearest first. */
 	readonly limits: readonly LimitAt[];
 }
 
 /**
- * Library parts in place of a kind's own that trip no rule of fit anew, the best
- * of each sort. One that leaves a limit unknown that was known buys nothing here.
+ * Library parts in place of a kind's own, each with what must come with it so that it trips
+ * no rule of fit anew; the best of each sort. One that leaves a limit unknown that was known
+ * buys nothing here.
  */
 export function libraryAlternatives(
 	job: Job,
@@ -52,14 +57,17 @@ export function libraryAlternatives(
 		if (!own) return [];
 		const tried = library.flatMap((part) => {
 			if (part.sort !== SORT_OF[place] || part.retired || part.part.id === own.id) return [];
-			if (!contexts.every((context) => addsNoNewStop(context, place, part.part))) return [];
-			const changed = withEverywhere(job, kind, place, part.part);
+			const parts = outfitOf(contexts, { place, part: part.part }, library);
+			if (!parts) return [];
+			const changed = withPartsAt(job, kind, parts);
 			const then = evaluate(changed);
-			const limits = limitsOf(changed, ofKind(then, kind));
+			const limits = limitsOf(changed, then, kind);
 			if (known.some(({ limit }) => !limits.some((one) => one.limit === limit))) return [];
-			const change = message('lift.other-part', { part: place, name: part.part.name });
+			const change = changeOf(place, parts);
 			const tradeOff = tradeOffOf(sheet, then, kind, part);
-			return [{ change, tradeOff, limits }];
+			return [
+				{ change, tradeOff, limits, step: { sort: 'parts', parts, keepsHeight: false } as const }
+			];
 		});
 		return tried
 			.toSorted((a, b) => (b.limits[0]?.lift ?? 0) - (a.limits[0]?.lift ?? 0))
@@ -67,30 +75,29 @@ export function libraryAlternatives(
 	});
 }
 
+/** A part with what must come with it at every station of its kind; null where nothing makes it fit. */
+export function outfitOf(
+	contexts: readonly FitContext[],
+	part: PartAt,
+	library: readonly LibraryPart[]
+): readonly PartAt[] | null {
+	const [whole] = contexts;
+	if (!whole) return null;
+	const companions = companionsOf(whole, [part], library);
+	if (!companions) return null;
+	const outfit = [part, ...companions];
+	return contexts.every((context) => addNoNewStop(context, outfit)) ? outfit : null;
+}
+
+function changeOf(place: Place, [part, ...companions]: readonly PartAt[]): Message {
+	const change = message('lift.other-part', { part: place, name: part!.part.name });
+	if (companions.length === 0) return change;
+	const names = companions.map(({ part: { name } }) => name);
+	return message('list', { of: [change, message('lift.with', { names })] });
+}
+
 const ofKind = (sheet: Sheet, kind: Kind) =>
 	sheet.stations.filter((station) => station.kind === kind);
-
-/** The job with a part at every station of a kind, whatever stood at each. */
-function withEverywhere(job: Job, kind: Kind, place: Place, part: LibraryPart['part']): Job {
-	const { setup } = job;
-	const without = (entry: StationEntry): StationEntry => {
-		const { [place]: _, ...parts } = entry.parts ?? {};
-		return {
-			...entry,
-			parts: Object.keys(parts).length > 0 ? parts : undefined,
-			...(place === 'spring' && { spring: undefined }),
-			...(place === 'locks' && { lockOffset: undefined })
-		};
-	};
-	return {
-		...job,
-		setup: {
-			...setup,
-			kinds: { ...setup.kinds, [kind]: { ...setup.kinds[kind], [place]: part } }
-		},
-		stations: job.stations.map((entry) => (entry.kind === kind ? without(entry) : entry))
-	};
-}
 
 /** What changes besides the lift: loads, tips, and whether the shelf has enough. */
 function tradeOffOf(before: Sheet, after: Sheet, kind: Kind, part: LibraryPart): Message {
@@ -102,15 +109,14 @@ function tradeOffOf(before: Sheet, after: Sheet, kind: Kind, part: LibraryPart):
 	const isShort = part.stock !== null && part.stock < now.length;
 	return message('list', {
 		of: [
-			loadsOf(before.seatLoads[kind], after.seatLoads[kind]),
+			loadsOf(tallied(before, kind).seat, tallied(after, kind).seat),
 			...(deeper > 0 ? [message('lift.tip-falls', { by: mm(deeper) })] : []),
 			...(isShort ? [message('lift.too-few', { stock: part.stock!, required: now.length })] : [])
 		]
 	});
 }
 
-type Range = Sheet['seatLoads'][Kind];
-function loadsOf(was: Range, is: Range): Message {
+function loadsOf(was: Range<Newtons> | null, is: Range<Newtons> | null): Message {
 	if (!is) return message('lift.loads-unknown');
 	const isSame =
 		was && Math.abs(was.least - is.least) < SAME_LOAD && Math.abs(was.most - is.most) < SAME_LOAD;

@@ -88,7 +88,21 @@ describe('how much lift a head takes', () => {
 		const bare = load('2421-marine-v8');
 		const none = liftRoom(bare, evaluate(bare), 'intake');
 		expect(none.unknown).toContain('retainer-to-seal');
-		expect(none.limits.every(({ limit }) => limit === 'spring-card')).toBe(true);
+		expect(none.limits.map(({ limit }) => limit)).toEqual(
+			expect.not.arrayContaining(['retainer-to-seal', 'piston-to-valve', 'rocker-to-retainer'])
+		);
+	});
+	it('tells coil bind at the height aimed for while no height is measured, and says so', () => {
+		const bare = { ...job, readings: [] };
+		const at = evaluate(bare);
+		const bind = liftRoom(bare, at, 'intake').limits.find(({ limit }) => limit === 'coil-bind')!;
+		const { target, bind: solid } = at.kinds.intake;
+		expect(bind).toMatchObject({ station: null, atTarget: true });
+		expect(bind.lift).toBeCloseTo(
+			target.height! - solid!.height - lengthOf(job.setup.limits.bindFloor),
+			9
+		);
+		expect(room.limits.some(({ atTarget }) => atTarget)).toBe(false);
 	});
 });
 

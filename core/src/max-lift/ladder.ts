@@ -10,6 +10,7 @@ import type { Kind } from '../station/index.ts';
 import type { Job } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 import { libraryAlternatives } from './from-library.ts';
+import type { ChangeStep } from './step.ts';
 import { LIFT_LIMITS, limitsOf, sum, type Change, type LiftLimit, type LimitAt } from './limits.ts';
 
 declare module '../message/message.ts' {
@@ -37,6 +38,8 @@ export interface LiftOption {
 	readonly next: LimitAt;
 	/** Done by some, and not advised. */
 	readonly notRecommended: boolean;
+	/** The same as a step that others may be laid on; null where it names nothing to do. */
+	readonly step: ChangeStep | null;
 }
 
 export interface LiftRoom {
@@ -71,52 +74,59 @@ export function liftRoom(
 	library: readonly LibraryPart[] = []
 ): LiftRoom {
 	const stations = sheet.stations.filter((station) => station.kind === kind);
-	const limits = limitsOf(job, stations);
+	const limits = limitsOf(job, sheet, kind);
 	const [first] = limits;
 	const shims = Math.max(0, ...stations.map(({ stack }) => sum(stack.shims)));
-	const changes: { change: Message; tradeOff: Message; with: Change; notRecommended?: boolean }[] =
-		[
-			{
-				change: message('lift.plus-locks-and-shim', { by: LOCK_STEP }),
-				tradeOff: message('lift.tip-falls', { by: LOCK_STEP }),
-				with: { seal: LOCK_STEP, rocker: mm(-LOCK_STEP) }
-			},
-			{
-				change: message('lift.plus-locks', { by: LOCK_STEP }),
-				tradeOff: message('lift.loads-and-tip-fall', { by: LOCK_STEP }),
-				with: { seal: LOCK_STEP, height: LOCK_STEP, rocker: mm(-LOCK_STEP) }
-			},
-			{
-				change: message('lift.shorter-seals', { by: SEAL_STEP }),
-				tradeOff: message('lift.other-seals'),
-				with: { seal: SEAL_STEP }
-			},
-			...(shims > 0
-				? [
-						{
-							change: message('lift.shims-out'),
-							tradeOff: message('lift.loads-fall'),
-							with: { noShims: true }
-						}
-					]
-				: []),
-			{
-				change: message('lift.lower-bind', { by: BIND_STEP }),
-				tradeOff: message('lift.other-springs'),
-				with: { height: BIND_STEP, anyCard: true }
-			},
-			{
-				change: message('lift.ground-retainers', { by: mm(0.5) }),
-				tradeOff: message('lift.ground-thins'),
-				with: { seal: mm(0.5) },
-				notRecommended: true
-			}
-		];
-	const standard = changes.map(({ change, tradeOff, with: by, notRecommended = false }) => ({
-		change,
-		tradeOff,
+	const changes: (Pick<LiftOption, 'change' | 'tradeOff' | 'step'> & {
+		with: Change;
+		notRecommended?: boolean;
+	})[] = [
+		{
+			change: message('lift.plus-locks-and-shim', { by: LOCK_STEP }),
+			tradeOff: message('lift.tip-falls', { by: LOCK_STEP }),
+			step: { sort: 'locks', by: `${LOCK_STEP} mm`, keepsHeight: true },
+			with: { seal: LOCK_STEP, rocker: mm(-LOCK_STEP) }
+		},
+		{
+			change: message('lift.plus-locks', { by: LOCK_STEP }),
+			tradeOff: message('lift.loads-and-tip-fall', { by: LOCK_STEP }),
+			step: { sort: 'locks', by: `${LOCK_STEP} mm`, keepsHeight: false },
+			with: { seal: LOCK_STEP, height: LOCK_STEP, rocker: mm(-LOCK_STEP) }
+		},
+		{
+			change: message('lift.shorter-seals', { by: SEAL_STEP }),
+			tradeOff: message('lift.other-seals'),
+			step: { sort: 'seal-lower', by: `${SEAL_STEP} mm` },
+			with: { seal: SEAL_STEP }
+		},
+		...(shims > 0
+			? [
+					{
+						change: message('lift.shims-out'),
+						tradeOff: message('lift.loads-fall'),
+						step: { sort: 'shims-out' as const },
+						with: { noShims: true }
+					}
+				]
+			: []),
+		{
+			change: message('lift.lower-bind', { by: BIND_STEP }),
+			tradeOff: message('lift.other-springs'),
+			step: null,
+			with: { height: BIND_STEP, anyCard: true }
+		},
+		{
+			change: message('lift.ground-retainers', { by: mm(0.5) }),
+			tradeOff: message('lift.ground-thins'),
+			step: null,
+			with: { seal: mm(0.5) },
+			notRecommended: true
+		}
+	];
+	const standard = changes.map(({ with: by, notRecommended = false, ...rung }) => ({
+		...rung,
 		notRecommended,
-		limits: limitsOf(job, stations, by)
+		limits: limitsOf(job, sheet, kind, by)
 	}));
 	const ladder = [
 		...standard,

@@ -5,7 +5,9 @@
 import type { Lift } from '../lift/index.ts';
 import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/index.ts';
 import { partsOf, type Job } from '../document/index.ts';
-import type { StationSheet } from '../figures/index.ts';
+import type { Sheet } from '../evaluation/index.ts';
+import type { KindSheet, StationSheet } from '../figures/index.ts';
+import type { Kind } from '../station/index.ts';
 
 export const LIFT_LIMITS = [
 	'coil-bind',
@@ -19,8 +21,10 @@ export type LiftLimit = (typeof LIFT_LIMITS)[number];
 export interface LimitAt {
 	readonly limit: LiftLimit;
 	readonly lift: Millimetres;
-	/** The station that sets it; null for the card's, which all share. */
+	/** The station that sets it; null where all share it, as the card's. */
 	readonly station: string | null;
+	/** Worked out at the height aimed for, as no height is measured yet. */
+	readonly atTarget?: boolean;
 }
 
 /** A change that is not of named parts. */
@@ -34,15 +38,13 @@ export interface Change {
 }
 
 /**
- * The limits that are known at stations of one kind, the nearest first. Source: handbook §3.
+ * The limits that are known at stations of one kind, the nearest first. Before any height is
+ * measured, coil bind is told at the height aimed for. Source: handbook §3.
  *
  * @returns each with the lift in mm at which it is met, and the station where that is
  */
-export function limitsOf(
-	job: Job,
-	stations: readonly StationSheet[],
-	change: Change = {}
-): LimitAt[] {
+export function limitsOf(job: Job, sheet: Sheet, kind: Kind, change: Change = {}): LimitAt[] {
+	const stations = sheet.stations.filter((station) => station.kind === kind);
 	const bindFloor = lengthOf(job.setup.limits.bindFloor);
 	const sealFloor = lengthOf(job.setup.limits.sealFloor);
 	const least = (limit: LiftLimit, liftAt: (station: StationSheet) => number | null) => {
@@ -53,6 +55,7 @@ export function limitsOf(
 		return known.toSorted((a, b) => a.lift - b.lift).slice(0, 1);
 	};
 	return [
+		...bindAtTarget(sheet.kinds[kind], stations, bindFloor, change),
 		...least('coil-bind', ({ figures, shared, stack }) => {
 			if (figures.height.figure === null || !shared.bind) return null;
 			const shims = change.noShims ? sum(stack.shims) : 0;
@@ -87,6 +90,19 @@ export function limitsOf(
 					return greatest ? lengthOf(greatest) : null;
 				}).map((limit) => ({ ...limit, station: null })))
 	].toSorted((a, b) => a.lift - b.lift);
+}
+
+/** Coil bind at the height aimed for, while no station of the kind has one; nothing after that. */
+function bindAtTarget(
+	{ target, bind }: KindSheet,
+	stations: readonly StationSheet[],
+	bindFloor: Millimetres,
+	change: Change
+): LimitAt[] {
+	const isMeasured = stations.some(({ figures }) => figures.height.figure !== null);
+	if (isMeasured || target.height === null || !bind) return [];
+	const lift = mm(target.height + (change.height ?? 0) - bind.height - bindFloor);
+	return [{ limit: 'coil-bind', lift, station: null, atTarget: true }];
 }
 
 /**

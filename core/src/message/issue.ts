@@ -30,7 +30,7 @@ export interface FieldMessages {
 	'field.required': null;
 	'field.negative': null;
 	'field.not-positive': null;
-	'field.duplicate': { readonly what: 'station' | 'reading' | 'part' | 'height' };
+	'field.duplicate': { readonly what: 'station' | 'reading' | 'part' | 'kit' | 'height' };
 }
 
 declare module './message.ts' {
@@ -39,11 +39,21 @@ declare module './message.ts' {
 }
 
 /** A kind of file, by what it holds. */
-export type FileOf = 'job' | 'parts' | 'sweep' | 'signed-sheet';
+export type FileOf = 'job' | 'parts' | 'kits' | 'sweep' | 'signed-sheet';
 
 /** What is counted where a number is too small or too large. */
 export type FieldUnit =
-	'°' | 's' | 'rpm' | 'N/mm' | 'characters' | 'shims' | 'sizes' | 'landings' | 'parts' | 'points';
+	| '°'
+	| 's'
+	| 'rpm'
+	| 'N/mm'
+	| 'characters'
+	| 'shims'
+	| 'sizes'
+	| 'landings'
+	| 'parts'
+	| 'kits'
+	| 'points';
 
 const MARK = '§';
 

@@ -72,7 +72,8 @@ export interface ServerMessages {
 	'photo.not-whole': null;
 	'photo.unpacks-too-large': null;
 	'photo.progressive-too-large': null;
-	'photo.enough': { readonly station: string; readonly max: number };
+	'lift.which-ratio': null;
+	'photo.enough': { readonly station: string | null; readonly max: number };
 	'set.not-for-job': null;
 	'set.not-tested': null;
 	'operator.pick': null;
@@ -83,6 +84,8 @@ export interface ServerMessages {
 export type Unknown =
 	| 'job'
 	| 'part'
+	| 'kit'
+	| 'template'
 	| 'gauge'
 	| 'engine'
 	| 'set'

@@ -1,16 +1,30 @@
 /** What is still open when a sheet is to be signed, and what was accepted with a reason (handbook §9). */
-import { assemblyOf, halfBuilt, lockHalves, stepKey, type Done } from '../assembly/index.ts';
+import {
+	assemblyOf,
+	checkingSprings,
+	halfBuilt,
+	isBegun,
+	leaking,
+	LOCK_HALVES,
+	lockHalves,
+	sealHeights,
+	stepKey,
+	type Done,
+	type Step
+} from '../assembly/index.ts';
 import type { Acceptance, Job } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 import {
 	FIGURE_NAMES,
 	FIGURES,
+	sealHeightTolerance,
 	type Figure,
 	type FigureName,
 	type StationSheet
 } from '../figures/index.ts';
 import type { RuleId } from '../fit/index.ts';
 import { keyOf, message, type Message } from '../message/index.ts';
+import type { Millimetres } from '../units/index.ts';
 import type { State, Verdict } from '../verdict/index.ts';
 import { figureKeyInVersion1, remarkKeyInVersion1 } from './version-1.ts';
 
@@ -22,6 +36,9 @@ declare module '../message/message.ts' {
 		'sample.measured': { readonly measured: number; readonly of: number };
 		'assembly.not-recorded': null;
 		'assembly.incomplete': null;
+		'assembly.air-leaks': null;
+		'assembly.checking-spring': null;
+		'assembly.seal-height': { readonly higher: Millimetres; readonly expected: Millimetres };
 		'assembly.not-built': { readonly stations: readonly string[] };
 		'count.not-done': null;
 		'count.differs': { readonly out: number; readonly back: number };
@@ -103,9 +120,11 @@ const isMeasured = ({ inForce }: StationSheet) => Object.keys(inForce).length > 
 const isSample = (job: Job, sheet: Sheet) =>
 	job.setup.policies?.measuring === 'sample' && sheet.stations.some(isMeasured);
 
-/** Stations whose figures are asked for: all, or those of the sample where the job measures one. */
+/** Whether a station's figures are asked for: all are, or those of the sample where the job measures one. */
+export const isToAnswer = (job: Job, sheet: Sheet, station: StationSheet): boolean =>
+	!isSample(job, sheet) || isMeasured(station);
 const stationsToAnswer = (job: Job, sheet: Sheet) =>
-	isSample(job, sheet) ? sheet.stations.filter(isMeasured) : sheet.stations;
+	sheet.stations.filter((station) => isToAnswer(job, sheet, station));
 
 /** A sample says that it is one: the rest is taken to be alike. */
 function sampleItem(job: Job, sheet: Sheet, item: MakeItem): OpenItem[] {
@@ -127,13 +146,28 @@ export function unresolved({ notes }: Job) {
 }
 
 function assemblyItems(job: Job, sheet: Sheet, item: MakeItem): OpenItem[] {
-	if (!job.assembly.some(({ done }) => done))
-		return [item('assembly', 'job', message('assembly.not-recorded'), 'info')];
 	const { steps, done } = assemblyOf(job, sheet);
+	if (!isBegun(job))
+		return [...tried(job, item), item('assembly', 'job', message('assembly.not-recorded'), 'info')];
 	const half = halfBuilt(steps, done);
 	const begun = new Set([...done.values()].map(({ place }) => place));
 	const unbuilt = job.stations.filter(({ label }) => !begun.has(label)).map(({ label }) => label);
 	return [
+		...tried(job, item),
+		...sealItems(job, steps, done, item),
+		...[...leaking(job.assembly)].map((place) =>
+			item(`leaks ${place}`, place, message('assembly.air-leaks'), 'blocking')
+		),
+		...[...done.values()]
+			.filter(({ step, count = LOCK_HALVES }) => step === 'strip-locks' && count !== LOCK_HALVES)
+			.map(({ place, count = 0 }) =>
+				item(
+					`locks ${place} ${count}`,
+					place,
+					message('count.differs', { out: LOCK_HALVES, back: count }),
+					'blocking'
+				)
+			),
 		...half.map((place) =>
 			item(`half-built ${place}`, place, message('assembly.incomplete'), 'blocking')
 		),
@@ -143,6 +177,25 @@ function assemblyItems(job: Job, sheet: Sheet, item: MakeItem): OpenItem[] {
 		...(half.length === 0 && unbuilt.length === 0 ? countItems(job, done, item) : [])
 	];
 }
+
+/** Checking springs that are still in. */
+const tried = (job: Job, item: MakeItem): OpenItem[] =>
+	[...checkingSprings(job.assembly)].map((place) =>
+		item(`checking ${place}`, place, message('assembly.checking-spring'), 'blocking')
+	);
+
+/** Seals that stand further from their record's height than the shop takes for read alike. */
+const sealItems = (job: Job, steps: readonly Step[], done: Done, item: MakeItem): OpenItem[] =>
+	sealHeights(steps, done, sealHeightTolerance(job.setup.limits))
+		.filter(({ isOff }) => isOff)
+		.map(({ station, higher, expected }) =>
+			item(
+				`seal-height ${station} ${higher.toFixed(3)}`,
+				station,
+				message('assembly.seal-height', { higher, expected }),
+				'acceptance'
+			)
+		);
 
 function countItems(job: Job, done: Done, item: MakeItem): OpenItem[] {
 	const out = done.get(stepKey('job', 'count-out'))?.count;

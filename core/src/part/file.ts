@@ -2,9 +2,9 @@
 import { z } from 'zod';
 import { issue } from '../message/index.ts';
 import { readFile, upgraded, writeFile, type FileRead } from '../file/index.ts';
-import { Id } from '../units/schema.ts';
 import { SCHEMA_OF } from './schema.ts';
-import type { LibraryPart } from './schema.ts';
+import { Id } from '../units/schema.ts';
+import type { LibraryPart, PartOf } from './schema.ts';
 import { PART_SORTS, type PartSort } from './types.ts';
 
 export const PARTS_FORMAT = 'zinc-ledger/parts';
@@ -16,10 +16,20 @@ const stock = z
 	.max(100_000)
 	.nullable();
 
+/** A part in the library has its place there: a spring has it anywhere, what is typed into a job only there. */
+const withId = <S extends PartSort>(sort: S) => {
+	const schema = SCHEMA_OF[sort];
+	return (sort === 'spring'
+		? schema
+		: (schema as unknown as z.ZodObject).extend({ id: Id })) as unknown as z.ZodType<
+		PartOf[S] & { id: string }
+	>;
+};
+
 const schemaOf = <S extends PartSort>(sort: S) =>
 	z.strictObject({
 		sort: z.literal(sort),
-		part: SCHEMA_OF[sort].and(z.looseObject({ id: Id })),
+		part: withId(sort),
 		stock: stock.default(null),
 		retired: z.boolean().default(false)
 	});
@@ -39,25 +49,29 @@ const AnyPart = z.discriminatedUnion(
 	{ error: issue('field.one-of', { values: PART_SORTS }) }
 );
 
-export const PartsFile = z
-	.strictObject({
-		format: z.literal(PARTS_FORMAT),
-		version: z.literal(PARTS_VERSION),
-		parts: z.array(AnyPart).max(20_000, issue('field.max', { max: 20000, unit: 'parts' }))
-	})
-	.superRefine(({ parts }, context) => {
+/** Parts of a file, each id once. */
+export const partsOnce = z
+	.array(AnyPart)
+	.max(20_000, issue('field.max', { max: 20000, unit: 'parts' }))
+	.superRefine((parts, context) => {
 		const seen = new Set<string>();
 		parts.forEach(({ part }, i) => {
 			if (seen.has(part.id)) {
 				context.addIssue({
 					code: 'custom',
-					path: ['parts', i, 'part', 'id'],
+					path: [i, 'part', 'id'],
 					message: issue('field.duplicate', { what: 'part' })
 				});
 			}
 			seen.add(part.id);
 		});
 	});
+
+export const PartsFile = z.strictObject({
+	format: z.literal(PARTS_FORMAT),
+	version: z.literal(PARTS_VERSION),
+	parts: partsOnce
+});
 
 /** Reads the text of a parts file: the parts, or every problem found. */
 export function readParts(text: string): FileRead<readonly LibraryPart[]> {

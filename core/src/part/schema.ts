@@ -35,7 +35,6 @@ import {
 
 declare module '../message/issue.ts' {
 	interface FieldMessages {
-		'spring.rate-or-second': null;
 		'spring.not-below-seat': null;
 		'spring.load-not-above-seat': null;
 		'spring.not-above-seat': null;
@@ -44,6 +43,8 @@ declare module '../message/issue.ts' {
 }
 
 /** What every part has, apart from its sort. */
+/** Which face goes up, as somebody would say it: "chamfer down". */
+const faceUp = Line.optional();
 const common = {
 	/** The part's id in the shop's library; none for a part typed into one job only. */
 	id: Id.optional(),
@@ -75,9 +76,10 @@ export const SpringCard = z
 		seat: CardPoint,
 		/** A second height with its load, where the card gives one. */
 		open: CardPoint.optional(),
+		/** Where the card gives one; without it and a second height, it says its load at one height only. */
 		rate: Rate.optional(),
-		/** Coil bind height of the spring, or of the outer one of a pair. */
-		bind: PositiveSize,
+		/** Coil bind height of the spring, or of the outer one of a pair, where it is known. */
+		bind: PositiveSize.optional(),
 		/** The inner spring's own coil bind height. */
 		innerBind: PositiveSize.optional(),
 		/** The third, innermost spring's own. */
@@ -117,12 +119,11 @@ export const SpringCard = z
 		const problem = (path: (string | number)[], message: string) =>
 			context.addIssue({ code: 'custom', path, message });
 		const seat = lengthOf(card.seat.height);
-		if (!card.open && !card.rate) problem(['rate'], issue('spring.rate-or-second'));
 		if (card.open && lengthOf(card.open.height) >= seat)
 			problem(['open', 'height'], issue('spring.not-below-seat'));
 		if (card.open && loadOf(card.open.load) <= loadOf(card.seat.load))
 			problem(['open', 'load'], issue('spring.load-not-above-seat'));
-		if (lengthOf(card.bind) >= seat) problem(['bind'], issue('spring.not-below-seat'));
+		if (card.bind && lengthOf(card.bind) >= seat) problem(['bind'], issue('spring.not-below-seat'));
 		if (card.freeHeight && lengthOf(card.freeHeight) <= seat)
 			problem(['freeHeight'], issue('spring.not-above-seat'));
 		const points = card.tested?.points ?? [];
@@ -144,6 +145,7 @@ export const SpringCard = z
 
 export const Retainer = z.strictObject({
 	...common,
+	faceUp,
 	/** How much deeper the inner spring's landing sits than the outer's. */
 	step: Size.default('0 mm'),
 	/** The same of the third spring's landing. */
@@ -168,6 +170,8 @@ export const Locks = z.strictObject({
 	stem: PositiveSize.optional(),
 	angle: degrees.optional(),
 	bead: z.enum(GROOVES).optional(),
+	/** From their top down to the middle of the bead. */
+	beadAt: PositiveSize.optional(),
 	/** How they take a lash cap: not at all, in a recess, or holding it captive. */
 	capSeat: z.enum(CAP_SEATS).optional(),
 	/** They reach up and hold the tip, as a wafer tip wants. */
@@ -179,6 +183,7 @@ export const Locks = z.strictObject({
 
 export const Locator = z.strictObject({
 	...common,
+	faceUp,
 	thickness: Size,
 	innerRise: Size.default('0 mm'),
 	thirdRise: Size.optional(),
@@ -226,6 +231,8 @@ export const Valve = z.strictObject({
 	/** From the lock groove to the stem's end. */
 	tipLength: PositiveSize.optional(),
 	material: z.enum(METALS).optional(),
+	/** On its stem or face, as its maker calls it. */
+	coating: Line.optional(),
 	head: PositiveSize.optional(),
 	hardFaced: z.boolean().optional()
 });

@@ -30,7 +30,14 @@ export type SpringBuild = (typeof SPRING_BUILDS)[number];
 /** Bead of the locks and groove of the stem: the two must be of one shape. */
 export const GROOVES = ['square', 'round', 'multi-bead'] as const;
 export type Groove = (typeof GROOVES)[number];
-export const METALS = ['steel', 'tool-steel', 'stainless-steel', 'titanium', 'aluminium'] as const;
+export const METALS = [
+	'steel',
+	'tool-steel',
+	'stainless-steel',
+	'nickel-alloy',
+	'titanium',
+	'aluminium'
+] as const;
 export type Metal = (typeof METALS)[number];
 export const TIPS = ['plain', 'hardened', 'wafer'] as const;
 export type ValveTip = (typeof TIPS)[number];

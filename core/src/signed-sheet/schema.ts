@@ -1,7 +1,8 @@
 /** The open format of a signed sheet. */
 import { z } from 'zod';
 import { issue } from '../message/index.ts';
-import { Job, Person } from '../document/schema.ts';
+import { SCOPE_NEEDS, SCOPES } from '../document/index.ts';
+import { Job, Person, StationLabel } from '../document/schema.ts';
 import { Id, Moment } from '../units/schema.ts';
 
 declare module '../message/issue.ts' {
@@ -22,7 +23,16 @@ const Signing = z.strictObject({
 	/** The sheet that this one takes the place of, and its SHA-256. */
 	supersedes: z.strictObject({ id: Id, sha256: Digest }).optional(),
 	person: Person,
-	at: Moment
+	at: Moment,
+	/** What the signature says; none in sheets signed before scopes. */
+	scope: z
+		.strictObject({
+			name: z.enum(SCOPES),
+			stations: z.array(StationLabel).min(1).max(80),
+			/** What the job did without, and why. */
+			leftOut: z.array(z.strictObject({ need: z.enum(SCOPE_NEEDS), reason: z.string() }))
+		})
+		.optional()
 });
 
 /** Every figure worked out from the job, frozen; sentences in the units it was signed in. */

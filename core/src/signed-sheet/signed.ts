@@ -107,16 +107,18 @@ declare module '../message/message.ts' {
 	}
 }
 
-/** A sheet with the figures that a signed one has: a later program may know more of them. */
+/** A sheet with the figures and the rules that a signed one has: a later program may know more of them. */
 function asOf(signed: SignedSheet['sheet'], now: ReturnType<typeof sheetJson>) {
 	const known = new Set(Object.keys(figuresIn(signed)[0] ?? {}));
 	const stations = (now.stations as readonly JsonStation[]).map((station) => ({
 		...station,
 		figures: Object.fromEntries(Object.entries(station.figures).filter(([name]) => known.has(name)))
 	}));
-	return { ...now, stations };
+	const rules = new Set(findingsIn(signed).map(({ rule }) => rule));
+	return { ...now, stations, fit: findingsIn(now).filter(({ rule }) => rules.has(rule)) };
 }
 type JsonStation = { readonly figures: { readonly [name: string]: Json } };
+const findingsIn = (sheet: object) => (sheet as { fit?: { readonly rule: string }[] }).fit ?? [];
 const figuresIn = (sheet: SignedSheet['sheet']) =>
 	((sheet as { stations?: JsonStation[] }).stations ?? []).map(({ figures }) => figures);
 

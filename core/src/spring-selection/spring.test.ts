@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
 import { evaluate } from '../evaluation/index.ts';
 import { readJob } from '../document/file.ts';
+import { readKits } from '../kit/file.ts';
 import { readParts } from '../part/file.ts';
+import type { LibraryPart } from '../part/index.ts';
 import { INCH_POUND, showLength, showLoad } from '../units/index.ts';
 import { keyOf } from '../message/index.ts';
 import { chooseSprings } from './spring.ts';
@@ -44,4 +46,52 @@ it.each([
 		.ruledOut.map((phrase) => keyOf(phrase))
 		.join('; ');
 	expect(said).toContain(reason);
+});
+
+it('brings what has to come with a spring, and names it', () => {
+	const { retainer, locks } = job.value.setup.kinds.intake;
+	const grips = {
+		sort: 'locks',
+		part: { ...locks!, id: '0197a000-0000-7000-8000-000000000001', name: 'Steep', angle: 7 },
+		stock: null,
+		retired: false
+	} as LibraryPart;
+	const beehive = chooseSprings(contextOf('intake'), [...library.value, grips]).find(
+		({ part }) => part.part.name === 'Fennick N-40 beehive'
+	)!;
+	expect(beehive.ruledOut).toEqual([]);
+	expect(beehive.changes.map(({ place, part }) => `${place} ${part.name}`)).toEqual([
+		'retainer Ostrel R-40, tool steel',
+		'locks Steep'
+	]);
+	expect(beehive.parts).toMatchObject({
+		locks: { name: 'Steep' },
+		spring: { id: beehive.part.part.id }
+	});
+	// What fits with what is there changes nothing.
+	expect(of('Fennick D-39 dual').changes).toEqual([]);
+	expect(of('Fennick D-39 dual').parts.retainer).toEqual(retainer);
+});
+
+it('puts kits that could serve first, with all that is in their boxes', () => {
+	const kits = readKits(readFileSync('demo/kits.json', 'utf8'));
+	if (!kits.ok) throw new Error('demo');
+	const all = [
+		...library.value,
+		...kits.value.parts.filter(
+			({ part: { id } }) => !library.value.some(({ part }) => part.id === id)
+		)
+	];
+	const found = chooseSprings(contextOf('intake'), all, kits.value.kits);
+	expect(found[0]!.kit).not.toBeNull();
+	const light = found.find(({ kit }) => kit?.name === 'Hill six, light retainers')!;
+	expect(light.ruledOut).toEqual([]);
+	expect(light.changes.map(({ place }) => place)).toEqual(['retainer', 'locks']);
+	expect(light.parts).toMatchObject({
+		kit: { name: light.kit!.name },
+		retainer: { name: light.changes[0]!.part.name }
+	});
+	// A kit for another stem is ruled out by that, though its spring alone would not be.
+	const twin = found.find(({ kit }) => kit?.name === 'Twin cam four, road')!;
+	expect(twin.ruledOut.map(keyOf).join()).toContain('fit.');
 });

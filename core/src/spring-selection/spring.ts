@@ -4,7 +4,9 @@
  * rules each of the others out.
  */
 import { coilBindMargin } from '../clearance/index.ts';
-import { RULES, withPart, type FitContext, type RuleId } from '../fit/index.ts';
+import { kindWithKit, kindWithParts, type KindSetup, type PartAt } from '../document/index.ts';
+import { companionsOf, RULES, type FitContext, type Rule, type RuleId } from '../fit/index.ts';
+import type { Kit } from '../kit/index.ts';
 import { kindSheet } from '../figures/index.ts';
 import {
 	lengthOf,
@@ -15,7 +17,7 @@ import {
 	type Millimetres,
 	type Newtons
 } from '../units/index.ts';
-import { message, type Message, type Need } from '../message/index.ts';
+import { message, needsOf, type Message, type Need } from '../message/index.ts';
 import type { LibraryPart } from '../part/index.ts';
 
 declare module '../message/message.ts' {
@@ -28,6 +30,12 @@ declare module '../message/message.ts' {
 
 export interface SpringCandidate {
 	readonly part: LibraryPart<'spring'>;
+	/** The kit that it comes out of, with all that is in its box; null for a spring by itself. */
+	readonly kit: Kit | null;
+	/** What would have to change besides the spring, and is not on the job. */
+	readonly changes: readonly PartAt[];
+	/** The kind's parts with it. */
+	readonly parts: KindSetup;
 	/** Height that the job's method would aim at with it. */
 	readonly height: Millimetres | null;
 	readonly seatLoad: Newtons | null;
@@ -40,37 +48,69 @@ export interface SpringCandidate {
 	readonly remarks: readonly Message[];
 }
 
-/** Only what another spring could mend speaks against a spring. */
-const SPRING_RULES = RULES.filter((rule) => rule.fixableBy.includes('spring'));
+/** What another spring could mend speaks against a spring, and what fails only with what comes with it. */
+const rulesOn = (before: FitContext, after: FitContext): readonly Rule[] =>
+	RULES.filter(
+		(rule) =>
+			rule.fixableBy.includes('spring') ||
+			(rule.check(after).outcome === 'fails' && rule.check(before).outcome !== 'fails')
+	);
 
 /**
- * Every spring of the library that is not retired, those that could serve
- * first: fewest remarks, then bind margin nearest to its aim from above, then
- * the lightest. Source: handbook §4.
+ * Every kit for this kind, and every spring of the library that is not retired, those that
+ * could serve first: kits before single springs, then what changes least, fewest remarks,
+ * bind margin nearest to its aim, and the lightest. A spring that does not fit what stands
+ * on the job is tried with another retainer, locator and locks. Source: handbook §4 and §6.
  *
  * @returns every candidate with its figures in mm and N and what speaks against it; none is left out
  */
 export function chooseSprings(
 	context: FitContext,
-	library: readonly LibraryPart[]
+	library: readonly LibraryPart[],
+	kits: readonly Kit[] = []
 ): SpringCandidate[] {
 	const aim = lengthOf(context.setup.limits.bindAim);
 	const off = ({ bindMargin }: SpringCandidate) =>
 		bindMargin === null ? Number.POSITIVE_INFINITY : Math.abs(bindMargin - aim);
-	return library
-		.filter((part): part is LibraryPart<'spring'> => part.sort === 'spring' && !part.retired)
-		.map((part) => candidate(context, part))
-		.toSorted(
-			(a, b) =>
-				Number(a.ruledOut.length > 0) - Number(b.ruledOut.length > 0) ||
-				a.remarks.length - b.remarks.length ||
-				off(a) - off(b) ||
-				(a.mass ?? 0) - (b.mass ?? 0)
-		);
+	const springs = library.filter(
+		(part): part is LibraryPart<'spring'> => part.sort === 'spring' && !part.retired
+	);
+	const byId = new Map(library.map((part) => [part.part.id, part]));
+	return [
+		...kits.flatMap((kit) => {
+			const spring = springs.find(({ part }) => part.id === kit.kinds[context.kind].spring);
+			if (!spring) return [];
+			return candidate(context, spring, kindWithKit(context.parts, kit, context.kind, byId), kit);
+		}),
+		...springs.map((spring) => candidate(context, spring, withCompanions(context, spring, library)))
+	].toSorted(
+		(a, b) =>
+			Number(a.ruledOut.length > 0) - Number(b.ruledOut.length > 0) ||
+			Number(a.kit === null) - Number(b.kit === null) ||
+			a.changes.length - b.changes.length ||
+			a.remarks.length - b.remarks.length ||
+			off(a) - off(b) ||
+			(a.mass ?? 0) - (b.mass ?? 0)
+	);
 }
 
-function candidate(context: FitContext, part: LibraryPart<'spring'>): SpringCandidate {
-	const swapped = withPart(context, 'spring', part.part);
+/** The kind's parts with this spring and what must come with it, where the library has that. */
+function withCompanions(
+	context: FitContext,
+	{ part }: LibraryPart<'spring'>,
+	library: readonly LibraryPart[]
+): KindSetup {
+	const swap = [{ place: 'spring', part }] as const;
+	return kindWithParts(context.parts, [...swap, ...(companionsOf(context, swap, library) ?? [])]);
+}
+
+function candidate(
+	context: FitContext,
+	part: LibraryPart<'spring'>,
+	fitted: KindSetup,
+	kit: Kit | null = null
+): SpringCandidate {
+	const swapped = { ...context, parts: fitted };
 	const { setup, kind, parts } = swapped;
 	const { curve, lift, bind, target } = kindSheet(kind, parts, setup, null);
 	const { height } = target;
@@ -89,7 +129,8 @@ function candidate(context: FitContext, part: LibraryPart<'spring'>): SpringCand
 		remarks.push(message('spring.bind-margin-wide', { margin: bindMargin, wide }));
 	}
 	if (height === null) remarks.push(target.because);
-	for (const rule of SPRING_RULES) {
+	if (!bind) remarks.push(needsOf([message('need.bind')]));
+	for (const rule of rulesOn(context, swapped)) {
 		const check = rule.check({ ...swapped, lift, openLoad });
 		if (check.outcome === 'missing') {
 			remarks.push(message('fit.rule-needs', { rule: rule.id, needs: check.missing }));
@@ -100,6 +141,9 @@ function candidate(context: FitContext, part: LibraryPart<'spring'>): SpringCand
 	}
 	return {
 		part,
+		kit,
+		parts,
+		changes: changesOf(context.parts, parts),
 		height,
 		seatLoad: curve && height !== null ? curve.load(height) : null,
 		openLoad,
@@ -109,3 +153,14 @@ function candidate(context: FitContext, part: LibraryPart<'spring'>): SpringCand
 		remarks
 	};
 }
+
+/** The parts that stand otherwise than on the job, the spring aside. */
+function changesOf(before: KindSetup, after: KindSetup): PartAt[] {
+	return CHANGEABLE.flatMap((place) => {
+		const part = after[place];
+		return part && part.name !== before[place]?.name
+			? [{ place, part: part as PartAt['part'] }]
+			: [];
+	});
+}
+const CHANGEABLE = ['retainer', 'locks', 'locator', 'seal', 'lashCap'] as const;

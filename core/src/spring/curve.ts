@@ -66,6 +66,17 @@ export function cardCurve(at: Point, rate: NewtonsPerMillimetre, bind: Millimetr
 	};
 }
 
+/** What is known of a spring by one load at one height: that, and nothing on either side. */
+export const pointCurve = ({ height: at, load }: Point): Curve => ({
+	from: 'card',
+	lowest: at,
+	highest: at,
+	load: (height) => (within(height, at, at) === null ? null : load)
+});
+
+/** Whether a curve is one height and its load. */
+export const isPoint = ({ lowest, highest }: Curve): boolean => lowest === highest;
+
 /**
  * The rate of a card that gives two heights with their loads.
  * @throws RangeError when both heights are the same

@@ -1,3 +1,4 @@
+export * from './beside.ts';
 export * from './bind.ts';
 export * from './curve.ts';
 export * from './of-card.ts';

@@ -5,12 +5,14 @@ import {
 	loadOf,
 	mm,
 	rateOf,
+	type Millimetres,
 	type NewtonsPerMillimetre
 } from '../units/index.ts';
 import type { SpringCard } from '../part/index.ts';
 import {
 	beyondTested,
 	cardCurve,
+	pointCurve,
 	rateBetween,
 	testedCurve,
 	type Curve,
@@ -25,20 +27,34 @@ const pointOf = (at: { height: string; load: string }): Point => ({
 /**
  * Rate of a card: through its two loads where it gives two, else as stated.
  *
- * @returns N/mm
+ * @returns N/mm; null for a card that gives one load and no rate
  * @throws RangeError where two loads at one height give none
  */
-export function cardRate({ seat, open, rate }: SpringCard): NewtonsPerMillimetre {
-	return open ? rateBetween(pointOf(seat), pointOf(open)) : rateOf(rate!);
+export function cardRate({ seat, open, rate }: SpringCard): NewtonsPerMillimetre | null {
+	if (open) return rateBetween(pointOf(seat), pointOf(open));
+	return rate === undefined ? null : rateOf(rate);
 }
 
 /**
- * A card's straight line, whatever was tested.
+ * How far down a card's line is known: to its bind; without one to its second height, or what
+ * its greatest lift leads to. A bare rate says nothing of where it ends.
+ */
+function lowestOf({ bind, open, seat, maxLift }: SpringCard): Millimetres {
+	if (bind !== undefined) return lengthOf(bind);
+	if (open) return lengthOf(open.height);
+	return maxLift === undefined ? mm(0) : mm(lengthOf(seat.height) - lengthOf(maxLift));
+}
+
+/**
+ * A card's straight line, whatever was tested. One that gives a single load and no rate is
+ * known at that height alone.
  *
- * @returns loads in N over heights in mm, from the free height down to the stated bind
+ * @returns loads in N over heights in mm, from the free height down as far as the card goes
  */
 export function cardLine(card: SpringCard): Curve {
-	return cardCurve(pointOf(card.seat), cardRate(card), lengthOf(card.bind));
+	const seat = pointOf(card.seat);
+	const rate = cardRate(card);
+	return rate === null ? pointCurve(seat) : cardCurve(seat, rate, lowestOf(card));
 }
 
 /**

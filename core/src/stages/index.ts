@@ -1,2 +1,3 @@
 export * from './parts-needed.ts';
 export * from './stages.ts';
+export * from './wants.ts';

@@ -1,11 +1,18 @@
 /** How far a job has come, stage by stage, in the order of the work. */
 import { KINDS } from '../station/index.ts';
-import { assemblyOf, halfBuilt } from '../assembly/index.ts';
+import { isBegun, assemblyOf, halfBuilt } from '../assembly/index.ts';
 import { NO_CHECKS, passagesAtFault } from '../build-checks/index.ts';
 import { openItems } from '../open-items/index.ts';
 import { message, type Message } from '../message/index.ts';
-import { entryCount, type Job, type Plan } from '../document/index.ts';
-import type { Sheet } from '../evaluation/index.ts';
+import { furthest } from '../scope/index.ts';
+import {
+	entryCount,
+	stationsAtHand,
+	type Job,
+	type Plan,
+	type ScopeName
+} from '../document/index.ts';
+import { countOf, type Sheet } from '../evaluation/index.ts';
 import type { StationSheet } from '../figures/index.ts';
 
 declare module '../message/message.ts' {
@@ -24,7 +31,8 @@ declare module '../message/message.ts' {
 		'stage.changed-since': { readonly revision: number };
 		'stage.signed': { readonly revision: number };
 		'stage.to-resolve': { readonly count: number };
-		'stage.can-be-signed': null;
+		'stage.can-be-signed': { readonly scope: ScopeName };
+		'stage.not-signable': null;
 		'stage.accepted': null;
 		'stage.not-needed': null;
 		'stage.heights-since': null;
@@ -103,7 +111,8 @@ export interface Signed {
  * @param signed the newest signed sheet; null where none was signed
  * @returns in the order of the work
  */
-export function stagesOf(job: Job, sheet: Sheet, signed: Signed | null = null): Stage[] {
+export function stagesOf(whole: Job, all: Sheet, signed: Signed | null = null): Stage[] {
+	const { job, sheet } = atHand(whole, all);
 	const total = sheet.stations.length;
 	const counted = (name: StageName, done: number): Stage => ({
 		name,
@@ -158,13 +167,23 @@ export function stagesOf(job: Job, sheet: Sheet, signed: Signed | null = null): 
 	];
 }
 
+/** A job and its sheet as far as its valves are worked on. */
+function atHand(job: Job, sheet: Sheet): { readonly job: Job; readonly sheet: Sheet } {
+	const hand = stationsAtHand(job);
+	if (hand.length === job.stations.length) return { job, sheet };
+	const labels = new Set(hand.map(({ label }) => label));
+	const stations = sheet.stations.filter(({ label }) => labels.has(label));
+	const measured = countOf(stations);
+	return { job: { ...job, stations: [...hand] }, sheet: { ...sheet, stations, measured } };
+}
+
 /** A station that was verified once built: by its height, or by a load on the head. */
 const isBuiltMeasured = ({ figures: { built, headLoad } }: StationSheet) =>
 	built !== null || headLoad !== null;
 
 function assemblyStage(job: Job, sheet: Sheet): Stage {
 	const name = 'assembly';
-	if (job.assembly.length === 0) return { name, done: false, note: null, blocks: false };
+	if (!isBegun(job)) return { name, done: false, note: null, blocks: false };
 	const { steps, done } = assemblyOf(job, sheet);
 	const [half] = halfBuilt(steps, done);
 	return {
@@ -214,15 +233,13 @@ function signStage(job: Job, sheet: Sheet, signed: Signed | null): Stage {
 			blocks: false
 		};
 	}
-	return {
-		name,
-		done: false,
-		note:
-			blocking > 0
-				? message('stage.to-resolve', { count: blocking })
-				: message('stage.can-be-signed'),
-		blocks: false
-	};
+	const scope = furthest(job, sheet);
+	const note = scope
+		? message('stage.can-be-signed', { scope })
+		: blocking > 0
+			? message('stage.to-resolve', { count: blocking })
+			: message('stage.not-signable');
+	return { name, done: false, note, blocks: false };
 }
 
 /** Whether anything was added to a job since it was signed, whatever the clock of the bench it came from. */

@@ -12,13 +12,15 @@ export const alongHead = (
 	a: Pick<Walked, 'head' | 'along' | 'across'>,
 	b: Pick<Walked, 'head' | 'along' | 'across'>
 ): number => a.head.localeCompare(b.head) || a.along - b.along || a.across - b.across;
+/** One head after the other, whatever its cylinders are numbered: nobody walks to and fro between two. */
+const byHead = (a: Walked, b: Walked) => a.head.localeCompare(b.head);
 const byCylinder = (a: Walked, b: Walked) =>
-	a.cylinder - b.cylinder || kindFirst(a, b) || a.label.localeCompare(b.label);
+	byHead(a, b) || a.cylinder - b.cylinder || kindFirst(a, b) || a.label.localeCompare(b.label);
 
 const COMPARE: Readonly<Record<MeasuringOrder, (a: Walked, b: Walked) => number>> = {
 	'along-the-head': alongHead,
 	'by-cylinder': byCylinder,
-	'intakes-then-exhausts': (a, b) => kindFirst(a, b) || byCylinder(a, b)
+	'intakes-then-exhausts': (a, b) => byHead(a, b) || kindFirst(a, b) || byCylinder(a, b)
 };
 
 /**

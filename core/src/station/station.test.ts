@@ -183,4 +183,13 @@ describe('walking orders', () => {
 				.join(' ')
 		).toBe(expected);
 	});
+	it('goes head by head, whatever the cylinders are numbered', () => {
+		const V = stationsOf(layout({ arrangement: 'V', cylinders: 4, numbering: 'alternating' }));
+		const walked = (order: Parameters<typeof walk>[1]) =>
+			walk(V, order)
+				.map(({ label }) => label)
+				.join(' ');
+		expect(walked('by-cylinder')).toBe('1I 1E 3I 3E 2I 2E 4I 4E');
+		expect(walked('intakes-then-exhausts')).toBe('1I 3I 1E 3E 2I 4I 2E 4E');
+	});
 });

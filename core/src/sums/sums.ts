@@ -1,5 +1,6 @@
 /** The quick sums of a day, each by the formula that a job uses (handbook §14). */
 import { coilBindMargin, sealClearance } from '../clearance/index.ts';
+import { netSeatForce } from '../control/index.ts';
 import { chamberAfter, compressionRatio, defaultLimits, sweptVolume } from '../document/index.ts';
 import { ADJUSTERS, changePerTurn, hotLash, turnsFor } from '../lash/index.ts';
 import { grossLift, solidLift } from '../lift/index.ts';
@@ -12,8 +13,7 @@ import {
 	newtons,
 	newtonsPerMm,
 	type Kilopascals,
-	type Millimetres,
-	type Newtons
+	type Millimetres
 } from '../units/index.ts';
 import type {
 	Sum,
@@ -85,20 +85,6 @@ const TWO_POINTS = [
 	field('short', 'length'),
 	field('shortLoad', 'load')
 ] as const;
-
-/**
- * What holds a valve shut while pressure pushes on its head: `F − p · π/4 · d²`. Source: handbook §11.
- *
- * @param head diameter that the pressure acts on, in mm
- * @param pressure difference across the valve, in kPa
- * @returns N; below zero the valve is pushed off its seat
- * @example netSeatForce(newtons(400), mm(40), 200 as Kilopascals) // 148.7
- */
-export const netSeatForce = (
-	seatLoad: Newtons,
-	head: Millimetres,
-	pressure: Kilopascals
-): Newtons => newtons(seatLoad - ((pressure / 1000) * Math.PI * head ** 2) / 4);
 
 export const SUMS: readonly Sum[] = [
 	sum('aim-height', lengths('bind', 'lift', 'cushion'), ({ bind, lift, cushion }) => [

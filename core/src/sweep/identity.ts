@@ -55,7 +55,8 @@ function loadAt(curve: Curve, card: { height: Millimetres; load: number }): numb
 }
 
 /**
- * Every card, nearest first, with the evidence. Source: handbook §5.
+ * Every card with the evidence, nearest first, those before the others whose loads or rate were
+ * held against the spring. Source: handbook §5.
  *
  * @returns cards that anything speaks for or against; the others are left out
  */
@@ -63,8 +64,14 @@ export function identify(hand: InHand, cards: readonly SpringCard[]): Match[] {
 	return cards
 		.map((card) => matchOf(hand, card))
 		.filter((match) => match.evidence.length > 0)
-		.toSorted((a, b) => a.distance - b.distance);
+		.toSorted(
+			(a, b) =>
+				Number(hasLoads(b.evidence)) - Number(hasLoads(a.evidence)) || a.distance - b.distance
+		);
 }
+
+const hasLoads = (evidence: readonly Evidence[]): boolean =>
+	evidence.some(({ what }) => what === 'load-at-card-height' || what === 'rate');
 
 /**
  * One card against the spring in the hand.
@@ -90,12 +97,13 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 	const rate = cardRate(card);
 	const to = card.open ? lengthOf(card.open.height) : mm(seat.height - 8);
 	const [high, low] = [hand.curve.load(to), hand.curve.load(seat.height)];
-	parts(
-		'rate',
-		rate,
-		high === null || low === null ? null : (high - low) / (seat.height - to),
-		MAY_DIFFER.rate
-	);
+	if (rate !== null)
+		parts(
+			'rate',
+			rate,
+			high === null || low === null ? null : (high - low) / (seat.height - to),
+			MAY_DIFFER.rate
+		);
 	if (hand.bind.sort === 'bind') lengths('coil-bind', card.bind, hand.bind.height, MAY_DIFFER.bind);
 	lengths('free-height', card.freeHeight, hand.freeHeight, MAY_DIFFER.free);
 	lengths('outside', card.outer?.outside, hand.outside, MAY_DIFFER.diameter);
@@ -105,6 +113,8 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 		evidence.reduce((sum, { off }) => sum + off ** 2, 0) / Math.max(1, evidence.length)
 	);
 	const worst = Math.max(0, ...evidence.map(({ off }) => Math.abs(off)));
-	const fits = worst > RULED_OUT || distance > NEAR ? 'mismatch' : distance > 1 ? 'near' : 'fits';
+	// A card that nothing of its loads was held against may be it, and no more is known.
+	const isFit = distance <= 1 && hasLoads(evidence);
+	const fits = worst > RULED_OUT || distance > NEAR ? 'mismatch' : isFit ? 'fits' : 'near';
 	return { card, evidence, distance, fits };
 }

@@ -28,6 +28,8 @@ export const Sweep = z.strictObject({
 	/** What stood in the press besides the spring: retainer at its landing, plate. */
 	fixture: Size,
 	retainer: Line.optional(),
+	/** That retainer's step, which the inner spring stood on. */
+	step: Size.optional(),
 	heightUnit: z.enum(['mm', 'in']),
 	loadUnit: z.enum(['N', 'lbf', 'kgf']),
 	/** Correction in force when it was taken, in millimetres and newtons. */

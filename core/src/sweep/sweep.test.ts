@@ -357,6 +357,25 @@ describe('which spring is it', () => {
 		expect(match!.fits).toBe('mismatch');
 		expect(match!.evidence[0]).toMatchObject({ what: 'load-at-card-height', hand: 0 });
 	});
+	it('is no match by its bind alone, and stands behind what its loads were held against', () => {
+		// D-37 pressed from its own height down: the taller D-52 goes solid there too.
+		const points = [46.228, 40, 35, 30].map((h) => ({
+			height: mm(h),
+			load: newtons(578 + 60.3 * (46.228 - h))
+		}));
+		const two = cards.filter(({ name }) =>
+			['Fennick D-37 dual', 'Fennick D-52 dual'].includes(name)
+		);
+		const height = mm(29.21);
+		const bind = {
+			...({ sort: 'bind', height, from: height, to: height } as const),
+			...{ step: mm(0), stackPoints: 3, gradual: null }
+		};
+		const [first, second] = identify({ curve: testedCurve(points), bind }, two);
+		expect([first!.card.name, first!.fits]).toEqual(['Fennick D-37 dual', 'fits']);
+		expect(second!.evidence.map(({ what }) => what)).toEqual(['coil-bind']);
+		expect(second!.fits).toBe('near');
+	});
 	it('says plainly that it is none of them', () => {
 		const stranger = cardCurve({ height: mm(46), load: newtons(2600) }, newtonsPerMm(150), mm(20));
 		const matches = identify(

@@ -6,6 +6,7 @@ import {
 	COMPARISON_STEP,
 	MM_PER,
 	NEWTONS_PER,
+	type CubicCentimetres,
 	type Kilograms,
 	type LengthUnit,
 	type LoadUnit,
@@ -78,10 +79,20 @@ const decimalsFor = ({ length }: Units, resolution?: Millimetres): number => {
 	return resolution !== undefined && resolution < step * (1 - 1e-9) ? usual + 1 : usual;
 };
 
-/** A load to 1 lbf, 1 N or 0.1 kgf, without its unit. */
-export function showLoad(load: Newtons, units: Units): string {
-	return fixed(load / NEWTONS_PER[units.load], LOAD_DECIMALS[units.load]);
+/**
+ * A load to 1 lbf, 1 N or 0.1 kgf, without its unit.
+ *
+ * @param resolution of the tester in N: a finer one than usual shows a digit more
+ */
+export function showLoad(load: Newtons, units: Units, resolution?: Newtons): string {
+	const per = NEWTONS_PER[units.load];
+	const usual = LOAD_DECIMALS[units.load];
+	const isFiner = resolution !== undefined && resolution < (per / 10 ** usual) * (1 - 1e-9);
+	return fixed(load / per, isFiner ? usual + 1 : usual);
 }
+
+/** A volume to 0.1 cc, without its unit. */
+export const showVolume = (volume: CubicCentimetres): string => fixed(volume, 1);
 
 /** A mass in grams to 0.1 g, without its unit. */
 export function showMass(mass: Kilograms): string {

@@ -145,6 +145,35 @@ export function readSignedEntry(typed: string, unit: LengthUnit): Entry {
 	return { ...entry, text, length: lengthOf(text) };
 }
 
+/** What a gauge reads. */
+export type ReadAs = 'length' | 'load' | 'volume';
+
+/**
+ * Reads what a gauge of some sort shows, as typed: a length, a load, or a volume in cubic centimetres.
+ *
+ * @param likelyLoads tells what "1,234" means of a load
+ */
+export function readMeasured(
+	typed: string,
+	as: ReadAs,
+	units: { readonly length: LengthUnit; readonly load: LoadUnit },
+	likelyLoads?: Band<number>
+): FigureEntry {
+	if (as === 'length') return readEntry(typed, units.length);
+	return as === 'load' ? readLoadEntry(typed, units.load, likelyLoads) : readVolumeEntry(typed);
+}
+
+/** Reads a volume: digits, and "cc", "ccm", "cm³" or "ml" behind them or not. */
+function readVolumeEntry(typed: string): FigureEntry {
+	const trimmed = typed.trim();
+	if (trimmed === '') return refuse(message('entry.empty'));
+	if (/^[-−]/.test(trimmed)) return refuse(message('entry.negative'));
+	const [, digits] = /^(\d{1,4}(?:[.,]\d{0,4})?)\s*(?:ccm?|cm3|cm³|ml)?$/i.exec(trimmed) ?? [];
+	return digits === undefined
+		? refuse(message('entry.not-figure', { typed: trimmed }))
+		: { ok: true, text: `${tidy(digits.replace(',', '.'))} cc` };
+}
+
 /** What people write behind a load, a rate or a mass, and the unit's own sign. */
 const SAID_UNITS: readonly (readonly [RegExp, string])[] = [
 	[/^(?:#|lbs?\.?|lbf|pounds?)$/i, 'lbf'],

@@ -95,9 +95,20 @@ export function loadOf(text: string): Newtons {
 	return newtons(remembered(loads, text, () => parse(text, LOAD_TEXT, NEWTONS_PER)));
 }
 
-/** A length in millimetres, or a load in newtons, by its unit. Throws as {@link lengthOf} does. */
+/** What a text that a gauge may read measures, by its unit; null for any other text. */
+export const measureOf = (text: string): 'length' | 'load' | 'volume' | null =>
+	LENGTH_TEXT.test(text)
+		? 'length'
+		: LOAD_TEXT.test(text)
+			? 'load'
+			: VOLUME_TEXT.test(text)
+				? 'volume'
+				: null;
+
+/** A length in millimetres, a load in newtons or a volume in cubic centimetres, by its unit. Throws as {@link lengthOf} does. */
 export function siOf(text: string): number {
-	return lengths.has(text) || LENGTH_TEXT.test(text) ? lengthOf(text) : loadOf(text);
+	if (lengths.has(text) || LENGTH_TEXT.test(text)) return lengthOf(text);
+	return text.endsWith('cc') ? volumeOf(text) : loadOf(text);
 }
 
 /** The spring rate that a text such as "355 lbf/in" stands for, in newtons a millimetre. Throws as {@link lengthOf} does. */
@@ -162,7 +173,7 @@ export function unitOf(text: string): LengthUnit {
  * Limits are compared after rounding to 0.1 µm and 0.01 N, so that a margin of
  * exactly the limit passes whatever floating point makes of it (handbook §2).
  */
-export const COMPARISON_STEP = { length: 1e-4, load: 1e-2, pressure: 1e-9 } as const;
+export const COMPARISON_STEP = { length: 1e-4, load: 1e-2, pressure: 1e-9, volume: 1e-4 } as const;
 
 /**
  * A figure in its SI unit, rounded to the step in which it is compared: a margin of

@@ -18,12 +18,21 @@ declare module '../message/issue.ts' {
 		'field.two-meanings': { readonly meanings: readonly string[] };
 		'field.id': null;
 		'field.moment': null;
+		'field.date': null;
 	}
 }
 
 /** What a text must be a quantity of. */
 export type QuantityText =
-	'length' | 'load' | 'length-or-load' | 'rate' | 'mass' | 'volume' | 'vacuum' | 'inertia';
+	| 'length'
+	| 'load'
+	| 'length-or-load'
+	| 'measured'
+	| 'rate'
+	| 'mass'
+	| 'volume'
+	| 'vacuum'
+	| 'inertia';
 
 const quantity = (pattern: RegExp, of: QuantityText) =>
 	z.string({ error: issue('field.quantity', { of }) }).regex(pattern, {
@@ -47,10 +56,10 @@ export const Length = quantity(LENGTH_TEXT, 'length');
 export const Size = Length.refine((text) => !text.startsWith('-'), issue('field.negative'));
 export const PositiveSize = Size.refine(aboveZero, issue('field.not-positive'));
 export const Load = quantity(LOAD_TEXT, 'load');
-/** What a gauge reads: a length or a load, never negative. */
+/** What a gauge reads: a length, a load or a volume, never negative. */
 export const Measured = quantity(
-	new RegExp(`${LENGTH_TEXT.source}|${LOAD_TEXT.source}`),
-	'length-or-load'
+	new RegExp(`${LENGTH_TEXT.source}|${LOAD_TEXT.source}|${VOLUME_TEXT.source}`),
+	'measured'
 ).refine((text) => !text.startsWith('-'), issue('field.negative'));
 export const Rate = quantity(RATE_TEXT, 'rate').refine(aboveZero, issue('field.not-positive'));
 export const Mass = quantity(MASS_TEXT, 'mass').refine(aboveZero, issue('field.not-positive'));

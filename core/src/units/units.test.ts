@@ -10,9 +10,26 @@ import {
 	showRate
 } from './display.ts';
 import { Load, Size } from './schema.ts';
-import { isPlausible, readEntry, readLoadEntry, readSignedEntry, withUnit } from './entry.ts';
+import {
+	isPlausible,
+	readEntry,
+	readLoadEntry,
+	readMeasured,
+	readSignedEntry,
+	withUnit
+} from './entry.ts';
 import { message, messageOf } from '../message/index.ts';
-import { inches, lengthOf, loadOf, mm, poundsForce, rateOf, toComparisonStep } from './quantity.ts';
+import {
+	inches,
+	lengthOf,
+	loadOf,
+	measureOf,
+	mm,
+	poundsForce,
+	rateOf,
+	siOf,
+	toComparisonStep
+} from './quantity.ts';
 
 describe('quantities as text', () => {
 	it('reads lengths, loads and rates exactly', () => {
@@ -212,5 +229,30 @@ describe('a load as typed or sent', () => {
 	it.each(['', '-5', 'heavy', '12 mm'])('“%s” is refused with a word', (typed) => {
 		const entry = readLoadEntry(typed, 'lbf');
 		expect(entry.ok ? '' : entry.problem.code).toMatch(/^entry\./);
+	});
+});
+
+describe('what a gauge reads', () => {
+	const units = { length: 'in', load: 'lbf' } as const;
+	it.each([
+		['62.4', '62.4 cc'],
+		['62,4 ml', '62.4 cc'],
+		['062.40cm³', '62.40 cc']
+	])('a volume typed as %s is kept as %s', (typed, text) => {
+		expect(readMeasured(typed, 'volume', units)).toEqual({ ok: true, text });
+		expect(siOf(text)).toBeCloseTo(62.4, 9);
+	});
+	it.each(['', '-3', '62.4 in', 'full', '12345'])('a volume is not %s', (typed) => {
+		expect(readMeasured(typed, 'volume', units).ok).toBe(false);
+	});
+	it('is a length or a load in the units of the person', () => {
+		expect(readMeasured('1812', 'length', units)).toMatchObject({ text: '1.812 in' });
+		expect(readMeasured('130', 'load', units)).toEqual({ ok: true, text: '130 lbf' });
+		expect([measureOf('1 in'), measureOf('1 kgf'), measureOf('1 cc'), measureOf('1 g')]).toEqual([
+			'length',
+			'load',
+			'volume',
+			null
+		]);
 	});
 });

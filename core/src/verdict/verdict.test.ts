@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { inches, newtons, type Millimetres } from '../units/index.ts';
 import { message } from '../message/index.ts';
-import { judge, notMeasured, worst, type Limit, type Source } from './verdict.ts';
+import { judge, notMeasured, worst, type Limit, type From, type Source } from './verdict.ts';
 
 const floor: Limit<Millimetres> = {
 	code: 'bind-floor',
@@ -11,7 +11,11 @@ const floor: Limit<Millimetres> = {
 };
 const aim: Limit<Millimetres> = { ...floor, code: 'bind-aim', at: inches(0.06), severity: 'watch' };
 
-const against = (figure: number, uncertainty = 0, sources: Source[] = ['measured', 'card']) =>
+const against = (
+	figure: number,
+	uncertainty = 0,
+	sources: readonly (Source | From)[] = ['measured', 'card']
+) =>
 	judge(inches(figure), {
 		dimension: 'length',
 		limits: [floor, aim],
@@ -52,8 +56,12 @@ describe('a verdict', () => {
 	it('is never clear on a told or remembered figure alone', () => {
 		expect(against(0.08, 0, ['measured', 'customer']).state).toBe('watch');
 		expect(against(0.08, 0, ['recalled']).remedy).toEqual(
-			message('figure.unconfirmed', { source: 'recalled' })
+			message('figure.unconfirmed', { source: 'recalled', of: null })
 		);
+		const lift = { of: 'lift', source: 'customer' } as const;
+		const told = against(0.08, 0, ['measured', lift]);
+		expect(told.remedy).toEqual(message('figure.unconfirmed', { source: 'customer', of: 'lift' }));
+		expect(told.sources).toEqual(['measured', 'customer']);
 		expect(against(0.04, 0, ['customer']).state).toBe('stop');
 	});
 

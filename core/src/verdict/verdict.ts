@@ -6,6 +6,7 @@
 import {
 	toComparisonStep,
 	type COMPARISON_STEP,
+	type CubicCentimetres,
 	type Kilopascals,
 	type Millimetres,
 	type Newtons
@@ -15,7 +16,8 @@ import { message, needsIn, needsOf, type Message, type Need } from '../message/i
 declare module '../message/message.ts' {
 	interface Messages {
 		'figure.not-finite': null;
-		'figure.unconfirmed': { readonly source: Source };
+		/** What of it is somebody's word; null where nobody said which. */
+		'figure.unconfirmed': { readonly source: Source; readonly of: Behind | null };
 	}
 }
 
@@ -35,6 +37,16 @@ export type Source = (typeof SOURCES)[number];
 const UNCONFIRMED: ReadonlySet<Source> = new Set(['customer', 'recalled']);
 /** Whether nobody but somebody's word stands for it. */
 export const isUnconfirmed = (source: Source): boolean => UNCONFIRMED.has(source);
+
+/** Figures that others stand on. */
+export type Behind = 'lift' | 'spring' | 'coil-bind' | 'target' | 'lash';
+/** Where a figure that another stands on came from. */
+export interface From {
+	readonly of: Behind;
+	readonly source: Source;
+}
+export const sourceIn = (from: Source | From): Source =>
+	typeof from === 'string' ? from : from.source;
 
 /** Limits that figures are held against; a room adds those it judges by. */
 // eslint-disable-next-line @typescript-eslint/no-empty-object-type
@@ -90,10 +102,17 @@ export function notMeasured<Q extends number>(why: Message | readonly Need[]): V
 	};
 }
 
+type DimensionOf<Q> =
+	| (Millimetres extends Q ? 'length' : never)
+	| (Newtons extends Q ? 'load' : never)
+	| (Kilopascals extends Q ? 'pressure' : never)
+	| (CubicCentimetres extends Q ? 'volume' : never);
+
 export interface Judging<Q extends number> {
-	readonly dimension: Q extends Millimetres ? 'length' : Q extends Newtons ? 'load' : 'pressure';
+	readonly dimension: DimensionOf<Q>;
 	readonly limits: readonly Limit<Q>[];
-	readonly sources: readonly Source[];
+	/** Where the figure and what it stands on came from. */
+	readonly sources: readonly (Source | From)[];
 	/** Half-width of the 95 % interval, same unit as the figure. */
 	readonly uncertainty?: number;
 	/** What the gauge resolves, same unit as the figure. */
@@ -112,11 +131,12 @@ export interface Judging<Q extends number> {
  *
  * @example judge(mm(1.27), { dimension: 'length', limits: [floor of 1.27 mm], … }).state // 'clear'
  */
-export function judge<Q extends Millimetres | Newtons | Kilopascals>(
+export function judge<Q extends Millimetres | Newtons | Kilopascals | CubicCentimetres>(
 	figure: Q,
 	how: Judging<Q>
 ): Verdict<Q> {
-	const { limits, sources, uncertainty = 0, resolution } = how;
+	const { limits, uncertainty = 0, resolution } = how;
+	const sources = how.sources.map(sourceIn);
 	if (!isAllFinite(figure, uncertainty, limits)) {
 		return { ...notMeasured<Q>(message('figure.not-finite')), sources };
 	}
@@ -136,10 +156,11 @@ export function judge<Q extends Millimetres | Newtons | Kilopascals>(
 	}
 
 	let remedy = state === 'clear' || decisive === null ? null : how.remedy(decisive, state);
-	const unconfirmed = state === 'clear' && sources.find((source) => UNCONFIRMED.has(source));
-	if (unconfirmed) {
+	const word = how.sources.find((from) => UNCONFIRMED.has(sourceIn(from)));
+	if (state === 'clear' && word !== undefined) {
 		state = 'watch';
-		remedy = message('figure.unconfirmed', { source: unconfirmed });
+		const of = typeof word === 'string' ? null : word.of;
+		remedy = message('figure.unconfirmed', { source: sourceIn(word), of });
 	}
 	return {
 		state,

@@ -1,1 +1,2 @@
 export * from './scenario.ts';
+export * from './steps.ts';

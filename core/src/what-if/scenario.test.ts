@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { KINDS } from '../station/index.ts';
 import { TARGET_METHODS } from '../target-height/index.ts';
 import { evaluate } from '../evaluation/index.ts';
+import { tallied } from '../max-lift/index.ts';
 import { readJob } from '../document/file.ts';
-import { aimAs, tallied, withLift, withScenario } from './scenario.ts';
+import { aimAs, withLift, withScenario } from './scenario.ts';
 
 const read = readJob(readFileSync('demo/jobs/2409-twin-cam.json', 'utf8'));
 if (!read.ok) throw new Error('no demo job');

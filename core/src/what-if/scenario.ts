@@ -1,14 +1,7 @@
 /** What a question of "what if" changes, and what a sheet comes to in a few figures. */
 import { KINDS, type Kind } from '../station/index.ts';
 import type { TargetMethod } from '../target-height/index.ts';
-import {
-	lengthOf,
-	lengthText,
-	loadText,
-	mm,
-	type Millimetres,
-	type Newtons
-} from '../units/index.ts';
+import { lengthOf, lengthText, loadText, mm } from '../units/index.ts';
 import { USUAL_CUSHION, type KindSheet } from '../figures/index.ts';
 import type { KindSetup, Limits, Setup } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
@@ -84,36 +77,4 @@ export function withScenario(
 		if (method) kinds[kind] = { ...kinds[kind], aim: aimAs(method, now.kinds[kind], kinds[kind]) };
 	}
 	return { ...setup, kinds, limits: { ...setup.limits, ...limits } };
-}
-
-export interface Tally {
-	readonly open: { readonly least: Newtons; readonly most: Newtons } | null;
-	readonly bind: Millimetres | null;
-	readonly seal: Millimetres | null;
-	readonly stop: number;
-	readonly close: number;
-	readonly watch: number;
-}
-
-/** What the stations of a kind come to. */
-export function tallied({ stations }: Sheet, kind: Kind): Tally {
-	const own = stations.filter((station) => station.kind === kind);
-	const least = <Q extends number>(figures: readonly (Q | null)[]) =>
-		figures.reduce<Q | null>((a, b) => (b !== null && (a === null || b < a) ? b : a), null);
-	const loads = own.flatMap(({ figures }) => figures.openLoad.figure ?? []);
-	const count = (state: string) => own.filter((station) => station.state === state).length;
-	return {
-		open:
-			loads.length === 0
-				? null
-				: {
-						least: loads.reduce((a, b) => (b < a ? b : a)),
-						most: loads.reduce((a, b) => (b > a ? b : a))
-					},
-		bind: least(own.map(({ figures }) => figures.bindMargin.figure)),
-		seal: least(own.map(({ figures }) => figures.sealClearance.figure)),
-		stop: count('stop'),
-		close: count('inconclusive'),
-		watch: count('watch')
-	};
 }

@@ -6,6 +6,7 @@
 	import { afterNavigate } from '$app/navigation';
 	import { Bench, setBench } from '$lib/bench/bench.svelte';
 	import TopBar from '$lib/frame/TopBar.svelte';
+	import { Help, setHelp } from '$lib/help/help.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
 	import { isTyping, Keys, setKeys } from '$lib/keys/keys.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -20,6 +21,8 @@
 	setBench(bench);
 	const keys = new Keys();
 	setKeys(keys);
+	const help = new Help();
+	setHelp(help);
 
 	// A job that nobody chose units for says in which it was measured.
 	$effect.pre(() => {
@@ -40,6 +43,11 @@
 	function press(event: KeyboardEvent) {
 		if (event.key === 'k' && (event.ctrlKey || event.metaKey)) {
 			finding = true;
+			event.preventDefault();
+			return;
+		}
+		if (event.key === 'F1') {
+			help.showHere();
 			event.preventDefault();
 			return;
 		}
@@ -68,6 +76,11 @@
 {#if keys.open}
 	{#await import('$lib/keys/KeysDialog.svelte') then { default: KeysDialog }}
 		<KeysDialog {keys} />
+	{/await}
+{/if}
+{#if help.open}
+	{#await import('$lib/help/HelpDialog.svelte') then { default: HelpDialog }}
+		<HelpDialog {help} />
 	{/await}
 {/if}
 {#if finding}

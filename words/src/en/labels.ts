@@ -33,7 +33,17 @@ export const labels: Labels = {
 		piston: 'Piston to valve',
 		headLoad: 'On-head load',
 		loss: 'Load loss',
-		vacuum: 'Vacuum'
+		vacuum: 'Vacuum',
+		valveLength: 'Valve length',
+		tipLength: 'Tip length',
+		stemDiameter: 'Stem diameter',
+		stemClearance: 'Stem to guide',
+		seatWidth: 'Seat width',
+		seatRunOut: 'Seat run-out',
+		valveMargin: 'Valve margin',
+		stemHeight: 'Stem height',
+		headBelowDeck: 'Head below deck',
+		chamberVolume: 'Chamber volume'
 	},
 	limit: {
 		'bind-floor': 'min bind margin',
@@ -59,7 +69,11 @@ export const labels: Labels = {
 		'max-lash': 'max lash',
 		'any-lash': 'any lash at all',
 		'min-vacuum': 'min vacuum',
-		'seat-load-at-height': 'seat load at this height'
+		'seat-load-at-height': 'seat load at this height',
+		'head-load-median': 'middle of its kind',
+		'inspected-least': 'least allowed',
+		'inspected-most': 'most allowed',
+		'inspected-apart': 'furthest from the middle of its kind'
 	},
 	buildLimit: {
 		'seal-floor': 'seal clearance',
@@ -88,7 +102,17 @@ export const labels: Labels = {
 		lash: 'lash',
 		preload: 'preload',
 		'built-height': 'as-built height',
-		'follower-shim': 'follower shim'
+		'follower-shim': 'follower shim',
+		'valve-length': 'valve length',
+		'tip-length': 'tip length',
+		'stem-diameter': 'stem diameter',
+		'stem-clearance': 'stem-to-guide clearance',
+		'seat-width': 'seat width',
+		'seat-run-out': 'seat run-out',
+		'valve-margin': 'valve margin',
+		'stem-height': 'stem height',
+		'head-below-deck': 'valve head below deck',
+		'chamber-volume': 'chamber volume'
 	},
 	work: {
 		'deck-cut': 'deck cut',
@@ -104,6 +128,23 @@ export const labels: Labels = {
 		'tip-ground': 'tip ground',
 		'parts-changed': 'parts changed',
 		'valve-train-changed': 'valve train changed'
+	},
+	scope: {
+		measured: 'measured',
+		built: 'built',
+		'on-engine': 'on the engine'
+	},
+	scopeNeed: {
+		height: 'installed height',
+		seatLoad: 'seat load',
+		openLoad: 'open load',
+		bindMargin: 'coil bind margin',
+		sealClearance: 'seal clearance',
+		assembly: 'the assembly, every step',
+		built: 'the as-built check',
+		vacuum: 'the vacuum test',
+		lash: 'lash or preload',
+		piston: 'piston to valve'
 	},
 	passage: {
 		pushrod: 'pushrod',
@@ -133,6 +174,12 @@ export const labels: Labels = {
 		crankshaft: 'crankshaft',
 		air: 'air',
 		rags: 'rags',
+		'strip-compress': 'compress to strip',
+		'strip-locks': 'locks out',
+		'strip-spring': 'spring off, as found',
+		'strip-look': 'look at the valve',
+		measure: 'height measured',
+		choose: 'shims and locks chosen',
 		locator: 'locator',
 		seal: 'seal',
 		'seal-height': 'seal height',
@@ -145,6 +192,7 @@ export const labels: Labels = {
 		locks: 'locks',
 		release: 'release',
 		tap: 'tap',
+		'lash-cap': 'lash cap',
 		look: 'look',
 		'air-off': 'air off',
 		'count-in': 'count in'
@@ -206,6 +254,8 @@ export const labels: Labels = {
 		'height-gauge': 'height gauge',
 		'depth-gauge': 'depth gauge',
 		'feeler-set': 'feeler set',
+		micrometer: 'micrometer',
+		'dial-indicator': 'dial indicator',
 		'bench-tester': 'bench tester',
 		'on-head-tester': 'on-head tester'
 	},
@@ -230,6 +280,7 @@ export const labels: Labels = {
 		steel: 'steel',
 		'tool-steel': 'tool steel',
 		'stainless-steel': 'stainless steel',
+		'nickel-alloy': 'nickel alloy',
 		titanium: 'titanium',
 		aluminium: 'aluminium'
 	},
@@ -266,7 +317,8 @@ export const labels: Labels = {
 	note: {
 		'hand-over': 'handover',
 		'dropped-part': 'dropped part',
-		'damaged-part': 'damaged part'
+		'damaged-part': 'damaged part',
+		'flow-figures': 'flow figures'
 	},
 	condition: { new: 'new', reused: 'reused' },
 	tipSeen: {
@@ -279,6 +331,17 @@ export const labels: Labels = {
 	grooveSeen: { good: 'good', worn: 'worn', burred: 'burred' },
 	stemSeen: { good: 'good', worn: 'worn', scored: 'scored', bent: 'bent' },
 	seatMark: { even: 'even', narrow: 'narrow', wide: 'wide', uneven: 'uneven', pitted: 'pitted' },
+	sealFound: {
+		none: 'none',
+		positive: 'positive, on the guide',
+		umbrella: 'umbrella',
+		'o-ring': 'O-ring'
+	},
+	contact: {
+		middle: 'middle of the face',
+		'near-margin': 'near the margin',
+		'near-stem': 'near the stem'
+	},
 	pistonMethod: { clay: 'clay', indicator: 'indicator' },
 	noBind: {
 		'too-few-points': 'too few points',
@@ -299,6 +362,7 @@ export const labels: Labels = {
 		engine: 'engine',
 		set: 'set',
 		spring: 'spring',
+		kit: 'kit',
 		part: 'part',
 		station: 'station',
 		page: 'page'

@@ -113,5 +113,17 @@ export const rules: Language['rules'] = {
 	F28: {
 		title: 'Used locks',
 		why: 'Locks that have run have taken the shape of another groove and taper, and may let go.'
+	},
+	F29: {
+		title: 'Seal and locator as the kit asks',
+		why: 'A kit’s figures hold with its own seal and locator: another one changes the gap or the height, or lets the inner spring hang.'
+	},
+	F30: {
+		title: 'Tip above the locks',
+		why: 'A rocker reaches a tip that stands above the locks; one that they bury it does not, and breaks.'
+	},
+	F31: {
+		title: 'Lock taper under load',
+		why: 'Under high loads a steeper taper bears on more of the retainer.'
 	}
 };

@@ -1,7 +1,15 @@
 /** Everything the program says of a job, a file or an entry, in English. */
-import { FIGURES, mm, newtons, type FigureName } from '@zinc-ledger/core';
+import {
+	cubicCentimetres,
+	FIGURES,
+	mm,
+	newtons,
+	readAs,
+	type FigureName,
+	type Inspected
+} from '@zinc-ledger/core';
 import type { Sentences } from '../catalogue.ts';
-import { capital, joined, length, load, percent, say, type Phrase } from '../phrase.ts';
+import { capital, joined, length, load, percent, say, volume, type Phrase } from '../phrase.ts';
 import { labels } from './labels.ts';
 import { rules } from './rules.ts';
 
@@ -20,6 +28,7 @@ const QUANTITY = {
 	length: 'a length in in or mm, such as "1.820 in"',
 	load: 'a load in lbf, N or kgf, such as "130 lbf"',
 	'length-or-load': 'a length in in or mm, or a load in lbf, N or kgf, such as "1.820 in"',
+	measured: 'a length, a load or a volume, such as "1.820 in"',
 	rate: 'a rate in lbf/in, N/mm or kgf/mm, such as "340 lbf/in"',
 	mass: 'a mass in g or kg, such as "32.5 g"',
 	volume: 'a volume in cc, such as "46.5 cc"',
@@ -29,6 +38,7 @@ const QUANTITY = {
 const FILE = {
 	job: 'job file',
 	parts: 'parts file',
+	kits: 'kits file',
 	sweep: 'sweep file',
 	'signed-sheet': 'signed sheet'
 } as const;
@@ -47,6 +57,8 @@ const inUnit = (count: number, unit: string | undefined) => {
 const UNKNOWN = {
 	job: 'job',
 	part: 'part',
+	kit: 'kit',
+	template: 'template',
 	gauge: 'gauge',
 	engine: 'engine',
 	set: 'set',
@@ -71,10 +83,31 @@ const ROOM = {
 	'guide-boss': 'guide boss'
 } as const;
 
+/** What of a figure is somebody's word; a sheet that was signed before it was named has none. */
+const BEHIND = {
+	lift: 'The lift behind this is',
+	spring: 'The spring’s figures behind this are',
+	'coil-bind': 'The coil bind behind this is',
+	target: 'The target behind this is',
+	lash: 'The lash wanted is',
+	unknown: 'A figure behind this is'
+} as const;
+
+/** Loads that differ by less, in newtons, read alike in any unit. */
+const ALIKE = 0.5;
+
+/** Which face goes up, as somebody wrote it. */
+const faced = (up: string | null) => (up === null ? '' : ` (${up})`);
+
+/** A figure of an inspection, by what it is read as. */
+const inspectedBy = (quantity: Inspected, by: number) =>
+	readAs(quantity) === 'volume' ? volume(cubicCentimetres(by)) : length(mm(by));
+
 /** A figure in its reader's units, a space before it; a vacuum is told by what was reached. */
 function measured(figure: FigureName, value: number): Phrase {
 	const { dimension } = FIGURES[figure];
 	if (dimension === 'pressure') return [];
+	if (dimension === 'volume') return [' ', volume(cubicCentimetres(value))];
 	return [' ', dimension === 'load' ? load(newtons(value)) : length(mm(value))];
 }
 
@@ -86,8 +119,8 @@ export const sentences: Sentences = {
 	'of-kind': ({ kind, says }, tell) => say`${labels.kind[kind]}: ${tell(says)}`,
 	'at-station': ({ station, says }, tell) => say`${station}: ${tell(says)}`,
 	'figure.not-finite': 'No finite figure: check what it was calculated from',
-	'figure.unconfirmed': ({ source }) =>
-		`A figure behind this is ${source === 'customer' ? 'from the customer' : 'from memory'}: confirm it`,
+	'figure.unconfirmed': ({ source, of }) =>
+		`${BEHIND[of ?? 'unknown']} ${source === 'customer' ? 'from the customer' : 'from memory'}: confirm it`,
 	'figure.not-known': ({ figure, why }, tell) =>
 		why ? say`${labels.figure[figure]}: ${tell(why)}` : labels.figure[figure],
 	'figure.judged': ({ figure, value, says }, tell) => {
@@ -102,6 +135,7 @@ export const sentences: Sentences = {
 	'need.four-heights': 'four heights of this kind before an outlier can be told',
 	'need.lift': 'the valve lift',
 	'need.bind': 'the coil bind height',
+	'need.rate': 'the spring’s rate, or a second height with its load',
 	'need.spring': 'a spring',
 	'need.locks': 'locks',
 	'need.locator': 'a locator',
@@ -165,8 +199,8 @@ export const sentences: Sentences = {
 		say`${length(by)} taller than the rest of its kind: inspect the seat, it may have sunk`,
 	'height.shorter': ({ by }) =>
 		say`${length(by)} shorter than the rest of its kind: inspect valve, retainer and gauge`,
-	'height.readings-disagree': ({ people, by }) =>
-		say`${people === 'one' ? 'Read twice' : 'Read by two people'}, ${length(by)} apart: void one or read again`,
+	'height.readings-disagree': ({ people, times, by }) =>
+		say`${people === 'two' ? 'Read by two people' : times > 2 ? `Read ${times} times` : 'Read twice'}, ${length(by)} apart: void one or read again`,
 	'head.read-tall': ({ head, valves, by, part }) =>
 		say`All ${valves} valves of the ${head} read ${length(by)} too tall, just ${FORGOTTEN[part]}: was it left out when they were measured?`,
 	'head.read-short': ({ head, valves, by, part }) =>
@@ -212,12 +246,20 @@ export const sentences: Sentences = {
 	'open-load.off': ({ by, way, target }) =>
 		say`Open load ${load(by)} ${way} the ${load(target)} required`,
 	'open-load.above-max': ({ by }) => say`Open load ${load(by)} above what the lifter stands`,
+	'head-load.off-target': ({ load: read, part, way }) =>
+		say`On the head ${load(read)}, ${percent(part)} ${way} the seat load aimed for; its height is not measured`,
+	'head-load.apart': ({ part, way }) =>
+		`On-head load is ${percent(part)} ${way} the middle of its kind: weigh the spring, look at the height and at what lies under it`,
 	'head-load.under': ({ load: read, part }) =>
 		say`On the head ${load(read)}, ${percent(part)} under the curve at this height: shim left out, wrong spring, or the tester’s factor`,
 	'head-load.over': ({ load: read, part }) =>
 		say`On the head ${load(read)}, ${percent(part)} over the curve at this height: wrong spring, a shim too many, or the tester’s factor`,
 	'spring.not-tested-at': ({ height }) => say`Spring not tested at ${length(height)}`,
 	'spring.solid-before': ({ height }) => say`Spring is solid before ${length(height)}`,
+	'spring.beyond-card': ({ height }) =>
+		say`${length(height)} is lower than its card goes, and coil bind is not known`,
+	'spring.sampled': ({ kind, tested, of }) =>
+		`${labels.kind[kind]}s: the curve of ${tested} tested of ${of} springs serves all of them`,
 	'spring.free-below': ({ height }) => say`${length(height)} is above the spring’s free height`,
 	'spring.card-line-at': ({ height }) =>
 		say`Load at ${length(height)} is from the card’s line: not tested there`,
@@ -236,8 +278,10 @@ export const sentences: Sentences = {
 	'bind-margin.inconclusive': ({ remeasure }) =>
 		`Bind margin too close to call: ${remeasure === 'bind' ? 'test the bind' : 'measure the height'} again`,
 	'bind-margin.wide': 'Wide bind margin: a spring far from solid is lazy',
-	'bind-margin.short': ({ by, of, first }) =>
-		say`Bind margin ${length(by)} short of the ${of === 'floor' ? 'minimum' : 'target'}: less shim or plus locks.${first ? ` The ${labels.coil[first]} binds first.` : ''}`,
+	'bind-margin.wrong-spring': ({ by, lift }) =>
+		say`This spring is wrong for a lift of ${length(lift)} here: ${length(by)} short of the minimum, more than shims and locks can give. Another spring, or less lift.`,
+	'bind-margin.short': ({ by, of, first, shimmed }) =>
+		say`Bind margin ${length(by)} short of the ${of === 'floor' ? 'minimum' : 'target'}: ${shimmed ? 'less shim or plus locks' : 'plus locks, or a spring that binds lower'}.${first ? ` The ${labels.coil[first]} binds first.` : ''}`,
 	'seal.inconclusive': 'Seal gap too close to call: measure it again',
 	'seal.too-near': ({ by }) =>
 		say`Retainer ${length(by)} too near the seal: is it fully seated? Shorter seal or plus locks`,
@@ -248,11 +292,14 @@ export const sentences: Sentences = {
 	'rocker.too-near': ({ by }) =>
 		say`Rocker ${length(by)} too near the retainer: minus locks or a lash cap`,
 	'tip.inconclusive': 'Tip height too close to call: measure it again',
-	'tip.too-low': ({ by }) => say`Tip ${length(by)} too low: minus locks or a lash cap`,
+	'tip.too-low': ({ tip, min }) =>
+		say`Tip height ${length(tip)}, min ${length(min)}: minus locks or a lash cap`,
 	'piston.too-near': ({ by, angle }) =>
 		say`Piston ${length(by)} too near the valve at ${angle}° about top dead centre: cam timing, valve pocket, or gasket`,
 	'vacuum.not-held': ({ reached, min }) =>
 		`Port held ${reached} of the ${min} required: inspect seat, guide and seal`,
+	'leak-down.too-much': ({ loss, most }) =>
+		`Leak-down ${Math.round(loss * 100)} %, max ${Math.round(most * 100)} %: listen where the air goes, intake, exhaust or crankcase`,
 	'passage.contact': ({ passage, note }) =>
 		({
 			pushrod: 'Pushrod touches through its travel',
@@ -310,6 +357,16 @@ export const sentences: Sentences = {
 	'inspection.seatMark.wide': 'Seat mark is wide: it seals badly',
 	'inspection.seatMark.uneven': 'Seat mark is uneven: inspect guide and seat',
 	'inspection.seatMark.pitted': 'Seat is pitted: it will leak',
+	'inspection.contact.near-margin':
+		'Contact lies near the margin: the edge runs hot, move the seat in',
+	'inspection.contact.near-stem': 'Contact lies near the stem: move the seat out',
+	'found.too-many-shims': ({ most }) => `At most ${most} shims under one spring`,
+	'inspected.inconclusive': ({ quantity }) =>
+		`${capital(labels.quantity[quantity])} is too near its limit for this gauge: measure again, finer`,
+	'inspected.beyond': ({ quantity, by, way }) =>
+		say`${capital(labels.quantity[quantity])} is ${inspectedBy(quantity, by)} ${way} what is allowed`,
+	'inspected.apart': ({ quantity, by, way }) =>
+		say`${capital(labels.quantity[quantity])} is ${inspectedBy(quantity, by)} ${way === 'over' ? 'above' : 'below'} the middle of its kind`,
 
 	// Fit: the figures that a rule compared
 	'fit.rule': ({ rule }) => `${rule} ${rules[rule].title}`,
@@ -331,6 +388,14 @@ export const sentences: Sentences = {
 	'fit.valve-material': ({ material }) => `${labels.metal[material]} valve`,
 	'fit.titanium-capped': 'titanium valve, lash cap',
 	'fit.titanium-uncapped': ({ tip }) => `titanium valve, ${labels.valveTip[tip]} tip, no lash cap`,
+	'fit.bead-not-given': 'where the bead of the locks lies is not said, so not looked at',
+	'fit.tip-above-locks': ({ above }) =>
+		above > 0
+			? say`tip ${length(above)} above the locks`
+			: say`locks ${length(mm(-above))} above the tip`,
+	'fit.taper': ({ angle }) => `${angle}° locks`,
+	'fit.taper-under-load': ({ angle, load: open, max }) =>
+		say`${angle}° locks, open load ${load(open)}, a steeper taper preferred from ${load(max)}`,
 	'fit.tip-length': ({ tip, locks, min, max }) =>
 		say`tip length ${length(tip)}, ${locks === 'captive' ? 'captive locks' : 'locks'} ${length(min)} to ${length(max)}`,
 	'fit.cap-without-recess': 'lash cap, locks without a recess',
@@ -406,6 +471,13 @@ export const sentences: Sentences = {
 	'fit.new-required': ({ reused }) =>
 		`the set requires new, ${and(reused.map((part) => labels.slot[part]))} reused`,
 	'fit.new-fitted': 'the set requires new, seals and locks new',
+	'fit.no-kit': 'not built from a kit',
+	'fit.kit-refuses': ({ kit, place, part }) =>
+		`kit ${kit} must not be used with the ${labels.slot[place]} ${part}`,
+	'fit.kit-asks': ({ kit, place, asks, has }) =>
+		`kit ${kit} asks for the ${labels.slot[place]} ${asks}, ${has === null ? 'none is chosen' : `fitted is ${has}`}`,
+	'fit.kit-as-asked': ({ kit }) => `seal and locator as kit ${kit} asks`,
+	'kit.no-part': 'No such part of this type is there',
 	'fit.springs-new': 'new springs',
 	'fit.springs-used-not-allowed': 'used springs; this job fits none',
 	'fit.springs-retested': 'used springs, retested',
@@ -418,16 +490,23 @@ export const sentences: Sentences = {
 	'step.crankshaft': 'Hold the crankshaft',
 	'step.air':
 		'Adapter in, without its valve core; air on. Prove that it holds before a lock is touched',
+	'step.strip-compress': 'Compress the spring as far as the locks need, the air holding the valve',
+	'step.strip-locks': ({ cap }) =>
+		`${cap ? 'Lash cap off, locks' : 'Locks'} out with the magnet, both halves counted`,
+	'step.strip-spring': 'Retainer and spring off: write down what lay under and on it',
+	'step.strip-look': 'Look at tip, groove and stem, and at the seal; the valve stays up',
+	'step.measure': 'Tool off, valve held by the air alone: measure the height here',
+	'step.choose': 'Choose shims and locks for this station from what was measured',
 	'step.rags': 'Rags over the drain holes, a magnet for the locks',
 	'step.air-off': 'All valves of this cylinder built: air off, rags and tools counted',
-	'step.locator': ({ shims, part }) => {
-		const locator = part ?? 'no locator on this job';
+	'step.locator': ({ shims, part, up, shimUp }) => {
+		const locator = `${part ?? 'no locator on this job'}${faced(up)}`;
 		const each = joined(
 			shims.map((shim) => [length(shim)]),
 			', then '
 		);
 		return shims.length > 0
-			? say`Shim ${each} against the head; locator on it: ${locator}`
+			? say`Shim ${each} against the head${faced(shimUp)}; locator on it: ${locator}`
 			: say`No shim here. Locator in: ${locator}`;
 	},
 	'step.stem': ({ station, part }) =>
@@ -442,7 +521,10 @@ export const sentences: Sentences = {
 		}[bottomsOn ?? 'unknown'];
 		return `Seal driven fully home, garter spring off while driving and back on: ${seated}`;
 	},
-	'step.seal-height': 'Seal height checked against its neighbours',
+	'step.seal-height': ({ expected }) =>
+		expected === null
+			? 'Seal height checked against its neighbours'
+			: say`Seal height: ${length(expected)} by its record, and as its neighbours`,
 	'step.spring': ({ tag, ways }) =>
 		[
 			`This station’s ${tag === null ? 'spring' : `spring ${tag}`} on`,
@@ -450,17 +532,22 @@ export const sentences: Sentences = {
 				way === 'close-coils-down' ? 'close coils down, on the head' : labels.wayUp[way]
 			)
 		].join(', '),
-	'step.retainer': ({ part }) => (part ? `Retainer on: ${part}` : 'Retainer on'),
+	'step.retainer': ({ part, up }) => `${part ? `Retainer on: ${part}` : 'Retainer on'}${faced(up)}`,
 	'step.compress': 'Compress, only as far as the locks need',
-	'step.locks': ({ part }) =>
-		`${part ? `Locks in (${part})` : 'Locks in'}, stuck with assembly grease, both halves level`,
+	'step.locks': ({ part, cap }) =>
+		`${cap ? `Cap held in the locks (${cap}). ` : ''}${part ? `Locks in (${part})` : 'Locks in'}, stuck with assembly grease, both halves level`,
 	'step.release': 'Release slowly, watching both halves seat',
 	'step.tap': 'Tap the retainer with a soft block, and watch the locks stay',
+	'step.lash-cap': ({ part }) => `Lash cap on: ${part}. It must sit on the tip, not on the locks`,
 	'step.look': 'Look: level, and as high as its neighbour',
 	'caution.dead-centre': 'Closed valves do not mean that the piston is up.',
 	'caution.crankshaft': 'Air turns an engine that is not held: hands and tools clear of it.',
 	'caution.air':
 		'If the air drops, the valve drops. With the compressor tool off, air alone holds it.',
+	'caution.strip-locks':
+		'The spring lets go if the tool slips: glasses on, face out of line. A half that is missing is found before anything else.',
+	'caution.measure':
+		'Watch the pressure: with the tool off nothing else holds the valve, and a valve that drops is in the cylinder.',
 	'caution.rags': 'A lock that falls into the engine is not left there.',
 	'caution.compress':
 		'Face shield or safety glasses on, stand aside. Never by hand force. Follow the tool maker’s instructions.',
@@ -491,6 +578,7 @@ export const sentences: Sentences = {
 	'lift.lower-bind': ({ by }) => say`A spring that binds ${length(by)} lower`,
 	'lift.ground-retainers': ({ by }) => say`Retainers ground by ${length(by)} underneath`,
 	'lift.other-part': ({ part, name }) => `Other ${labels.slot[part]}: ${name}`,
+	'lift.with': ({ names }) => `with ${names.join(', ')}`,
 	'lift.tip-falls': ({ by }) => say`tip and rocker clearance fall by ${length(by)}`,
 	'lift.loads-and-tip-fall': ({ by }) =>
 		say`loads fall; tip and rocker clearance fall by ${length(by)}`,
@@ -502,13 +590,31 @@ export const sentences: Sentences = {
 	'lift.too-few': ({ stock, required }) => `${stock} of ${required} in stock`,
 	'lift.loads-unknown': 'loads not known',
 	'lift.loads-stay': 'loads stay',
-	'lift.seat-loads': ({ min, max }) => say`seat loads ${load(min)} to ${load(max)}`,
+	'lift.seat-loads': ({ min, max }) =>
+		max - min < ALIKE ? say`seat load ${load(min)}` : say`seat loads ${load(min)} to ${load(max)}`,
+
+	'change.seals-home': ({ by }) => say`Seals home by ${length(by)}`,
+	'change.seal-lower': ({ by }) => say`Seals lower by ${length(by)}`,
+	'change.locks': ({ by }) =>
+		say`Locks ${by < 0 ? 'lower' : 'higher'} by ${length(mm(Math.abs(by)))}`,
+	'change.locks-and-shim': ({ by }) => say`Locks higher by ${length(by)}, with the shim`,
+	'change.lash-cap': ({ by }) => (by === 0 ? 'No lash cap' : say`Lash cap ${length(by)}`),
+	'change.lift': ({ by }) => say`Valve lift ${length(by)}`,
+	'change.shims-out': 'All shims out',
+	'change.parts': ({ names }) => names.join(' + '),
+	'change.parts-and-shim': ({ names }) => `${names.join(' + ')}, with the shim`,
 
 	// Before signing
 	'note.text': ({ text }) => text,
 	'sample.measured': ({ measured, of }) => `A sample was measured: ${measured} of ${of} valves`,
 	'assembly.not-recorded': 'Assembly not recorded',
 	'assembly.incomplete': 'Assembly incomplete',
+	'assembly.checking-spring': 'a checking spring is still in',
+	'assembly.seal-height': ({ higher, expected }) =>
+		higher > 0
+			? say`the seal stands ${length(higher)} above the ${length(expected)} of its record: not home, or another one`
+			: say`the seal stands ${length(mm(-higher))} below the ${length(expected)} of its record: another one, or cut`,
+	'assembly.air-leaks': 'The air does not hold: nothing is undone here until it does',
 	'assembly.not-built': ({ stations }) => `Not built yet: ${stations.join(' ')}`,
 	'count.not-done': 'Lock halves are not counted at the end',
 	'count.differs': ({ out, back }) =>
@@ -529,7 +635,15 @@ export const sentences: Sentences = {
 	'stage.changed-since': ({ revision }) => `changed since sheet ${revision}`,
 	'stage.signed': ({ revision }) => `sheet ${revision} signed`,
 	'stage.to-resolve': ({ count }) => `${count} to resolve`,
-	'stage.can-be-signed': 'can be signed',
+	'stage.can-be-signed': ({ scope }) => `can be signed: ${labels.scope[scope]}`,
+	'stage.not-signable': 'not yet',
+	'scope.says': ({ scope, stations, of }) =>
+		`${capital(labels.scope[scope])}, ${stations.length === of ? (of === 1 ? 'its one station' : `all ${of} stations`) : `of ${of} stations only ${stations.join(', ')}; the rest was not looked at`}${scope === 'measured' ? ': no assembly is claimed' : ''}`,
+	'scope.before': 'signed before scopes',
+	'scope.left-out': ({ need, reason }) => `without ${labels.scopeNeed[need]}: ${reason}`,
+	'scope.lacks': ({ need, stations }) =>
+		`${capital(labels.scopeNeed[need])} is missing at ${stations.join(', ')}.`,
+	'scope.empty': 'Nothing was read at these stations: there is nothing to sign.',
 	'stage.accepted': 'accepted',
 	'stage.not-needed': 'not needed',
 	'stage.heights-since': 'heights read since',
@@ -588,10 +702,10 @@ export const sentences: Sentences = {
 	'field.two-meanings': ({ meanings }) => `Is it ${meanings.join(' or ')}? Type it so`,
 	'field.id': 'Must be an id (UUID)',
 	'field.moment': 'Must be a date and time such as 2026-03-02T09:30:00Z',
+	'field.date': 'Must be a day, such as 2026-12-04',
 	'field.station': 'Must be a station such as 3I or 12Eb',
 	'field.sha256': 'Must be a SHA-256 as 64 lower-case hexadecimal digits',
 	'limits.below': ({ of }) => `Must not be below ${LIMIT_NAME[of]}`,
-	'spring.rate-or-second': 'Enter a rate, or a second height with its load',
 	'spring.not-below-seat': 'Must be below the seat height',
 	'spring.not-above-seat': 'Must be above the seat height',
 	'spring.load-not-above-seat': 'Must be more than the seat load',
@@ -713,7 +827,12 @@ export const sentences: Sentences = {
 	'photo.unpacks-too-large': 'Rejected: this picture unpacks to more than 60 megapixels.',
 	'photo.progressive-too-large':
 		'Rejected: this progressive picture is over 26 megapixels. Make it smaller first.',
-	'photo.enough': ({ station, max }) => `${station} has ${max} photos already.`,
+	'lift.which-ratio': 'Which rocker ratio? Type the cam and “× 1.5”.',
+	'paste.no-valve': 'names no valve',
+	'paste.no-figure': ({ station }) => `no figure for ${station}`,
+	'paste.unknown-valve': ({ station }) => `this job has no valve ${station}`,
+	'paste.too-many': ({ valves }) => `more figures than the ${valves} valves`,
+	'photo.enough': ({ station, max }) => `${station ?? 'This'} has ${max} photos already.`,
 	'set.not-for-job': 'This set is not for a job.',
 	'set.not-tested': 'No spring of it is tested yet.',
 	'set.pair': 'The stop must not be below the watch.',

@@ -1,9 +1,9 @@
 /** What was built and tried. */
 import { z } from 'zod';
 import { issue } from '../../message/index.ts';
-import { Id, Line, Moment, Name, Size, Vacuum } from '../../units/schema.ts';
+import { Id, Line, Moment, Name, PositiveSize, Size, Vacuum } from '../../units/schema.ts';
 import { PASSAGES, PISTON_METHODS } from '../check-words.ts';
-import { seconds } from './limits.ts';
+import { fraction, seconds } from './limits.ts';
 import { StationLabel } from './station.ts';
 
 /** A step of the assembly done, or undone again; the newest about a step and place counts. */
@@ -15,6 +15,10 @@ export const AssemblyStep = z.strictObject({
 	done: z.boolean(),
 	/** Small parts counted at this step. */
 	count: z.int(issue('field.whole-number')).min(0).max(1000).optional(),
+	/** A height that was measured at this step. */
+	measured: PositiveSize.optional(),
+	/** The air did not hold, or fell: the list stops here until it does. */
+	leaks: z.literal(true).optional(),
 	note: Line.optional(),
 	person: Id,
 	at: Moment
@@ -28,6 +32,8 @@ export const Check = z.discriminatedUnion('sort', [
 		station: StationLabel,
 		method: z.enum(PISTON_METHODS),
 		/** Crankshaft degrees from the top dead centre of the gas exchange, and the room there. */
+		/** Thickness of the gasket that stood between, clamped; 0 for none. */
+		gasket: Size.optional(),
 		points: z
 			.array(z.strictObject({ angle: z.number().min(-180).max(180), room: Size }))
 			.min(1, issue('field.required'))
@@ -39,6 +45,15 @@ export const Check = z.discriminatedUnion('sort', [
 		station: StationLabel,
 		passage: z.enum(PASSAGES),
 		passes: z.boolean(),
+		...check
+	}),
+	z.strictObject({
+		sort: z.literal('leak-down'),
+		/** A station of the cylinder that was tried. */
+		station: StationLabel,
+		/** What leaks away of the air that is fed, as a part of it. */
+		loss: fraction,
+		most: fraction,
 		...check
 	}),
 	z.strictObject({

@@ -1,7 +1,7 @@
 /** What was decided, accepted and written down. */
 import { z } from 'zod';
 import { issue } from '../../message/index.ts';
-import { Id, Line, Moment } from '../../units/schema.ts';
+import { Id, Line, Moment, Name } from '../../units/schema.ts';
 import { NOTE_SUBJECTS } from '../policies.ts';
 import { StationLabel } from './station.ts';
 
@@ -34,6 +34,13 @@ export const Note = z.strictObject({
 	station: StationLabel.optional(),
 	text: Line.min(1, issue('field.required')),
 	private: z.boolean(),
+	/** Figures that came as a file: what a flow bench wrote, a list. */
+	file: z
+		.strictObject({
+			name: Name,
+			text: z.string().max(20_000, issue('field.max', { max: 20_000, unit: 'characters' }))
+		})
+		.optional(),
 	/** What it is about, where it is of a sort that is looked for. */
 	about: z.enum(NOTE_SUBJECTS).optional(),
 	/** Holds the job back until it is settled: checking springs fitted, a seal to replace. */

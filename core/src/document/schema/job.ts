@@ -11,7 +11,7 @@ import { Plan } from './plan.ts';
 import { Reading, VoidEntry } from './reading.ts';
 import { Setup } from './setup.ts';
 import { StationEntry } from './station.ts';
-import { HeadWork, Inspection } from './work.ts';
+import { AsFound, HeadWork, Inspection } from './work.ts';
 
 declare module '../../message/issue.ts' {
 	interface FieldMessages {
@@ -56,7 +56,8 @@ export const Job = z
 		plans: z.array(Plan).default([]),
 		assembly: z.array(AssemblyStep).default([]),
 		checks: z.array(Check).default([]),
-		notes: z.array(Note).default([])
+		notes: z.array(Note).default([]),
+		asFound: z.array(AsFound).default([])
 	})
 	.superRefine((job, context) => {
 		const problem = (path: (string | number)[], message: string) =>
@@ -85,7 +86,7 @@ export const Job = z
 			if (!known.readings.has(entry.reading))
 				problem(['voids', i, 'reading'], issue('job.voids-unknown'));
 		});
-		for (const list of ['inspections', 'checks', 'notes'] as const) {
+		for (const list of ['inspections', 'checks', 'notes', 'asFound'] as const) {
 			job[list].forEach(({ station }, i) => {
 				if (station !== undefined && !known.stations.has(station))
 					problem([list, i, 'station'], issue('job.no-station', { station }));

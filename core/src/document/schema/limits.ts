@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { issue } from '../../message/index.ts';
 import { lengthOf } from '../../units/index.ts';
 import { Load, Size, Vacuum } from '../../units/schema.ts';
+import { InspectedLimits } from './inspected-limits.ts';
 import { MOST_SECONDS } from '../check-words.ts';
 
 declare module '../../message/issue.ts' {
@@ -17,7 +18,7 @@ export const seconds = z
 	.int(issue('field.whole-number'))
 	.min(0)
 	.max(MOST_SECONDS, issue('field.max', { max: MOST_SECONDS, unit: 's' }));
-const fraction = z
+export const fraction = z
 	.number(issue('field.number', { example: '0.1' }))
 	.min(0, issue('field.min', { min: 0 }))
 	.max(1, issue('field.max', { max: 1 }));
@@ -72,9 +73,13 @@ export const Limits = z
 		vacuum: z
 			.strictObject({ least: Vacuum.default('15 inHg'), seconds: seconds.default(10) })
 			.prefault({}),
+		/** Part of its air that a cylinder may lose with its valves closed. */
+		leakDown: fraction.optional(),
 		outlierMin: Size,
 		/** A station further than this stands apart however wide its head scatters. */
 		outlierMax: Size.optional(),
+		/** A seal that stands further than this from its record's height is looked at. */
+		sealHeight: Size.optional(),
 		/** Part of its card's load that a tested spring may have lost. */
 		sagWatch: fraction.optional(),
 		sagStop: fraction.optional(),
@@ -88,7 +93,9 @@ export const Limits = z
 			.number(issue('field.number', { example: '3.5' }))
 			.min(1, issue('field.min', { min: 1 }))
 			.max(10, issue('field.max', { max: 10 })),
-		fit: FitLimits.prefault({})
+		fit: FitLimits.prefault({}),
+		/** Where a job says nothing of them, the careful usual stands. */
+		inspected: InspectedLimits.optional()
 	})
 	.superRefine((limits, context) => {
 		const atLeast = (key: keyof typeof limits, other: keyof typeof limits, message: string) => {

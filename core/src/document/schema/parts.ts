@@ -13,9 +13,6 @@ import {
 } from '../../part/schema.ts';
 import { Size } from '../../units/schema.ts';
 
-/** Things that may go back in after they have run. */
-export const REUSABLE = ['spring', 'locks', 'seal'] as const;
-
 /** The parts that a station is built of; a station may have its own in place of its kind's. */
 export const stationParts = {
 	valve: Valve.optional(),

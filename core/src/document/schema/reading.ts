@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { ENGINE_STATES } from '../../lash/index.ts';
 import { issue } from '../../message/index.ts';
-import { LENGTH_TEXT } from '../../units/index.ts';
+import { measureOf } from '../../units/index.ts';
 import {
 	Id,
 	Length,
@@ -14,7 +14,7 @@ import {
 	PositiveSize,
 	Size
 } from '../../units/schema.ts';
-import { QUANTITIES, isLoad } from '../quantities.ts';
+import { QUANTITIES, readAs } from '../quantities.ts';
 import { StationLabel } from './station.ts';
 
 export const InPlaceEntry = z.strictObject({
@@ -60,6 +60,8 @@ export const Reading = z
 		inPlace: InPlaceEntry,
 		/** Readings of one figure that name the same set are repeats of each other. */
 		set: Id.optional(),
+		/** Typed from a list that somebody else wrote; left out where a gauge was read here. */
+		from: z.literal('list').optional(),
 		/** Engine cold or hot, for lash. */
 		engine: z.enum(ENGINE_STATES).optional(),
 		/** Whether a lash was found so or set so, and whether the adjuster was marked. */
@@ -72,11 +74,12 @@ export const Reading = z
 		at: Moment
 	})
 	.superRefine(({ quantity, read }, context) => {
-		if (LENGTH_TEXT.test(read) === isLoad(quantity))
+		const as = readAs(quantity);
+		if (measureOf(read) !== as)
 			context.addIssue({
 				code: 'custom',
 				path: ['read'],
-				message: issue('field.quantity', { of: isLoad(quantity) ? 'load' : 'length' })
+				message: issue('field.quantity', { of: as })
 			});
 	});
 

@@ -2,15 +2,17 @@
 import { z } from 'zod';
 import { ADJUSTERS, ENGINE_STATES, METALS_OF_ENGINE } from '../../lash/index.ts';
 import { issue } from '../../message/index.ts';
+import { KitTaken } from '../../kit/schema.ts';
 import { Cam } from '../../part/schema.ts';
 import { KINDS, MEASURING_ORDERS } from '../../station/index.ts';
 import { Length, Line, Load, PositiveSize, Size, Volume } from '../../units/schema.ts';
 import { SOURCES } from '../../verdict/index.ts';
-import { POLICIES } from '../policies.ts';
+import { POLICIES, REUSABLE } from '../policies.ts';
+import { SCOPE_NEEDS } from '../scopes.ts';
 import { cylinder } from './layout.ts';
 import { Limits } from './limits.ts';
-import { REUSABLE, stationParts } from './parts.ts';
-import { TaggedSpring } from './station.ts';
+import { stationParts } from './parts.ts';
+import { StationLabel, TaggedSpring } from './station.ts';
 
 const Kind = z.enum(KINDS);
 const Source = z.enum(SOURCES);
@@ -39,12 +41,18 @@ const Lash = z.strictObject({
 	source: Source
 });
 
+const SeatInsert = z.enum(['none', 'iron', 'hard-steel', 'soft-bronze']);
+
 export const KindSetup = z.strictObject({
 	lift: LiftGiven.optional(),
 	lash: Lash.optional(),
 	/** How far a hydraulic lifter's plunger is pushed in, for the pump-up allowance. */
 	preload: Size.optional(),
 	...stationParts,
+	/** The kit that its parts were taken from, and what that asks for. */
+	kit: KitTaken.optional(),
+	/** What its valves sit on, where it is not what the head says. */
+	seatInsert: SeatInsert.optional(),
 	/** Which of the parts have run before. */
 	reused: z.array(z.enum(REUSABLE)).optional(),
 	/** What the head itself gives a spring room for. */
@@ -80,15 +88,22 @@ const Override = z.strictObject({
 export const Compression = z.strictObject({
 	bore: PositiveSize,
 	stroke: PositiveSize,
-	chamber: Volume,
+	/** As stated before any cut; counts where not all of the volumes are known. */
+	ratio: z
+		.number(issue('field.number', { example: '9.5' }))
+		.min(4, issue('field.min', { min: 4 }))
+		.max(30, issue('field.max', { max: 30 }))
+		.optional(),
+	chamber: Volume.optional(),
 	/** Gasket, and the space left above the piston, less what stands up into the chamber. */
-	gasket: Volume,
-	deck: Volume,
+	gasket: Volume.optional(),
+	deck: Volume.optional(),
 	/** Part of the bore's area that the chamber is open to at the deck. */
 	chamberOpen: z
 		.number(issue('field.number', { example: '0.8' }))
 		.min(0.1, issue('field.min', { min: 0.1 }))
 		.max(1.2, issue('field.max', { max: 1.2 }))
+		.default(1)
 });
 
 const Policies = z.strictObject({
@@ -116,12 +131,16 @@ export const Setup = z.strictObject({
 	head: z
 		.strictObject({
 			material: z.enum(['iron', 'aluminium']).optional(),
-			seatInsert: z.enum(['none', 'iron', 'hard-steel', 'soft-bronze']).optional()
+			seatInsert: SeatInsert.optional()
 		})
 		.optional(),
 	compression: Compression.optional(),
+	/** Of the head gasket that will run, clamped. */
+	gasketThickness: Size.optional(),
 	/** Where the springs are fitted; in the car the air line and its cautions come in. */
 	workLocation: z.enum(['bench', 'vehicle']).optional(),
+	/** The valves that are worked on, where it is not all of them; the rest is not looked at. */
+	atHand: z.array(StationLabel).min(1, issue('field.required')).max(80).optional(),
 	/** The thread by which lash is set. */
 	adjuster: z.strictObject({ at: z.enum(ADJUSTERS), pitch: PositiveSize }).optional(),
 	/** What lash gains from cold to hot; a figure of its own goes before the usual one of the metals. */
@@ -142,6 +161,19 @@ export const Setup = z.strictObject({
 		.max(60, issue('field.max', { max: 60, unit: '°' }))
 		.optional(),
 	customerStatement: Line.optional(),
+	/** What was agreed with the customer. */
+	order: z
+		.strictObject({
+			/** The day it is wanted on: 2026-12-04. */
+			due: z.iso.date(issue('field.date')).optional(),
+			price: Line.optional()
+		})
+		.optional(),
+	/** What came with the head, and in what state. */
+	came: z
+		.array(z.strictObject({ what: Line.min(1, issue('field.required')), state: Line.optional() }))
+		.max(40, issue('field.max', { max: 40, unit: 'parts' }))
+		.optional(),
 	lifters: z.enum(['solid', 'hydraulic']),
 	/** Heights are aimed for by each valve's own lift, or all by the larger of intake and exhaust. */
 	aimLift: z.enum(['own', 'larger']).optional(),
@@ -150,9 +182,21 @@ export const Setup = z.strictObject({
 	/** What a fitted spring's loads are held against: its card's, or the median of its tested set. */
 	loadsAgainst: z.enum(['card', 'set-median']).optional(),
 	policies: Policies.optional(),
+	/** What signatures need and this job does without, once for all of it. */
+	leftOut: z
+		.array(
+			z.strictObject({
+				need: z.enum(SCOPE_NEEDS),
+				reason: Line.min(1, issue('field.required'))
+			})
+		)
+		.max(SCOPE_NEEDS.length)
+		.optional(),
 	kinds: z.strictObject({ intake: KindSetup, exhaust: KindSetup }),
 	overrides: z.array(Override).max(80).optional(),
 	limits: Limits,
+	/** Which face of its shims goes up, as somebody would say it: "chamfer down". */
+	shimFaceUp: Line.optional(),
 	shimStock: z
 		.array(
 			z.strictObject({

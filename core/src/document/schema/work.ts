@@ -1,9 +1,16 @@
 /** What was seen on the valves and done to the head. */
 import { z } from 'zod';
-import { GROOVES_SEEN, SEAT_MARKS, STEMS_SEEN, TIPS_SEEN } from '../../inspection/index.ts';
+import {
+	CONTACTS,
+	SEALS_FOUND,
+	GROOVES_SEEN,
+	SEAT_MARKS,
+	STEMS_SEEN,
+	TIPS_SEEN
+} from '../../inspection/index.ts';
 import { issue } from '../../message/index.ts';
 import { KINDS } from '../../station/index.ts';
-import { Id, Length, Line, Moment, Name, PositiveSize } from '../../units/schema.ts';
+import { Id, Length, Line, Moment, Name, PositiveSize, Size } from '../../units/schema.ts';
 import { WORKS } from '../head-work.ts';
 import { StationLabel } from './station.ts';
 
@@ -17,6 +24,28 @@ export const Inspection = z.strictObject({
 	groove: z.enum(GROOVES_SEEN),
 	stem: z.enum(STEMS_SEEN),
 	seatMark: z.enum(SEAT_MARKS),
+	/** Where the seat touches the face; left out where nobody looked. */
+	contact: z.enum(CONTACTS).optional(),
+	note: Line.optional(),
+	person: Id,
+	at: Moment
+});
+
+/** What stood at a station when it came apart, and where its parts were put; the newest of a station counts. */
+export const AsFound = z.strictObject({
+	id: Id,
+	station: StationLabel,
+	/** Under its spring, thickest first; none where there were none. */
+	shims: z.array(PositiveSize).max(4, issue('field.max', { max: 4, unit: 'shims' })),
+	/** Thickness of the locator; 0 where there was none. */
+	locator: Size.optional(),
+	/** What the locks were marked or measured, against standard ones. */
+	lockOffset: Length.optional(),
+	lashCap: z.boolean().optional(),
+	damper: z.boolean().optional(),
+	seal: z.enum(SEALS_FOUND).optional(),
+	/** Where lifter, hydraulic element and cap were put. */
+	put: Line.optional(),
 	note: Line.optional(),
 	person: Id,
 	at: Moment
@@ -43,5 +72,6 @@ export const HeadWork = z.strictObject({
 	at: Moment
 });
 
+export type AsFound = z.infer<typeof AsFound>;
 export type Inspection = z.infer<typeof Inspection>;
 export type HeadWork = z.infer<typeof HeadWork>;

@@ -142,7 +142,7 @@ const softSeat: Rule = {
 		if (!setup.use.longDuty) return passes(message('fit.no-long-duty'));
 		return given(
 			{
-				'head.seat-insert': setup.head?.seatInsert,
+				'head.seat-insert': parts.seatInsert ?? setup.head?.seatInsert,
 				'valve.facing': parts.valve?.hardFaced
 			},
 			(all) => {
@@ -163,7 +163,7 @@ const newWhereAsked: Rule = {
 	fixableBy: [],
 	check: ({ parts }) =>
 		given({ 'spring.requires-new': parts.spring?.requiresNew }, (all) => {
-			const old = (parts.reused ?? []).filter((part) => part !== 'spring');
+			const old = (parts.reused ?? []).filter((part) => part === 'locks' || part === 'seal');
 			if (!all['spring.requires-new']) return passes(message('fit.new-not-required'));
 			return old.length > 0
 				? fails(message('fit.new-required', { reused: old }))

@@ -27,6 +27,14 @@ declare module '../../message/message.ts' {
 		'fit.valve-material': { readonly material: Metal };
 		'fit.titanium-capped': null;
 		'fit.titanium-uncapped': { readonly tip: ValveTip };
+		'fit.bead-not-given': null;
+		'fit.tip-above-locks': { readonly above: Millimetres };
+		'fit.taper': { readonly angle: number };
+		'fit.taper-under-load': {
+			readonly angle: number;
+			readonly load: Newtons;
+			readonly max: Newtons;
+		};
 		'fit.tip-length': {
 			readonly tip: Millimetres;
 			readonly locks: 'recess' | 'captive';
@@ -251,6 +259,46 @@ const roundForLoad: Rule = {
 		})
 };
 
+/** The stem's end above the locks: a tip that they bury cannot be reached by a rocker. */
+const tipAboveLocks: Rule = {
+	id: 'F30',
+	severity: 'stop',
+	fixableBy: ['locks', 'lashCap'],
+	check: ({ parts }) => {
+		// Few makers say it: where nobody does, it is not asked of every job.
+		const beadAt = parts.locks?.beadAt;
+		if (beadAt === undefined) return passes(message('fit.bead-not-given'));
+		return given({ 'valve.tip-length': parts.valve?.tipLength }, (all) => {
+			const above = mm(lengthOf(all['valve.tip-length']) - lengthOf(beadAt));
+			return failsIf(
+				toComparisonStep(above, 'length') <= 0,
+				message('fit.tip-above-locks', { above })
+			);
+		});
+	}
+};
+
+/** Under high loads a steeper taper is preferred: it bears on more of the retainer and lets go again. */
+const taperForLoad: Rule = {
+	id: 'F31',
+	severity: 'note',
+	fixableBy: ['locks', 'retainer'],
+	check: ({ parts, openLoad, setup }) =>
+		given({ 'locks.angle': parts.locks?.angle }, (locks) => {
+			const angle = locks['locks.angle'];
+			if (angle >= STEEP) return passes(message('fit.taper', { angle }));
+			return given({ 'open-load': openLoad }, (all) => {
+				const max = loadOf(setup.limits.fit.highLoad);
+				return failsIf(
+					toComparisonStep(all['open-load'] - max, 'load') > 0,
+					message('fit.taper-under-load', { angle, load: all['open-load'], max })
+				);
+			});
+		})
+};
+/** Degrees from which a taper counts as steep. */
+const STEEP = 10;
+
 const oneMaker: Rule = {
 	id: 'F10',
 	severity: 'watch',
@@ -332,6 +380,8 @@ export const GRIP_RULES: readonly Rule[] = [
 	capNeedsRecess,
 	captiveTip,
 	roundForLoad,
+	tipAboveLocks,
+	taperForLoad,
 	oneMaker,
 	railTip,
 	groundRetainer,

@@ -17,7 +17,9 @@
 <p class="text-[15px]">
 	Done {moment(ticked.at)} by {book.initials(ticked.person)}{ticked.count === undefined
 		? ''
-		: `: ${ticked.count}`}{ticked.note ? `. ${ticked.note}` : ''}
+		: `: ${ticked.count}`}{ticked.measured === undefined ? '' : `: ${ticked.measured}`}{ticked.note
+		? `. ${ticked.note}`
+		: ''}
 </p>
 <Button type="button" onclick={onundo}>Undo it, and what came after it here</Button>
 <Button type="button" onclick={onnext}>To the next step</Button>

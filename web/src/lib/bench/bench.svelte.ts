@@ -32,9 +32,9 @@ export class Bench {
 	/** A length in the units of this bench. */
 	length = (value: Millimetres | null | undefined): string =>
 		value == null ? NONE : showLength(value, this.units);
-	/** A load in the units of this bench. */
-	load = (value: Newtons | null | undefined): string =>
-		value == null ? NONE : showLoad(value, this.units);
+	/** A load in the units of this bench, to the digits of the tester that gave it. */
+	load = (value: Newtons | null | undefined, resolution?: Newtons): string =>
+		value == null ? NONE : showLoad(value, this.units, resolution);
 	/** A rate in the units of this bench. */
 	rate = (value: NewtonsPerMillimetre | null | undefined): string =>
 		value == null ? NONE : showRate(value, this.units);

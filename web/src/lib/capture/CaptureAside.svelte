@@ -5,6 +5,8 @@
 	import { DEVICE_WORDS } from '$lib/gauges/device.svelte';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import Suggest from '$lib/ui/Suggest.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import type { SpringTest } from './spring-test.svelte';
 	import Button from '$lib/ui/Button.svelte';
@@ -15,7 +17,7 @@
 	const { device, springs, targets, fixtureRead } = $derived(test);
 	const { card } = $derived(test.set);
 	const left = $derived(springs.filter((one) => !test.isTested(one)).length);
-	const energy = $derived(card ? storedEnergy(cardLine(card), lengthOf(card.bind)) : null);
+	const energy = $derived(card?.bind ? storedEnergy(cardLine(card), lengthOf(card.bind)) : null);
 	const dials = $derived(
 		targets === null
 			? []
@@ -58,7 +60,18 @@
 		bind:value={test.fixture}
 		figure
 	/>
-	<TextField label="Retainer in the press" bind:value={test.retainer} maxlength={80} />
+	<Field
+		label="Retainer in the press"
+		hint={test.pressed ? `step ${test.pressed.step}` : undefined}
+	>
+		{#snippet control(attributes)}
+			<Suggest
+				known={test.retainers.map(({ part }) => part.name)}
+				bind:value={test.retainer}
+				{...attributes}
+			/>
+		{/snippet}
+	</Field>
 	<section aria-label="Dial targets">
 		<h2 class="border-b border-ink pb-1 font-semibold">Run the dial to</h2>
 		{#each dials as { name, dial } (name)}

@@ -1,16 +1,24 @@
 <script lang="ts">
 	/** What the sweep says of its spring once the lever is up. */
-	import type { SweepFigures } from '@zinc-ledger/core';
+	import { identify, type SpringCard, type SweepFigures } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
+	import Matches from '$lib/springs/Matches.svelte';
 	import type { SpringTest } from './spring-test.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
-	let { test, figures }: { test: SpringTest; figures: SweepFigures } = $props();
+	interface Props {
+		test: SpringTest;
+		figures: SweepFigures;
+		/** What it may be. */
+		cards: readonly SpringCard[];
+	}
+	let { test, figures, cards }: Props = $props();
 	const { length, load } = getBench();
-	const { bind } = $derived(figures);
+	const { bind, curve } = $derived(figures);
+	const matches = $derived(curve ? identify({ curve, bind }, cards).slice(0, 2) : []);
 	const shown = $derived([
 		['Seat', load(figures.seat)],
 		['Open', load(figures.open)],
@@ -39,3 +47,6 @@
 		<Key>r</Key>
 	</Button>
 </p>
+{#if matches.length > 0}
+	<div class="max-w-md text-[13px]"><Matches {matches} /></div>
+{/if}

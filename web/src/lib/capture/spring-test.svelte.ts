@@ -11,6 +11,8 @@ import {
 	sweepFigures,
 	sweepPoints,
 	USUAL_NOISE,
+	type LibraryPart,
+	type SpringBuild,
 	type SpringCard,
 	type Sweep
 } from '@zinc-ledger/core';
@@ -30,9 +32,12 @@ export interface TestData {
 		readonly seat: string;
 		readonly lift: string;
 		readonly card: SpringCard | null;
+		readonly build: SpringBuild | undefined;
 	};
 	readonly springs: readonly TaggedSpring[];
 	readonly gauges: readonly KnownGauge[];
+	/** Retainers of the library, one of which stands in the press. */
+	readonly retainers: readonly LibraryPart<'retainer'>[];
 }
 
 export class SpringTest {
@@ -55,10 +60,11 @@ export class SpringTest {
 		this.#data = data;
 		this.#bench = bench;
 		const { springs } = data();
-		this.testerId = this.senders[0]?.gauge.id ?? null;
 		this.tag =
 			tag ?? (springs.find(({ sweeps }) => sweeps.length === 0) ?? springs[0])?.tag ?? 'T1';
 		const last = springs.flatMap(({ sweeps }) => sweeps.slice(0, 1)).at(-1);
+		// A set whose last spring was typed off a dial goes on so.
+		this.testerId = last?.tester === MANUAL_TESTER ? null : (this.senders[0]?.gauge.id ?? null);
 		this.fixture = last?.fixture ?? '0';
 		this.retainer = last?.retainer ?? '';
 	}
@@ -81,6 +87,9 @@ export class SpringTest {
 	get springs() {
 		return this.#data().springs;
 	}
+	get retainers() {
+		return this.#data().retainers.filter(({ retired }) => !retired);
+	}
 	get senders() {
 		return this.#data().gauges.filter(({ gauge }) => gauge.link);
 	}
@@ -91,6 +100,11 @@ export class SpringTest {
 		return lengthOf(this.set.lift);
 	}
 	isTested = ({ tag, sweeps }: TaggedSpring) => sweeps.length > 0 || this.#done.includes(tag);
+	/** The retainer in the press, where it is one of the library's. */
+	pressed = $derived.by(() => {
+		const name = this.retainer.trim().toLowerCase();
+		return this.#data().retainers.find(({ part }) => part.name.toLowerCase() === name)?.part;
+	});
 	fixtureRead = $derived.by(() => readEntry(this.fixture, this.#bench.units.length));
 
 	/** The sweep as it would be kept. */
@@ -113,6 +127,7 @@ export class SpringTest {
 				tester: tester?.gauge.name ?? MANUAL_TESTER,
 				fixture: fixtureRead.text,
 				...(retainer && { retainer }),
+				...(this.pressed && { step: this.pressed.step }),
 				...(checks.length > 0 && {
 					correction: {
 						height: applied('length'),
@@ -131,7 +146,7 @@ export class SpringTest {
 	figures = $derived.by(() => {
 		const { sweep, live, seat, lift } = this;
 		return this.isOver && sweep
-			? sweepFigures(live, { seat, lift }, this.set.card?.build, USUAL_NOISE, frameOf(sweep))
+			? sweepFigures(live, { seat, lift }, this.set.build, USUAL_NOISE, frameOf(sweep))
 			: null;
 	});
 	/** What to run the dial to; nothing while the fixture is not known. */
@@ -139,7 +154,12 @@ export class SpringTest {
 		const { fixtureRead, seat, lift } = this;
 		const { card } = this.set;
 		if (!fixtureRead.ok) return null;
-		return dialTargets(seat, lift, lengthOf(fixtureRead.text), card ? lengthOf(card.bind) : null);
+		return dialTargets(
+			seat,
+			lift,
+			lengthOf(fixtureRead.text),
+			card?.bind ? lengthOf(card.bind) : null
+		);
 	});
 
 	choose(tag: string): void {

@@ -18,14 +18,15 @@ vi.mock('$lib/gauges/device.svelte', () => ({
 
 const swept = { fixture: '5.36 mm', retainer: 'R-11' } as Sweep;
 const data: TestData = {
-	set: { id: 'set', name: 'Six', seat: '46 mm', lift: '10 mm', card: null },
+	set: { id: 'set', name: 'Six', seat: '46 mm', lift: '10 mm', card: null, build: undefined },
 	springs: ['T1', 'T2', 'T3'].map((tag, i) => ({
 		id: tag,
 		tag,
 		measured: {},
 		sweeps: i === 0 ? [swept] : []
 	})),
-	gauges: []
+	gauges: [],
+	retainers: []
 };
 let bench: Bench;
 let test: SpringTest;

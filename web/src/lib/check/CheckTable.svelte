@@ -1,6 +1,12 @@
 <script lang="ts">
 	/** What was tried so far, a line for each valve. */
-	import { holdsVacuum, leastRoom, passagesAtFault, type StationSheet } from '@zinc-ledger/core';
+	import {
+		holdsAir,
+		holdsVacuum,
+		leastRoom,
+		passagesAtFault,
+		type StationSheet
+	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { label as nameOf } from '@zinc-ledger/words';
 	import Mark from '$lib/ui/Mark.svelte';
@@ -19,7 +25,7 @@
 	</thead>
 	<tbody>
 		{#each stations as { label, checks, figures } (label)}
-			{@const { vacuum, piston, passages } = checks}
+			{@const { vacuum, leakDown, piston, passages } = checks}
 			{@const verdict = figures.piston}
 			{@const faults = passagesAtFault(checks)}
 			{@const clear = Object.keys(passages).length}
@@ -29,6 +35,9 @@
 					{#if vacuum}
 						<Mark state={holdsVacuum(vacuum) ? 'clear' : 'stop'} />
 						{vacuum.reached}, {vacuum.seconds} s
+					{:else if leakDown}
+						<Mark state={holdsAir(leakDown) ? 'clear' : 'stop'} />
+						leak-down {(leakDown.loss * 100).toFixed(0)} %
 					{:else}·{/if}
 				</td>
 				<td class="pl-4">

@@ -1,6 +1,12 @@
 <script lang="ts">
 	/** The clearance between piston and valve, over crankshaft angle. */
-	import { PISTON_METHODS, readRooms, type RoomRow, type Message } from '@zinc-ledger/core';
+	import {
+		PISTON_METHODS,
+		readEntry,
+		readRooms,
+		type RoomRow,
+		type Message
+	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import type { Keep } from './keep';
@@ -10,13 +16,17 @@
 
 	interface Props {
 		floor: string;
+		/** Of the gasket that will run, where it is known. */
+		gasket: string | undefined;
 		keep: Keep;
 	}
-	let { floor, keep }: Props = $props();
+	let { floor, gasket, keep }: Props = $props();
 	const bench = getBench();
 	/** The least clearance is near overlap TDC. */
 	const USUAL_ANGLES = ['-10', '0', '10'];
 	let method = $state<(typeof PISTON_METHODS)[number]>('indicator');
+	let trial = $state('');
+	let trialProblem = $state<Message | null>(null);
 	let rows = $state<RoomRow[]>(USUAL_ANGLES.map((angle) => ({ angle, room: '' })));
 	let problems = $state<Partial<Record<`${number}.${keyof RoomRow}`, Message>>>({});
 
@@ -24,8 +34,16 @@
 		event.preventDefault();
 		const read = readRooms(rows, bench.units.length);
 		problems = read.ok ? {} : read.problems;
-		if (read.ok && (await keep({ sort: 'piston-to-valve', method, points: read.value })))
-			rows = rows.map(({ angle }) => ({ angle, room: '' }));
+		const tried = trial.trim() === '' ? null : readEntry(trial, bench.units.length);
+		trialProblem = tried && !tried.ok ? tried.problem : null;
+		if (!read.ok || (tried && !tried.ok)) return;
+		const check = {
+			sort: 'piston-to-valve',
+			method,
+			...(tried && { gasket: tried.text }),
+			points: read.value
+		} as const;
+		if (await keep(check)) rows = rows.map(({ angle }) => ({ angle, room: '' }));
 	}
 	const another = () => (rows = [...rows, { angle: '20', room: '' }]);
 </script>
@@ -41,6 +59,15 @@
 			label="Method"
 			options={PISTON_METHODS.map((one) => ({ value: one, label: label('pistonMethod', one) }))}
 			bind:value={method}
+		/>
+		<TextField
+			label="Gasket in the trial"
+			hint={gasket ? `will run on ${gasket}` : '0 for none'}
+			problem={trialProblem}
+			class="w-36"
+			inputmode="decimal"
+			bind:value={trial}
+			figure
 		/>
 		{#each rows as row, i (i)}
 			<div class="flex gap-1">

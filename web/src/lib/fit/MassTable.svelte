@@ -1,11 +1,19 @@
 <script lang="ts">
 	/** What moves with a valve of each kind, and what the parts being tried would save. */
-	import { KINDS, massChange, showMass, type Setup } from '@zinc-ledger/core';
+	import {
+		assemblyMass,
+		KINDS,
+		massChange,
+		showMass,
+		type Kind,
+		type Setup
+	} from '@zinc-ledger/core';
 	import { capital } from '$lib/ui/words';
 	import { label } from '@zinc-ledger/words';
 	import Table from '$lib/ui/Table.svelte';
 
 	let { before, after }: { before: Setup; after: Setup } = $props();
+	const whole = (kind: Kind) => assemblyMass(after.kinds[kind]);
 	const rows = $derived(
 		KINDS.map((kind) => ({ kind, ...massChange(before.kinds[kind], after.kinds[kind]) }))
 	);
@@ -35,6 +43,12 @@
 							>
 						{/if}
 					</span>
+					{#if whole(kind).total > 0}
+						<span class="block text-xs text-soft">
+							whole assembly <span class="figure">{showMass(whole(kind).total)}</span>, spring and
+							all{whole(kind).missing.length > 0 ? ', as far as masses are given' : ''}
+						</span>
+					{/if}
 				</td>
 				<td class="figure py-1 text-right">{showMass(now.total)}</td>
 				<td class="figure py-1 text-right">{showMass(then.total)}</td>

@@ -2,6 +2,7 @@
 	/** Checks of fit that do not fail: what they need, and those that pass. */
 	import type { Finding } from '@zinc-ledger/core';
 	import { ruleWords, tell } from '@zinc-ledger/words';
+	import NeedLink from '$lib/needs/NeedLink.svelte';
 	import { placeOf } from './finding-lines';
 	import Disclosure from '$lib/ui/Disclosure.svelte';
 
@@ -13,13 +14,19 @@
 </script>
 
 {#if unknown.length > 0}
-	<h3 class="mt-4 font-semibold">Incomplete data</h3>
+	<h3 class="mt-4 font-semibold">Not known yet</h3>
 	<ul class="mt-1 text-[13px]">
 		{#each unknown as finding (finding.key)}
 			<li class="border-b border-hair py-1">
 				{ruleWords(finding.rule).title}
 				<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
-				<span class="block text-soft">needs {finding.missing.map(tell).join(', ')}</span>
+				<span class="block text-soft">
+					needs {#each finding.missing as need, i (need.code)}{i > 0 ? ', ' : ''}<NeedLink
+							{need}
+							kinds={[finding.kind]}
+							title="{ruleWords(finding.rule).title}: {tell(need)}">{tell(need)}</NeedLink
+						>{/each}
+				</span>
 			</li>
 		{/each}
 	</ul>

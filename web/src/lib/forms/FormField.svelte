@@ -21,7 +21,7 @@
 	);
 </script>
 
-<div>
+<div data-field={path}>
 	{#if choices}
 		<Select
 			name={path}

@@ -11,6 +11,7 @@ export type FieldSort =
 	| 'length'
 	| 'signed-length'
 	| 'lengths'
+	| 'labels'
 	| 'load'
 	| 'rate'
 	| 'mass'
@@ -90,6 +91,11 @@ export function understood(typed: string, sort: FieldSort, units: Units): unknow
 			return withUnit(typed, 'kg·mm²');
 		case 'volume':
 			return withUnit(typed, 'cc');
+		case 'labels':
+			return typed
+				.split(/[;,\s]+/)
+				.filter(Boolean)
+				.map(asLabel);
 		case 'lengths':
 			return typed.split(';').map((one) => understood(one.trim(), 'length', units));
 		case 'length':
@@ -99,6 +105,14 @@ export function understood(typed: string, sort: FieldSort, units: Units): unknow
 		}
 	}
 }
+
+/** "3ia" as it is kept: "3Ia". */
+const asLabel = (typed: string) =>
+	typed.replace(
+		/^(\d+)([ie])([abc]?)$/i,
+		(_, cylinder: string, kind: string, one: string) =>
+			`${cylinder}${kind.toUpperCase()}${one.toLowerCase()}`
+	);
 
 function put(target: Plain, path: string, value: unknown): void {
 	const keys = path.split('.');

@@ -6,7 +6,16 @@ import { PLACES } from './places';
 
 export interface Found {
 	readonly sort:
-		'job' | 'customer' | 'engine' | 'set' | 'spring' | 'part' | 'station' | 'page' | 'action';
+		| 'job'
+		| 'customer'
+		| 'engine'
+		| 'set'
+		| 'spring'
+		| 'kit'
+		| 'part'
+		| 'station'
+		| 'page'
+		| 'action';
 	readonly name: string;
 	readonly detail: string;
 	readonly href: string;
@@ -17,6 +26,9 @@ const PAGES: readonly Found[] = [
 	...PLACES.map(([href, name]) => ({ sort: 'page' as const, name, detail: '', href })),
 	{ sort: 'page', name: 'Operator and units', detail: '', href: '/bench' },
 	{ sort: 'action', name: 'New job', detail: 'take a head in', href: '/jobs/new' },
+	{ sort: 'page', name: 'Shop policies', detail: 'limits and choices', href: '/policies' },
+	{ sort: 'page', name: 'Templates of engines', detail: '', href: '/templates' },
+	{ sort: 'action', name: 'Add a kit', detail: 'from its paper', href: '/kits/new' },
 	{ sort: 'action', name: 'Add a gauge', detail: '', href: '/gauges/new' },
 	...PART_SORTS.map((sort) => ({
 		sort: 'action' as const,

@@ -27,6 +27,7 @@ describe('the phases of a job', () => {
 			'Heights',
 			'Seal gaps',
 			'Tip heights',
+			'All rounds',
 			'Springs',
 			'Bare heights'
 		]);

@@ -4,6 +4,7 @@ import {
 	nextStage,
 	PHASE_OF,
 	PHASES,
+	stationsAtHand,
 	walk,
 	type Phase,
 	type Stage,
@@ -49,9 +50,15 @@ const PAGES: Readonly<Record<StageName, string>> = {
 /** Views that belong to a phase without being a stage of it. */
 function viewsOf(phase: Phase, root: string, engine: string): Item[] {
 	switch (phase) {
+		case 'prepare':
+			return [
+				{ name: 'As found', href: `${root}/as-found` },
+				{ name: 'Valve figures', href: `${root}/inspect/figures` }
+			];
 		case 'measure':
 			return [
 				{ name: 'Tip heights', href: `${root}/round?of=tip-height` },
+				{ name: 'All rounds', href: `${root}/rounds` },
 				{ name: 'Springs', href: '/springs' },
 				{ name: 'Bare heights', href: `${root}/bare` }
 			];
@@ -154,7 +161,7 @@ export function nextOf(standing: Standing) {
 	const station = inCar
 		? inCar.station
 		: stage === 'heights'
-			? walk(job.stations, job.setup.measuringOrder).find(
+			? walk(stationsAtHand(job), job.setup.measuringOrder).find(
 					({ label }) => !isMeasured(standing, label)
 				)?.label
 			: undefined;

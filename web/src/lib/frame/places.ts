@@ -3,5 +3,6 @@ export const PLACES = [
 	['/sums', 'Quick sums'],
 	['/springs', 'Springs'],
 	['/gauges', 'Gauges'],
+	['/kits', 'Kits'],
 	['/parts', 'Parts']
 ] as const;

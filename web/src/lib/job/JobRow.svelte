@@ -4,7 +4,13 @@
 	import type { JobLine } from './line';
 	import { label, tell } from '@zinc-ledger/words';
 
-	let { job }: { job: JobLine } = $props();
+	let { job, anyDue = false }: { job: JobLine; anyDue?: boolean } = $props();
+	/** The day it was wanted on is over, and it is not signed. */
+	const late = $derived(
+		job.due !== undefined &&
+			job.open !== undefined &&
+			job.due < new Date().toISOString().slice(0, 10)
+	);
 	const blocking = $derived(job.stages.find((stage) => stage.blocks && stage.name !== 'sheet'));
 </script>
 
@@ -58,6 +64,14 @@
 			<span class="text-faint">nothing</span>
 		{/if}
 	</td>
+	{#if anyDue}<td class="figure hidden py-2 pr-3 text-right text-[13px] bench:table-cell">
+			{#if job.due}
+				<span class={late ? 'font-semibold text-watch' : ''}>
+					{shortDate(job.due)}{late ? ', past' : ''}
+				</span>
+			{/if}
+			{#if job.price}<span class="block truncate text-soft">{job.price}</span>{/if}
+		</td>{/if}
 	<td class="figure hidden py-2 pr-3 text-right text-[13px] text-soft bench:table-cell"
 		>{shortDate(job.takenIn)}</td
 	>

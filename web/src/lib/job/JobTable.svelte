@@ -9,10 +9,12 @@
 	let { jobs, query }: { jobs: readonly JobLine[]; query?: JobQuery } = $props();
 	const address = (order: JobOrder) =>
 		listAddress(query!, { order, reversed: query!.order === order && !query!.reversed });
+	/** Nobody looks for a day where no job has one. */
+	const anyDue = $derived(query?.order === 'due' || jobs.some(({ due, price }) => due ?? price));
+	const LEAST_FIRST: readonly JobOrder[] = ['customer', 'engine', 'due'];
 	const sorted = (order: JobOrder) => {
 		if (query?.order !== order) return 'none';
-		const greatestFirst =
-			order === 'customer' || order === 'engine' ? query.reversed : !query.reversed;
+		const greatestFirst = LEAST_FIRST.includes(order) ? query.reversed : !query.reversed;
 		return greatestFirst ? 'descending' : 'ascending';
 	};
 </script>
@@ -32,14 +34,17 @@
 	<thead class="hidden tablet:table-header-group">
 		<tr>
 			{@render head('number', 'Job', 'w-20 pl-3')}
-			{@render head('customer', 'Customer', 'bench:w-[19%]')}
-			{@render head('engine', 'Engine', 'bench:w-[29%]')}
-			<th class="bench:w-[23%]">Progress</th>
+			{@render head('customer', 'Customer', 'bench:w-[17%]')}
+			{@render head('engine', 'Engine', 'bench:w-[24%]')}
+			<th class="bench:w-[22%]">Progress</th>
 			{@render head('stops', 'Blocked by')}
-			{@render head('received', 'Received', 'hidden w-24 text-right bench:table-cell')}
+			{#if anyDue}
+				{@render head('due', 'Wanted by', 'hidden w-24 text-right bench:table-cell')}
+			{/if}
+			{@render head('received', 'Received', 'hidden w-[88px] text-right bench:table-cell')}
 		</tr>
 	</thead>
 	<tbody class="block tablet:table-row-group">
-		{#each jobs as job (job.id)}<JobRow {job} />{/each}
+		{#each jobs as job (job.id)}<JobRow {job} {anyDue} />{/each}
 	</tbody>
 </Table>

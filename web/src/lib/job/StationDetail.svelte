@@ -1,7 +1,6 @@
 <script lang="ts">
 	/** Everything about the chosen station: section, stack, what to shim, what was read. */
 	import {
-		lengthText,
 		partsOf,
 		showMass,
 		shimAction,
@@ -14,6 +13,7 @@
 	import ReasonForm from '$lib/ui/ReasonForm.svelte';
 	import { capital, moment } from '$lib/ui/words';
 	import { getBook } from './book.svelte';
+	import HelpName from '$lib/help/HelpName.svelte';
 	import Question from './Question.svelte';
 	import { label, tell, write } from '@zinc-ledger/words';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -40,18 +40,7 @@
 	let voiding = $state.raw<Reading | null>(null);
 	let problem = $state<string | null>(null);
 
-	async function fit() {
-		if (station.shim?.answer.sort !== 'fit') return;
-		if (!bench.person) {
-			problem = tell(message('server.operator-required'));
-			return;
-		}
-		const unit = book.job.setup.shimStock[0]?.thickness.endsWith('in') ? 'in' : 'mm';
-		problem = await book.fit(
-			station.label,
-			station.shim.answer.shims.map((shim) => lengthText(shim, unit))
-		);
-	}
+	const fit = async () => (problem = await book.fitSuggested(station, bench.person));
 
 	async function voidReading(reason: string) {
 		if (!voiding) return;
@@ -102,24 +91,24 @@
 	{/if}
 
 	<dl class="grid grid-cols-[1fr_auto] gap-y-0.5 border-t border-rule py-2">
-		<dt class="text-soft">Bare height</dt>
+		<dt class="text-soft"><HelpName topic="bare" name="Bare height" /></dt>
 		<dd class="figure text-right">
 			{bench.length(station.figures.bare.figure)}
 		</dd>
-		<dt class="text-soft">Locator</dt>
+		<dt class="text-soft"><HelpName topic="locator" name="Locator" /></dt>
 		<dd class="figure text-right">{bench.length(station.stack.locator)}</dd>
-		<dt class="text-soft">Shims</dt>
+		<dt class="text-soft"><HelpName topic="shims" name="Shims" /></dt>
 		<dd class="figure text-right">
 			{station.stack.shims.map((shim) => bench.length(shim)).join(' + ') || 'none'}
 		</dd>
-		<dt class="text-soft">Locks</dt>
+		<dt class="text-soft"><HelpName topic="locks" name="Locks" /></dt>
 		<dd class="figure text-right">
 			{station.stack.lockOffset === 0
 				? 'standard'
 				: `${station.stack.lockOffset > 0 ? '+' : ''}${bench.length(station.stack.lockOffset)}`}
 		</dd>
 		{#if station.tipHeight !== null}
-			<dt class="text-soft">Tip height</dt>
+			<dt class="text-soft"><HelpName topic="tipHeight" name="Tip height" /></dt>
 			<dd class="figure text-right">{bench.length(station.tipHeight)}</dd>
 		{/if}
 		<dt class="text-soft">Moving mass</dt>
@@ -171,7 +160,9 @@
 						{/if}
 					</div>
 					<p class="text-xs text-faint">
-						{moment(reading.at)}{gone ? ` · voided by ${who(gone.person)}: ${gone.reason}` : ''}
+						{moment(reading.at)}{reading.from === 'list' ? ' · typed from a list' : ''}{gone
+							? ` · voided by ${who(gone.person)}: ${gone.reason}`
+							: ''}
 					</p>
 					{#if voiding?.id === reading.id}
 						<ReasonForm label="Reason to void {reading.read}" word="Void" onreason={voidReading} />

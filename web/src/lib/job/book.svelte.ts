@@ -2,10 +2,12 @@ import { getContext, setContext } from 'svelte';
 import { v7 as uuid } from 'uuid';
 import {
 	evaluate,
+	lengthText,
 	stagesOf,
 	withPlan,
 	withShelf,
 	type Acceptance,
+	type AsFound,
 	type AssemblyStep,
 	type Check,
 	type HeadWork,
@@ -15,6 +17,7 @@ import {
 	type Person,
 	type Plan,
 	type Reading,
+	type Scope,
 	type Setup,
 	type ShelvedShim,
 	type StationParts,
@@ -34,6 +37,7 @@ interface Entries {
 	assembly: AssemblyStep;
 	checks: Check;
 	notes: Note;
+	asFound: AsFound;
 }
 
 /**
@@ -69,7 +73,8 @@ export class Book {
 	/**
 	 * Takes over what the server has now. Readings confirmed while it was on its
 	 * way stay: they are only ever added to. The same job again is no change, and
-	 * takes nothing away that a page has worked out from it.
+	 * takes nothing away that a page has worked out from it. One from before a
+	 * change of the set-up made here is asked for again.
 	 */
 	load(
 		job: Job,
@@ -77,6 +82,7 @@ export class Book {
 		signed: readonly SignedEntry[] = this.signed,
 		shims: readonly ShelvedShim[] = this.shims
 	): void {
+		if (revision < this.#revision) return void this.refresh();
 		this.signed = signed;
 		if (JSON.stringify(shims) !== JSON.stringify(this.shims)) this.shims = shims;
 		this.#revision = revision;
@@ -86,9 +92,14 @@ export class Book {
 		if (before.id === job.id) this.confirm(before.readings);
 	}
 
-	/** Asks for the job anew: somebody changed something on it. */
+	/**
+	 * Asks for the job anew: somebody changed something on it. An answer that was
+	 * on its way while something changed here may be older than that, so it is
+	 * left, and asked for again.
+	 */
 	async refresh(): Promise<void> {
-		const { id } = this.#stored;
+		const before = this.#stored;
+		const { id } = before;
 		try {
 			const response = await fetch(`/api/jobs/${id}`);
 			if (!response.ok) return;
@@ -98,7 +109,9 @@ export class Book {
 				signed: SignedEntry[];
 				shims: ShelvedShim[];
 			};
-			if (this.#stored.id === id) this.load(job, revision, signed, shims);
+			if (this.#stored.id !== id) return;
+			if (this.#stored === before) this.load(job, revision, signed, shims);
+			else await this.refresh();
 		} catch {
 			// The line to the server says when it is back, and asks again then.
 		}
@@ -137,6 +150,17 @@ export class Book {
 		return this.#changeStation(label, { shims });
 	}
 
+	/** Puts the shims that are suggested into a station's build, in the unit that the stock is counted in. @returns what went wrong, or null */
+	async fitSuggested({ label, shim }: StationSheet, person: Person | null): Promise<string | null> {
+		if (shim?.answer.sort !== 'fit') return null;
+		if (!person) return tell(message('server.operator-required'));
+		const unit = this.job.setup.shimStock[0]?.thickness.endsWith('in') ? 'in' : 'mm';
+		return this.fit(
+			label,
+			shim.answer.shims.map((one) => lengthText(one, unit))
+		);
+	}
+
 	/** Gives a station parts of its own, or takes them off. @returns what went wrong, or null */
 	setParts(label: string, parts: StationParts | null): Promise<string | null> {
 		return this.#changeStation(label, { parts });
@@ -164,11 +188,26 @@ export class Book {
 	/** Changes the set-up, if nobody did since it was loaded. @returns what went wrong, or null */
 	async changeSetup(setup: Setup): Promise<string | null> {
 		const path = `/api/jobs/${this.job.id}/setup`;
-		const problem = await send('PUT', path, { revision: this.#revision, setup });
+		const revision = this.#revision;
+		const problem = await send('PUT', path, { revision, setup });
 		if (problem) return problem;
-		this.#revision += 1;
+		// The job may have come anew meanwhile, with this change in it.
+		this.#revision = Math.max(this.#revision, revision + 1);
 		this.#stored = { ...this.#stored, setup };
 		return null;
+	}
+
+	/** Takes on another set-up with what it builds otherwise, as a whole. @returns what went wrong, or null */
+	async rebuild({ setup, stations }: Job): Promise<string | null> {
+		const builds = stations.flatMap((entry, i) => {
+			if (entry === this.job.stations[i]) return [];
+			const { label, shims, lockOffset, parts, spring } = entry;
+			return [{ label, shims, lockOffset, parts, spring }];
+		});
+		const path = `/api/jobs/${this.job.id}/setup`;
+		const problem = await send('PUT', path, { revision: this.#revision, setup, builds });
+		if (problem === null) await this.refresh();
+		return problem;
 	}
 
 	/** Adds to one of the job's lists, in this person's name. @returns what went wrong, or null */
@@ -192,10 +231,25 @@ export class Book {
 		return null;
 	}
 
-	/** Signs the job as it stands. @returns what went wrong, or null */
-	async sign(person: Person | null, units: Units): Promise<string | null> {
+	/** Marks the same step at several stations, each as an entry of its own. @returns what went wrong, or null */
+	async mark(
+		person: Person | null,
+		steps: readonly Omit<AssemblyStep, 'person'>[]
+	): Promise<string | null> {
 		if (!person) return tell(message('server.operator-required'));
-		const body = { person: person.id, units };
+		const whole = steps.map((step) => ({ ...step, person: person.id }));
+		const answer = await sent('POST', `/api/jobs/${this.job.id}/steps`, { steps: whole });
+		if ('problem' in answer) return answer.problem;
+		const { at } = answer.body as { at: string };
+		const assembly = [...this.#stored.assembly, ...whole.map((step) => ({ ...step, at }))];
+		this.#stored = { ...this.#stored, people: this.#withPerson(person), assembly };
+		return null;
+	}
+
+	/** Signs the job as it stands. @returns what went wrong, or null */
+	async sign(person: Person | null, units: Units, scope: Scope): Promise<string | null> {
+		if (!person) return tell(message('server.operator-required'));
+		const body = { person: person.id, units, scope };
 		const problem = await send('POST', `/api/jobs/${this.job.id}/signed`, body);
 		if (problem === null) await this.refresh();
 		return problem;

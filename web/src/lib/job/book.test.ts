@@ -9,14 +9,14 @@ import { Book } from './book.svelte';
 let job: Job;
 let book: Book;
 let calls: { method: string; path: string; body: unknown }[];
-let answer: () => Promise<Response>;
+let answer: (method: string) => Promise<Response>;
 beforeEach(() => {
 	calls = [];
-	answer = () => Promise.resolve(Response.json({}));
+	answer = kept;
 	outbox.waiting = [];
-	vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body: string }) => {
-		calls.push({ method, path, body: JSON.parse(body) });
-		return answer();
+	vi.stubGlobal('fetch', (path: string, { method = 'GET', body = '' } = {}) => {
+		calls.push({ method, path, body: body && JSON.parse(body) });
+		return answer(method);
 	});
 	const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
@@ -24,6 +24,15 @@ beforeEach(() => {
 	book = new Book(job, 4);
 });
 afterEach(() => vi.unstubAllGlobals());
+/** The server keeps what it is sent, and has no newer job to give. */
+const kept = (method: string) =>
+	Promise.resolve(method === 'GET' ? new Response(null, { status: 404 }) : Response.json({}));
+/** An answer that comes when it is let. */
+function awaited() {
+	let come: (response: Response) => void = () => {};
+	const promise = new Promise<Response>((resolve) => (come = resolve));
+	return { promise, come };
+}
 const person = () => job.people[0]!;
 const refused = (message: string, status = 409) =>
 	Promise.resolve(Response.json({ message }, { status }));
@@ -35,6 +44,74 @@ describe('the book of a job', () => {
 		expect(book.job.setup.use.duty).toBe('sprint');
 		await book.changeSetup(setup);
 		expect(calls.map(({ body }) => (body as { revision: number }).revision)).toEqual([4, 5]);
+	});
+	it('takes on another build as a whole: the set-up, and the stations that differ', async () => {
+		const setup = { ...job.setup, use: { duty: 'sprint' } } as Setup;
+		const stations = job.stations.with(0, { ...job.stations[0]!, shims: ['0.030 in'] });
+		expect(await book.rebuild({ ...job, setup, stations })).toBeNull();
+		const [{ body }] = calls as [(typeof calls)[number]];
+		expect(body).toMatchObject({ revision: 4, setup: { use: { duty: 'sprint' } } });
+		expect((body as { builds: object[] }).builds).toEqual([
+			{ label: job.stations[0]!.label, shims: ['0.030 in'] }
+		]);
+		answer = () => refused('changed meanwhile');
+		expect(await book.rebuild(job)).toBe('changed meanwhile');
+	});
+	it('marks a step at several stations at once, each in the name of who did it', async () => {
+		const step = (place: string) => ({
+			id: place,
+			place,
+			step: 'locator',
+			done: true,
+			at: '2026-11-20T09:00:00.000Z'
+		});
+		answer = () => Promise.resolve(Response.json({ kept: true, at: '2026-11-20T09:00:01.000Z' }));
+		expect(await book.mark(person(), [step('1I'), step('2I')])).toBeNull();
+		expect(calls).toHaveLength(1);
+		expect(book.job.assembly.slice(-2)).toEqual(
+			['1I', '2I'].map((place) => ({
+				...step(place),
+				person: person().id,
+				at: '2026-11-20T09:00:01.000Z'
+			}))
+		);
+		answer = () => refused('do first');
+		expect(await book.mark(person(), [step('3I')])).toBe('do first');
+		expect(book.job.assembly.at(-1)!.place).toBe('2I');
+		expect(await book.mark(null, [step('3I')])).toMatch(/\w/);
+	});
+	it('takes no answer that is older than what was changed while it was on its way', async () => {
+		const old = Response.json({ job, revision: 4, signed: [], shims: [] });
+		const fresh = (setup: Setup) =>
+			Response.json({ job: { ...job, setup }, revision: 5, signed: [], shims: [] });
+		const late = awaited();
+		answer = () => late.promise;
+		const refreshed = book.refresh();
+		const setup = { ...job.setup, use: { duty: 'sprint' } } as Setup;
+		answer = kept;
+		await book.changeSetup(setup);
+		answer = () => Promise.resolve(fresh(setup));
+		late.come(old);
+		await refreshed;
+		expect(book.job.setup.use.duty).toBe('sprint');
+		expect(calls.map(({ method }) => method)).toEqual(['GET', 'PUT', 'GET']);
+		book.load(structuredClone(job), 4);
+		await vi.waitFor(() => expect(calls).toHaveLength(4));
+		expect(book.job.setup.use.duty).toBe('sprint');
+		await book.changeSetup(setup);
+		expect(calls.at(-1)!.body).toMatchObject({ revision: 5 });
+	});
+	it('counts the revision once when the job came anew before the answer', async () => {
+		const setup = { ...job.setup, use: { duty: 'sprint' } } as Setup;
+		const put = awaited();
+		answer = () => put.promise;
+		const changed = book.changeSetup(setup);
+		book.load({ ...structuredClone(job), setup }, 5);
+		put.come(Response.json({}));
+		await changed;
+		answer = kept;
+		await book.changeSetup(setup);
+		expect(calls.at(-1)!.body).toMatchObject({ revision: 5 });
 	});
 	it('changes nothing when the server would not, and says why', async () => {
 		answer = () => refused('Somebody else changed this job meanwhile');
@@ -55,7 +132,8 @@ describe('the book of a job', () => {
 		expect(book.station('1I')!.figures.height.figure).not.toBe(before);
 		await book.setParts('1I', null);
 		expect(book.station('1I')!.figures.height.figure).toBe(before);
-		expect(calls.map(({ method }) => method)).toEqual(['PATCH', 'PATCH']);
+		// After each it asks what the shelf has left.
+		expect(calls.map(({ method }) => method)).toEqual(['PATCH', 'GET', 'PATCH', 'GET']);
 	});
 	it('takes the same job again for no change, and another for one', () => {
 		const before = book.job;

@@ -28,6 +28,8 @@ function line(of: Job): JobLine {
 		contact: of.customer.contact,
 		engine: of.engine.name,
 		duty: of.setup.use.duty,
+		due: undefined,
+		price: undefined,
 		stations: sheet.stations.length,
 		stops: at(['stop']),
 		unclear: at(['watch', 'inconclusive']).length,

@@ -9,6 +9,9 @@ export interface JobLine {
 	readonly contact: string | undefined;
 	readonly engine: string;
 	readonly duty: string;
+	/** The day it is wanted on, and what was agreed; undefined where nothing was. */
+	readonly due: string | undefined;
+	readonly price: string | undefined;
 	readonly stations: number;
 	readonly stages: readonly Stage[];
 	/** The first stage that is not done; undefined once all are. */

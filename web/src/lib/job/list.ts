@@ -9,7 +9,7 @@ export const JOB_FILTERS = [
 ] as const;
 export type JobFilter = (typeof JOB_FILTERS)[number];
 
-export const JOB_ORDERS = ['received', 'number', 'customer', 'engine', 'stops'] as const;
+export const JOB_ORDERS = ['received', 'number', 'customer', 'engine', 'due', 'stops'] as const;
 export type JobOrder = (typeof JOB_ORDERS)[number];
 
 export interface JobQuery {

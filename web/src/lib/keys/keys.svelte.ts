@@ -9,6 +9,7 @@ export interface KeyHelp {
 const EVERYWHERE: readonly KeyHelp[] = [
 	{ keys: ['/'], does: 'find anything' },
 	{ keys: ['Ctrl', 'k'], does: 'the same, from a field too' },
+	{ keys: ['F1'], does: 'explain what is at hand' },
 	{ keys: ['?'], does: 'these keys' },
 	{ keys: ['Tab'], does: 'next control' }
 ];

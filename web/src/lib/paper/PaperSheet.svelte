@@ -3,7 +3,7 @@
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ScaleBar from '$lib/ui/ScaleBar.svelte';
-	import { CAUTION, UNMARKED, type Paper } from './layout';
+	import { CAUTION, NOT_LOOKED_AT, UNMARKED, type Paper } from './layout';
 
 	let { paper, size }: { paper: Paper; size: 'A4' | 'Letter' } = $props();
 </script>
@@ -25,6 +25,7 @@
 			{paper.dates}
 		</p>
 	</header>
+	{#if paper.scope}<p class="mt-1 text-[13px] font-semibold">{paper.scope}</p>{/if}
 
 	<div class="mt-3"><HeadPlan job={paper.plan.job} stations={paper.plan.stations} /></div>
 
@@ -43,7 +44,10 @@
 			{#each paper.rows as row (row.label)}
 				<tr class="break-inside-avoid border-b border-hair">
 					<th scope="row" class="figure text-left text-[13px] font-semibold">{row.label}</th>
-					{#each row.cells as cell, i (i)}
+					{#if !row.isLookedAt}
+						<td class="h-[26px] px-1 text-soft" colspan={paper.columns.length}>{NOT_LOOKED_AT}</td>
+					{/if}
+					{#each row.isLookedAt ? row.cells : [] as cell, i (i)}
 						<td class="h-[26px] px-1 text-right">
 							{#if cell}
 								<span class="figure flex items-center justify-end gap-1 text-[13px] leading-tight">

@@ -50,6 +50,42 @@ describe('the paper of a sheet', () => {
 		});
 		expect(cell(draft(), '6E', 'height')).toBeNull();
 	});
+	it('says what came off the head, and which of its parts have run before', () => {
+		const found = structuredClone(six);
+		found.setup.kinds.intake.reused = ['retainer'];
+		found.asFound = ['1I', '2I'].map((station, i) => ({
+			id: `f${i}`,
+			station,
+			shims: ['0.030 in'],
+			locator: '0.060 in',
+			seal: 'positive',
+			...(i === 0 && { note: 'one half missing' }),
+			...stamp
+		})) as Job['asFound'];
+		expect(lines(draft(), 'As found')).toEqual([]);
+		const [counted, noted] = lines(draft(found, INCH_POUND), 'As found');
+		expect(counted).toBe('2 valves stripped: 2 shims of 0.030, 2 locators, 2 seals.');
+		expect(noted).toBe('1I: one half missing.');
+		const [intakes] = draft(found).blocks;
+		expect(Object.fromEntries(intakes!.lines).Retainer).toMatch(/\(used before\)$/);
+		expect(Object.fromEntries(intakes!.lines).Spring).not.toContain('used');
+	});
+	it('has what was measured on the valves in one block, from the least to the most', () => {
+		const titles = ({ blocks }: Paper) => blocks.map(({ title }) => title);
+		expect(titles(draft())).not.toContain('Valves and seats');
+		const inspected = structuredClone(six);
+		['1I', '2I', '3I'].forEach((station, i) =>
+			inspected.readings.push({
+				...six.readings[0]!,
+				id: crypto.randomUUID(),
+				station,
+				quantity: 'stem-diameter',
+				read: `${(7.98 + i / 100).toFixed(2)} mm`
+			})
+		);
+		const block = draft(inspected).blocks.find(({ title }) => title === 'Valves and seats');
+		expect(block!.lines).toEqual([['Stem diameter', '7.98 to 8.00 mm (3)']]);
+	});
 	it('is in the units of who reads it', () => {
 		const paper = draft(six, INCH_POUND);
 		expect(cell(paper, '4E', 'height')!.text).toBe('1.867');

@@ -1,7 +1,12 @@
 /** What stands on the paper of a sheet, and where: screen and PDF only set it. */
 import {
+	foundAt,
+	foundCounts,
+	isAtHand,
 	KINDS,
 	lengthOf,
+	message,
+	REUSABLE,
 	scaleOf,
 	showLength,
 	showLoad,
@@ -16,10 +21,17 @@ import {
 	type State,
 	type Units
 } from '@zinc-ledger/core';
-import { label, ruleWords } from '@zinc-ledger/words';
+import { label, ruleWords, tell } from '@zinc-ledger/words';
 import { findingLines } from '$lib/fit/finding-lines';
 import { capital, moment, shortDate } from '$lib/ui/words';
-import { printedColumns, type Cell, type Printed, type PrintedStation } from './printed';
+import {
+	inspectedColumns,
+	printedColumns,
+	type Cell,
+	type Printed,
+	type PrintedSheet,
+	type PrintedStation
+} from './printed';
 
 interface PaperCell extends Pick<Cell, 'text' | 'state'> {
 	readonly scale: Scale | null;
@@ -31,10 +43,14 @@ export interface Paper {
 	/** Whose engine it is, and what it is for. */
 	readonly customer: string;
 	readonly dates: string;
+	/** What the signature says, and what the job does without; null while it is not signed. */
+	readonly scope: string | null;
 	readonly plan: { readonly job: Job; readonly stations: readonly PrintedStation[] };
 	readonly columns: readonly { readonly title: string; readonly unit: string }[];
 	readonly rows: readonly {
 		readonly label: string;
+		/** Whether the signature speaks of it; the rest reads “not looked at”. */
+		readonly isLookedAt: boolean;
 		readonly cells: readonly (PaperCell | null)[];
 	}[];
 	readonly blocks: readonly {
@@ -56,6 +72,8 @@ export interface Paper {
 /** Said at the foot of every sheet. */
 export const CAUTION =
 	'The makers’ instructions for springs, cam and engine come first; these figures do not replace them.';
+/** Stands in place of figures that the signature does not speak of. */
+export const NOT_LOOKED_AT = 'not looked at';
 /** What a figure without a mark means. */
 export const UNMARKED = 'A figure without a mark is clear; a dot is not measured.';
 
@@ -81,15 +99,23 @@ export function paperOf(printed: Printed, isCustomers = false): Paper {
 		number: job.number,
 		customer: `${job.customer.name}${job.customer.contact ? `, ${job.customer.contact}` : ''} · ${duty.filter(Boolean).join(', ')}`,
 		dates: dates.join(' · '),
+		scope: scopeOn(printed),
 		plan: { job, stations: sheet.stations },
 		columns: columns.map(({ title, unit }) => ({ title, unit })),
 		rows: walk(job.stations, job.setup.measuringOrder)
 			.flatMap(({ label: station }) => of.get(station) ?? [])
 			.map((station) => ({
 				label: station.label,
+				isLookedAt: signed
+					? (signed.scope?.stations.includes(station.label) ?? true)
+					: isAtHand(job, station.label),
 				cells: columns.map((column) => cellOf(column.of(station)))
 			})),
-		blocks: [...KINDS.map((kind) => partsOfKind(printed, kind)), judgedBy(job, units)],
+		blocks: [
+			...KINDS.map((kind) => partsOfKind(printed, kind)),
+			...inspectedOn(sheet),
+			judgedBy(job, units)
+		],
 		section: section
 			? {
 					drawing: section.drawing,
@@ -107,6 +133,17 @@ export function paperOf(printed: Printed, isCustomers = false): Paper {
 	};
 }
 
+/** What the signature says, in words. */
+function scopeOn({ job, signed }: Printed): string | null {
+	if (!signed) return null;
+	const { scope } = signed;
+	if (!scope) return capital(tell(message('scope.before')));
+	const { name, stations, leftOut } = scope;
+	const says = message('scope.says', { scope: name, stations, of: job.stations.length });
+	const without = leftOut.map((one) => tell(message('scope.left-out', one)));
+	return [tell(says), ...without].join('; ');
+}
+
 const cellOf = (cell: Cell | null): PaperCell | null =>
 	cell && {
 		text: cell.text,
@@ -119,6 +156,8 @@ const cellOf = (cell: Cell | null): PaperCell | null =>
 
 const lengthIn = (units: Units) => (figure: number) => showLength(figure as Millimetres, units);
 
+const PRINTED_PARTS = ['spring', 'retainer', 'locks', 'locator', 'seal', 'lashCap'] as const;
+
 function partsOfKind({ job, sheet }: Printed, kind: Kind): Paper['blocks'][number] {
 	const setup = job.setup.kinds[kind];
 	const { lift, bind, target } = sheet.kinds[kind];
@@ -127,12 +166,13 @@ function partsOfKind({ job, sheet }: Printed, kind: Kind): Paper['blocks'][numbe
 		.filter((station) => station.kind === kind)
 		.flatMap(({ figures }) => figures.seatLoad?.figure ?? []);
 	const load = (figure: number) => showLoad(figure as Newtons, sheet.units.sentences);
+	const named = (place: (typeof PRINTED_PARTS)[number]): [string, string | undefined] => {
+		const name = setup[place]?.name;
+		const isUsed = REUSABLE.some((one) => one === place && setup.reused?.includes(one));
+		return [capital(label('slot', place)), name && isUsed ? `${name} (used before)` : name];
+	};
 	const lines: (readonly [string, string | undefined])[] = [
-		['Spring', setup.spring?.name],
-		['Retainer', setup.retainer?.name],
-		['Locks', setup.locks?.name],
-		['Locator', setup.locator?.name],
-		['Seal', setup.seal?.name],
+		...PRINTED_PARTS.filter((place) => place !== 'lashCap' || setup.lashCap).map(named),
 		['Lift', lift ? `${length(lift.gross)} gross, ${length(lift.net)} net` : undefined],
 		[
 			'Coil bind',
@@ -158,6 +198,17 @@ function partsOfKind({ job, sheet }: Printed, kind: Kind): Paper['blocks'][numbe
 		title: `${capital(label('kind', kind))}s`,
 		lines: lines.map(([name, value]) => [name, value ?? 'not given'])
 	};
+}
+
+/** What was measured on valves, seats and chambers: from the least to the most of each. */
+function inspectedOn(sheet: PrintedSheet): Paper['blocks'] {
+	const lines = inspectedColumns(sheet).map(({ title, unit, of }): readonly [string, string] => {
+		const texts = sheet.stations.flatMap((station) => of(station)?.text ?? []);
+		const inOrder = texts.toSorted((a, b) => Number(a) - Number(b));
+		const [least, most] = [inOrder[0]!, inOrder.at(-1)!];
+		return [title, `${least === most ? least : `${least} to ${most}`} ${unit} (${texts.length})`];
+	});
+	return lines.length > 0 ? [{ title: 'Valves and seats', lines }] : [];
 }
 
 function judgedBy({ setup: { limits } }: Job, units: Units): Paper['blocks'][number] {
@@ -223,6 +274,7 @@ function saidOn({ job, sheet, open }: Printed, isCustomers: boolean): Paper['sai
 					: []
 			)
 		},
+		{ title: 'As found', lines: foundOn(job, lengthIn(sheet.units.sentences)).map(plain) },
 		{ title: 'Lash', lines: [...lash].map((text) => plain(`${text}.`)) },
 		{
 			title: 'Notes',
@@ -234,6 +286,24 @@ function saidOn({ job, sheet, open }: Printed, isCustomers: boolean): Paper['sai
 		}
 	];
 	return said.filter(({ lines }) => lines.length > 0);
+}
+
+/** What came off the head when it was stripped, counted; and what was written down where. */
+function foundOn(job: Job, length: (figure: number) => string): string[] {
+	const { stations, shims, locators, caps, dampers, seals } = foundCounts(job);
+	if (stations === 0) return [];
+	const counted = [
+		...shims.map(([size, count]) => `${count} shims of ${length(size)}`),
+		...(shims.length === 0 ? ['no shim'] : []),
+		`${locators} locators`,
+		...(caps > 0 ? [`${caps} lash caps`] : []),
+		...(dampers > 0 ? [`${dampers} dampers`] : []),
+		`${seals} seals`
+	];
+	const notes = [...foundAt(job)].flatMap(([station, { note }]) =>
+		note ? `${station}: ${note}.` : []
+	);
+	return [`${stations} valves stripped: ${counted.join(', ')}.`, ...notes];
 }
 
 /** Stops and watches of fit; what was accepted stands under its own title. */

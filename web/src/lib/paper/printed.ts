@@ -4,13 +4,11 @@ import {
 	openItems,
 	sheetJson,
 	showLength,
-	showLoad,
 	type Drawing,
 	type FigureName,
 	type Job,
 	type Kind,
 	type Millimetres,
-	type Newtons,
 	type Quantity,
 	type Reading,
 	type RuleId,
@@ -18,8 +16,16 @@ import {
 	type StationSheet,
 	type Units
 } from '@zinc-ledger/core';
+import type { Signing } from '@zinc-ledger/core/signed';
 import { label, write } from '@zinc-ledger/words';
-import { COLUMN_VIEWS, showFigure, type ColumnView, type Shown } from '$lib/sheet/columns';
+import {
+	COLUMN_VIEWS,
+	INSPECTED_VIEWS,
+	showFigure,
+	type ColumnView,
+	type Shown,
+	unitOfColumn
+} from '$lib/sheet/columns';
 
 /** What was said, in the words it was signed in. */
 interface PrintedRemark {
@@ -81,6 +87,8 @@ export interface Printed {
 		readonly at: string;
 		readonly sha256: string;
 		readonly supersedes: string | undefined;
+		/** What the signature says; undefined in sheets signed before scopes. */
+		readonly scope: Signing['scope'];
 	};
 }
 
@@ -161,13 +169,12 @@ export interface PrintedColumn {
 	readonly of: (station: PrintedStation) => Cell | null;
 }
 
-/** The columns that a sheet has anything in. */
-export function printedColumns(sheet: PrintedSheet): PrintedColumn[] {
-	const units = sheet.units.sentences;
-	const length = (figure: number) => showLength(figure as Millimetres, units);
-	const ofFigure = (column: ColumnView): PrintedColumn => ({
+/** A figure of the registry as a column of the sheet out. */
+const asPrinted =
+	(units: Units) =>
+	(column: ColumnView): PrintedColumn => ({
 		title: column.title,
-		unit: column.dimension === 'load' ? units.load : units.length,
+		unit: unitOfColumn(column, units),
 		of: (station) => {
 			const verdict = station.figures[column.key] ?? null;
 			const text = showFigure(verdict, column, units);
@@ -176,16 +183,20 @@ export function printedColumns(sheet: PrintedSheet): PrintedColumn[] {
 				: { text, state: verdict.state, shown: verdict };
 		}
 	});
+
+/** Columns of what was measured on valves, seats and chambers, where anything was. */
+export const inspectedColumns = (sheet: PrintedSheet): PrintedColumn[] =>
+	INSPECTED_VIEWS.map(asPrinted(sheet.units.sentences)).filter(({ of }) =>
+		sheet.stations.some((station) => of(station) !== null)
+	);
+
+/** The columns that a sheet has anything in. */
+export function printedColumns(sheet: PrintedSheet): PrintedColumn[] {
+	const units = sheet.units.sentences;
+	const length = (figure: number) => showLength(figure as Millimetres, units);
+	const ofFigure = asPrinted(units);
 	const all: PrintedColumn[] = [
 		...COLUMN_VIEWS.map(ofFigure),
-		{
-			title: label('figure', 'headLoad'),
-			unit: units.load,
-			of: ({ figures: { headLoad } }) =>
-				headLoad?.figure == null
-					? null
-					: { text: showLoad(headLoad.figure as Newtons, units), state: headLoad.state }
-		},
 		{
 			title: label('figure', 'vacuum'),
 			unit: '',

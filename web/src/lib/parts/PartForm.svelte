@@ -5,6 +5,7 @@
 	import type { PartSort } from '@zinc-ledger/core';
 	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
+	import { focusNamed } from '$lib/forms/focus';
 	import { fieldsOf } from './fields';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
@@ -21,7 +22,7 @@
 </script>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-8 pb-10">
-	<form method="POST" use:sendForm={{ reset: false }}>
+	<form method="POST" {@attach focusNamed} use:sendForm={{ reset: false }}>
 		<input type="hidden" name="revision" value={values.revision ?? ''} />
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
 			<h1 class="text-xl font-semibold">{title}</h1>

@@ -29,6 +29,20 @@ describe('parts as CSV', () => {
 			'-0.030 in'
 		]);
 	});
+	it('understands headings as people write them, with the unit of the column', () => {
+		const text =
+			'sort,Name,Source,seat.height (thou),seat.load lbs,Rate (lb/in),bind_in\n' +
+			'spring,Sheet 9,customer,1820,128,340,1.150\n';
+		const result = read(text);
+		expect(result.ok && result.parts[0]!.part).toMatchObject({
+			name: 'Sheet 9',
+			seat: { height: '1.820 in', load: '128 lbf' },
+			rate: '340 lbf/in',
+			bind: '1.150 in'
+		});
+		const locks = read('sort,name,Lock angle (deg),Offset thou\nlocks,L,7,50\n');
+		expect(locks.ok && locks.parts[0]!.part).toMatchObject({ angle: 7, offset: '0.050 in' });
+	});
 	it('reads the columns and values of an earlier release', () => {
 		const before = read('sort,name,turn,restsOn\r\nseal,Old,seal first,guide\r\n');
 		const now = read('sort,name,installOrder,bottomsOn\r\nseal,Old,seal-first,guide\r\n');

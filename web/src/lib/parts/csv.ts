@@ -6,7 +6,8 @@ import { fieldNow, firstOf, pathText, valueNow, type Problem } from '@zinc-ledge
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { flatten, unflatten, type Values } from '$lib/forms/flat';
 import { cellIn, cellOut } from '$lib/csv/cells';
-import { fieldsOf } from './fields';
+import { headingOf, withColumnUnit } from '$lib/csv/headings';
+import { fieldsOf, type PartField } from './fields';
 import { message, messageOf } from '@zinc-ledger/core';
 
 const ABOUT = ['id', 'sort', 'stock', 'retired'] as const;
@@ -51,12 +52,18 @@ export function partsFromCsv(
 	known: (id: string) => LibraryPart | undefined,
 	newId: () => string
 ): CsvRead {
+	const unitOf = new Map<string, string | null>();
 	const { data, errors, meta } = Papa.parse<Values>(text.replace(/^\uFEFF/, ''), {
 		header: true,
 		skipEmptyLines: 'greedy',
 		preview: MOST_ROWS + 1,
 		// Names and values of earlier releases are read as those of now.
-		transformHeader: (name) => name.split('.').map(fieldNow).join('.'),
+		transformHeader: (heading) => {
+			const { name, unit } = headingOf(heading);
+			const column = name.split('.').map(fieldNow).join('.');
+			unitOf.set(column, unit);
+			return column;
+		},
 		transform: (cell, field) => valueNow(String(field).split('.').at(-1)!, cellIn(cell))
 	});
 	if (data.length > MOST_ROWS) {
@@ -71,7 +78,7 @@ export function partsFromCsv(
 			text: message('import.csv', { says: says.toLowerCase() })
 		}));
 	const columns = meta.fields ?? [];
-	if (!columns.includes('sort') || !columns.includes('name')) {
+	if (!columns.includes('sort') || !columns.some((column) => column.toLowerCase() === 'name')) {
 		return {
 			ok: false,
 			problems: [
@@ -94,7 +101,7 @@ export function partsFromCsv(
 			});
 			return;
 		}
-		const fields = fieldsOf(sort).filter(({ path }) => columns.includes(path));
+		const { fields, values } = inFields(row, fieldsOf(sort), unitOf);
 		const id = row.id?.trim() || newId();
 		if (seen.has(id))
 			problems.push({ path: at('id'), text: message('field.duplicate', { what: 'part' }) });
@@ -102,7 +109,7 @@ export function partsFromCsv(
 		const stock = (row.stock ?? '').trim();
 		const result = libraryPartOf(sort).safeParse({
 			sort,
-			part: { ...unflatten(row, fields, known(id)?.part, units), id },
+			part: { ...unflatten(values, fields, known(id)?.part, units), id },
 			stock: stock === '' ? null : Number(stock),
 			retired: row.retired?.trim().toLowerCase() === 'yes'
 		});
@@ -118,4 +125,30 @@ export function partsFromCsv(
 	if (parts.length === 0)
 		return { ok: false, problems: [{ path: '', text: message('import.no-parts') }] };
 	return { ok: true, parts };
+}
+
+const isNamed = (column: string, name: string) => column.toLowerCase() === name.toLowerCase();
+
+/** What a row says of a sort's fields, whose columns are named by their paths or by what the forms call them. */
+function inFields(
+	row: Values,
+	fields: readonly PartField[],
+	unitOf: ReadonlyMap<string, string | null>
+): { readonly fields: readonly PartField[]; readonly values: Values } {
+	const columns = Object.keys(row);
+	const named = fields.flatMap((field) => {
+		const column =
+			columns.find((one) => one === field.path) ??
+			columns.find((one) => isNamed(one, field.path) || isNamed(one, field.label.split(',')[0]!));
+		return column === undefined ? [] : [{ field, column }];
+	});
+	return {
+		fields: named.map(({ field }) => field),
+		values: Object.fromEntries(
+			named.map(({ field, column }) => [
+				field.path,
+				withColumnUnit(row[column] ?? '', unitOf.get(column) ?? null)
+			])
+		)
+	};
 }

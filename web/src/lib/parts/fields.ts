@@ -77,6 +77,7 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 	retainer: [
 		shown(angle),
 		shown(field('step', 'Step')),
+		field('faceUp', 'Which face up', 'text'),
 		field('thirdStep', 'Step of the third spring'),
 		field('underside', 'Underside against the landing', 'signed-length'),
 		field('landingHeight', 'Landing against datum', 'signed-length'),
@@ -87,6 +88,7 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 	locks: [
 		shown(angle),
 		shown(choice('bead', 'Bead', GROOVES, 'groove')),
+		field('beadAt', 'Bead below the top'),
 		shown(field('offset', 'Offset, + or −', 'signed-length')),
 		shown(stem),
 		choice('capSeat', 'Cap recess', CAP_SEATS, 'capRecess'),
@@ -96,6 +98,7 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 	],
 	locator: [
 		shown(field('thickness', 'Thickness')),
+		field('faceUp', 'Which face up', 'text'),
 		field('innerRise', 'Inner rise'),
 		field('thirdRise', 'Rise of the third spring'),
 		shown(choice('locatesOn', 'Locates on (ID/OD)', CENTRES, 'locatesOn')),
@@ -124,6 +127,7 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 		choice('tip', 'Tip', TIPS, 'valveTip'),
 		field('tipLength', 'Tip length'),
 		shown(choice('material', 'Material', METALS, 'metal')),
+		field('coating', 'Coating', 'text'),
 		shown(field('head', 'Head diameter')),
 		field('hardFaced', 'Hard-faced', 'yes-no')
 	],

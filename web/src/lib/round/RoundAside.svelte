@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Beside the figure: how many are left, what is in place, what the keys do. */
-	import { message, partsOf, type Quantity } from '@zinc-ledger/core';
+	import { isByCylinder, message, partsOf, type Quantity } from '@zinc-ledger/core';
 	import { tell } from '@zinc-ledger/words';
 	import { DEVICE_WORDS, type Device } from '$lib/gauges/device.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -25,7 +25,8 @@
 	const shown = $derived(round.preview ?? round.station);
 	const parts = $derived(partsOf(book.job.setup, round.entry));
 	const total = $derived(round.order.length);
-	const nextLabel = $derived(round.order[(round.at + 1) % total]?.label);
+	const next = $derived(round.order[(round.at + 1) % total]);
+	const nextLabel = $derived(isByCylinder(quantity) ? next?.cylinder : next?.label);
 </script>
 
 <aside class="space-y-5 text-[13px]" aria-label="This round">

@@ -10,9 +10,12 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { Device } from '$lib/gauges/device.svelte';
 	import type { KnownGauge } from '$lib/gauges/known';
+	import HelpName from '$lib/help/HelpName.svelte';
+	import { HELP_OF } from '$lib/help/help.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
+	import { LISTED } from './listed';
 	import { Round, type RoundBegun } from './round.svelte';
 	import RoundAside from './RoundAside.svelte';
 	import RoundDone from './RoundDone.svelte';
@@ -26,15 +29,19 @@
 		gauges: readonly KnownGauge[];
 		/** The order that lash is set in, where one was chosen. */
 		settingOrder?: SettingOrder | null;
+		/** The stations it goes to; all of them when empty. */
+		only?: readonly string[];
+		/** Where it was begun from, and goes back to: a page of the job. */
+		back?: string | null;
 	}
-	let { quantity, gauges, settingOrder = null }: Props = $props();
+	let { quantity, gauges, settingOrder = null, only = [], back = null }: Props = $props();
 	const book = getBook();
 	const bench = getBench();
 	const round = new Round(
 		untrack(() => quantity),
 		book,
 		bench,
-		untrack(() => (settingOrder ? stopsOf(book.job, settingOrder) : []))
+		untrack(() => ({ stops: settingOrder ? stopsOf(book.job, settingOrder) : [], only }))
 	);
 	const words = $derived(ROUND_WORDS[quantity]);
 	useKeys([
@@ -88,7 +95,9 @@
 	class="grid min-h-0 flex-1 content-start gap-x-8 gap-y-4 px-4 py-2 bench:grid-cols-[minmax(0,1fr)_20rem] bench:content-stretch bench:overflow-auto bench:px-6 bench:py-4"
 >
 	<div>
-		<h1 class="text-[15px] font-semibold text-soft">{words.title}</h1>
+		<h1 class="text-[15px] font-semibold text-soft">
+			<HelpName topic={HELP_OF[quantity]} name={words.title} />
+		</h1>
 		{#if !bench.person}
 			<p class="mt-6 text-xl">
 				<a
@@ -100,8 +109,14 @@
 			</p>
 		{:else if !round.parts}
 			<div class="mt-4"><RoundStart {quantity} {gauges} onbegin={begin} /></div>
+			{#if (LISTED as readonly Quantity[]).includes(quantity)}
+				<p class="mt-4 text-[13px]">
+					Read already, and written down?
+					<a class="underline" href="/jobs/{book.job.id}/list?of={quantity}">Paste the list</a>
+				</p>
+			{/if}
 		{:else if round.finished}
-			<RoundDone {quantity} {round} />
+			<RoundDone {quantity} {round} {back} />
 		{:else}
 			<RoundEntry {quantity} {round} locator={round.parts.locator} />
 			<RoundLast {quantity} {round} />

@@ -6,7 +6,13 @@
 	import { NEXT_ROUND, ROUND_WORDS } from './words';
 	import Button from '$lib/ui/Button.svelte';
 
-	let { quantity, round }: { quantity: Quantity; round: Round } = $props();
+	interface Props {
+		quantity: Quantity;
+		round: Round;
+		/** The page of the job that it was begun from. */
+		back?: string | null;
+	}
+	let { quantity, round, back = null }: Props = $props();
 	const book = getBook();
 	const next = $derived(NEXT_ROUND[quantity]);
 	const hasNext = $derived(next !== 'lash' || book.job.setup.lifters === 'solid');
@@ -18,8 +24,14 @@
 		{round.last ? `Last: ${round.last.station} ${round.last.read}.` : ''}
 	</p>
 	<p class="mt-6 flex flex-wrap gap-3">
-		<Button href="/jobs/{book.job.id}" autofocus look="main">See the sheet</Button>
-		{#if hasNext && next}
+		{#if back}
+			<Button href="/jobs/{book.job.id}/{back}" autofocus look="main">
+				Back to the {back}
+			</Button>
+		{:else}
+			<Button href="/jobs/{book.job.id}" autofocus look="main">See the sheet</Button>
+		{/if}
+		{#if hasNext && next && round.only.length === 0}
 			<Button href="/jobs/{book.job.id}/round?of={next}">
 				{ROUND_WORDS[next].title} next
 			</Button>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** One huge figure: what to do now, what was typed, and what it means the moment it is in. */
 	import { MediaQuery } from 'svelte/reactivity';
-	import { isLoad, turnAdvice, type Quantity } from '@zinc-ledger/core';
+	import { isByCylinder, readAs, turnAdvice, type Quantity } from '@zinc-ledger/core';
 	import { tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -19,7 +19,7 @@
 	const book = getBook();
 	const bench = getBench();
 	const words = $derived(ROUND_WORDS[quantity]);
-	const unit = $derived(isLoad(quantity) ? bench.units.load : bench.units.length);
+	const unit = $derived({ ...bench.units, volume: 'cc' }[readAs(quantity)]);
 	const advice = $derived(
 		quantity === 'lash' && round.understood?.ok
 			? turnAdvice(book.job, round.entry, round.understood.text)
@@ -49,7 +49,7 @@
 
 <div class="mt-1 flex items-end gap-x-4 tablet:gap-x-8">
 	<p class="figure text-[52px] leading-none font-semibold tablet:text-[88px]">
-		{round.entry.label}
+		{isByCylinder(quantity) ? round.entry.cylinder : round.entry.label}
 	</p>
 	<p class="max-w-md pb-1.5 text-[13px] leading-snug tablet:text-[17px]">
 		{words.todo(round.entry.kind, locator)}
@@ -73,7 +73,9 @@
 		bind:value={round.typed}
 		onkeydown={press}
 		oninput={() => (round.asked = null)}
-		aria-label="{words.title}, station {round.entry.label}"
+		aria-label="{words.title}, {isByCylinder(quantity)
+			? `cylinder ${round.entry.cylinder}`
+			: `station ${round.entry.label}`}"
 		aria-describedby="understood"
 		aria-invalid={round.understood?.ok === false}
 		inputmode={touch.current ? 'none' : 'decimal'}
@@ -106,13 +108,13 @@
 </div>
 <div class="mt-2 border-t border-rule pt-2 tablet:mt-3 tablet:min-h-36 tablet:pt-3">
 	{#if round.preview}
-		<RoundVerdict station={round.preview} />
+		<RoundVerdict station={round.preview} {quantity} />
 	{:else if last && round.last && round.typed === ''}
 		<p class="text-[13px] text-soft">
 			Last: {last.label}, {round.last.read}
 			{#if lastWaits}<b class="text-watch">· unsent</b>{/if}
 		</p>
-		<div class="mt-1 opacity-90"><RoundVerdict station={last} /></div>
+		<div class="mt-1 opacity-90"><RoundVerdict station={last} {quantity} /></div>
 	{/if}
 </div>
 <RoundStrip {quantity} {round} />

@@ -1,15 +1,23 @@
 <script lang="ts">
 	/** What the figure just typed comes to. */
-	import { scaleOf, type StationSheet } from '@zinc-ledger/core';
+	import {
+		INSPECTED_FIGURE,
+		isInspected,
+		scaleOf,
+		type Quantity,
+		type StationSheet
+	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { columnsFor, showFigure, verdictIn } from '$lib/sheet/columns';
+	import { columnOf, columnsFor, showFigure, verdictIn } from '$lib/sheet/columns';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ScaleBar from '$lib/ui/ScaleBar.svelte';
 	import { stateClass } from '$lib/ui/state';
 
-	let { station }: { station: StationSheet } = $props();
+	let { station, quantity }: { station: StationSheet; quantity: Quantity } = $props();
 	const bench = getBench();
-	const columns = $derived(columnsFor([station]));
+	const columns = $derived(
+		isInspected(quantity) ? [columnOf(INSPECTED_FIGURE[quantity])] : columnsFor([station])
+	);
 </script>
 
 <dl class="grid grid-cols-2 gap-x-4 gap-y-2 tablet:flex tablet:flex-wrap tablet:gap-x-7">

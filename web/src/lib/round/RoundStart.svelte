@@ -2,10 +2,10 @@
 	/** What is in place is asked once, and kept with every reading of the round. */
 	import {
 		gaugeInHand,
-		isLoad,
 		lengthOf,
+		readAs,
 		readEntry,
-		readLoadEntry,
+		readMeasured,
 		type Quantity
 	} from '@zinc-ledger/core';
 	import type { KnownGauge } from '$lib/gauges/known';
@@ -22,8 +22,10 @@
 		quantity: Quantity;
 		gauges: readonly KnownGauge[];
 		onbegin: (begun: RoundBegun) => void;
+		/** What keeps a list that was typed elsewhere; null for a round with the gauge in hand. */
+		list?: string | null;
 	}
-	let { quantity, gauges, onbegin }: Props = $props();
+	let { quantity, gauges, onbegin, list = null }: Props = $props();
 	const book = getBook();
 	const bench = getBench();
 	const words = $derived(ROUND_WORDS[quantity]);
@@ -56,11 +58,7 @@
 	let repeats = $derived(quantity === 'installed-height' ? '2' : '1');
 
 	const recessRead = $derived(readEntry(recess, bench.units.length));
-	const resolutionRead = $derived(
-		isLoad(quantity)
-			? readLoadEntry(resolution, bench.units.load)
-			: readEntry(resolution, bench.units.length)
-	);
+	const resolutionRead = $derived(readMeasured(resolution, readAs(quantity), bench.units));
 	const gaugeProblem = $derived(gauge.trim() === '' ? 'Name the gauge.' : undefined);
 	function begin(event: SubmitEvent) {
 		event.preventDefault();
@@ -82,7 +80,7 @@
 				? gaugeInHand(
 						inHand.gauge,
 						inHand.checks,
-						isLoad(quantity) ? 'load' : 'length',
+						readAs(quantity) === 'load' ? 'load' : 'length',
 						inHand.repeats?.[quantity] ?? null
 					)
 				: { name: gauge.trim(), resolution: resolutionRead.text, correction: '0 mm' },
@@ -93,19 +91,25 @@
 </script>
 
 <form class="max-w-2xl" onsubmit={begin}>
-	<h2 class="text-xl font-semibold">Setup for this round</h2>
-	<p class="mt-1 text-soft">Asked once; saved with every reading of this round.</p>
+	<h2 class="text-xl font-semibold">
+		{list ? 'What was in place, and what was read with' : 'Setup for this round'}
+	</h2>
+	<p class="mt-1 text-soft">
+		Asked once; saved with every reading of this {list ? 'list' : 'round'}.
+	</p>
 	<InPlace {quantity} bind:answers {asked} {anyGround} {anyCap} />
 	<div class="mt-4 grid grid-cols-3 gap-4">
-		<SelectField
-			label="Readings per valve"
-			options={[
-				{ value: '1', label: '1' },
-				{ value: '2', label: '2 (+1 if they disagree)' },
-				{ value: '3', label: '3' }
-			]}
-			bind:value={repeats}
-		/>
+		{#if !list}
+			<SelectField
+				label="Readings per valve"
+				options={[
+					{ value: '1', label: '1' },
+					{ value: '2', label: '2 (+1 if they disagree)' },
+					{ value: '3', label: '3' }
+				]}
+				bind:value={repeats}
+			/>
+		{/if}
 		{#if fitting.length > 0}
 			<SelectField
 				label="Shop gauge"
@@ -139,6 +143,6 @@
 			/>
 		{/if}
 	</div>
-	<p class="caution mt-5">{words.caution}</p>
-	<Button autofocus look="main" class="mt-5">Start</Button>
+	{#if !list}<p class="caution mt-5">{words.caution}</p>{/if}
+	<Button autofocus={!list} look="main" class="mt-5">{list ?? 'Start'}</Button>
 </form>

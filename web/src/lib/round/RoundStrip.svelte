@@ -2,49 +2,30 @@
 	/** The figure of the station at hand beside those of its kind, along the head. */
 	import {
 		alongHead,
+		isByCylinder,
 		stripOf,
 		tightest,
-		type FigureName,
 		type Quantity,
 		type Verdict
 	} from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import { HELP_OF } from '$lib/help/help.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import { COLUMN_VIEWS, showFigure, verdictIn } from '$lib/sheet/columns';
+	import { columnOf, showFigure, verdictIn } from '$lib/sheet/columns';
 	import type { Round } from './round.svelte';
 
 	let { quantity, round }: { quantity: Quantity; round: Round } = $props();
 	const book = getBook();
 	const bench = getBench();
 
-	/** What a quantity is seen by along the head. */
-	const FIGURE: Readonly<Record<Quantity, FigureName>> = {
-		'installed-height': 'bare',
-		'seal-gap': 'sealClearance',
-		'seal-gap-at-lift': 'sealClearance',
-		'tip-height': 'tipHeight',
-		'rocker-closed': 'rocker',
-		'rocker-half-lift': 'rocker',
-		'rocker-full-lift': 'rocker',
-		'on-head-load': 'headLoad',
-		lash: 'lash',
-		preload: 'preload',
-		'built-height': 'built',
-		'follower-shim': 'lash'
-	};
-	const figure = $derived(FIGURE[quantity]);
-	const column = $derived(
-		COLUMN_VIEWS.find(({ key }) => key === figure) ?? {
-			key: figure,
-			title: label('figure', figure),
-			dimension: figure === 'headLoad' ? ('load' as const) : ('length' as const)
-		}
-	);
+	/** Heights are compared bare: what lies under the spring is no difference between valves. */
+	const figure = $derived(quantity === 'installed-height' ? 'bare' : HELP_OF[quantity]);
+	const column = $derived(columnOf(figure));
 	const kind = $derived(round.entry.kind);
 	const stations = $derived(
 		round.order
-			.filter((entry) => entry.kind === kind)
+			.filter((entry) => entry.kind === kind || isByCylinder(quantity))
 			.toSorted(alongHead)
 			.map((entry) =>
 				entry.label === round.entry.label && round.preview
@@ -69,6 +50,9 @@
 			limits
 		)
 	);
+	const along = $derived(
+		isByCylinder(quantity) ? 'cylinder by cylinder' : `the ${label('kind', kind)}s along the head`
+	);
 	const shown = (at: string) => {
 		const station = stations.find((one) => one.label === at);
 		return station ? (showFigure(verdictIn(station, figure), column, bench.units) ?? '·') : '·';
@@ -78,12 +62,12 @@
 {#if strip}
 	<figure class="mt-4">
 		<figcaption class="text-[13px] text-soft">
-			{column.title}: the {label('kind', kind)}s along the head
+			{column.title}: {along}
 		</figcaption>
 		<div
 			class="relative mt-1 h-24 border-y border-hair"
 			role="img"
-			aria-label="{column.title} of the {label('kind', kind)}s: {strip.points
+			aria-label="{column.title}, {along}: {strip.points
 				.map((point) => `${point.label} ${shown(point.label)}`)
 				.join(', ')}"
 		>

@@ -53,7 +53,7 @@ describe('the strip of a round', () => {
 	const shown = () => markup(RoundStrip, { quantity, round }, around);
 	it('has the valves of the kind along the head, and the one at hand marked', () => {
 		const label = /aria-label="([^"]*)"/.exec(shown())![1]!;
-		expect(label).toMatch(/^Bare height of the intakes: 1I 1\.878, /);
+		expect(label).toMatch(/^Bare height, the intakes along the head: 1I 1\.878, /);
 		expect(label).toMatch(/5I ·, 6I ·$/);
 		expect(shown().match(/border-chromate/g) ?? []).toHaveLength(0);
 	});
@@ -114,7 +114,7 @@ describe('the end of a round', () => {
 
 describe('the verdict of a round', () => {
 	const of = (label: string) =>
-		words(markup(RoundVerdict, { station: around.book.station(label)! }, around));
+		words(markup(RoundVerdict, { station: around.book.station(label)!, quantity }, around));
 	it('has the worst in a word, and what to do', () => {
 		expect(of('4E')).toMatch(/stop Shim 0\.030 \+ 0\.015$/);
 		expect(of('3I')).toContain('too close to call');

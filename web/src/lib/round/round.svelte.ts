@@ -2,14 +2,15 @@ import { v7 as uuid } from 'uuid';
 import {
 	evaluate,
 	inPlaceFor,
-	isLoad,
+	isByCylinder,
 	isPlausible,
 	PeakReader,
 	plausibleBand,
-	readEntry,
-	readLoadEntry,
+	readAs,
+	readMeasured,
 	repeatsWanted,
 	siOf,
+	stationsAtHand,
 	walk,
 	type EngineState,
 	type Quantity,
@@ -49,6 +50,8 @@ export class Round {
 	lash = $state.raw<NonNullable<Reading['lash']>>({ as: 'set', marked: false });
 	/** Where to turn the crankshaft to, station by station, where a setting order is walked. */
 	readonly stops: readonly CrankPosition[];
+	/** The stations it goes to; all of them when empty. */
+	readonly only: readonly string[];
 	gauge = $state.raw<Reading['gauge']>({
 		name: 'Height gauge',
 		resolution: '0.001 in',
@@ -82,9 +85,7 @@ export class Round {
 	understood = $derived.by(() =>
 		this.typed.trim() === ''
 			? null
-			: isLoad(this.quantity)
-				? readLoadEntry(this.typed, this.#bench.units.load, LIKELY_LOADS)
-				: readEntry(this.typed, this.#bench.units.length)
+			: readMeasured(this.typed, readAs(this.quantity), this.#bench.units, LIKELY_LOADS)
 	);
 	draft = $derived.by(() => this.#draft());
 	/** Whether the figure typed so far lies where such a figure is expected. */
@@ -98,9 +99,15 @@ export class Round {
 		return sheet.stations.find((station) => station.label === draft.station) ?? null;
 	});
 
-	constructor(quantity: Quantity, book: Book, bench: Bench, stops: readonly CrankPosition[] = []) {
+	constructor(
+		quantity: Quantity,
+		book: Book,
+		bench: Bench,
+		{ stops = [], only = [] }: { stops?: readonly CrankPosition[]; only?: readonly string[] } = {}
+	) {
 		this.quantity = quantity;
 		this.stops = stops;
+		this.only = only;
 		this.#book = book;
 		this.#bench = bench;
 	}
@@ -160,7 +167,7 @@ export class Round {
 	): void {
 		if (!this.parts || this.finished) return;
 		for (const [height, load] of readings) {
-			const sent = isLoad(this.quantity) ? this.#peakOf(load) : height;
+			const sent = readAs(this.quantity) === 'load' ? this.#peakOf(load) : height;
 			if (sent === null) continue;
 			this.typed = sent;
 			this.enter();
@@ -199,8 +206,15 @@ export class Round {
 	}
 
 	#order() {
-		const { stations, setup } = this.#book.job;
-		const walked = walk(stations, setup.measuringOrder);
+		const { job } = this.#book;
+		const { setup } = job;
+		const { only } = this;
+		const every = walk(stationsAtHand(job), setup.measuringOrder).filter(
+			({ label }) => only.length === 0 || only.includes(label)
+		);
+		const walked = isByCylinder(this.quantity)
+			? every.filter(({ cylinder }, i) => every.findIndex((one) => one.cylinder === cylinder) === i)
+			: every;
 		if (this.stops.length === 0) return walked;
 		return this.stops.flatMap(({ valves }) =>
 			valves.flatMap((label) => walked.find((entry) => entry.label === label) ?? [])
@@ -208,9 +222,13 @@ export class Round {
 	}
 
 	#open(): number[] {
-		return this.order.flatMap((station, i) =>
-			this.#book.station(station.label)?.inForce[this.quantity] ? [] : [i]
-		);
+		return this.order.flatMap((station, i) => (this.#isRead(station.label) ? [] : [i]));
+	}
+
+	/** A gap that was read before its seal was home is asked for again once the seals are. */
+	#isRead(label: string): boolean {
+		const reading = this.#book.station(label)?.inForce[this.quantity];
+		return reading !== undefined && !(this.parts?.sealHome && reading.inPlace.sealHome === false);
 	}
 
 	#nextOpen(): number | undefined {

@@ -168,3 +168,29 @@ describe('a gauge that sends', () => {
 		expect(outbox.waiting).toEqual([]);
 	});
 });
+
+describe('a round of chambers', () => {
+	it('goes by cylinder, reads cubic centimetres, and has nothing in place', () => {
+		round = new Round('chamber-volume', new Book(job, 1), bench);
+		expect(round.order.map(({ cylinder }) => cylinder)).toEqual([1, 2, 3, 4, 5, 6]);
+		round.begin(PARTS);
+		round.typed = '62,4';
+		expect(round.draft).toMatchObject({ read: '62.4 cc', inPlace: { locator: '0 mm' } });
+		expect(round.preview!.figures.chamberVolume).toMatchObject({ figure: 62.4, state: 'clear' });
+	});
+});
+
+describe('a round of seal gaps', () => {
+	it('asks again for what was read before the seals were home', () => {
+		const gap = job.readings.find(({ quantity }) => quantity === 'seal-gap')!;
+		const begun = (sealHome: boolean) => {
+			round = new Round('seal-gap', new Book(job, 1), bench);
+			round.begin({ ...PARTS, sealHome });
+			return round.left;
+		};
+		const before = begun(true);
+		gap.inPlace = { ...gap.inPlace, sealHome: false };
+		expect(begun(true)).toBe(before + 1);
+		expect(begun(false)).toBe(before);
+	});
+});

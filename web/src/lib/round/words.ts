@@ -1,4 +1,4 @@
-import { isLoad } from '@zinc-ledger/core';
+import { readAs } from '@zinc-ledger/core';
 import type { GaugeSort, Kind, Quantity, Units } from '@zinc-ledger/core';
 
 /** What is measured after what, in the order of the work. */
@@ -21,7 +21,17 @@ export const GAUGES_FOR: Readonly<Record<Quantity, readonly GaugeSort[]>> = {
 	lash: ['feeler-set'],
 	preload: ['depth-gauge'],
 	'built-height': ['height-gauge', 'depth-gauge'],
-	'follower-shim': ['depth-gauge']
+	'follower-shim': ['depth-gauge', 'micrometer'],
+	'valve-length': ['micrometer', 'depth-gauge'],
+	'tip-length': ['micrometer', 'depth-gauge'],
+	'stem-diameter': ['micrometer'],
+	'stem-clearance': ['micrometer', 'dial-indicator'],
+	'seat-width': ['depth-gauge'],
+	'seat-run-out': ['dial-indicator'],
+	'valve-margin': ['micrometer', 'depth-gauge'],
+	'stem-height': ['depth-gauge'],
+	'head-below-deck': ['depth-gauge'],
+	'chamber-volume': []
 };
 
 /** What a round says: what it measures, what to do at each station, and what to take care of. */
@@ -31,6 +41,10 @@ export interface RoundWords {
 	readonly todo: (kind: Kind, locator: boolean) => string;
 	readonly caution: string;
 }
+
+const KEEP_PLACES = 'Keep every valve with its station: tag or rack.';
+const SEAT_DUST =
+	'Dust of seats may be poisonous: wet or extracted, by those equipped for it; maker’s instructions first.';
 
 export const ROUND_WORDS: Readonly<Record<Quantity, RoundWords>> = {
 	'installed-height': {
@@ -114,11 +128,78 @@ export const ROUND_WORDS: Readonly<Record<Quantity, RoundWords>> = {
 			`Lifter on the base circle of the ${kind} lobe. Feeler with a light drag, lock, read again.`,
 		caution:
 			'Turn the engine by hand, ignition off. A hot engine burns, and loose clothing catches.'
+	},
+	'valve-length': {
+		title: 'Valve lengths',
+		gauge: 'Long micrometer',
+		todo: () => 'Valve out and clean. From the tip to the face of the head.',
+		caution: KEEP_PLACES
+	},
+	'tip-length': {
+		title: 'Tip lengths',
+		gauge: 'Depth gauge',
+		todo: () => 'Valve out. From the edge of the lock groove to the tip.',
+		caution: KEEP_PLACES
+	},
+	'stem-diameter': {
+		title: 'Stem diameters',
+		gauge: 'Micrometer',
+		todo: () => 'Valve out. Three places along the guide’s length, two ways across: the least.',
+		caution: KEEP_PLACES
+	},
+	'stem-clearance': {
+		title: 'Stem-to-guide clearances',
+		gauge: 'Bore gauge',
+		todo: (kind) =>
+			`Bore of the ${kind} guide less its stem, at the guide’s ends as well as its middle: the most.`,
+		caution: KEEP_PLACES
+	},
+	'seat-width': {
+		title: 'Seat widths',
+		gauge: 'Caliper',
+		todo: () => 'The ring of contact, where it is broadest.',
+		caution: SEAT_DUST
+	},
+	'seat-run-out': {
+		title: 'Seat run-out',
+		gauge: 'Dial indicator',
+		todo: () => 'Pilot in the guide without play, once round: greatest less least.',
+		caution: SEAT_DUST
+	},
+	'valve-margin': {
+		title: 'Valve margins',
+		gauge: 'Caliper',
+		todo: () => 'The edge between face and head, where it is thinnest.',
+		caution: 'A ground edge is sharp.'
+	},
+	'stem-height': {
+		title: 'Stem heights',
+		gauge: 'Height gauge',
+		todo: () => 'Valve held on its seat, no spring. From the pocket, or the deck, to the tip.',
+		caution: 'From the same face at every valve of this job; say which in a note.'
+	},
+	'head-below-deck': {
+		title: 'Valve heads below deck',
+		gauge: 'Depth gauge',
+		todo: () => 'Valve held on its seat. From the deck down to the valve’s head.',
+		caution: 'The deck clean and free of burrs; a straight edge across it first.'
+	},
+	'chamber-volume': {
+		title: 'Chamber volumes',
+		gauge: 'Burette',
+		todo: () => 'Valves and plug in, plate sealed on the deck, filled without a bubble.',
+		caution: 'Solvents: ventilation and gloves, no flame near.'
 	}
 };
 
+/** Read with a micrometer, a bore gauge or a dial indicator. */
+const FINE: readonly Quantity[] = ['stem-diameter', 'stem-clearance', 'seat-run-out'];
+
 /** The resolution a gauge is taken to have until it says otherwise. */
 export function gaugeResolution(quantity: Quantity, units: Units): string {
-	if (isLoad(quantity)) return units.load === 'N' ? '5 N' : `1 ${units.load}`;
+	const as = readAs(quantity);
+	if (as === 'load') return units.load === 'N' ? '5 N' : `1 ${units.load}`;
+	if (as === 'volume') return '0.1 cc';
+	if (FINE.includes(quantity)) return units.length === 'in' ? '0.0001 in' : '0.002 mm';
 	return units.length === 'in' ? '0.001 in' : '0.01 mm';
 }

@@ -35,6 +35,7 @@ export interface KnownEngine {
 	readonly id: string;
 	readonly name: string;
 	readonly customer: string;
+	readonly layout: Layout;
 }
 
 /** Engines to suggest when a job is taken in, newest first. */
@@ -42,7 +43,7 @@ export const listEngines = (db: Database): Promise<KnownEngine[]> =>
 	db
 		.selectFrom('engine')
 		.innerJoin('customer', 'customer.id', 'engine.customer_id')
-		.select(['engine.id', 'engine.name', 'customer.name as customer'])
+		.select(['engine.id', 'engine.name', 'engine.layout', 'customer.name as customer'])
 		.orderBy('engine.created_at', 'desc')
 		.limit(MOST_SUGGESTED)
 		.execute();

@@ -3,9 +3,10 @@ import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
 import { z } from 'zod';
-import { METRIC, type Person } from '@zinc-ledger/core';
+import { METRIC, templateOf, type Job, type Person } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Gauge, GaugeCheck } from '@zinc-ledger/core/gauge-schema';
+import { readKits } from '@zinc-ledger/core/kits';
 import { readParts } from '@zinc-ledger/core/parts';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 import type { Database } from './database/connection';
@@ -13,6 +14,8 @@ import { insertCheck, saveGauge } from './gauges';
 import { jobNumbered } from './jobs/find';
 import { importJob } from './jobs/store';
 import { log } from './log';
+import { saveKept } from './kept';
+import { importKits } from './kits';
 import { keepParts } from './parts';
 import { addSet, keepSweep } from './springs';
 import { signJob } from './signed';
@@ -37,6 +40,12 @@ const DemoSets = z.object({
 });
 /** Jobs of the demo that are signed, each with a sheet of its own. */
 const SIGNED = ['2402'];
+/** Engines of the demo that are kept as templates, by the job that each is made from. */
+const TEMPLATES: Readonly<Record<string, string>> = {
+	'2417': 'Haldric six, iron block',
+	'2421': 'Sorrel marine V8',
+	'2409': 'Twin cam four, 4 valves'
+};
 
 export async function loadDemo(db: Database, folder: string): Promise<void> {
 	const some = await db.selectFrom('job').select('id').limit(1).executeTakeFirst();
@@ -45,12 +54,16 @@ export async function loadDemo(db: Database, folder: string): Promise<void> {
 	const library = readParts(await text('parts.json'));
 	if (!library.ok) throw new Error(`parts.json: ${JSON.stringify(library.problems[0])}`);
 	await keepParts(db, library.value);
+	const kits = readKits(await text('kits.json'));
+	if (!kits.ok) throw new Error(`kits.json: ${JSON.stringify(kits.problems[0])}`);
+	await importKits(db, kits.value, null);
 	for (const file of (await readdir(join(folder, 'jobs')))
 		.filter((name) => name.endsWith('.json'))
 		.sort()) {
 		const read = readJob(await text(join('jobs', file)));
 		if (!read.ok) throw new Error(`${file}: ${JSON.stringify(read.problems[0])}`);
 		const result = await importJob(db, read.value);
+		await keepTemplate(db, read.value);
 		log.info({ file, problems: result.problems }, 'demo job loaded');
 	}
 	const person = await loadBench(db, DemoGauges.parse(JSON.parse(await text('gauges.json'))));
@@ -60,6 +73,11 @@ export async function loadDemo(db: Database, folder: string): Promise<void> {
 		const job = await jobNumbered(db, number);
 		if (job) await signJob(db, job, person, METRIC);
 	}
+}
+
+async function keepTemplate(db: Database, job: Job): Promise<void> {
+	const name = TEMPLATES[job.number];
+	if (name) await saveKept(db, 'template', templateOf(job, { id: uuid(), name }), null, null);
 }
 
 async function loadBench(

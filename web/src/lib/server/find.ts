@@ -22,7 +22,7 @@ const byName = (text: string, column: string) => ({
 	nearest: sql`(${sql.ref(column)} ilike ${has(text)}) desc, word_similarity(${text}, ${sql.ref(column)}) desc`
 });
 
-/** Jobs first, then stations, customers, engines, sets, springs by tag or serial number, and parts by any of their names. */
+/** Jobs first, then stations, customers, engines, sets, springs by tag or serial number, kits, and parts by any of their names. */
 export async function findAnything(db: Database, text: string): Promise<Found[]> {
 	const wanted = text.trim();
 	if (wanted === '') return [];
@@ -34,6 +34,7 @@ export async function findAnything(db: Database, text: string): Promise<Found[]>
 			enginesFound,
 			setsFound,
 			springsFound,
+			kitsFound,
 			partsFound
 		].map((find) => find(db, wanted))
 	);
@@ -58,6 +59,33 @@ async function stationsFound(db: Database, text: string): Promise<Found[]> {
 	return label === undefined
 		? []
 		: [{ sort: 'station', name: label, detail: number, href: `/jobs/${rows[0]!.id}?at=${label}` }];
+}
+
+/** Kits that have the text in any of their words, or words much like it. */
+async function kitsFound(db: Database, text: string): Promise<Found[]> {
+	const wanted = text.toLowerCase();
+	const rows = await db
+		.selectFrom('kit')
+		.select([
+			'id',
+			sql<string>`doc ->> 'name'`.as('name'),
+			sql<string>`doc ->> 'maker'`.as('maker')
+		])
+		.where('retired', '=', false)
+		.where(
+			isWord(text)
+				? sql<boolean>`(search like ${has(wanted)} or ${wanted} <% search)`
+				: sql<boolean>`search like ${has(wanted)}`
+		)
+		.orderBy(sql`word_similarity(${wanted}, search)`, 'desc')
+		.limit(MOST)
+		.execute();
+	return rows.map(({ id, name, maker }) => ({
+		sort: 'kit',
+		name,
+		detail: maker ?? '',
+		href: `/kits/${id}`
+	}));
 }
 
 async function customersFound(db: Database, text: string): Promise<Found[]> {

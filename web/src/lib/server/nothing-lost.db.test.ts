@@ -144,7 +144,9 @@ describe('at once', () => {
 	it('twenty photos of a station: twelve are kept', async () => {
 		const made = { width: 1, height: 1, content: Buffer.of(1), thumbnail: Buffer.of(1) };
 		const kept = await Promise.all(
-			Array.from({ length: 20 }, () => keepPhoto(test.db, six.id, '1I', made, person))
+			Array.from({ length: 20 }, () =>
+				keepPhoto(test.db, { job: six.id, station: '1I' }, made, person)
+			)
 		);
 		expect(kept.filter((one) => 'id' in one)).toHaveLength(12);
 	});

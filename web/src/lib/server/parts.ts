@@ -117,6 +117,33 @@ export async function findPart(db: Database, id: string): Promise<KnownPart | nu
 	return row ? { ...partOf(row), revision: row.revision } : null;
 }
 
+/** Parts by their ids; one that is not there is left out. */
+export async function partsOfIds(
+	db: Database,
+	ids: readonly string[]
+): Promise<ReadonlyMap<string, LibraryPart>> {
+	if (ids.length === 0) return new Map();
+	const rows = await db.selectFrom('part').selectAll().where('id', 'in', ids).execute();
+	return new Map(rows.map((row) => [row.id, partOf(row)]));
+}
+
+/** The part of a sort that is called so, letters large or small; undefined where there is none. */
+export async function partCalled(
+	db: Database,
+	sort: PartSort,
+	name: string
+): Promise<LibraryPart | undefined> {
+	const row = await db
+		.selectFrom('part')
+		.selectAll()
+		.where('sort', '=', sort)
+		.where('retired', '=', false)
+		.where(sql`lower(doc ->> 'name')`, '=', name.trim().toLowerCase())
+		.orderBy('created_at')
+		.executeTakeFirst();
+	return row && partOf(row);
+}
+
 /**
  * Keeps a part as it is now: a new one, or in place of what it was at the revision named.
  *

@@ -23,7 +23,8 @@ const THUMBNAIL_SIDE = 240;
 
 export interface Photo {
 	readonly id: string;
-	readonly station: string;
+	/** Null for what came with a head, and for the paper of a kit. */
+	readonly station: string | null;
 	readonly width: number;
 	readonly height: number;
 	readonly person: string;
@@ -81,35 +82,41 @@ async function decoded(sent: Buffer): Promise<MadeSmall | { problem: Message }> 
 	}
 }
 
-/** Keeps a photo with its station; a problem when the station has its fill. */
+/** What a photo is of: a valve of a job, what came with its head, or the paper of a kit. */
+export type Pictured =
+	{ readonly job: string; readonly station: string | null } | { readonly kit: string };
+
+/** Keeps a photo with what it is of; a problem when that has its fill. */
 export async function keepPhoto(
 	db: Database,
-	jobId: string,
-	station: string,
+	of: Pictured,
 	made: MadeSmall,
 	by: Person
 ): Promise<Photo | { problem: Message }> {
+	const [table, owner] = 'kit' in of ? (['kit', of.kit] as const) : (['job', of.job] as const);
+	const station = 'kit' in of ? null : of.station;
 	return inTransaction(db, async (trx) => {
-		// Those who bring photos of one station at once are counted one after the other.
-		await trx
-			.selectFrom('station')
-			.select('label')
-			.where('job_id', '=', jobId)
-			.where('label', '=', station)
-			.forUpdate()
-			.execute();
+		// Those who bring photos of one thing at once are counted one after the other.
+		await trx.selectFrom(table).select('id').where('id', '=', owner).forUpdate().execute();
 		const there = await trx
 			.selectFrom('photo')
 			.select((select) => select.fn.countAll<string>().as('count'))
-			.where('job_id', '=', jobId)
-			.where('station', '=', station)
+			.where(table === 'kit' ? 'kit_id' : 'job_id', '=', owner)
+			.where('station', 'is not distinct from', station)
 			.executeTakeFirstOrThrow();
 		if (Number(there.count) >= MOST_PER_STATION) {
 			return { problem: message('photo.enough', { station, max: MOST_PER_STATION }) };
 		}
 		const row = await trx
 			.insertInto('photo')
-			.values({ id: uuid(), job_id: jobId, station, ...made, person_id: by.id })
+			.values({
+				id: uuid(),
+				job_id: table === 'job' ? owner : null,
+				kit_id: table === 'kit' ? owner : null,
+				station,
+				...made,
+				person_id: by.id
+			})
 			.returning(['id', 'at'])
 			.executeTakeFirstOrThrow();
 		const { width, height } = made;
@@ -118,11 +125,22 @@ export async function keepPhoto(
 }
 
 /** The photos of a job, without their content. */
-export async function listPhotos(db: Database, jobId: string): Promise<Photo[]> {
+export const listPhotos = (db: Database, jobId: string): Promise<Photo[]> =>
+	photosWhere(db, 'job_id', jobId);
+
+/** The photos of a kit's paper, without their content. */
+export const photosOfKit = (db: Database, kitId: string): Promise<Photo[]> =>
+	photosWhere(db, 'kit_id', kitId);
+
+async function photosWhere(
+	db: Database,
+	column: 'job_id' | 'kit_id',
+	id: string
+): Promise<Photo[]> {
 	const rows = await db
 		.selectFrom('photo')
 		.select(['id', 'station', 'width', 'height', 'person_id', 'at'])
-		.where('job_id', '=', jobId)
+		.where(column, '=', id)
 		.orderBy('at')
 		.execute();
 	return rows.map(({ person_id, at, ...photo }) => ({

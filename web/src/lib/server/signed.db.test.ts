@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { changedSince, entryCount, METRIC, type Job } from '@zinc-ledger/core';
+import { changedSince, entryCount, HISTORY, METRIC, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { verifySheet } from '@zinc-ledger/core/signed';
 import { loadJob } from './jobs/load';
@@ -47,6 +47,28 @@ describe('signing', () => {
 	it('is refused while something blocks, and nothing is kept', async () => {
 		await expect(signJob(test.db, six.id, person, METRIC)).rejects.toMatchObject({ status: 409 });
 		expect(await listSigned(test.db, six.id)).toEqual([]);
+	});
+	it('says its scope, and refuses one that lacks something, is empty or names a stranger', async () => {
+		const [newest] = await listSigned(test.db, twin.id);
+		const { signing } = readSigned(await signedText(test.db, twin.id, newest!.id));
+		expect(signing.scope).toEqual({
+			name: 'measured',
+			stations: twin.stations.map(({ label }) => label),
+			leftOut: []
+		});
+		const refusal = (job: Job, stations: string[], name: 'measured' | 'built' = 'measured') =>
+			signJob(test.db, job.id, person, METRIC, { name, stations });
+		await expect(refusal(twin, ['1Ia'], 'built')).rejects.toMatchObject({
+			status: 409,
+			body: { message: expect.stringContaining('assembly') }
+		});
+		await expect(refusal(twin, ['9I'])).rejects.toMatchObject({ status: 400 });
+		const empty = { ...structuredClone(six), id: twin.id.replace(/^./, 'f'), number: '9001' };
+		for (const list of HISTORY) (empty[list] as unknown[]) = [];
+		expect((await importJob(test.db, empty)).problems.map(({ text }) => text.code)).toEqual([]);
+		await expect(refusal(empty, ['1I'])).rejects.toMatchObject({
+			body: { message: expect.stringContaining('Nothing was read') }
+		});
 	});
 	it('leaves what was signed as it is: the database refuses a change', async () => {
 		const change = test.db.updateTable('signed_sheet').set({ content: '{}' }).execute();

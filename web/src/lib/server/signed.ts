@@ -4,9 +4,13 @@ import { v7 as uuid } from 'uuid';
 import {
 	entryCount,
 	evaluate,
-	maySign,
-	openItems,
+	furthest,
+	standingOf,
+	wholeJob,
+	type Job,
 	type Person,
+	type Scope,
+	type Sheet,
 	type Signed,
 	type Units
 } from '@zinc-ledger/core';
@@ -65,15 +69,31 @@ export async function signedText(db: Database, jobId: string, id: string): Promi
 
 export const readSigned = (text: string) => JSON.parse(text) as AnySignedSheet;
 
+/** Refuses a scope that nothing was read in, that lacks something, or in which something is open. */
+function checkScope(job: Job, sheet: Sheet, scope: Scope): void {
+	const known = new Set(job.stations.map(({ label }) => label));
+	const stranger = scope.stations.find((label) => !known.has(label));
+	if (stranger !== undefined) refuse(400, message('job.no-station', { station: stranger }));
+	const { isRead, lacking, items } = standingOf(job, sheet, scope);
+	if (!isRead) refuse(409, message('scope.empty'));
+	const [first] = lacking;
+	if (first) refuse(409, message('scope.lacks', { ...first }));
+	const open = items.find(({ severity, acceptance }) => severity !== 'info' && !acceptance);
+	if (open) refuse(409, message('sign.blocked', { place: open.place }));
+}
+
 /**
- * Signs a job as it stands, if nothing blocks it; a sheet signed before is
- * named and stays as it is.
+ * Signs a job as it stands, if its scope is whole and nothing blocks it; a sheet signed before
+ * is named and stays as it is.
+ *
+ * @param wanted the furthest that the whole job can be signed for, where none is named
  */
 export async function signJob(
 	db: Database,
 	jobId: string,
 	person: Person,
-	units: Units
+	units: Units,
+	wanted?: Scope
 ): Promise<SignedEntry> {
 	return inTransaction(db, async (trx) => {
 		// Two who sign at once wait for each other here.
@@ -81,11 +101,9 @@ export async function signJob(
 		const loaded = await loadJob(trx, jobId);
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 		const { job } = loaded;
-		const items = openItems(job, evaluate(job));
-		if (!maySign(items)) {
-			const first = items.find(({ severity, acceptance }) => severity !== 'info' && !acceptance)!;
-			refuse(409, message('sign.blocked', { place: first.place }));
-		}
+		const sheet = evaluate(job);
+		const scope = wanted ?? wholeJob(job, furthest(job, sheet) ?? 'measured');
+		checkScope(job, sheet, scope);
 		const [last] = await listSigned(trx, jobId);
 		const id = uuid();
 		const at = new Date().toISOString();
@@ -93,7 +111,18 @@ export async function signJob(
 		const supersedes = last && { id: last.id, sha256: last.sha256 };
 		const content = signSheet(
 			job,
-			{ id, revision, ...(supersedes && { supersedes }), person, at },
+			{
+				id,
+				revision,
+				...(supersedes && { supersedes }),
+				person,
+				at,
+				scope: {
+					name: scope.name,
+					stations: [...scope.stations],
+					leftOut: job.setup.leftOut ?? []
+				}
+			},
 			units,
 			{ sha256, write }
 		);

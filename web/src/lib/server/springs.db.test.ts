@@ -11,7 +11,7 @@ import { loadJob } from './jobs/load';
 import { importJob, insertEntries } from './jobs/store';
 import { keepPhoto, listPhotos, makeSmall, photoContent } from './photos';
 import { addPerson } from './people';
-import { addSet, findSet, keepSweep, listSets, setMeasured, springsOf } from './springs';
+import { addSet, editSet, findSet, keepSweep, listSets, setMeasured, springsOf } from './springs';
 import { testDatabase, type TestDatabase } from './test-database';
 
 let test: TestDatabase;
@@ -69,6 +69,22 @@ describe('a set of springs', () => {
 			springs: 3,
 			tested: 1
 		});
+	});
+	it('is said otherwise, and its springs are worked out by that', async () => {
+		const about = { name: 'Cones', cardId: null, jobId: null, seat: '1.750 in', lift: '0.500 in' };
+		expect(await editSet(test.db, set, { ...about, build: 'conical' })).toBe(true);
+		expect(await findSet(test.db, set)).toMatchObject({
+			name: 'Cones',
+			build: 'conical',
+			seat: '1.750 in'
+		});
+		const height = await test.db
+			.selectFrom('spring_result')
+			.select('height')
+			.where('set_id', '=', set)
+			.executeTakeFirstOrThrow();
+		expect(height.height).toBeCloseTo(44.45, 9);
+		expect(await editSet(test.db, person.id, about)).toBe(false);
 	});
 	it('keeps what was measured by hand', async () => {
 		await setMeasured(test.db, set, 'T2', { outside: '1.437 in' });
@@ -161,9 +177,11 @@ describe('what is added to a job', () => {
 		if ('problem' in made) throw new Error(made.problem.code);
 		expect([made.width, made.height]).toEqual([400, 300]);
 		for (let i = 0; i < 12; i++) {
-			expect(await keepPhoto(test.db, job.id, '1I', made, person)).toHaveProperty('id');
+			expect(await keepPhoto(test.db, { job: job.id, station: '1I' }, made, person)).toHaveProperty(
+				'id'
+			);
 		}
-		expect(await keepPhoto(test.db, job.id, '1I', made, person)).toEqual({
+		expect(await keepPhoto(test.db, { job: job.id, station: '1I' }, made, person)).toEqual({
 			problem: { code: 'photo.enough', params: { station: '1I', max: 12 } }
 		});
 		const photos = await listPhotos(test.db, job.id);

@@ -4,6 +4,7 @@ import {
 	USUAL_SET_LIMITS,
 	type Person,
 	type SetLimits,
+	type SpringBuild,
 	type SpringCard,
 	type Sweep
 } from '@zinc-ledger/core';
@@ -19,6 +20,8 @@ export interface SpringSet {
 	readonly id: string;
 	readonly name: string;
 	readonly card: SpringCard | null;
+	/** By its card, else as somebody said; undefined where nobody knows. */
+	readonly build: SpringBuild | undefined;
 	readonly jobId: string | null;
 	readonly jobNumber: string | null;
 	/** Nominal height and lift, as length texts. */
@@ -46,6 +49,7 @@ const setQuery = (db: Database) =>
 			'spring_set.seat',
 			'spring_set.lift',
 			'spring_set.limits',
+			'spring_set.build',
 			'spring_set.job_id as jobId',
 			'job.number as jobNumber',
 			'part.doc as card'
@@ -54,6 +58,7 @@ type SetRow = Awaited<ReturnType<ReturnType<typeof setQuery>['executeTakeFirstOr
 const setOf = (row: SetRow): SpringSet => ({
 	...row,
 	card: row.card as SpringCard | null,
+	build: (row.card as SpringCard | null)?.build ?? row.build ?? undefined,
 	limits: { ...USUAL_SET_LIMITS, ...row.limits }
 });
 
@@ -149,10 +154,29 @@ export async function springsOf(
 	}));
 }
 
+/** What somebody says of a set: its name, what its springs should be, and where they work. */
+export interface SetFields {
+	readonly name: string;
+	readonly cardId: string | null;
+	readonly build?: SpringBuild | null;
+	readonly jobId: string | null;
+	readonly seat: string;
+	readonly lift: string;
+}
+
+const rowOf = ({ name, cardId, build, jobId, seat, lift }: SetFields) => ({
+	name,
+	card_id: cardId,
+	build: build ?? null,
+	job_id: jobId,
+	seat,
+	lift
+});
+
 /** A new set of springs, tagged T1 and so on. */
 export async function addSet(
 	db: Database,
-	set: { name: string; cardId: string | null; jobId: string | null; seat: string; lift: string },
+	set: SetFields,
 	count: number,
 	by: Person
 ): Promise<string> {
@@ -160,15 +184,7 @@ export async function addSet(
 	await db.transaction().execute(async (trx) => {
 		await trx
 			.insertInto('spring_set')
-			.values({
-				id,
-				name: set.name,
-				card_id: set.cardId,
-				job_id: set.jobId,
-				seat: set.seat,
-				lift: set.lift,
-				created_by: by.id
-			})
+			.values({ id, ...rowOf(set), created_by: by.id })
 			.execute();
 		await trx
 			.insertInto('spring')
@@ -183,6 +199,18 @@ export async function addSet(
 			.execute();
 	});
 	return id;
+}
+
+/** Says something else of a set; what its sweeps tell is worked out anew. @returns false when there is no such set */
+export async function editSet(db: Database, id: string, set: SetFields): Promise<boolean> {
+	const { numUpdatedRows } = await db
+		.updateTable('spring_set')
+		.set(rowOf(set))
+		.where('id', '=', id)
+		.executeTakeFirst();
+	const springs = await db.selectFrom('spring').select('id').where('set_id', '=', id).execute();
+	for (const spring of springs) await told(() => deriveSpring(db, spring.id));
+	return numUpdatedRows > 0n;
 }
 
 /**

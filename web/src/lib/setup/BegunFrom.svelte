@@ -1,17 +1,15 @@
 <script lang="ts">
 	/** What a job is begun from: quick sums, or another job; told, and sent with the form. */
 	interface Props {
-		lift: string;
 		cushion: string;
 		/** Id of the job that it is to be like; '' where there is none. */
 		like: string;
 		/** That job, as it is called. */
 		job: { readonly number: string; readonly engine: string } | null;
 	}
-	let { lift, cushion, like, job }: Props = $props();
+	let { cushion, like, job }: Props = $props();
 </script>
 
-<input type="hidden" name="lift" value={lift} />
 <input type="hidden" name="cushion" value={cushion} />
 <input type="hidden" name="like" value={like} />
 {#if job}
@@ -20,10 +18,8 @@
 		of its readings.
 	</p>
 {/if}
-{#if lift || cushion}
+{#if cushion}
 	<p class="mt-3 text-soft">
-		From the sums:
-		{#if lift}valve lift <b class="figure text-ink">{lift}</b>{/if}
-		{#if cushion}cushion over bind <b class="figure text-ink">{cushion}</b>{/if}
+		From the sums: cushion over bind <b class="figure text-ink">{cushion}</b>
 	</p>
 {/if}

@@ -23,7 +23,8 @@
 			Compression <b class="figure">{ratio(cuts.compression.before)}</b> before,
 			<b class="figure">{ratio(cuts.compression.after)}</b> after.
 		{:else}
-			Fill in Compression above to see the ratio before and after.
+			Fill in bore, stroke and the ratio before, or the volumes, under Compression above to see it
+			before and after.
 		{/if}
 		{#if cuts.kinds.length === 0}
 			Piston to valve changed by as much at least: say above where the cam lies to see lash and

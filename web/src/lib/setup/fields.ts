@@ -1,14 +1,17 @@
 /** The fields of a job's set-up: one list that the page shows and the server reads. */
 import {
 	ADJUSTERS,
+	INSPECTED_FIGURE,
 	METALS_OF_ENGINE,
 	POLICIES,
 	TARGET_METHODS,
 	SOURCES,
-	MEASURING_ORDERS
+	MEASURING_ORDERS,
+	type InspectedFigure,
+	type Kind
 } from '@zinc-ledger/core';
 import type { FieldSort, FieldSpec } from '$lib/forms/flat';
-import { labelsOf, type Labels } from '@zinc-ledger/words';
+import { label, labelsOf, type Labels } from '@zinc-ledger/words';
 
 /** A field of the set-up; the paths of a kind's fields begin within the kind. */
 export interface SetupFieldSpec extends FieldSpec {
@@ -23,22 +26,24 @@ export interface Group {
 
 const field = (
 	path: string,
-	label: string,
+	named: string,
 	sort: FieldSort = 'length',
 	more: Partial<SetupFieldSpec> = {}
-): SetupFieldSpec => ({ path, label, sort, ...more });
+): SetupFieldSpec => ({ path, label: named, sort, ...more });
 const choice = (
 	path: string,
-	label: string,
+	named: string,
 	choices: readonly string[],
 	of?: keyof Labels
 ): SetupFieldSpec => ({
 	path,
-	label,
+	label: named,
 	sort: 'choice',
 	choices,
 	...(of && { names: labelsOf(of) })
 });
+
+const SEAT_INSERTS = ['none', 'iron', 'hard-steel', 'soft-bronze'] as const;
 
 /** What intake and exhaust each have, in the order a machinist thinks. */
 export const KIND_GROUPS: readonly Group[] = [
@@ -64,6 +69,7 @@ export const KIND_GROUPS: readonly Group[] = [
 	{
 		title: 'Head dimensions',
 		fields: [
+			choice('seatInsert', 'Seat inserts, where not as the head’s', SEAT_INSERTS, 'seatInsert'),
 			field('pocket.diameter', 'Spring pocket diameter'),
 			field('pocket.boss', 'Guide boss OD'),
 			field('pocket.guide', 'Guide bore, stem diameter'),
@@ -110,6 +116,8 @@ export const LIMIT_FIELDS: readonly SetupFieldSpec[] = [
 	field('limits.outlierMin', 'Outlier threshold, min'),
 	field('limits.outlierFactor', 'Outlier threshold, × spread', 'number'),
 	field('limits.outlierMax', 'Outlier threshold, max'),
+	field('limits.sealHeight', 'Seal height, off its record'),
+	field('limits.leakDown', 'Leak-down, max part lost', 'number'),
 	field('limits.sagWatch', 'Load loss against card, watch, as a fraction', 'number'),
 	field('limits.sagStop', 'Load loss against card, stop, as a fraction', 'number'),
 	field('limits.unknownRepeat', 'Repeatability of an unknown gauge, × resolution', 'number'),
@@ -123,6 +131,39 @@ export const LIMIT_FIELDS: readonly SetupFieldSpec[] = [
 	field('limits.fit.singleSpringMaxRpm', 'Single spring, max rpm', 'number')
 ];
 
+/** What can be set of a figure of an inspection: worn beyond which it stops, how far apart it is looked at. */
+const ENDS = { least: 'min', most: 'max', apart: 'apart from its kind' } as const;
+const ENDS_OF: Readonly<Record<InspectedFigure, readonly (keyof typeof ENDS)[]>> = {
+	valveLength: ['least', 'apart'],
+	tipLength: ['least', 'apart'],
+	stemDiameter: ['least', 'apart'],
+	stemClearance: ['least', 'most'],
+	seatWidth: ['least', 'most', 'apart'],
+	seatRunOut: ['most'],
+	valveMargin: ['least'],
+	stemHeight: ['least', 'most', 'apart'],
+	headBelowDeck: ['least', 'most', 'apart'],
+	chamberVolume: ['least', 'most', 'apart']
+};
+const inspectedFields = (of: Kind | 'chamber'): SetupFieldSpec[] =>
+	Object.values(INSPECTED_FIGURE)
+		.filter((figure) => (figure === 'chamberVolume') === (of === 'chamber'))
+		.flatMap((figure) =>
+			ENDS_OF[figure].map((end) =>
+				field(
+					`limits.inspected.${of}.${figure}.${end}`,
+					`${label('figure', figure)}${of === 'chamber' ? '' : `, ${label('kind', of)}`}, ${ENDS[end]}`,
+					of === 'chamber' ? 'volume' : 'length'
+				)
+			)
+		);
+/** Limits of what is measured on valves, seats and chambers. */
+export const INSPECTED_FIELDS: readonly SetupFieldSpec[] = [
+	...inspectedFields('intake'),
+	...inspectedFields('exhaust'),
+	...inspectedFields('chamber')
+];
+
 export const JOB_FIELDS: readonly SetupFieldSpec[] = [
 	field('use.duty', 'Application', 'text'),
 	field('use.engineSpeed', 'Highest engine speed, rpm', 'number'),
@@ -130,14 +171,11 @@ export const JOB_FIELDS: readonly SetupFieldSpec[] = [
 	field('use.longDuty', 'Long duty', 'yes-no'),
 	choice('use.water', 'Cooling water', ['fresh', 'salt']),
 	choice('head.material', 'Head material', ['iron', 'aluminium']),
-	choice(
-		'head.seatInsert',
-		'Seat inserts',
-		['none', 'iron', 'hard-steel', 'soft-bronze'],
-		'seatInsert'
-	),
+	choice('head.seatInsert', 'Seat inserts', SEAT_INSERTS, 'seatInsert'),
 	field('use.workDone', 'Work done before', 'text'),
 	field('customerStatement', 'Customer’s statement', 'text'),
+	field('order.due', 'Wanted by, as 2026-12-04', 'text'),
+	field('order.price', 'Price', 'text'),
 	choice('lifters', 'Lifters', ['solid', 'hydraulic']),
 	choice('aimLift', 'Target by the lift of', ['own', 'larger']),
 	choice('loadsAgainst', 'Loads compared with', ['card', 'set-median'], 'loadsAgainst'),
@@ -147,13 +185,24 @@ export const JOB_FIELDS: readonly SetupFieldSpec[] = [
 	choice('policies.locks', 'Locks', POLICIES.locks, 'usedLocks'),
 	choice('policies.measuring', 'Measured valves', POLICIES.measuring, 'measuring'),
 	choice('workLocation', 'Work location', ['bench', 'vehicle'], 'workLocation'),
+	field('atHand', 'Valves worked on, as 3I 3E; empty: all', 'labels'),
 	choice('camAt', 'Cam in the', ['block', 'head']),
 	field('valveAngle', 'Valve to cylinder axis, degrees', 'number'),
 	choice('growth.block', 'Block material', METALS_OF_ENGINE),
 	field('growth.measured', 'Lash change cold to hot, measured'),
 	choice('adjuster.at', 'Adjuster type', ADJUSTERS, 'adjuster'),
 	field('adjuster.pitch', 'Adjuster thread pitch'),
+	field('shimFaceUp', 'Shims: which face up', 'text'),
 	choice('measuringOrder', 'Measuring order', MEASURING_ORDERS, 'measuringOrder')
+];
+
+/** What the shop decides once, and a job may change: limits, and where practitioners disagree. */
+export const SHOP_FIELDS: readonly SetupFieldSpec[] = [
+	...JOB_FIELDS.filter(({ path }) =>
+		/^(policies\.|aimLift$|loadsAgainst$|measuringOrder$|cardBeyondTested$)/.test(path)
+	),
+	...LIMIT_FIELDS,
+	...INSPECTED_FIELDS
 ];
 
 /** Empty rows offered behind those of a list. */
@@ -163,8 +212,10 @@ export const SPARE_ROWS = 2;
 export const COMPRESSION_FIELDS: readonly SetupFieldSpec[] = [
 	field('compression.bore', 'Bore'),
 	field('compression.stroke', 'Stroke'),
+	field('compression.ratio', 'Ratio before, as stated', 'number'),
 	field('compression.chamber', 'Chamber volume as received', 'volume'),
 	field('compression.gasket', 'Gasket', 'volume'),
+	field('gasketThickness', 'Gasket thickness, clamped'),
 	field('compression.deck', 'Deck clearance volume, less dome', 'volume'),
 	field('compression.chamberOpen', 'Chamber opening ÷ bore area', 'number')
 ];

@@ -9,6 +9,7 @@ import {
 	NUMBERINGS,
 	PAIRINGS,
 	readEntry,
+	SOURCES,
 	type Job,
 	type Layout,
 	type Setup,
@@ -19,6 +20,42 @@ const line = z
 	.string()
 	.trim()
 	.max(200, issue('field.max', { max: 200, unit: 'characters' }));
+
+/** Kinds of heads that are offered by name when no engine is known. */
+export interface Usual {
+	readonly name: string;
+	readonly layout: Layout;
+}
+const plain = (
+	arrangement: Layout['arrangement'],
+	cylinders: number,
+	valvesPerCylinder: Layout['valvesPerCylinder'] = 2
+): Layout => ({
+	arrangement,
+	cylinders,
+	valvesPerCylinder,
+	numbering: 'bank-by-bank',
+	pairing: 'mirrored'
+});
+export const USUAL_ENGINES: readonly Usual[] = [
+	{ name: 'Inline four', layout: plain('inline', 4) },
+	{ name: 'Inline four, 4 valves', layout: plain('inline', 4, 4) },
+	{ name: 'Inline six', layout: plain('inline', 6) },
+	{ name: 'Inline six, 4 valves', layout: plain('inline', 6, 4) },
+	{ name: 'V6', layout: plain('V', 6) },
+	{ name: 'V8', layout: plain('V', 8) },
+	{ name: 'V8, 4 valves', layout: plain('V', 8, 4) },
+	{ name: 'Flat four', layout: plain('flat', 4) },
+	{ name: 'Flat six', layout: plain('flat', 6) },
+	{ name: 'Twin', layout: plain('inline', 2) },
+	{ name: 'Single', layout: plain('inline', 1) }
+];
+
+export const HEADS_HERE = ['both', 'A', 'B'] as const;
+
+/** The one head that came in; undefined for an engine with one, or where both did. */
+export const onlyHead = ({ arrangement, headsHere }: TakeIn): string | undefined =>
+	arrangement === 'inline' || headsHere === 'both' ? undefined : headsHere;
 
 export const TakeIn = z
 	.object({
@@ -39,14 +76,31 @@ export const TakeIn = z
 		pairing: z.enum(PAIRINGS).default('mirrored'),
 		firstValve: z.enum(FIRST_VALVES).default('intake'),
 		rightHead: z.enum(CASTINGS).default('separate'),
+		/** Which heads of a V or flat engine came in. */
+		headsHere: z.enum(HEADS_HERE).default('both'),
 		firingOrder: line.default(''),
 		lifters: z.enum(['solid', 'hydraulic']).default('solid'),
 		duty: line.default(''),
 		customerStatement: line.default(''),
 		workDone: line.default(''),
-		/** Valve lift and cushion that a sum was made with, as typed; '' where none was. */
+		/** Lift of both kinds as typed, and the exhaust's where it is its own; '' where it waits. */
 		lift: line.default(''),
+		liftExhaust: line.default(''),
+		liftSource: z.enum(SOURCES).default('customer'),
+		/** The cushion that a sum was made with, as typed; '' where none was. */
 		cushion: line.default(''),
+		/** "kit" or "spring" and an id of the library; '' where it waits. */
+		kit: line.default(''),
+		/** The template of the engine; '' where it is none of them. */
+		template: line.default(''),
+		due: line.default(''),
+		price: line.default(''),
+		/** What came with the head, a thing a line; its state after a colon. */
+		came: z
+			.string()
+			.trim()
+			.max(4000, issue('field.max', { max: 4000, unit: 'characters' }))
+			.default(''),
 		/** The job that this one is to be like; '' where there is none. */
 		like: line.default('')
 	})
@@ -62,40 +116,49 @@ export const TakeIn = z
 	});
 export type TakeIn = z.infer<typeof TakeIn>;
 
-/** What of the form a job that is like another starts from. */
-export function takenLike({ id, engine: { layout }, setup }: Job): Partial<TakeIn> {
+/** The texts of the form for a layout. */
+export function layoutTexts(layout: Layout): Partial<TakeIn> {
 	const { firingOrder, ownNumbers, firstValve, rightHead, ...rest } = layout;
 	return {
-		like: id,
 		arrangement: rest.arrangement,
 		cylinders: rest.cylinders,
 		valvesPerCylinder: String(rest.valvesPerCylinder) as TakeIn['valvesPerCylinder'],
 		numbering: rest.numbering,
 		pairing: rest.pairing,
-		...(ownNumbers && { ownNumbers: ownNumbers.map((head) => head.join(' ')).join(' / ') }),
-		...(firstValve && { firstValve }),
-		...(rightHead && { rightHead }),
-		...(firingOrder && { firingOrder: firingOrder.join('-') }),
-		lifters: setup.lifters,
-		duty: setup.use.duty
+		ownNumbers: ownNumbers?.map((head) => head.join(' ')).join(' / ') ?? '',
+		firstValve: firstValve ?? 'intake',
+		rightHead: rightHead ?? 'separate',
+		firingOrder: firingOrder?.join('-') ?? ''
 	};
 }
 
-/** A set-up with what a quick sum was made with: told, and not yet on any card. */
-export function withSums(setup: Setup, { lift, cushion }: TakeIn, units: Units): Setup {
-	const valve = readEntry(lift, units.length);
+/** What of the form a job that is like another starts from. */
+export const takenLike = ({ id, engine: { layout }, setup }: Job): Partial<TakeIn> => ({
+	like: id,
+	...layoutTexts(layout),
+	lifters: setup.lifters,
+	duty: setup.use.duty
+});
+
+/** A set-up with the cushion that a quick sum was made with. */
+export function withCushion(setup: Setup, cushion: string, units: Units): Setup {
 	const room = readEntry(cushion, units.length);
-	const told = {
-		...(valve.ok &&
-			valve.length > 0 && {
-				lift: { sort: 'valve' as const, valve: valve.text, source: 'customer' as const }
-			}),
-		...(room.ok &&
-			room.length > 0 && { aim: { method: 'bind-cushion' as const, cushion: room.text } })
-	};
+	if (!room.ok || room.length <= 0) return setup;
+	const aim = { method: 'bind-cushion' as const, cushion: room.text };
 	const { intake, exhaust } = setup.kinds;
-	return { ...setup, kinds: { intake: { ...intake, ...told }, exhaust: { ...exhaust, ...told } } };
+	return { ...setup, kinds: { intake: { ...intake, aim }, exhaust: { ...exhaust, aim } } };
 }
+
+/** What came with a head, from a list of it: "12 valves: bagged by cylinder". */
+export const cameFrom = (list: string): NonNullable<Setup['came']> =>
+	list
+		.split('\n')
+		.map((text) => text.trim())
+		.filter(Boolean)
+		.map((text) => {
+			const [, what, state] = /^(.*?\S)\s*:\s*(\S.*)$/.exec(text) ?? [];
+			return what && state ? { what, state } : { what: text };
+		});
 
 /** The numbers in a text such as "1-5-3-6-2-4" or "1 5 3 6 2 4". */
 const numbersIn = (text: string) => (text.match(/\d+/g) ?? []).map(Number);

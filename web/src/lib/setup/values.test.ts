@@ -4,7 +4,7 @@ import { INCH_POUND, METRIC, type Job, type Setup } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Setup as SetupSchema } from '@zinc-ledger/core/schema';
 import { camValues } from './cam.ts';
-import { setupFrom, valuesOf } from './values.ts';
+import { setupFrom, valuesOf, isSameFigure } from './values.ts';
 
 const load = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
@@ -89,4 +89,17 @@ describe('the form of a set-up', () => {
 		const result = SetupSchema.safeParse(wrong);
 		expect(result.error?.issues[0]?.path).toEqual(['limits', 'bindFloor']);
 	});
+});
+
+describe('two texts of one field', () => {
+	it.each([
+		['0.050 in', '0.05 in', true],
+		['0.050 in', '1.27 mm', true],
+		['0.003 in', '0.0035 in', false],
+		['0.050 in', '1.30 mm', false],
+		['15 inHg', '500 mbar', false],
+		['3.5', '3.50', true],
+		['', '0.1', false],
+		['', '', true]
+	])('%j and %j: %s', (a, b, same) => expect(isSameFigure(a, b)).toBe(same));
 });

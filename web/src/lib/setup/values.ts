@@ -1,10 +1,18 @@
 /** A set-up as the flat texts of its form, and back. */
-import { KINDS, type Setup, type Units } from '@zinc-ledger/core';
+import {
+	KINDS,
+	LENGTH_TEXT,
+	lengthOf,
+	usualInspectedLimits,
+	type Setup,
+	type Units
+} from '@zinc-ledger/core';
 import { flatten, understood, unflatten, type Values } from '$lib/forms/flat';
 import {
 	COMPRESSION_FIELDS,
 	JOB_FIELDS,
 	KIND_GROUPS,
+	INSPECTED_FIELDS,
 	LIMIT_FIELDS,
 	type SetupFieldSpec
 } from './fields';
@@ -15,15 +23,27 @@ const KIND_FIELDS = KIND_GROUPS.flatMap((group) => group.fields);
 const ALL_FIELDS: readonly SetupFieldSpec[] = [
 	...JOB_FIELDS,
 	...LIMIT_FIELDS,
+	...INSPECTED_FIELDS,
 	...COMPRESSION_FIELDS,
 	...KINDS.flatMap((kind) =>
 		KIND_FIELDS.map((field) => ({ ...field, path: `kinds.${kind}.${field.path}` }))
 	)
 ];
 
+/** What stands in the form of a job that says nothing of what valves and seats are held against. */
+const USUAL_INSPECTED = flatten(
+	{ limits: { inspected: usualInspectedLimits('in') } },
+	INSPECTED_FIELDS
+);
+/** Whether a set-up said nothing of it, and its form neither. */
+const saysNothingOf = ({ limits }: Setup, values: Values) =>
+	limits.inspected === undefined &&
+	INSPECTED_FIELDS.every(({ path }) => (values[path] ?? '') === (USUAL_INSPECTED[path] ?? ''));
+
 /** The texts of a set-up's form. */
 export function valuesOf(setup: Setup): Values {
 	const values = flatten(setup, ALL_FIELDS);
+	if (!setup.limits.inspected) Object.assign(values, USUAL_INSPECTED);
 	for (const kind of KINDS)
 		values[`kinds.${kind}.has.retainer`] = setup.kinds[kind].retainer ? 'yes' : '';
 	(setup.overrides ?? []).forEach((override, i) => {
@@ -43,6 +63,22 @@ export function valuesOf(setup: Setup): Values {
 	return values;
 }
 
+/** Selects that must stand at something stand at their first choice; the values must say the same. */
+export function withChoices(texts: Values): Values {
+	const chosen = { ...texts };
+	for (const kind of KINDS) {
+		for (const field of KIND_FIELDS) {
+			const path = `kinds.${kind}.${field.path}`;
+			if (field.choices) chosen[path] ||= firstOf(field.path, field.choices);
+			else chosen[path] ??= '';
+		}
+	}
+	return chosen;
+}
+
+const firstOf = (path: string, choices: readonly string[]): string =>
+	path.endsWith('source') ? 'card' : choices[0]!;
+
 /**
  * The set-up that a form stands for, unchecked. What the form does not show is
  * kept from `before`; a part of which nothing is filled in but its choices is
@@ -50,7 +86,10 @@ export function valuesOf(setup: Setup): Values {
  */
 export function setupFrom(values: Values, before: Setup, units: Units): unknown {
 	const shown = ALL_FIELDS.filter((field) => isShown(field, values));
-	const typed = shown.filter(({ path }) => (values[path] ?? '').trim() !== '');
+	const isUnsaid = saysNothingOf(before, values);
+	const typed = shown.filter(
+		({ path }) => (values[path] ?? '').trim() !== '' && !(isUnsaid && path in USUAL_INSPECTED)
+	);
 	const filled = new Set(
 		typed.filter(({ sort }) => sort !== 'choice').map(({ path }) => partOf(path))
 	);
@@ -85,6 +124,22 @@ export function isShown(field: SetupFieldSpec, values: Values): boolean {
 
 /** What a choice stands at before anybody chose. */
 const defaultChoice = (path: string) => (path === 'lift.sort' ? 'lobe' : '');
+
+/**
+ * Whether two texts of a field mean the same: "0.5 mm" and "0.50 mm". What is written round
+ * in inches and in millimetres, as limits are, is the same where it rounds to the same.
+ */
+export function isSameFigure(a: string, b: string): boolean {
+	if (a === b) return true;
+	if (a === '' || b === '') return false;
+	const [unitA, unitB] = [a, b].map((text) => text.replace(/^[\d.+-]+\s*/, ''));
+	if (unitA === unitB) return Number.parseFloat(a) === Number.parseFloat(b);
+	return (
+		LENGTH_TEXT.test(a) && LENGTH_TEXT.test(b) && Math.abs(lengthOf(a) - lengthOf(b)) < ROUND_MM
+	);
+}
+/** Limits in inch and metric are each written round: 0.050 in, 1.27 mm. */
+const ROUND_MM = 0.021;
 
 const SHIM_FIELDS = ['thickness', 'count', 'inside', 'outside'] as const;
 

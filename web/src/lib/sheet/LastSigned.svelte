@@ -2,7 +2,7 @@
 	/** The figures of an engine as they were signed last, station by station. */
 	import type { FigureName, State } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { COLUMN_VIEWS, showFigure } from './columns';
+	import { COLUMN_VIEWS, INSPECTED_VIEWS, showFigure, unitOfColumn } from './columns';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import { moment } from '$lib/ui/words';
@@ -29,7 +29,9 @@
 		new Map(signed.figures.map((one) => [`${one.station} ${one.figure}`, one] as const))
 	);
 	const columns = $derived(
-		COLUMN_VIEWS.filter(({ key }) => stations.some((at) => of.get(`${at} ${key}`)?.value != null))
+		[...COLUMN_VIEWS, ...INSPECTED_VIEWS].filter(({ key }) =>
+			stations.some((at) => of.get(`${at} ${key}`)?.value != null)
+		)
 	);
 	const shown = (at: string, key: FigureName) => {
 		const one = of.get(`${at} ${key}`);
@@ -50,11 +52,11 @@
 		<thead>
 			<tr>
 				<th>Valve</th>
-				{#each columns as { key, title, dimension } (key)}
+				{#each columns as column (column.key)}
 					<th class="text-right">
-						{title}
+						{column.title}
 						<span class="figure block">
-							{dimension === 'load' ? bench.units.load : bench.units.length}
+							{unitOfColumn(column, bench.units)}
 						</span>
 					</th>
 				{/each}

@@ -6,7 +6,7 @@
 	import ScaleBar from '$lib/ui/ScaleBar.svelte';
 	import TrustMark from '$lib/ui/TrustMark.svelte';
 	import { stateClass } from '$lib/ui/state';
-	import { columnsFor, showFigure, verdictIn } from './columns';
+	import { columnsFor, showFigure, verdictIn, unitOfColumn } from './columns';
 	import { write } from '@zinc-ledger/words';
 	import Button from '$lib/ui/Button.svelte';
 	import Table from '$lib/ui/Table.svelte';
@@ -48,10 +48,15 @@
 						: 'w-[84px] px-1.5'} pb-1 text-right align-bottom leading-tight font-medium"
 					aria-sort={sortedBy === column.key ? 'ascending' : 'none'}
 				>
-					<Button look="head" class="text-right" onclick={() => onsort(column.key)}>
+					<Button
+						look="head"
+						class="text-right"
+						data-help={column.key}
+						onclick={() => onsort(column.key)}
+					>
 						{column.title}
 						<span class="figure block text-[11px]">
-							{column.dimension === 'load' ? bench.units.load : bench.units.length}
+							{unitOfColumn(column, bench.units)}
 							{sortedBy === column.key ? '↑' : ''}
 						</span>
 					</Button>

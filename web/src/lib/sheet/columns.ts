@@ -1,5 +1,7 @@
 /** The columns of the sheet as people read them: the registry's figures, with their names. */
 import type {
+	CubicCentimetres,
+	FigureDimension,
 	FigureName,
 	Figures,
 	Millimetres,
@@ -12,23 +14,38 @@ import {
 	COLUMNS,
 	FIGURE_NAMES,
 	FIGURES,
+	INSPECTED,
+	INSPECTED_FIGURE,
 	showLength,
 	showLengthBeside,
-	showLoad
+	showLoad,
+	showVolume
 } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
 
 export interface ColumnView {
 	readonly key: FigureName;
 	readonly title: string;
-	readonly dimension: 'length' | 'load' | 'pressure';
+	readonly dimension: FigureDimension;
 }
 
-export const COLUMN_VIEWS: readonly ColumnView[] = COLUMNS.map((key) => ({
+/** A figure as a column: its name, and what it is measured in. */
+export const columnOf = (key: FigureName): ColumnView => ({
 	key,
 	title: label('figure', key),
 	dimension: FIGURES[key].dimension
-}));
+});
+
+export const COLUMN_VIEWS: readonly ColumnView[] = COLUMNS.map(columnOf);
+
+/** Figures of an inspection, as columns of a table of their own. */
+export const INSPECTED_VIEWS: readonly ColumnView[] = INSPECTED.map((quantity) =>
+	columnOf(INSPECTED_FIGURE[quantity])
+);
+
+/** The unit that a column is read in. */
+export const unitOfColumn = ({ dimension }: ColumnView, units: Units): string =>
+	dimension === 'volume' ? 'cc' : dimension === 'load' ? units.load : units.length;
 
 /** What stands in a station's column. */
 export const verdictIn = ({ figures }: { readonly figures: Figures }, key: FigureName) =>
@@ -69,6 +86,7 @@ export interface Shown {
 export function showFigure(verdict: Shown | null, { dimension }: ColumnView, units: Units) {
 	if (verdict?.figure == null) return null;
 	if (dimension === 'load') return showLoad(verdict.figure as Newtons, units);
+	if (dimension === 'volume') return showVolume(verdict.figure as CubicCentimetres);
 	const figure = verdict.figure as Millimetres;
 	const resolution = verdict.resolution as Millimetres | undefined;
 	return verdict.limit && verdict.state !== 'clear'

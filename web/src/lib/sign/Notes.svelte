@@ -10,6 +10,7 @@
 	import { capital } from '$lib/ui/words';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
+	import FileButton from '$lib/ui/FileButton.svelte';
 	import Select from '$lib/ui/Select.svelte';
 	import Checkbox from '$lib/ui/Checkbox.svelte';
 	import { plain } from '$lib/ui/options';
@@ -23,6 +24,9 @@
 	let isPrivate = $state(true);
 	let blocksSignOff = $state(false);
 	let about = $state<'' | (typeof NOTE_SUBJECTS)[number]>('');
+	let file = $state.raw<{ name: string; text: string } | null>(null);
+	/** Characters of a file that a note keeps. */
+	const MOST = 20_000;
 	let problem = $state<string | null>(null);
 
 	async function addNote(event: SubmitEvent) {
@@ -34,13 +38,27 @@
 			private: isPrivate,
 			blocksSignOff,
 			...(about && { about }),
+			...(file && { file }),
 			at: new Date().toISOString()
 		});
 		if (problem === null) {
 			note = '';
 			blocksSignOff = false;
 			about = '';
+			file = null;
 		}
+	}
+
+	/** Figures that came as a file: what a flow bench wrote. */
+	async function attach(input: HTMLInputElement) {
+		const [chosen] = input.files ?? [];
+		if (!chosen) return;
+		const text = await chosen.text();
+		problem =
+			text.length > MOST || text.includes('\0')
+				? `${chosen.name}: text of at most ${MOST / 1000} kB, as a list or CSV`
+				: null;
+		if (problem === null) file = { name: chosen.name.slice(0, 80), text };
 	}
 
 	const resolve = (id: string) =>
@@ -63,6 +81,14 @@
 				{one.station ?? ''}
 				{#if one.about}<b>{capital(label('note', one.about))}:</b>{/if}
 				{one.text}
+				{#if one.file}
+					<a
+						class="underline"
+						download={one.file.name}
+						href="data:text/plain;charset=utf-8,{encodeURIComponent(one.file.text)}"
+						>{one.file.name}</a
+					>
+				{/if}
 				<span class="text-soft">
 					· {book.initials(one.person)}{one.private ? ' · internal' : ' · on the customer’s copy'}
 				</span>
@@ -95,6 +121,9 @@
 			/>
 			<Checkbox bind:checked={isPrivate}>internal</Checkbox>
 			<Checkbox bind:checked={blocksSignOff}>blocks sign-off</Checkbox>
+			<FileButton small accept=".csv,.txt,text/csv,text/plain" onfiles={attach}
+				>{file ? file.name : 'Attach figures'}</FileButton
+			>
 			<Button>Add</Button>
 		</div>
 	</form>

@@ -43,6 +43,14 @@ describe('notes', () => {
 		expect(shown()).toContain('Checking spring still on 1I');
 		expect(shown()).not.toContain('stop Checking');
 	});
+	it('that came with figures as a file give it back', () => {
+		const file = { name: 'flow.csv', text: 'lift,cfm\n0.1,62\n' };
+		note('Flowed before and after', { about: 'flow-figures', file });
+		expect(shown()).toMatch(/Flow figures: Flowed before and after flow\.csv/);
+		const html = markup(Notes, {}, around);
+		expect(html).toContain('download="flow.csv"');
+		expect(html).toContain(encodeURIComponent(file.text));
+	});
 	it('that stay in the shop are marked', () => {
 		note('Slow payer', { private: true });
 		expect(shown()).toMatch(/Slow payer .*internal/);

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The springs of a set under each other, how far each is off the middle, and which go together. */
-	import { rateUnit, setFigures, type SetLimits } from '@zinc-ledger/core';
+	import { rateUnit, setFigures, type Newtons, type SetLimits } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
@@ -20,6 +20,14 @@
 	let { rows, chosen, onchoose, limits }: Props = $props();
 	const bench = getBench();
 	const { length, load, rate } = bench;
+	/** As fine as the finest tester that pressed any of them, so that the column lines up. */
+	const resolution = $derived(
+		rows.reduce<Newtons | undefined>(
+			(finest, { resolution: one }) =>
+				one !== undefined && (finest === undefined || one < finest) ? one : finest,
+			undefined
+		)
+	);
 	const set = $derived(
 		setFigures(
 			rows.map(({ spring, figures }) => ({ tag: spring.tag, seat: figures.seat })),
@@ -60,8 +68,8 @@
 				>
 					<Button look="cell">{spring.tag}</Button>
 				</th>
-				<td class={member ? stateClass(member.state) : ''}>{load(figures.seat)}</td>
-				<td>{load(figures.open)}</td>
+				<td class={member ? stateClass(member.state) : ''}>{load(figures.seat, resolution)}</td>
+				<td>{load(figures.open, resolution)}</td>
 				<td>{rate(figures.rate)}</td>
 				<td
 					>{figures.nonLinearity === null
@@ -75,7 +83,6 @@
 				<td class="pr-2 pl-3 text-left font-sans text-[13px]">
 					{#if member && member.state !== 'clear'}<Mark state={member.state} word />{/if}
 					{#if done === null}<span class="text-faint">not tested</span>
-					{:else if done.curve === null}too few points
 					{:else if done.bind.sort === 'none'}bind {label('noBind', done.bind.why)}{/if}
 				</td>
 			</tr>
@@ -84,8 +91,10 @@
 </Table>
 <p class="mt-2 text-[13px] text-soft">
 	{#if set.median !== null}
-		Seat loads <b class="figure text-ink">{load(set.least)}–{load(set.most)}</b>, median
-		<b class="figure text-ink">{load(set.median)}</b>. Matched pairs:
+		Seat loads <b class="figure text-ink"
+			>{load(set.least, resolution)}–{load(set.most, resolution)}</b
+		>, median
+		<b class="figure text-ink">{load(set.median, resolution)}</b>. Matched pairs:
 		<span class="figure text-ink">{set.pairs.map((pair) => pair.join('+')).join('  ')}</span>
 	{:else}
 		Nothing is tested yet.

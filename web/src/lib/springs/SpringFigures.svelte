@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** What is known of one spring: bind, margin, rate, energy, sag, and which card it is by its curve. */
 	import {
+		deeperThanPressed,
 		identify,
 		lengthOf,
 		localRate,
@@ -8,11 +9,13 @@
 		sagAt,
 		type Millimetres,
 		type SetLimits,
+		type SpringBuild,
 		type SpringCard
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
+	import Matches from './Matches.svelte';
 	import { testerName, worked, type Row } from './worked';
 	import { label } from '@zinc-ledger/words';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -27,8 +30,11 @@
 		/** As it was typed. */
 		lift: string;
 		limits: SetLimits;
+		build: SpringBuild | undefined;
+		/** Retainers that will run on these springs, by the job. */
+		fitted: readonly { readonly name: string; readonly step: string }[];
 	}
-	let { spring: chosen, card, cards, seat, lift, limits }: Props = $props();
+	let { spring: chosen, card, cards, seat, lift, limits, build, fitted }: Props = $props();
 	const bench = getBench();
 	const { length, load, rate } = bench;
 	const open = $derived(mm(seat - lengthOf(lift)));
@@ -54,7 +60,7 @@
 	const sag = $derived.by(() => {
 		const [newest, before] = chosen.spring.sweeps;
 		if (!newest || !before) return null;
-		const [now, then] = [worked(newest, card?.build).curve, worked(before, card?.build).curve];
+		const [now, then] = [worked(newest, build).curve, worked(before, build).curve];
 		return now && then ? sagAt(then, now, seat, limits) : null;
 	});
 </script>
@@ -135,25 +141,25 @@
 				<span class="figure">{(sag.part * 100).toFixed(1)} %</span>
 			</dd>
 		{/if}
+		{#if chosen.sweep?.retainer}
+			<dt class="text-soft">Retainer in the press</dt>
+			<dd class="text-right">
+				{chosen.sweep.retainer}{#if chosen.sweep.step},
+					<span class="figure">step {chosen.sweep.step}</span>{/if}
+			</dd>
+		{/if}
+		{#each fitted as retainer (retainer.name)}
+			{@const deeper = chosen.sweep ? deeperThanPressed(chosen.sweep, retainer) : null}
+			{#if deeper !== null}
+				<dt class="col-span-2">
+					<Mark state="watch" word /> The job has {retainer.name}, its step
+					<span class="figure">{length(mm(Math.abs(deeper)))}</span>
+					{deeper > 0 ? 'deeper: an inner spring goes solid that much earlier' : 'less deep'} than in
+					the press. Test with the retainer that will run.
+				</dt>
+			{/if}
+		{/each}
 	{/if}
 </dl>
 
-<h3 class="mt-4 border-b border-ink pb-1 font-semibold">Identify the spring</h3>
-{#each matches as match (match.card.id)}
-	<div class="border-b border-hair py-1.5">
-		<p class="flex gap-2">
-			<b>{match.card.name}</b>
-			<span class="ml-auto">{label('match', match.fits)}</span>
-		</p>
-		<p class="text-soft">
-			{match.evidence
-				.map(
-					({ what, off }) =>
-						`${label('evidence', what)} ${Math.abs(off) < 0.5 ? 'match' : `${Math.abs(off).toFixed(1)} × tolerance`}`
-				)
-				.join(', ')}
-		</p>
-	</div>
-{:else}
-	<p class="py-1 text-soft">Test it first.</p>
-{/each}
+<Matches {matches} />

@@ -18,6 +18,13 @@
 	}
 	let { seat = $bindable(), own, lowest, placing = $bindable(), onset }: Props = $props();
 	const bench = getBench();
+	const STEP = 0.01;
+	/** So many steps on either side of the set's own height, which is one of them however fine it was written. */
+	const STEPS = 300;
+	const stepsOff = $derived(Math.round((seat - lengthOf(own)) / STEP));
+	function move(steps: number) {
+		if (steps !== stepsOff) seat = lengthOf(own) + steps * STEP;
+	}
 </script>
 
 <div class="mt-1 flex flex-wrap items-center gap-x-4 text-[13px]">
@@ -26,10 +33,10 @@
 		<Slider
 			label="Working height"
 			class="!w-52"
-			min={lengthOf(own) - 3}
-			max={lengthOf(own) + 3}
-			step={0.01}
-			bind:value={seat}
+			min={-STEPS}
+			max={STEPS}
+			step={1}
+			bind:value={() => stepsOff, (steps) => move(steps)}
 			text="{bench.length(mm(seat))} {bench.units.length}"
 		/>
 		<b class="figure">{bench.length(mm(seat))}</b>

@@ -70,7 +70,7 @@ const row = (tag: string) =>
 
 describe('the table of a set', () => {
 	it('has seat and open load, rate and bind of every spring that was tested', () => {
-		expect(row('T1')).toMatch(/^T1 600 1380 60\.0/);
+		expect(row('T1')).toMatch(/^T1 600\.0 1380\.0 60\.0/);
 		expect(row('T1')).toMatch(/29\.\d\d/);
 	});
 	it('says how far each is from the median, and stops the odd one', () => {
@@ -84,11 +84,24 @@ describe('the table of a set', () => {
 });
 
 describe('the figures of one spring', () => {
-	const figures = (chosen: Row, card: SpringCard | null = null) =>
+	const figures = (
+		chosen: Row,
+		card: SpringCard | null = null,
+		fitted: { name: string; step: string }[] = []
+	) =>
 		words(
 			markup(
 				SpringFigures,
-				{ spring: chosen, card, cards, seat: SEAT, lift: '13 mm', limits: USUAL_SET_LIMITS },
+				{
+					spring: chosen,
+					card,
+					cards,
+					seat: SEAT,
+					lift: '13 mm',
+					limits: USUAL_SET_LIMITS,
+					build: 'single',
+					fitted
+				},
 				around
 			)
 		);
@@ -100,6 +113,21 @@ describe('the figures of one spring', () => {
 	});
 	it('has the cards that it may be, nearest first', () => {
 		expect(figures(rows[0]!)).toMatch(/Identify the spring .*(match|possible|no match)/);
+	});
+	it('tell card and spring as figures and by how much, not in tolerances', () => {
+		const text = figures(rows[0]!);
+		expect(text).toMatch(/load at card height .*\d+ → \d+, [+−]?\d+\.\d %/);
+		expect(text).not.toContain('tolerance');
+	});
+	it('warn where the press’s retainer had another step than the job’s', () => {
+		const pressed = (step: string) => {
+			const [sweep] = rows[0]!.spring.sweeps;
+			return { ...rows[0]!, sweep: { ...sweep!, retainer: 'Plate', step } };
+		};
+		const fitted = [{ name: 'Deep one', step: '3 mm' }];
+		expect(figures(pressed('2 mm'), null, fitted)).toMatch(/Deep one, its step 1\.00 deeper/);
+		expect(figures(pressed('3 mm'), null, fitted)).not.toContain('its step');
+		expect(figures(rows[0]!, null, fitted)).not.toContain('its step');
 	});
 	it('names a tester that was none of the shop’s', () => {
 		expect(testerName({ tester: 'manual-entry' })).toBe('manual entry');

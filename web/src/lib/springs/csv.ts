@@ -17,8 +17,25 @@ export type SweepCsv =
 	| { sort: 'ask'; names: readonly string[]; guess: Partial<Columns> }
 	| { sort: 'wrong'; problems: readonly Problem[] };
 
-const unitIn = <U extends string>(name: string, units: readonly U[]): U | undefined =>
-	units.find((unit) => new RegExp(`(^|[^a-z])${unit}([^a-z]|$)`, 'i').test(name));
+type Said<U> = readonly (readonly [RegExp, U])[];
+/** What people write of a unit in a heading; "in" stands last, for it is a word as well. */
+const HEIGHT_SAID: Said<Sweep['heightUnit']> = [
+	[/\bmm\b|millimet/i, 'mm'],
+	[/\bthou\b|\bmils?\b|thousandth/i, 'in'],
+	[/\bin\b|inch|["″”]/i, 'in']
+];
+const LOAD_SAID: Said<Sweep['loadUnit']> = [
+	[/\blbf?s?\b|pound|#/i, 'lbf'],
+	[/\bkgf?s?\b|\bkp\b|kilogram/i, 'kgf'],
+	[/\bn\b|newton/i, 'N']
+];
+/** "load_kgf" is two words. */
+const words = (name: string) => name.replaceAll('_', ' ');
+const unitIn = <U>(name: string, said: Said<U>): U | undefined =>
+	said.find(([pattern]) => pattern.test(words(name)))?.[1];
+/** Heights in thousandths of an inch, as the heading says. */
+const inThousandths = (name: string) =>
+	HEIGHT_SAID.find(([pattern]) => pattern.test(words(name))) === HEIGHT_SAID[1];
 
 /** What the names of the columns say of themselves. */
 function guessed(names: readonly string[]): Partial<Columns> {
@@ -28,10 +45,8 @@ function guessed(names: readonly string[]): Partial<Columns> {
 	};
 	const height = find(/height|length|hoogte|höhe|^h\b/i);
 	const load = find(/load|force|pressure|kraft|^f\b/i);
-	const heightUnit =
-		height === undefined ? undefined : unitIn(names[height]!, ['mm', 'in'] as const);
-	const loadUnit =
-		load === undefined ? undefined : unitIn(names[load]!, ['lbf', 'kgf', 'N'] as const);
+	const heightUnit = height === undefined ? undefined : unitIn(names[height]!, HEIGHT_SAID);
+	const loadUnit = load === undefined ? undefined : unitIn(names[load]!, LOAD_SAID);
 	return {
 		...(height !== undefined && { height }),
 		...(load !== undefined && { load }),
@@ -72,6 +87,7 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 	const columns = { ...guessed(names), ...told };
 	if (!isWhole(columns)) return { sort: 'ask', names, guess: columns };
 
+	const isThousandths = inThousandths(names[columns.height] ?? '') && columns.heightUnit === 'in';
 	const problems: Problem[] = [];
 	const read = rows.map((row, i) => {
 		const [height, load] = [row[columns.height] ?? '', row[columns.load] ?? ''];
@@ -86,7 +102,10 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 				});
 			}
 		}
-		return { height: digits(height), load: digits(load) };
+		return {
+			height: isThousandths ? inchesOf(digits(height)) : digits(height),
+			load: digits(load)
+		};
 	});
 	if (problems.length > 0) return { sort: 'wrong', problems: problems.slice(0, 30) };
 	const travels = withTravel(
@@ -108,6 +127,11 @@ function digits(cell: string): string {
 	const isPlain = /^-?\d+(\.\d+)?$/.test(text) && text.length <= MOST_DIGITS;
 	return isPlain || Number.isNaN(Number(text)) ? text : String(Number(Number(text).toFixed(6)));
 }
+/** "1812.5" thousandths are "1.8125" inches. */
+const inchesOf = (thousandths: string) =>
+	Number.isNaN(Number(thousandths))
+		? thousandths
+		: String(Number((Number(thousandths) / 1000).toFixed(6)));
 const figure = (cell: string) => (cell.trim() === '' ? Number.NaN : Number(digits(cell)));
 
 /** A sweep's points as CSV: as the dial read them, and the spring's own height behind. */

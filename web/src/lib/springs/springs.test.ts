@@ -56,6 +56,26 @@ describe('CSV from elsewhere', () => {
 	])('%j is recognised', (text, columns) => {
 		expect(sweepFromCsv(text)).toMatchObject({ sort: 'read', columns });
 	});
+	it.each([
+		['height in;load lbs', 'in', 'lbf'],
+		['Height (inches);Load, lb', 'in', 'lbf'],
+		['length in mm;force in newtons', 'mm', 'N'],
+		['height mm;load kg', 'mm', 'kgf'],
+		['height "; load #', 'in', 'lbf']
+	] as const)('has units as people write them: %s', (heading, heightUnit, loadUnit) => {
+		const read = sweepFromCsv(`${heading}\n1.8;130\n1.7;160\n`);
+		expect(read).toMatchObject({ sort: 'read', columns: { heightUnit, loadUnit } });
+	});
+	it('reads thousandths where the heading says so', () => {
+		const read = sweepFromCsv('height thou,load lbs\n1812.5,130\n1700,160\n');
+		expect(read).toMatchObject({
+			columns: { heightUnit: 'in', loadUnit: 'lbf' },
+			points: [
+				['1.8125', '130', 'down'],
+				['1.7', '160', 'down']
+			]
+		});
+	});
 	it('is asked about where it says too little, and taken as told', () => {
 		expect(sweepFromCsv('50,100\n49,160\n')).toMatchObject({
 			sort: 'ask',

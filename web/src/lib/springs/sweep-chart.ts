@@ -16,6 +16,8 @@ export interface Line {
 	readonly name: string;
 	readonly points: readonly Point[];
 	readonly chosen: boolean;
+	/** Whether its name stands at its end, and on which side of it. */
+	readonly named?: 'above' | 'below';
 }
 
 export interface BindBand {
@@ -117,12 +119,19 @@ function series(view: SweepView, units: Units, colours: Colours) {
 		data: [[{ xAxis: at(from) }, { xAxis: at(to) }]]
 	});
 	return [
-		...lines.map(({ name, points, chosen }) => ({
+		...lines.map(({ name, points, chosen, named }) => ({
 			type: 'line',
 			name,
 			data: shown(points),
 			showSymbol: false,
 			lineStyle: { width: chosen ? 2.2 : 1, color: chosen ? ink : metal },
+			endLabel: {
+				show: named !== undefined,
+				formatter: name,
+				color: chosen ? ink : soft,
+				offset: [-8, named === 'above' ? -10 : 14],
+				align: 'right'
+			},
 			z: chosen ? 5 : 2
 		})),
 		{

@@ -2,6 +2,7 @@
 import {
 	frameOf,
 	lengthOf,
+	loadResolution,
 	MANUAL_TESTER,
 	mm,
 	sweepPoints,
@@ -10,8 +11,10 @@ import {
 	analyzeSweep,
 	type BindFound,
 	type Millimetres,
+	type Newtons,
 	type SpringCard,
 	type Sweep,
+	type TestedSpring,
 	type WindowFigures,
 	type WorkedSweep
 } from '@zinc-ledger/core';
@@ -61,11 +64,24 @@ export const bindOf = (found: BindFound, placed: string | undefined): BindFound 
 				gradual: null
 			};
 
+/** The springs of a set that were tested far enough to have a curve, each by its newest sweep. */
+export const testedOf = (
+	springs: readonly Pick<TaggedSpring, 'tag' | 'sweeps' | 'measured'>[],
+	build: SpringCard['build']
+): TestedSpring[] =>
+	springs.flatMap(({ tag, sweeps: [sweep], measured }) => {
+		const done = sweep && worked(sweep, build);
+		const bind = done && bindOf(done.bind, measured.bind?.height);
+		return done?.curve && bind ? [{ tag, curve: done.curve, bind }] : [];
+	});
+
 export interface Row {
 	readonly spring: TaggedSpring;
 	readonly sweep: Sweep | null;
 	readonly worked: WorkedSweep | null;
 	readonly figures: WindowFigures;
+	/** What its tester tells apart; undefined before it was tested. */
+	readonly resolution: Newtons | undefined;
 	/** Bind placed by hand, else the one found; null where there is none. */
 	readonly bind: Millimetres | null;
 }
@@ -84,6 +100,7 @@ export function rowsOf(
 			spring,
 			sweep,
 			worked: done,
+			resolution: sweep ? loadResolution(sweep) : undefined,
 			figures: windowFigures(done?.curve ?? null, { seat: mm(seat), lift: mm(lift) }),
 			bind: placed ? lengthOf(placed.height) : done?.bind.sort === 'bind' ? done.bind.height : null
 		};

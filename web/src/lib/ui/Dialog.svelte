@@ -1,6 +1,6 @@
 <script lang="ts">
 	/**
-	 * What opens over the page: in its middle, or from below as a sheet, as a phone does.
+	 * What opens over the page: in its middle, beside what it is about, or from below as a sheet, as a phone does.
 	 * What it takes is fetched once something is opened, and kept by the service worker.
 	 */
 	import type { Snippet } from 'svelte';
@@ -10,7 +10,7 @@
 		title: string;
 		/** Where what is inside has a heading of its own. */
 		quietTitle?: boolean;
-		from?: 'middle' | 'below';
+		from?: 'middle' | 'below' | 'side';
 		children: Snippet;
 	}
 	let { open = $bindable(), ...rest }: Props = $props();

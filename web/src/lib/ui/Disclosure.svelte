@@ -8,10 +8,18 @@
 	interface Props {
 		title: string;
 		open?: boolean;
+		/** Whether what is in it stays there while it is closed, as fields of a form must. */
+		keep?: boolean;
 		class?: ClassValue;
 		children: Snippet;
 	}
-	let { title, open = $bindable(false), class: extra = '', children }: Props = $props();
+	let {
+		title,
+		open = $bindable(false),
+		keep = false,
+		class: extra = '',
+		children
+	}: Props = $props();
 </script>
 
 <Collapsible.Root bind:open class={extra}>
@@ -21,5 +29,13 @@
 		<ChevronRight size={15} class={['flex-none', open && 'rotate-90']} aria-hidden="true" />
 		{title}
 	</Collapsible.Trigger>
-	<Collapsible.Content>{@render children()}</Collapsible.Content>
+	{#if keep}
+		<Collapsible.Content forceMount>
+			{#snippet child({ props })}
+				<div {...props} hidden={!open}>{@render children()}</div>
+			{/snippet}
+		</Collapsible.Content>
+	{:else}
+		<Collapsible.Content>{@render children()}</Collapsible.Content>
+	{/if}
 </Collapsible.Root>

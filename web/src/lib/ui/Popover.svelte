@@ -1,6 +1,8 @@
 <script lang="ts">
-	/** A small window that hangs from what opened it. */
-	import { Popover } from 'bits-ui';
+	/**
+	 * A small window that hangs from what opened it. What it takes is fetched once it is
+	 * opened, and kept by the service worker; until then there is its trigger alone.
+	 */
 	import type { Snippet } from 'svelte';
 	import type { ClassValue } from 'svelte/elements';
 	import { LOOKS, type Look } from './looks';
@@ -15,28 +17,32 @@
 		class?: ClassValue;
 		children: Snippet;
 	}
-	let {
-		open = $bindable(false),
-		look = 'quiet',
-		align = 'start',
-		menu,
-		trigger,
-		class: extra = '',
-		children
-	}: Props = $props();
+	let { open = $bindable(false), look = 'quiet', menu, trigger, ...rest }: Props = $props();
+	let wanted = $state(false);
+	$effect.pre(() => {
+		if (open) wanted = true;
+	});
 </script>
 
-<Popover.Root bind:open>
-	<Popover.Trigger class={['flex items-center gap-1.5', LOOKS[look]]} data-menu={menu}>
+{#snippet shut()}
+	<button
+		type="button"
+		class={['flex items-center gap-1.5', LOOKS[look]]}
+		data-menu={menu}
+		aria-haspopup="dialog"
+		aria-expanded="false"
+		onclick={() => (open = true)}
+	>
 		{@render trigger()}
-	</Popover.Trigger>
-	<Popover.Portal>
-		<Popover.Content
-			{align}
-			sideOffset={2}
-			class={['z-30 max-w-[96vw] border border-rule bg-paper p-4 text-ink shadow-lg', extra]}
-		>
-			{@render children()}
-		</Popover.Content>
-	</Popover.Portal>
-</Popover.Root>
+	</button>
+{/snippet}
+
+{#if wanted}
+	{#await import('./PopoverBox.svelte')}
+		{@render shut()}
+	{:then { default: PopoverBox }}
+		<PopoverBox bind:open {look} {menu} {trigger} {...rest} />
+	{/await}
+{:else}
+	{@render shut()}
+{/if}

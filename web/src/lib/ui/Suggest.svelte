@@ -13,10 +13,20 @@
 		'aria-invalid'?: 'true' | undefined;
 		'aria-describedby'?: string | undefined;
 		autofocus?: boolean;
+		/** Whether what is typed is offered as a new one; not where it is a figure. */
+		takesNew?: boolean;
 	}
-	let { known, value = $bindable(), name, autofocus = false, ...rest }: Props = $props();
+	let {
+		known,
+		value = $bindable(),
+		name,
+		autofocus = false,
+		takesNew = true,
+		...rest
+	}: Props = $props();
 	let open = $state(false);
 	const isKnown = $derived(known.includes(value));
+	const offersTyped = $derived(takesNew && known.length > 0 && value.trim() !== '' && !isKnown);
 	/** What is typed stands first where it is one of them, so that Enter keeps it. */
 	const shown = $derived(
 		matching(plain(known), value).toSorted(
@@ -24,8 +34,9 @@
 		)
 	);
 
-	/** Enter on what is typed anyway only closes the list, and the form is sent as from any field. */
+	/** Whoever goes on to the next field is done with this list. Enter on what is typed anyway only closes the list, and the form is sent as from any field. */
 	function keepTyped(event: KeyboardEvent & { currentTarget: HTMLInputElement }) {
+		if (event.key === 'Tab') open = false;
 		if (event.key !== 'Enter') return;
 		const lit = event.currentTarget.getAttribute('aria-activedescendant');
 		if (!lit || document.getElementById(lit)?.dataset.value === value) open = false;
@@ -34,7 +45,7 @@
 
 <Combobox.Root
 	type="single"
-	bind:open={() => open && known.length > 0, (now) => (open = now)}
+	bind:open={() => open && (shown.length > 0 || offersTyped), (now) => (open = now)}
 	bind:value={() => (isKnown ? value : ''), (chosen) => chosen && (value = chosen)}
 	inputValue={value}
 >
@@ -52,7 +63,7 @@
 		<Combobox.Content class={LIST} sideOffset={2}>
 			<Combobox.Viewport>
 				<!-- What is typed stands first, so that Enter keeps it as it is. -->
-				{#if value.trim() && !isKnown}
+				{#if offersTyped}
 					<Combobox.Item {value} label={value} class={OPTION}>
 						<span class="flex-1">{value}</span>
 						<span class="text-[13px] text-soft">new</span>

@@ -42,9 +42,17 @@ describe('side by side', () => {
 		expect(last('exhaust')[0]).toEqual({ text: '1, 0, 0', bad: true });
 		expect(last('intake')[0]!.bad).toBe(false);
 	});
-	it('has a dot for what is not known', () => {
+	it('has the figures of the height aimed for before any is measured, and says so', () => {
 		const bare = evaluate({ ...job, readings: [] });
 		const [row] = rowsOf('intake', [{ name: 'bare', sheet: bare, plan: null }], metric).slice(1);
+		expect(row!.name).toContain('at target height');
+		expect(row!.figures[0]!.text).toMatch(/^\d+$/);
+	});
+	it('has a dot for what is not known', () => {
+		const setup = structuredClone(job.setup);
+		delete setup.kinds.intake.spring;
+		const none = evaluate({ ...job, setup, readings: [] });
+		const [, row] = rowsOf('intake', [{ name: 'bare', sheet: none, plan: null }], metric);
 		expect(row!.figures).toEqual([{ text: '·' }]);
 	});
 	it('says in a line what a change buys and costs, and nothing of what stays', () => {

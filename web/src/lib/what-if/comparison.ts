@@ -7,6 +7,7 @@ import {
 	type Kind,
 	type Newtons,
 	type PlanAnswer,
+	type Range,
 	type Sheet
 } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
@@ -29,20 +30,31 @@ export interface Row {
 /** How somebody reads figures. */
 type Reader = Pick<Bench, 'units' | 'length' | 'load'>;
 
+/** "128 to 133"; one figure where all read alike. */
+export function rangeText<Q extends number>(
+	of: Range<Q> | null,
+	shown: (figure: Q) => string
+): string {
+	if (!of) return '·';
+	const [least, most] = [shown(of.least), shown(of.most)];
+	return least === most ? least : `${least} to ${most}`;
+}
+
 /** What is compared of a kind. */
 export function rowsOf(kind: Kind, sides: readonly Side[], { units, length, load }: Reader): Row[] {
-	const range = (of: { least: Newtons; most: Newtons } | null) =>
-		of ? `${load(of.least)} to ${load(of.most)}` : load(null);
+	const loads = (of: Range<Newtons> | null) => rangeText(of, load);
 	const who = capital(label('kind', kind));
-	const row = (name: string, figure: (sheet: Sheet) => string): Row => ({
-		name: `${who} ${name}`,
+	/** Before any height is measured, figures are those of the height aimed for, and say so. */
+	const atTarget = sides.some(({ sheet }) => tallied(sheet, kind).atTarget);
+	const row = (name: string, figure: (sheet: Sheet) => string, isOfHeight = false): Row => ({
+		name: `${who} ${name}${atTarget && isOfHeight ? ', at target height' : ''}`,
 		figures: sides.map(({ sheet }) => ({ text: figure(sheet) }))
 	});
 	return [
 		row(`target, ${units.length}`, (sheet) => length(sheet.kinds[kind].target.height)),
-		row(`seat loads, ${units.load}`, (sheet) => range(sheet.seatLoads[kind])),
-		row(`open loads, ${units.load}`, (sheet) => range(tallied(sheet, kind).open)),
-		row(`min bind margin, ${units.length}`, (sheet) => length(tallied(sheet, kind).bind)),
+		row(`seat loads, ${units.load}`, (sheet) => loads(tallied(sheet, kind).seat), true),
+		row(`open loads, ${units.load}`, (sheet) => loads(tallied(sheet, kind).open), true),
+		row(`min bind margin, ${units.length}`, (sheet) => length(tallied(sheet, kind).bind), true),
 		row(`min seal clearance, ${units.length}`, (sheet) => length(tallied(sheet, kind).seal)),
 		{
 			name: `${who} stations at stop, too close to call, watch`,
@@ -79,10 +91,7 @@ export function gainLine(now: Sheet, then: Sheet, { length, load }: Reader): str
 		const [a, b] = [tallied(now, kind), tallied(then, kind)];
 		const moved = (
 			[
-				[
-					'seat load',
-					change(now.seatLoads[kind]?.least ?? null, then.seatLoads[kind]?.least ?? null, loads)
-				],
+				['seat load', change(a.seat?.least ?? null, b.seat?.least ?? null, loads)],
 				['open load', change(a.open?.most ?? null, b.open?.most ?? null, loads)],
 				['bind margin', change(a.bind, b.bind, lengths)],
 				['seal clearance', change(a.seal, b.seal, lengths)],

@@ -1,10 +1,8 @@
 <script lang="ts">
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import Field from '$lib/ui/Field.svelte';
-	import TextField from '$lib/ui/TextField.svelte';
+	import SetFields from '$lib/springs/SetFields.svelte';
 	import Button from '$lib/ui/Button.svelte';
-	import Combobox from '$lib/ui/Combobox.svelte';
 	import Table from '$lib/ui/Table.svelte';
 
 	let { data, form } = $props();
@@ -16,7 +14,10 @@
 <svelte:head><title>Springs · Zinc Ledger</title></svelte:head>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
-	<h1 class="text-2xl font-semibold">Spring sets</h1>
+	<div class="flex flex-wrap items-center gap-4">
+		<h1 class="text-2xl font-semibold">Spring sets</h1>
+		<Button href="/springs/compare" class="ml-auto">Compare two</Button>
+	</div>
 	<div class="mt-4 grid gap-x-12 gap-y-8 bench:grid-cols-[minmax(0,1fr)_20rem]">
 		<Table class="h-max">
 			<thead>
@@ -74,36 +75,11 @@
 		</Table>
 		<form method="POST" use:sendForm class="space-y-3">
 			<h2 class="border-b border-ink pb-1 font-semibold">New set</h2>
-			<TextField label="Name" problem={problems.name} name="name" value={typed.name ?? ''} />
-			<Field label="Card">
-				{#snippet control(attributes)}
-					<Combobox
-						name="card"
-						remember="spring"
-						options={[
-							{ value: '', label: 'not known yet' },
-							...data.cards
-								.filter((card) => !card.retired)
-								.map(({ part }) => ({ value: part.id!, label: part.name }))
-						]}
-						value={typed.card ?? ''}
-						{...attributes}
-					/>
-				{/snippet}
-			</Field>
-			<div class="grid grid-cols-2 gap-3">
-				{#each [['count', 'How many springs', '12', ''], ['job', 'For job number', '', 'may stay empty'], ['seat', 'Nominal height', '', 'else the card’s'], ['lift', 'Lift', '', 'else the card’s']] as const as [name, label, first, hint] (name)}
-					<TextField
-						{label}
-						problem={problems[name]}
-						{hint}
-						{name}
-						value={typed[name] ?? first}
-						figure
-					/>
-				{/each}
+			<SetFields cards={data.cards} values={typed} {problems} counts />
+			<div class="flex flex-wrap gap-3">
+				<Button look="main">Create set</Button>
+				<Button name="then" value="test">Create and test</Button>
 			</div>
-			<Button look="main">Create set</Button>
 		</form>
 	</div>
 </main>

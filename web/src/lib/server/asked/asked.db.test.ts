@@ -189,7 +189,12 @@ describe('what was signed', () => {
 						at: new Date().toISOString()
 					}
 				]);
-		await signJob(test.db, six.id, person, METRIC);
+		await asked(
+			`update job set setup = setup || '{"leftOut":[{"need":"sealClearance","reason":"later"}]}' where id = $1`,
+			[six.id]
+		);
+		await signJob(test.db, six.id, person, METRIC, { name: 'measured', stations: ['4E'] });
+		expect(await asked(signedOf!, [six.id, '1I'])).toEqual([]);
 		const rows = await asked(signedOf!, [six.id, '4E']);
 		const { figures } = sheet.stations.find(({ label }) => label === '4E')!;
 		expect(rows.find(({ figure }) => figure === 'height')).toEqual({

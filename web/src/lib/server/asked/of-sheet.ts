@@ -11,11 +11,13 @@ export async function deriveSheet(
 	db: Database,
 	{ id, job_id, revision, content }: SignedRow
 ): Promise<void> {
-	const { version, sheet } = JSON.parse(content) as AnySignedSheet;
+	const { version, sheet, signing } = JSON.parse(content) as AnySignedSheet;
+	const inScope = signing.scope?.stations;
 	// Written by this program or the one before it, and verified: its shape is known by its version.
 	// eslint-disable-next-line @typescript-eslint/no-explicit-any
 	const stations = (sheet as any).stations as any[];
-	const rows = stations.flatMap((station) =>
+	const looked = stations.filter(({ label }) => inScope?.includes(label) ?? true);
+	const rows = looked.flatMap((station) =>
 		FIGURE_NAMES.flatMap((figure) => {
 			const judged = version === 1 ? figureOfVersion1(station, figure) : station.figures[figure];
 			if (!judged) return [];

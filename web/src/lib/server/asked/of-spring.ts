@@ -31,6 +31,7 @@ export async function deriveSpring(db: Database, springId: string): Promise<void
 			'spring_set.seat',
 			'spring_set.lift',
 			'spring_set.card_id',
+			'spring_set.build as said',
 			'part.doc as card',
 			'spring_result.source as before'
 		])
@@ -40,8 +41,8 @@ export async function deriveSpring(db: Database, springId: string): Promise<void
 		.where('sweep.spring_id', '=', springId)
 		.orderBy('sweep.position')
 		.execute();
-	for (const { id, doc, at, card, before, visit, ...of } of rows) {
-		const { build, name, batch } = (card ?? {}) as Partial<SpringCard>;
+	for (const { id, doc, at, card, said, before, visit, ...of } of rows) {
+		const { build = said ?? undefined, name, batch } = (card ?? {}) as Partial<SpringCard>;
 		const source = JSON.stringify([of, build, name, batch, visit]);
 		if (before === source) continue;
 		const row = {

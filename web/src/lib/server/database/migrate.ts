@@ -11,6 +11,9 @@ import * as nothingLost from './migrations/0008-nothing-lost';
 import * as stableCodes from './migrations/0009-stable-codes';
 import * as whatIsAsked from './migrations/0010-what-is-asked';
 import * as anythingFound from './migrations/0011-anything-found';
+import * as shortWayIn from './migrations/0012-short-way-in';
+import * as asFound from './migrations/0013-as-found';
+import * as setBuild from './migrations/0014-set-build';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -23,7 +26,10 @@ const MIGRATIONS = {
 	'0008-nothing-lost': nothingLost,
 	'0009-stable-codes': stableCodes,
 	'0010-what-is-asked': whatIsAsked,
-	'0011-anything-found': anythingFound
+	'0011-anything-found': anythingFound,
+	'0012-short-way-in': shortWayIn,
+	'0013-as-found': asFound,
+	'0014-set-build': setBuild
 };
 
 /**

@@ -23,11 +23,9 @@ const KEPT = [
 	'customer',
 	'gauge_check',
 	'head',
-	'photo',
 	'reading_void',
 	'signed_sheet',
 	'spring',
-	'spring_set',
 	'sweep'
 ] as const;
 /** Tables in which values became codes: no row came or went. */
@@ -46,11 +44,19 @@ async function digestOf(db: Database, table: string, columns: string): Promise<s
 const READING =
 	'id, job_id, station, read, gauge, in_place, engine_state, set_id, lash, clock, person_id, at, position';
 
+/** A photo as it was; which kit's paper it is of came later. */
+const PHOTO = 'id, job_id, station, width, height, content, thumbnail, person_id, at';
+
+/** A set of springs as it was; how they are wound where no card says so came later. */
+const SET = 'id, name, card_id, job_id, seat, lift, limits, created_at, created_by';
+
 async function digests(db: Database): Promise<Record<string, string>> {
 	const of: [string, string][] = [
 		...KEPT.map((table): [string, string] => [table, '*']),
 		...CODED.map((table): [string, string] => [table, '1 as row']),
-		['reading', READING]
+		['reading', READING],
+		['photo', PHOTO],
+		['spring_set', SET]
 	];
 	const all = of.map(
 		async ([table, columns]) => [table, await digestOf(db, table, columns)] as const

@@ -9,12 +9,15 @@ import type {
 	GaugeCheck,
 	Sweep,
 	Job,
+	Kit,
 	LibraryPart,
 	PartSort,
 	StationEntry,
+	Template,
 	Layout,
 	LengthUnit,
 	SetLimits,
+	SpringBuild,
 	LoadUnit,
 	FigureName,
 	Kind,
@@ -33,6 +36,18 @@ export interface SpringMeasured {
 	/** Bind placed by hand on the chart, and who placed it. */
 	readonly bind?:
 		{ readonly height: string; readonly person: string; readonly at: string } | undefined;
+}
+
+/** A document of the shop's library that is found by any of its words. */
+interface Kept<Doc extends object> {
+	id: string;
+	doc: JSONColumnType<Doc>;
+	retired: Generated<boolean>;
+	revision: Generated<number>;
+	search: ColumnType<string, never, never>;
+	created_at: Written;
+	changed_at: ColumnType<Date, Date | undefined, Date>;
+	changed_by: string | null;
 }
 
 type Written = ColumnType<Date, Date | string | undefined, never>;
@@ -82,10 +97,25 @@ export interface Tables {
 		person_id: string | null;
 		at: Date;
 	};
+	kit: Kept<Kit>;
+	template: Kept<Template>;
+	/** Every change of what the shop's jobs start with; the newest of a field counts. */
+	shop_limit: {
+		id: string;
+		field: string;
+		from: string | null;
+		to: string;
+		person_id: string;
+		at: Written;
+		position: Generated<string>;
+	};
 	photo: {
 		id: string;
-		job_id: string;
-		station: string;
+		/** Null for the paper of a kit. */
+		job_id: string | null;
+		/** Null for what came with the head, and for the paper of a kit. */
+		station: string | null;
+		kit_id: string | null;
 		width: number;
 		height: number;
 		content: Buffer;
@@ -122,6 +152,7 @@ export interface Tables {
 		gauge: JSONColumnType<Reading['gauge']>;
 		in_place: JSONColumnType<Reading['inPlace']>;
 		engine_state: Reading['engine'] | null;
+		came_from: NonNullable<Reading['from']> | null;
 		set_id: string | null;
 		lash: JSONColumnType<NonNullable<Reading['lash']>> | null;
 		clock: JSONColumnType<NonNullable<Reading['clock']>> | null;
@@ -181,6 +212,8 @@ export interface Tables {
 		job_id: string | null;
 		seat: string;
 		lift: string;
+		/** How its springs are wound, where it has no card that says so. */
+		build: Generated<SpringBuild | null>;
 		/** Limits of its own; the usual ones where it has none. */
 		limits: ColumnType<Partial<SetLimits> | null, string | null | undefined, string | null>;
 		created_at: Written;

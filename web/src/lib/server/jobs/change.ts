@@ -31,6 +31,7 @@ const json = (value: unknown) => JSON.stringify(value);
  * Changes a job's set-up, if nobody changed it since the named revision. Each
  * leaf that differs is kept as a decision with who and when.
  *
+ * @param builds stations that are built otherwise by the same change
  * @returns the new revision, or null when somebody else was first
  */
 export async function saveSetup(
@@ -38,7 +39,8 @@ export async function saveSetup(
 	jobId: string,
 	revision: number,
 	setup: Setup,
-	person: Person
+	person: Person,
+	builds: readonly Built[] = []
 ): Promise<number | null> {
 	return inTransaction(db, async (trx) => {
 		const row = await trx
@@ -76,9 +78,38 @@ export async function saveSetup(
 				decide(person, { ...change, subject: `setup.${change.subject}` })
 			]);
 		}
+		await rebuild(trx, jobId, builds, person);
 		await giveUpSprings(trx, jobId, row.setup, setup, person);
 		return revision + 1;
 	});
+}
+
+/** What a station is built of. */
+export type Built = Pick<StationEntry, 'label' | 'shims' | 'lockOffset' | 'parts' | 'spring'>;
+
+/** Builds stations otherwise, each difference as a decision; the shelf gives and takes what it holds of it. */
+async function rebuild(
+	trx: Database,
+	jobId: string,
+	builds: readonly Built[],
+	person: Person
+): Promise<void> {
+	if (builds.length === 0) return;
+	const rows = await lockStations(trx, jobId);
+	const built = builds.map(({ label, ...build }) => {
+		const before = rows.get(label);
+		if (!before) refuse(404, message('job.no-station', { station: label }));
+		const { head, cylinder, kind, along, across } = before;
+		return { before, after: { label, head, cylinder, kind, along, across, ...build } };
+	});
+	await reserve(trx, jobId, { reason: 'build changed', person: person.id }, built);
+	for (const { before, after } of built) {
+		await keepStation(trx, jobId, after);
+		const decisions = changesBetween(before, after).map((change) =>
+			decide(person, { ...change, subject: `stations.${after.label}.${change.subject}` })
+		);
+		await insertDecisions(trx, jobId, decisions);
+	}
 }
 
 /** Takes the tags off stations whose spring is not on the job any more, each as a decision. */

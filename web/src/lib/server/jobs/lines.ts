@@ -16,7 +16,10 @@ export async function jobLines(db: Database, ids: readonly string[]): Promise<Jo
 			.innerJoin('engine', 'engine.id', 'job.engine_id')
 			.select(['job.id', 'number', 'taken_in', 'stations', 'stops', 'unclear'])
 			.select(['customer.name as customer', 'customer.contact', 'engine.name as engine'])
-			.select((select) => select.ref('setup', '->').key('use').as('use'))
+			.select((select) => [
+				select.ref('setup', '->').key('use').as('use'),
+				select.ref('setup', '->').key('order').as('order')
+			])
 			.where('job.id', 'in', ids)
 			.execute(),
 		db
@@ -46,6 +49,8 @@ export async function jobLines(db: Database, ids: readonly string[]): Promise<Jo
 				contact: row.contact ?? undefined,
 				engine: row.engine,
 				duty: row.use.duty,
+				due: row.order?.due,
+				price: row.order?.price,
 				stations: row.stations,
 				stages: own,
 				open: own.find(({ done }) => !done),

@@ -40,6 +40,7 @@ const BY: Readonly<Record<JobOrder, readonly [columns: readonly RawBuilder<unkno
 		number: [[sql`length(job.number)`, sql`job.number`], true],
 		customer: [[sql`customer.name`], false],
 		engine: [[sql`engine.name`], false],
+		due: [[sql`coalesce(job.setup #>> '{order,due}', '9999')`], false],
 		stops: [[sql`coalesce(cardinality(job_state.stops), 0)`], true]
 	};
 

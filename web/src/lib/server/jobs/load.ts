@@ -70,7 +70,8 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 			plans: listed('plans'),
 			assembly: listed('assembly'),
 			checks: listed('checks'),
-			notes: listed('notes')
+			notes: listed('notes'),
+			asFound: listed('asFound')
 		};
 		const involved = new Set(Object.values(entries).flatMap((list) => list.map((e) => e.person)));
 		const job: Job = {
@@ -115,6 +116,7 @@ export function readingOf(row: Selectable<Tables['reading']>): Reading {
 		read: row.read,
 		gauge: row.gauge,
 		inPlace: row.in_place,
+		...(row.came_from && { from: row.came_from }),
 		...(row.engine_state && { engine: row.engine_state }),
 		...(row.set_id && { set: row.set_id }),
 		...(row.lash && { lash: row.lash }),

@@ -233,6 +233,7 @@ export function insertReadings(
 						gauge: json(reading.gauge),
 						in_place: json(reading.inPlace),
 						engine_state: reading.engine ?? null,
+						came_from: reading.from ?? null,
 						set_id: reading.set ?? null,
 						lash: jsonOrNull(reading.lash),
 						...(reading.clock && { clock: json(reading.clock) }),

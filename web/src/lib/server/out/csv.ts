@@ -1,17 +1,19 @@
 import Papa from 'papaparse';
 import { label } from '@zinc-ledger/words';
 import { cellOut } from '$lib/csv/cells';
-import { printedColumns } from '$lib/paper/printed';
+import { NOT_LOOKED_AT } from '$lib/paper/layout';
+import { inspectedColumns, printedColumns } from '$lib/paper/printed';
 import type { SignedOut } from './signed-out';
 
 /** A signed sheet as CSV: a line a valve, its figures, states and remarks. */
-export function sheetCsv({ sheet }: SignedOut): string {
-	const columns = printedColumns(sheet);
+export function sheetCsv({ sheet, signed: { scope } }: SignedOut): string {
+	const isIn = ({ label: station }: { label: string }) => scope?.stations.includes(station) ?? true;
+	const columns = [...printedColumns(sheet), ...inspectedColumns(sheet)];
 	const rows = sheet.stations.map((station) => [
 		cellOut(station.label),
-		...columns.map(({ of }) => cellOut(of(station)?.text ?? '')),
-		label('state', station.state),
-		cellOut(station.remarks.map(({ text }) => text).join('; '))
+		...columns.map(({ of }) => (isIn(station) ? cellOut(of(station)?.text ?? '') : '')),
+		isIn(station) ? label('state', station.state) : NOT_LOOKED_AT,
+		isIn(station) ? cellOut(station.remarks.map(({ text }) => text).join('; ')) : ''
 	]);
 	const heads = columns.map(({ title, unit }) => (unit ? `${title}, ${unit}` : title));
 	return `${Papa.unparse([['Valve', ...heads, 'State', 'Remarks'], ...rows])}\r\n`;

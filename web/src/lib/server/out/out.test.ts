@@ -11,6 +11,7 @@ import { signSheet, type SignedSheet } from '@zinc-ledger/core/signed';
 import { write } from '@zinc-ledger/words';
 import { sheetCsv } from './csv';
 import { headPlanSvg, sectionSvg } from './drawing';
+import { paperOf } from '$lib/paper/layout';
 import { printedColumns } from '$lib/paper/printed';
 import { signedOut, type SignedOut } from './signed-out';
 import { labelPdf, sheetPdf } from './pdf';
@@ -136,5 +137,41 @@ describe('drawings', () => {
 		const text = (pdf: Buffer) => execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf });
 		expect(text(now!).toString()).toContain('closed on the left');
 		expect(text(old!).toString()).not.toContain('closed on the left');
+	});
+});
+
+describe('what a signature says', () => {
+	const scope = (stations: string[], leftOut: { need: 'lash'; reason: string }[] = []) => {
+		const job = twin.job;
+		const signing = {
+			id: '0197a999-0000-7000-8000-000000000001',
+			revision: 1,
+			person: job.people[0]!,
+			at: '2026-03-20T10:00:00.000Z',
+			scope: { name: 'measured' as const, stations, leftOut }
+		};
+		const text = signSheet(job, signing, METRIC, { sha256, write });
+		return signedOut(JSON.parse(text) as SignedSheet);
+	};
+	const all = twin.job.stations.map(({ label }) => label);
+
+	it('stands at the head of the sheet and of the customer’s copy, with what the job does without', () => {
+		const whole = scope(all, [{ need: 'lash', reason: 'not on the engine' }]);
+		for (const isCustomers of [false, true])
+			expect(paperOf(whole, isCustomers).scope).toBe(
+				'Measured, all 16 stations: no assembly is claimed; without lash or preload: not on the engine'
+			);
+	});
+	it('leaves what it does not speak of “not looked at”, on paper and in CSV', () => {
+		const one = scope(['1Ia']);
+		const { scope: says, rows } = paperOf(one);
+		expect(says).toContain('of 16 stations only 1Ia');
+		expect(rows.filter(({ isLookedAt }) => isLookedAt).map(({ label }) => label)).toEqual(['1Ia']);
+		const lines = Papa.parse<Record<string, string>>(sheetCsv(one).trim(), { header: true }).data;
+		expect(lines.filter((line) => line.State === 'not looked at')).toHaveLength(15);
+		expect(lines.find((line) => line.Valve === '1Ib')!['Installed height, mm']).toBe('');
+	});
+	it('is “signed before scopes” where the sheet is older', () => {
+		expect(paperOf(twin).scope).toBe('Signed before scopes');
 	});
 });

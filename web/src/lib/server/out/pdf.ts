@@ -2,7 +2,7 @@
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
 import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { CAUTION, paperOf, UNMARKED, type Paper } from '$lib/paper/layout';
+import { CAUTION, NOT_LOOKED_AT, paperOf, UNMARKED, type Paper } from '$lib/paper/layout';
 import type { State, Units } from '@zinc-ledger/core';
 import { COLOURS, headPlanSvg, scaleSvg, sectionSvg } from './drawing';
 import type { SignedOut } from './signed-out';
@@ -100,10 +100,17 @@ export function sheetPdf(printed: SignedOut, size: Size, isCustomers: boolean): 
 	});
 }
 
-function head({ title, customer, number, dates }: Paper): Content {
+function head({ title, customer, number, dates, scope }: Paper): Content {
 	return {
 		columns: [
-			{ width: '*', stack: [{ text: title, fontSize: 16, bold: true }, customer] },
+			{
+				width: '*',
+				stack: [
+					{ text: title, fontSize: 16, bold: true },
+					customer,
+					...(scope ? [{ text: scope, bold: true }] : [])
+				]
+			},
 			{
 				width: 170,
 				alignment: 'right',
@@ -133,9 +140,15 @@ function figures({ columns, rows }: Paper): Content {
 						fontSize: 7
 					}))
 				],
-				...rows.map(({ label, cells }): TableCell[] => [
+				...rows.map(({ label, isLookedAt, cells }): TableCell[] => [
 					{ text: inFigures(label), bold: true },
-					...cells.map(figure)
+					...(isLookedAt
+						? cells.map(figure)
+						: cells.map((_, i) => ({
+								text: i === 0 ? NOT_LOOKED_AT : '',
+								color: SOFT,
+								noWrap: true
+							})))
 				])
 			]
 		},

@@ -29,7 +29,8 @@ export function signedOut(signed: AnySignedSheet): SignedOut {
 			person: signing.person.name,
 			at: signing.at,
 			sha256: signed.sha256,
-			supersedes: signing.supersedes?.sha256
+			supersedes: signing.supersedes?.sha256,
+			scope: signing.scope
 		}
 	};
 }

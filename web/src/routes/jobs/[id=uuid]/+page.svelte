@@ -14,6 +14,7 @@
 	import SheetFooter from '$lib/sheet/SheetFooter.svelte';
 	import SheetRemarks from '$lib/sheet/SheetRemarks.svelte';
 	import SheetTable from '$lib/sheet/SheetTable.svelte';
+	import Wants from '$lib/sheet/Wants.svelte';
 	import StationList from '$lib/sheet/StationList.svelte';
 	import { stationTyped, typeOn } from '$lib/job/typed-station';
 	import Button from '$lib/ui/Button.svelte';
@@ -141,6 +142,7 @@
 {#each book.sheet.remarks.filter(({ asks }) => asks) as remark (remark.asks)}
 	<Alert look="watch" class="mx-4 mt-2"><Question {remark} /></Alert>
 {/each}
+<div class="flex-none px-4 pt-1"><Wants /></div>
 <div class="flex min-h-0 flex-1 flex-col gap-x-4 px-4 pt-2 bench:flex-row">
 	<div class="flex min-h-0 min-w-0 flex-1 flex-col">
 		<div

@@ -2,34 +2,65 @@ import { redirect } from '@sveltejs/kit';
 import { setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { v7 as uuid } from 'uuid';
-import { defaultSetup, newJob, setupLike, type Job } from '@zinc-ledger/core';
+import { newJob, type Cam, type Job, type LengthUnit } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 import { ask } from '$lib/server/ask';
 import { isId, readForm } from '$lib/server/body';
 import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
+import type { Database } from '$lib/server/database/connection';
 import { nextJobNumber } from '$lib/server/jobs/find';
 import { loadJob } from '$lib/server/jobs/load';
 import { importJob } from '$lib/server/jobs/store';
-import { tell } from '@zinc-ledger/words';
-import { layoutOf, takenLike, TakeIn, withSums } from '$lib/setup/take-in';
+import { findKept, listKept } from '$lib/server/kept';
+import { kitsOffered, kitWithParts } from '$lib/server/kits';
+import { findPart, listParts } from '$lib/server/parts';
+import { shopSetup } from '$lib/server/shop';
+import { begin, type Named } from '$lib/setup/begin';
+import { layoutOf, layoutTexts, takenLike, TakeIn, onlyHead } from '$lib/setup/take-in';
+
+async function cams(db: Database): Promise<Cam[]> {
+	const parts = await listParts(db, { sort: 'cam' });
+	return parts.flatMap((one) => (one.sort === 'cam' && !one.retired ? [one.part] : []));
+}
 
 export const load = async ({ url }) => {
-	const id = url.searchParams.get('like');
-	const { like, number, customers, engines } = await ask(async (db) => ({
+	const { searchParams } = url;
+	const given = (name: string) => searchParams.get(name)?.slice(0, 24) ?? '';
+	const id = searchParams.get('like');
+	const kit = searchParams.get('kit');
+	const { like, number, ...offered } = await ask(async (db) => ({
 		like: isId(id) ? ((await loadJob(db, id))?.job ?? null) : null,
 		number: await nextJobNumber(db),
 		customers: await listCustomers(db),
-		engines: await listEngines(db)
+		engines: await listEngines(db),
+		templates: (await listKept(db, 'template')).flatMap(({ doc, retired }) =>
+			retired
+				? []
+				: [{ id: doc.id, name: doc.name, layout: doc.layout, lifters: doc.setup.lifters }]
+		),
+		kits: (await kitsOffered(db)).kits,
+		springs: (await listParts(db, { sort: 'spring' }))
+			.filter(({ retired }) => !retired)
+			.map(({ part }) => ({ id: part.id, name: part.name })),
+		cams: (await cams(db)).map(({ name }) => name)
 	}));
+	const template = offered.templates.find((one) => one.id === searchParams.get('template'));
 	return {
-		customers,
-		engines,
+		...offered,
 		like: like && { number: like.number, engine: like.engine.name },
 		form: await superValidate(
 			{
 				...(like && takenLike(like)),
+				...(template && {
+					...layoutTexts(template.layout),
+					template: template.id,
+					engine: template.name,
+					lifters: template.lifters
+				}),
+				...(isId(kit) && { kit: `kit:${kit}` }),
 				number,
-				lift: url.searchParams.get('lift')?.slice(0, 24) ?? '',
-				cushion: url.searchParams.get('cushion')?.slice(0, 24) ?? ''
+				lift: given('lift'),
+				cushion: given('cushion')
 			},
 			zod4(TakeIn),
 			{ errors: false }
@@ -37,14 +68,32 @@ export const load = async ({ url }) => {
 	};
 };
 
+/** What the shop has of what the form names. */
+async function namedIn(form: TakeIn, unit: LengthUnit): Promise<Named> {
+	const [sort, id = ''] = form.kit.split(':');
+	return ask(async (db) => {
+		const taken = sort === 'kit' && isId(id) ? await kitWithParts(db, id) : null;
+		const spring = sort === 'spring' && isId(id) ? await findPart(db, id) : null;
+		const template = isId(form.template) ? await findKept(db, 'template', form.template) : null;
+		return {
+			like: isId(form.like) ? (await loadJob(db, form.like))?.job : undefined,
+			template: template?.doc,
+			kit: taken?.kit,
+			spring: spring?.sort === 'spring' ? spring : undefined,
+			parts: taken?.parts ?? new Map(),
+			cams: await cams(db),
+			usual: await shopSetup(db, unit)
+		};
+	});
+}
+
 export const actions = {
 	default: async ({ request, locals }) => {
 		const form = await superValidate(await readForm(request), zod4(TakeIn));
 		if (!form.valid) return { form };
 		const { data } = form;
-		const like = isId(data.like) ? await ask((db) => loadJob(db, data.like)) : undefined;
-		const begun = like ? setupLike(like.job) : defaultSetup(locals.units.length, data.duty);
-		const setup = withSums(begun, data, locals.units);
+		const begun = begin(data, await namedIn(data, locals.units.length), locals.units);
+		if (!begun.ok) return setError(form, begun.field, tell(begun.problem));
 		const customer = (await ask((db) => findCustomer(db, data.customer, data.contact))) ?? {
 			id: uuid(),
 			name: data.customer,
@@ -58,15 +107,11 @@ export const actions = {
 			takenIn: new Date().toISOString(),
 			customer,
 			engine: engine ?? { id: uuid(), name: data.engine, layout },
-			setup: {
-				...setup,
-				use: { ...setup.use, duty: data.duty, ...(data.workDone && { workDone: data.workDone }) },
-				...(data.customerStatement && { customerStatement: data.customerStatement }),
-				lifters: data.lifters
-			}
+			setup: begun.setup,
+			onlyHead: onlyHead(data)
 		});
 		const { problems } = await ask((db) => importJob(db, job));
 		if (problems[0]) return setError(form, 'number', tell(problems[0].text));
-		redirect(303, `/jobs/${job.id}/setup`);
+		redirect(303, `/jobs/${job.id}/round?of=installed-height`);
 	}
 };

@@ -1,29 +1,22 @@
 <script lang="ts">
+	/** A head is taken in by five answers; everything else waits until a figure needs it. */
 	import { untrack } from 'svelte';
 	import { superForm } from 'sveltekit-superforms';
-	import {
-		ARRANGEMENTS,
-		CASTINGS,
-		defaultSetup,
-		evaluate,
-		FIRST_VALVES,
-		layoutProblem,
-		newJob,
-		NUMBERINGS,
-		PAIRINGS,
-		type Job
-	} from '@zinc-ledger/core';
+	import { defaultSetup, evaluate, layoutProblem, newJob, type Job } from '@zinc-ledger/core';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
 	import LayoutPreview from '$lib/head-plan/LayoutPreview.svelte';
 	import BegunFrom from '$lib/setup/BegunFrom.svelte';
-	import { layoutOf } from '$lib/setup/take-in';
-	import Field from '$lib/ui/Field.svelte';
-	import TextField from '$lib/ui/TextField.svelte';
-	import { labelsOf, type Labels } from '@zinc-ledger/words';
+	import BoxCheck from '$lib/kits/BoxCheck.svelte';
+	import HeadFields from '$lib/setup/HeadFields.svelte';
+	import MoreOfJob from '$lib/setup/MoreOfJob.svelte';
+	import { layoutOf, layoutTexts, onlyHead, USUAL_ENGINES } from '$lib/setup/take-in';
 	import Button from '$lib/ui/Button.svelte';
-	import SelectField from '$lib/ui/SelectField.svelte';
+	import Combobox from '$lib/ui/Combobox.svelte';
+	import Disclosure from '$lib/ui/Disclosure.svelte';
+	import Field from '$lib/ui/Field.svelte';
 	import Suggest from '$lib/ui/Suggest.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data } = $props();
 	useKeys([{ keys: ['Enter'], does: 'create the job' }]);
@@ -46,35 +39,69 @@
 			takenIn: '',
 			customer: { id: '', name: '' },
 			engine: { id: '', name: '', layout },
-			setup: defaultSetup('in', '')
+			setup: defaultSetup('in', ''),
+			onlyHead: onlyHead($form)
 		});
 		return { job, sheet: evaluate(job) };
 	});
-	const twoHeads = $derived($form.arrangement !== 'inline');
 	const first = $derived(preview?.job.stations[0]?.label);
-	const known = $derived(data.engines.filter(({ customer }) => customer === $form.customer.trim()));
 
-	const PAIRING_WORDS = { mirrored: 'I E · E I · I E', alternating: 'I E · I E · I E' };
-	const NUMBERING_WORDS = {
-		'bank-by-bank': '1 2 3 | 4 5 6',
-		alternating: '1 3 5 | 2 4 6',
-		custom: 'as the maker numbers them'
-	};
+	/** Engines by name: this customer's own, the shop's templates, the usual arrangements. */
+	const engines = $derived([
+		...data.engines.filter(({ customer }) => customer === $form.customer.trim()),
+		...data.templates,
+		...USUAL_ENGINES
+	]);
+	const names = $derived([...new Set(engines.map(({ name }) => name))]);
+
+	/** The heads lie as those of the engine that is named, where it is known. */
+	function nameEngine(name: string) {
+		$form.engine = name;
+		const known = engines.find((engine) => engine.name === name);
+		if (!known) return;
+		const template = data.templates.find((one) => one === known);
+		Object.assign($form, layoutTexts(known.layout));
+		$form.template = template?.id ?? '';
+		if (template) $form.lifters = template.lifters;
+	}
+
+	const kit = $derived(data.kits.find(({ id }) => $form.kit === `kit:${id}`));
+	const SETS = $derived([
+		{ value: '', label: 'not known yet' },
+		...data.kits.map(({ id, name, maker }) => ({ value: `kit:${id}`, label: name, note: maker })),
+		...data.springs.map(({ id, name }) => ({
+			value: `spring:${id}`,
+			label: name,
+			note: 'spring alone'
+		}))
+	]);
+	const LAYOUT = [
+		'arrangement',
+		'cylinders',
+		'valvesPerCylinder',
+		'numbering',
+		'ownNumbers',
+		'pairing',
+		'firingOrder'
+	] as const;
+	let heads = $state(false);
+	// A problem in what is closed opens it.
+	const headsOpen = $derived(heads || LAYOUT.some((name) => $errors[name]?.[0]));
 </script>
 
 <svelte:head><title>New job · Zinc Ledger</title></svelte:head>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
 	<form method="POST" use:enhance class="max-w-6xl">
-		<h1 class="border-b-2 border-ink pb-2 text-2xl font-semibold">New job</h1>
-		<div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 bench:grid-cols-4">
-			<TextField
-				label="Job number"
-				problem={$errors.number?.[0]}
-				name="number"
-				bind:value={$form.number}
-				figure
-			/>
+		<div class="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-2">
+			<h1 class="text-2xl font-semibold">New job</h1>
+			<Button href="/" class="ml-auto">Cancel</Button>
+			<Button look="main">Create job</Button>
+		</div>
+		<input type="hidden" name="template" value={$form.template} />
+		<div
+			class="mt-4 grid gap-x-5 gap-y-3 tablet:grid-cols-2 bench:grid-cols-[1fr_1.2fr_1.2fr_1fr_1fr]"
+		>
 			<Field label="Customer" problem={$errors.customer?.[0]}>
 				{#snippet control(attributes)}
 					<Suggest
@@ -86,115 +113,59 @@
 					/>
 				{/snippet}
 			</Field>
-			<TextField
-				label="Shop, team or phone"
-				problem={$errors.contact?.[0]}
-				name="contact"
-				bind:value={$form.contact}
-			/>
-			<Field label="Engine" problem={$errors.engine?.[0]}>
+			<Field
+				label="Engine"
+				problem={$errors.engine?.[0]}
+				hint="its name, a template or V8, inline six …"
+			>
 				{#snippet control(attributes)}
 					<Suggest
 						name="engine"
-						known={known.map((engine) => engine.name)}
-						bind:value={$form.engine}
+						known={names}
+						bind:value={() => $form.engine, nameEngine}
 						{...attributes}
 					/>
 				{/snippet}
 			</Field>
-			{#snippet select(
-				label: string,
-				name:
-					| 'arrangement'
-					| 'valvesPerCylinder'
-					| 'numbering'
-					| 'pairing'
-					| 'firstValve'
-					| 'rightHead'
-					| 'lifters',
-				choices: readonly string[],
-				of: keyof Labels | null,
-				words: Record<string, string> = {}
-			)}
-				<SelectField
-					{label}
-					problem={$errors[name]?.[0]}
-					{name}
-					options={choices.map((choice) => {
-						const called = of ? labelsOf(of)[choice]! : choice;
-						return { value: choice, label: words[choice] ? `${called}: ${words[choice]}` : called };
-					})}
-					bind:value={() => $form[name] as string, (value) => ($form[name] = value as never)}
-				/>
-			{/snippet}
-			{#snippet text(
-				label: string,
-				name: 'cylinders' | 'ownNumbers' | 'firingOrder',
-				hint?: string
-			)}
-				<TextField
-					{label}
-					problem={$errors[name]?.[0]}
-					{hint}
-					{name}
-					bind:value={$form[name]}
-					figure
-				/>
-			{/snippet}
-			{@render select('Arrangement', 'arrangement', ARRANGEMENTS, 'arrangement')}
-			{@render text('Cylinders', 'cylinders')}
-			{@render select('Valves per cylinder', 'valvesPerCylinder', ['2', '3', '4', '5'], null)}
-			{#if twoHeads || $form.numbering === 'custom'}
-				{@render select(
-					'Cylinders numbered',
-					'numbering',
-					NUMBERINGS,
-					'numbering',
-					NUMBERING_WORDS
-				)}
-			{/if}
-			{#if $form.numbering === 'custom'}
-				{@render text(
-					'Numbers from the left',
-					'ownNumbers',
-					twoHeads ? 'one head / the other, as 1 3 5 / 2 4 6' : 'as 4 3 2 1'
-				)}
-			{/if}
-			{#if $form.valvesPerCylinder === '2'}
-				{@render select('Valves along the head', 'pairing', PAIRINGS, 'pairing', PAIRING_WORDS)}
-				{@render select('First valve from the left', 'firstValve', FIRST_VALVES, 'kind')}
-			{/if}
-			{#if twoHeads}
-				{@render select('Right-hand head casting', 'rightHead', CASTINGS, 'casting')}
-			{/if}
-			{@render text('Firing order', 'firingOrder', 'as 1-5-3-6-2-4; can wait')}
-			{@render select('Lifters', 'lifters', ['solid', 'hydraulic'], 'lifters')}
-		</div>
-		<BegunFrom lift={$form.lift} cushion={$form.cushion} like={$form.like} job={data.like} />
-		<LayoutPreview {preview} {first} />
-		<div class="mt-4 grid gap-x-5 gap-y-3 bench:grid-cols-3">
+			<Field label="Kit or spring" problem={$errors.kit?.[0]}>
+				{#snippet control(attributes)}
+					<Combobox name="kit" options={SETS} bind:value={$form.kit} {...attributes} />
+				{/snippet}
+			</Field>
+			<Field
+				label="Lift"
+				problem={$errors.lift?.[0]}
+				hint="at the valve; or lobe × ratio; or a cam"
+			>
+				{#snippet control(attributes)}
+					<Suggest
+						name="lift"
+						takesNew={false}
+						known={data.cams}
+						bind:value={$form.lift}
+						{...attributes}
+					/>
+				{/snippet}
+			</Field>
 			<TextField
 				label="Application"
+				hint="what it is for"
 				problem={$errors.duty?.[0]}
 				name="duty"
 				bind:value={$form.duty}
 			/>
-			<TextField
-				label="Customer’s statement"
-				problem={$errors.customerStatement?.[0]}
-				name="customerStatement"
-				bind:value={$form.customerStatement}
-			/>
-			<TextField
-				label="Work done before"
-				problem={$errors.workDone?.[0]}
-				name="workDone"
-				bind:value={$form.workDone}
-			/>
 		</div>
-		<p class="mt-6 flex gap-3">
-			<Button look="main">Create job</Button>
-			<Button href="/">Cancel</Button>
-		</p>
+		{#if kit && preview}<BoxCheck {kit} stations={preview.job.stations} />{/if}
+		<BegunFrom cushion={$form.cushion} like={$form.like} job={data.like} />
+		<LayoutPreview {preview} {first} />
+		<Disclosure
+			class="mt-3"
+			keep
+			title="How the heads lie, when they are none of the known"
+			bind:open={() => headsOpen, (now) => (heads = now)}
+		>
+			<HeadFields bind:form={$form} problems={$errors} here />
+		</Disclosure>
+		<MoreOfJob bind:form={$form} problems={$errors} />
 	</form>
 </main>

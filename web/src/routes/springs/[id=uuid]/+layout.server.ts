@@ -1,8 +1,9 @@
 import { ask } from '$lib/server/ask';
 import { listGauges } from '$lib/server/gauges';
+import { loadJob } from '$lib/server/jobs/load';
 import { listParts } from '$lib/server/parts';
 import { findSet, springsOf } from '$lib/server/springs';
-import { message } from '@zinc-ledger/core';
+import { KINDS, message, type Job, type LibraryPart } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, depends }) => {
@@ -13,6 +14,17 @@ export const load = async ({ params, depends }) => {
 		set,
 		springs: await springsOf(db, params.id),
 		gauges: (await listGauges(db)).filter(({ gauge }) => gauge.sort === 'bench-tester'),
-		library: await listParts(db, { sort: 'spring' })
+		library: await listParts(db, { sort: 'spring' }),
+		retainers: (await listParts(db, { sort: 'retainer' })) as LibraryPart<'retainer'>[],
+		fitted: set.jobId ? retainersOf(await loadJob(db, set.jobId), set.card?.id) : []
 	}));
 };
+
+/** The retainers that a job has on springs of this card: on every spring of it, where the set has no card. */
+function retainersOf(found: { readonly job: Job } | undefined, card: string | undefined) {
+	const kinds = found ? KINDS.map((kind) => found.job.setup.kinds[kind]) : [];
+	const fitted = kinds.flatMap(({ spring, retainer }) =>
+		retainer && (card === undefined || spring?.id === card) ? [retainer] : []
+	);
+	return [...new Map(fitted.map((retainer) => [retainer.name, retainer])).values()];
+}

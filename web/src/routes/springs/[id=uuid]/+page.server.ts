@@ -4,14 +4,16 @@ import { lengthOf, medianSpring, mm, applyToSetup, type LibraryPart } from '@zin
 import { problemsOf } from '@zinc-ledger/core/file';
 import { readSweep, Sweep } from '@zinc-ledger/core/sweep-schema';
 import { newSweep, sweepFromCsv, type Columns } from '$lib/springs/csv';
-import { bindOf, worked } from '$lib/springs/worked';
+import { testedOf } from '$lib/springs/worked';
 import { ask } from '$lib/server/ask';
-import { formWithFile } from '$lib/server/body';
+import { formTexts, formWithFile, trimmed } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
 import { listParts } from '$lib/server/parts';
-import { findSet, keepSweep, springsOf } from '$lib/server/springs';
+import { readSetForm } from '$lib/server/spring-set-form';
+import { editSet, findSet, keepSweep, springsOf } from '$lib/server/springs';
 import { message, type Problem } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
 import { refuse } from '$lib/server/refuse';
 
 const Told = z.object({
@@ -70,6 +72,18 @@ export const actions = {
 		return { taken: `${name}: ${sweep.points.length} points for ${tag}` };
 	},
 
+	/** Says something else of the set: its name, card or build, height and lift. */
+	edit: async ({ request, params, locals }) => {
+		const typed = trimmed(await formTexts(request));
+		const refused = (status: number, edit: Record<string, string>) => fail(status, { edit, typed });
+		if (!locals.person) return refused(401, { name: tell(message('server.operator-required')) });
+		const read = await readSetForm(typed, locals.units);
+		if (!read.ok) return refused(400, read.problems);
+		if (!(await ask((db) => editSet(db, params.id, read.set))))
+			refuse(404, message('server.unknown', { what: 'set' }));
+		return { edited: true };
+	},
+
 	/** Puts the set's median curve on the job, with whether it is the spring that the job says. */
 	use: async ({ params, locals }) => {
 		const { person } = locals;
@@ -80,11 +94,7 @@ export const actions = {
 		const set = await ask((db) => findSet(db, params.id));
 		if (!set?.jobId) refuse(409, message('set.not-for-job'));
 		const springs = await ask((db) => springsOf(db, params.id, 1));
-		const tested = springs.flatMap(({ tag, sweeps: [sweep], measured }) => {
-			const done = sweep && worked(sweep, set.card?.build);
-			const bind = done && bindOf(done.bind, measured.bind?.height);
-			return done?.curve && bind ? [{ tag, curve: done.curve, bind }] : [];
-		});
+		const tested = testedOf(springs, set.build);
 		const median = medianSpring(tested, mm(lengthOf(set.seat)));
 		if (!median) return fail(409, { problems: [{ path: 'set', text: message('set.not-tested') }] });
 		const cards = (await ask((db) => listParts(db, { sort: 'spring' }))).map(

@@ -8,7 +8,9 @@
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { cardEnds } from '$lib/springs/card-line';
 	import { send } from '$lib/http/send-json';
+	import Beside from '$lib/springs/Beside.svelte';
 	import ByHand from '$lib/springs/ByHand.svelte';
+	import SetEdit from '$lib/springs/SetEdit.svelte';
 	import SetLimitsForm from '$lib/springs/SetLimitsForm.svelte';
 	import SetTable from '$lib/springs/SetTable.svelte';
 	import SpringFigures from '$lib/springs/SpringFigures.svelte';
@@ -20,8 +22,6 @@
 	import { problemText, tell } from '@zinc-ledger/words';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
-	import SelectField from '$lib/ui/SelectField.svelte';
-	import { plain } from '$lib/ui/options';
 
 	let { data, form } = $props();
 	const bench = getBench();
@@ -32,12 +32,11 @@
 
 	let seat = $state(untrack(() => lengthOf(data.set.seat) as number));
 	const lift = $derived(lengthOf(data.set.lift) as number);
-	const build = $derived(data.set.card?.build);
+	const build = $derived(data.set.build);
 	const rows = $derived(rowsOf(data.springs, build, seat, lift));
 	let chosenTag = $state(untrack(() => page.url.searchParams.get('tag')));
 	const chosen = $derived(rows.find(({ spring }) => spring.tag === chosenTag) ?? rows[0]);
 	let besideTag = $state('');
-	const beside = $derived(rows.find(({ spring }) => spring.tag === besideTag));
 	let placing = $state<number | null>(null);
 	let problem = $state<string | null>(null);
 
@@ -154,6 +153,13 @@
 			onchoose={(tag) => ((chosenTag = tag), (placing = null))}
 			limits={data.set.limits}
 		/>
+		<SetEdit
+			set={data.set}
+			cards={data.library}
+			refused={form && 'edit' in form && form.edit
+				? { typed: form.typed, problems: form.edit }
+				: null}
+		/>
 		<SetLimitsForm setId={data.set.id} limits={data.set.limits} />
 	</div>
 
@@ -169,22 +175,10 @@
 				seat={mm(seat)}
 				lift={data.set.lift}
 				limits={data.set.limits}
+				{build}
+				fitted={data.fitted}
 			/>
-			<SelectField
-				label="Compare with"
-				class="mt-3"
-				options={[{ value: '', label: 'none' }, ...plain(rows.map(({ spring }) => spring.tag))]}
-				bind:value={besideTag}
-			/>
-			{#if beside}
-				<p class="mt-1">
-					At <span class="figure">{bench.length(mm(seat))}</span> and the same lift, {beside.spring
-						.tag} has
-					<span class="figure">{bench.load(beside.figures.seat)}</span> and
-					<span class="figure">{bench.load(beside.figures.open)}</span>
-				</p>
-			{/if}
-
+			<Beside set={data.set} {rows} chosen={chosen.spring.tag} {seat} bind:tag={besideTag} />
 			<ByHand spring={chosen.spring} onmeasure={typed} />
 			<Alert {problem} class="mt-1" />
 

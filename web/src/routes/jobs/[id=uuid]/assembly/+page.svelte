@@ -1,19 +1,12 @@
 <script lang="ts">
 	/** The assembly, step by step: what to do now, what to take care of, one key to tick it. */
-	import { v7 as uuid } from 'uuid';
 	import {
-		assemblyOf,
-		inWay,
-		firstMissingPrerequisite,
+		cylinderPlace,
+		LOCK_HALVES,
 		lockHalves,
-		nextStep,
 		partsOf,
 		placesDone,
-		cylinderPlace,
-		WAYS,
-		type Step,
-		type Way,
-		message
+		WAYS
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -21,12 +14,15 @@
 	import StepDone from '$lib/assembly/StepDone.svelte';
 	import StepList from '$lib/assembly/StepList.svelte';
 	import StepText from '$lib/assembly/StepText.svelte';
+	import StepWork from '$lib/assembly/StepWork.svelte';
+	import Together from '$lib/assembly/Together.svelte';
+	import { Ticking } from '$lib/assembly/ticking.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import Section from '$lib/section/Section.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
-	import { label, tell, write } from '@zinc-ledger/words';
+	import { label, write } from '@zinc-ledger/words';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import RadioGroup from '$lib/ui/RadioGroup.svelte';
@@ -39,68 +35,20 @@
 		{ keys: ['u'], does: 'undo the last step ticked' }
 	]);
 
-	let way = $state<Way>('by-station');
-	let chosen = $state<string | null>(null);
-	let count = $state('');
-	let note = $state('');
-	let problem = $state<string | null>(null);
-	let busy = $state(false);
-
-	const { steps, done } = $derived(assemblyOf(book.job, book.sheet));
-	const going = $derived(inWay(steps, way));
-	const step = $derived<Step | null>(
-		(chosen === null ? null : steps.find(({ key }) => key === chosen)) ?? nextStep(going, done)
-	);
+	const ticking = new Ticking(book, bench);
+	const { steps, done, step, ticked, lacking } = $derived(ticking);
 	const place = $derived(step?.place ?? 'job');
 	const here = $derived(steps.filter((one) => one.place === place));
-	const lacking = $derived(
-		step && !done.has(step.key) ? firstMissingPrerequisite(step, steps, done) : null
-	);
-	const ticked = $derived(step ? (done.get(step.key) ?? null) : null);
 	const finished = $derived(placesDone(steps, done));
 	const sheet = $derived(book.station(place));
 	const entry = $derived(book.job.stations.find(({ label }) => label === place));
 	const inCar = $derived(book.job.setup.workLocation === 'vehicle');
 
-	async function tick(what: Step, isDone: boolean) {
-		if (busy) return;
-		const counted = Number.parseInt(count, 10);
-		if (isDone && what.counts && !(counted >= 0)) {
-			problem = tell(message('entry.count-missing'));
-			return;
-		}
-		busy = true;
-		problem = await book.append('assembly', bench.person, {
-			id: uuid(),
-			place: what.place,
-			step: what.step,
-			done: isDone,
-			...(isDone && what.counts && { count: counted }),
-			...(note.trim() && { note: note.trim() }),
-			at: new Date().toISOString()
-		});
-		busy = false;
-		if (problem !== null) return;
-		chosen = null;
-		count = '';
-		note = '';
-	}
-
-	function finish() {
-		if (step && !ticked && !lacking) void tick(step, true);
-	}
-
-	function undo() {
-		const last = [...done].toSorted(([, a], [, b]) => Date.parse(b.at) - Date.parse(a.at))[0];
-		const of = last && steps.find(({ key }) => key === last[0]);
-		if (of) void tick(of, false);
-	}
-
 	function press(event: KeyboardEvent) {
 		if (isTyping(event) || (event.target as HTMLElement).closest('button, a, select, input'))
 			return;
-		if (event.key === 'Enter') finish();
-		else if (event.key === 'u') undo();
+		if (event.key === 'Enter') ticking.finish();
+		else if (event.key === 'u') ticking.undo();
 		else return;
 		event.preventDefault();
 	}
@@ -117,9 +65,10 @@
 		selected={place}
 		lit={({ cylinder }) => place === cylinderPlace(cylinder)}
 		onselect={(label) =>
-			(chosen =
+			(ticking.chosen =
 				steps.find((one) => one.place === label && !done.has(one.key))?.key ??
-				steps.findLast((one) => one.place === label)!.key)}
+				steps.findLast((one) => one.place === label)?.key ??
+				null)}
 	/>
 </div>
 <div
@@ -135,7 +84,7 @@
 			<RadioGroup
 				label="Order"
 				options={WAYS.map((value) => ({ value, label: capital(label('way', value)) }))}
-				bind:value={way}
+				bind:value={ticking.way}
 			/>
 		</div>
 		{#if step}
@@ -144,7 +93,7 @@
 				class="mt-5 flex flex-wrap items-end gap-4"
 				onsubmit={(event) => {
 					event.preventDefault();
-					finish();
+					ticking.finish();
 				}}
 			>
 				{#if step.counts && !ticked}
@@ -153,15 +102,25 @@
 						class="w-28"
 						figure
 						inputmode="numeric"
-						placeholder={String(lockHalves(book.job))}
-						bind:value={count}
+						placeholder={String(entry ? LOCK_HALVES : lockHalves(book.job))}
+						bind:value={ticking.count}
+					/>
+				{/if}
+				{#if step.expects !== undefined && !ticked}
+					<TextField
+						label="Height measured"
+						class="w-36"
+						figure
+						inputmode="decimal"
+						placeholder={step.expects === null ? '' : bench.length(step.expects)}
+						bind:value={ticking.measured}
 					/>
 				{/if}
 				{#if ticked}
 					<StepDone
 						{ticked}
-						onundo={() => step && tick(step, false)}
-						onnext={() => (chosen = null)}
+						onundo={() => step && ticking.tick(step, false)}
+						onnext={() => (ticking.chosen = null)}
 					/>
 				{:else if lacking}
 					<p class="text-[15px]">
@@ -170,12 +129,32 @@
 							bench.units
 						)}
 					</p>
-					<Button type="button" onclick={() => (chosen = lacking!.key)}>Go there</Button>
-				{:else}
-					<TextField label="Note, if any" class="w-72" maxlength={200} bind:value={note} />
-					<Button disabled={busy} look="main">Done <Key>Enter</Key></Button>
+					<Button type="button" onclick={() => (ticking.chosen = lacking!.key)}>Go there</Button>
+				{:else if step.step !== 'strip-spring'}
+					<TextField label="Note, if any" class="w-72" maxlength={200} bind:value={ticking.note} />
+					<Button disabled={ticking.busy} look="main">Done <Key>Enter</Key></Button>
+				{/if}
+				{#if ticking.mayLeak}
+					<Button type="button" onclick={() => ticking.stopAtLeak()}>
+						{step.step === 'air' ? 'It does not hold' : 'The air fell'}
+					</Button>
 				{/if}
 			</form>
+			{#if !ticked && !lacking}<Together {ticking} />{/if}
+			{#if sheet}
+				<StepWork
+					{step}
+					station={sheet}
+					open={!ticked && !lacking}
+					ondone={() => step && ticking.tick(step, true)}
+				/>
+			{/if}
+			{#if ticking.leaks}
+				<Alert
+					class="mt-3"
+					problem="The air does not hold at {ticking.airAt}: nothing is undone there until it is proved again."
+				/>
+			{/if}
 		{:else}
 			<p class="mt-6 text-3xl font-semibold">Built: all {steps.length} steps are done.</p>
 			<p class="mt-4">
@@ -184,7 +163,7 @@
 				</Button>
 			</p>
 		{/if}
-		<Alert {problem} class="mt-3" />
+		<Alert problem={ticking.problem} class="mt-3" />
 		{#if sheet && entry}
 			<figure class="mt-5 w-[300px]">
 				<figcaption class="text-[12px] text-soft">{entry.label}, planned</figcaption>
@@ -192,5 +171,11 @@
 			</figure>
 		{/if}
 	</div>
-	<StepList {place} steps={here} {done} current={step?.key} onchoose={(key) => (chosen = key)} />
+	<StepList
+		{place}
+		steps={here}
+		{done}
+		current={step?.key}
+		onchoose={(key) => (ticking.chosen = key)}
+	/>
 </div>

@@ -1,10 +1,20 @@
 <script lang="ts">
 	/** What is tried on the built head: vacuum, passages through the lift, piston to valve. */
 	import { v7 as uuid } from 'uuid';
-	import { PASSAGES, walk, type Check } from '@zinc-ledger/core';
+	import {
+		lengthOf,
+		partsOf,
+		PASSAGES,
+		rollerSweep,
+		stationsAtHand,
+		walk,
+		type Check
+	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import CheckingSprings from '$lib/assembly/CheckingSprings.svelte';
 	import CheckTable from '$lib/check/CheckTable.svelte';
 	import type { CheckDraft } from '$lib/check/keep';
+	import LeakDownForm from '$lib/check/LeakDownForm.svelte';
 	import PistonForm from '$lib/check/PistonForm.svelte';
 	import VacuumForm from '$lib/check/VacuumForm.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -21,13 +31,25 @@
 	const bench = getBench();
 	useKeys([{ keys: ['↑', '↓'], does: 'valve before, valve after' }]);
 
-	const order = $derived(walk(book.job.stations, book.job.setup.measuringOrder));
+	const order = $derived(walk(stationsAtHand(book.job), book.job.setup.measuringOrder));
+	const isTried = (one: string) => {
+		const { vacuum, leakDown } = book.station(one)?.checks ?? {};
+		return Boolean(vacuum ?? leakDown);
+	};
 	let at = $state<string | null>(null);
 	const label = $derived(
-		at ?? order.find((entry) => !book.station(entry.label)?.checks.vacuum)?.label ?? order[0]!.label
+		at ?? order.find((entry) => !isTried(entry.label))?.label ?? order[0]!.label
 	);
 	const station = $derived(book.station(label)!);
 	const limits = $derived(book.job.setup.limits);
+	/** How far a roller of this arm must sweep over the tip. */
+	const sweep = $derived.by(() => {
+		const entry = book.job.stations.find((one) => one.label === label)!;
+		const { rocker } = partsOf(book.job.setup, entry);
+		const { lift } = station.shared;
+		if (rocker?.nose !== 'roller-tip' || !rocker.arm || !lift) return null;
+		return rollerSweep(lengthOf(rocker.arm), lift.gross);
+	});
 	let note = $state('');
 	let problem = $state<string | null>(null);
 
@@ -68,7 +90,7 @@
 	<HeadPlan
 		job={book.job}
 		stations={book.sheet.stations}
-		done={{ is: ({ checks }) => checks.vacuum !== null, word: 'tested' }}
+		done={{ is: (one) => isTried(one.label), word: 'tested' }}
 		selected={label}
 		onselect={(one) => (at = one)}
 	/>
@@ -84,15 +106,25 @@
 		{#if problem}
 			<Alert {problem} class="sticky top-0 z-[1] bg-paper py-2" />
 		{/if}
-		<VacuumForm wanted={limits.vacuum} keep={keepVacuum} />
+		{#if book.job.setup.workLocation === 'vehicle'}
+			<LeakDownForm most={limits.leakDown} keep={keepVacuum} />
+		{:else}
+			<VacuumForm wanted={limits.vacuum} keep={keepVacuum} />
+		{/if}
 		<section class="mt-3 border-t border-rule pt-2">
 			<h2 class="font-semibold">Through-lift clearance, with a checking spring</h2>
 			<p class="caution mt-1">
 				Count the checking springs out again: no head leaves with a checking spring in it.
 			</p>
+			<CheckingSprings />
 			{#each PASSAGES as passage (passage)}
 				<div class="flex min-h-12 flex-wrap items-center gap-3 border-b border-hair">
 					<span class="w-28">{capital(nameOf('passage', passage))}</span>
+					{#if passage === 'tip-wipe' && sweep !== null}
+						<span class="text-[13px] text-soft"
+							>roller sweeps <span class="figure">{bench.length(sweep)}</span> at least</span
+						>
+					{/if}
 					{#each [true, false] as passes (passes)}
 						<Button
 							aria-pressed={station.checks.passages[passage]?.passes === passes}
@@ -114,7 +146,11 @@
 				<a class="underline" href="/jobs/{book.job.id}/round?of=on-head-load">Loads on the head</a>
 			</p>
 		</section>
-		<PistonForm floor={limits.pistonFloors[station.kind]} {keep} />
+		<PistonForm
+			floor={limits.pistonFloors[station.kind]}
+			gasket={book.job.setup.gasketThickness}
+			{keep}
+		/>
 		<TextField
 			class="mt-3 max-w-md"
 			label="Note with the next check"

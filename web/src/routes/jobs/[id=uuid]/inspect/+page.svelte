@@ -2,15 +2,18 @@
 	import { v7 as uuid } from 'uuid';
 	import {
 		GROOVES_SEEN,
+		CONTACTS,
 		SEAT_MARKS,
 		inspectionFindings,
 		STEMS_SEEN,
 		TIPS_SEEN,
+		stationsAtHand,
 		walk,
 		type Inspection
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import Photos from '$lib/inspect/Photos.svelte';
+	import Came from '$lib/inspect/Came.svelte';
+	import Photos from '$lib/photos/Photos.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
@@ -36,18 +39,20 @@
 		{ name: 'tip', title: 'Tip', choices: TIPS_SEEN, of: 'tipSeen' },
 		{ name: 'groove', title: 'Lock groove', choices: GROOVES_SEEN, of: 'grooveSeen' },
 		{ name: 'stem', title: 'Stem', choices: STEMS_SEEN, of: 'stemSeen' },
-		{ name: 'seatMark', title: 'Seat mark', choices: SEAT_MARKS, of: 'seatMark' }
+		{ name: 'seatMark', title: 'Seat mark', choices: SEAT_MARKS, of: 'seatMark' },
+		{ name: 'contact', title: 'Contact', choices: CONTACTS, of: 'contact' }
 	] as const;
 	const GOOD = {
 		condition: 'reused',
 		tip: 'good',
 		groove: 'good',
 		stem: 'good',
-		seatMark: 'even'
+		seatMark: 'even',
+		contact: 'middle'
 	} as const;
 	type Seen = Pick<Inspection, (typeof ASKED)[number]['name']>;
 
-	const order = $derived(walk(book.job.stations, book.job.setup.measuringOrder));
+	const order = $derived(walk(stationsAtHand(book.job), book.job.setup.measuringOrder));
 	let at = $state<string | null>(null);
 	const label = $derived(
 		at ?? order.find((entry) => !book.station(entry.label)?.seen)?.label ?? order[0]!.label
@@ -58,8 +63,8 @@
 	let problem = $state<string | null>(null);
 	const done = $derived(book.sheet.stations.filter((station) => station.seen).length);
 
-	function pick({ condition, tip, groove, stem, seatMark }: Inspection): Seen {
-		return { condition, tip, groove, stem, seatMark };
+	function pick({ condition, tip, groove, stem, seatMark, contact }: Inspection): Seen {
+		return { condition, tip, groove, stem, seatMark, contact };
 	}
 
 	function step(by: number) {
@@ -143,7 +148,11 @@
 		<section>
 			<h2 class="mb-2 border-b border-ink pb-1 font-semibold">Photos of {label}</h2>
 			{#key label}
-				<Photos station={label} photos={data.photos.filter((photo) => photo.station === label)} />
+				<Photos
+					photos={data.photos.filter((photo) => photo.station === label)}
+					to="/api/jobs/{book.job.id}/photos?station={label}"
+					of="valve {label}"
+				/>
 			{/key}
 			<p class="mt-1 text-soft">JPEG, PNG or WebP to 12 MB. Where it was taken is not kept.</p>
 		</section>
@@ -167,6 +176,7 @@
 				{/each}
 			</ul>
 		</section>
+		<Came photos={data.photos.filter((photo) => photo.station === null)} />
 		<p class="caution">
 			Keep every valve with its station: tag or rack. Solvents: ventilation and gloves.
 		</p>

@@ -1,4 +1,6 @@
 import { ask } from '$lib/server/ask';
+import { kitsOffered } from '$lib/server/kits';
 import { listParts } from '$lib/server/parts';
 
-export const load = async () => ({ library: await ask((db) => listParts(db)) });
+export const load = async () =>
+	ask(async (db) => ({ parts: await listParts(db), kits: (await kitsOffered(db)).kits }));

@@ -1,11 +1,13 @@
 import { ask } from '$lib/server/ask';
+import { kitsOffered } from '$lib/server/kits';
 import { listParts } from '$lib/server/parts';
 import { takenBy } from '$lib/server/stock';
 
 export const load = async ({ params }) => {
-	const { library, taken } = await ask(async (db) => ({
+	const { library, taken, kits } = await ask(async (db) => ({
 		library: await listParts(db),
-		taken: await takenBy(db, params.id)
+		taken: await takenBy(db, params.id),
+		kits: (await kitsOffered(db)).kits
 	}));
-	return { library, taken: Object.fromEntries(taken) };
+	return { library, kits, taken: Object.fromEntries(taken) };
 };

@@ -2,6 +2,7 @@
 	import {
 		evaluate,
 		KINDS,
+		REUSABLE,
 		SORT_OF,
 		STATION_PARTS,
 		type Finding,
@@ -13,6 +14,7 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import QuietFindings from '$lib/fit/QuietFindings.svelte';
+	import KitChoice from '$lib/kits/KitChoice.svelte';
 	import FindingItem from '$lib/fit/FindingItem.svelte';
 	import MassTable from '$lib/fit/MassTable.svelte';
 	import OwnParts from '$lib/fit/OwnParts.svelte';
@@ -30,8 +32,6 @@
 	const book = getBook();
 	const bench = getBench();
 	useKeys([{ keys: ['Tab'], does: 'next part' }]);
-
-	const REUSABLE = ['spring', 'locks', 'seal'] as const;
 
 	/** Parts being tried; null while the job stands as it is kept. */
 	let tried = $state.raw<Setup | null>(null);
@@ -106,6 +106,13 @@
 			{/if}
 		</div>
 		<Alert {problem} class="mt-2" />
+		<KitChoice
+			kits={data.kits}
+			library={data.library}
+			{setup}
+			stations={book.job.stations}
+			ontake={(taken) => (tried = taken)}
+		/>
 		<div
 			class="grid grid-cols-2 items-center gap-x-3 pt-2 tablet:grid-cols-[6rem_minmax(0,1fr)_minmax(0,1fr)]"
 		>

@@ -5,6 +5,7 @@
 	import { SvelteSet } from 'svelte/reactivity';
 	import { v7 as uuid } from 'uuid';
 	import {
+		springsToPlace,
 		canReplaceLocks,
 		evaluate,
 		KINDS,
@@ -47,6 +48,7 @@
 	let problem = $state<string | null>(null);
 
 	const springs = $derived(book.job.setup.springs ?? []);
+	const placeable = $derived(springsToPlace(book.job, new Set(fixed)));
 	/** Lock sets that suit the stem and the retainer of this job, on the shelf or to be ordered. */
 	const lockSets = $derived.by(() => {
 		const own = KINDS.map((kind) => book.job.setup.kinds[kind].locks).filter((locks) => locks);
@@ -81,7 +83,7 @@
 		void planner.ask({
 			job: book.job,
 			shims: book.shims,
-			placeSprings: placeSprings && springs.length > 0,
+			placeSprings: placeSprings && placeable.length > 0,
 			fixed: [...fixed],
 			lockStock: lockSets.map(({ part, stock }) => ({
 				locks: part,
@@ -139,8 +141,12 @@
 	<div class="flex min-h-0 min-w-0 flex-1 flex-col">
 		<div class="flex flex-wrap items-center gap-x-5 gap-y-1 text-[13px]">
 			<h1 class="text-[15px] font-semibold">The plan</h1>
-			{#if springs.length > 0}
-				<Checkbox bind:checked={placeSprings}>Place the {springs.length} tested springs</Checkbox>
+			{#if placeable.length > 0}
+				<Checkbox bind:checked={placeSprings}>Place the {placeable.length} tested springs</Checkbox>
+			{:else if springs.length > 0}
+				<p class="text-[13px] text-soft">
+					{springs.length} tested: a sample, too few to place at {book.job.stations.length} valves.
+				</p>
 			{/if}
 			{#each lockSets.filter(({ stock }) => (stock ?? 0) > 0) as { part, stock } (part.id ?? part.name)}
 				<Checkbox

@@ -12,6 +12,8 @@ export const load = async ({ url }) => {
 		refuse(404, message('server.no-setting-order', { name: order }));
 	return {
 		quantity: name as Quantity,
+		only: url.searchParams.get('only')?.split(',').filter(Boolean) ?? [],
+		back: url.searchParams.get('back') === 'assembly' ? 'assembly' : null,
 		settingOrder: (order ?? null) as SettingOrder | null,
 		gauges: await ask(listGaugesWithRepeats)
 	};

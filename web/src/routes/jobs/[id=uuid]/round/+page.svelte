@@ -9,4 +9,6 @@
 		quantity={data.quantity}
 		gauges={data.gauges}
 		settingOrder={data.settingOrder}
+		only={data.only}
+		back={data.back}
 	/>{/key}

@@ -1,5 +1,5 @@
 import { unitsFor, unitsNamed } from '$lib/server/units-for';
-import { fail, redirect } from '@sveltejs/kit';
+import { fail } from '@sveltejs/kit';
 import type { Cam } from '@zinc-ledger/core';
 import { Setup } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
@@ -7,8 +7,10 @@ import { fieldProblems, formTexts, isId, revisionIn } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
 import { findPart, listParts } from '$lib/server/parts';
-import type { Values } from '$lib/forms/flat';
+import { shopSetup } from '$lib/server/shop';
+import { flatten, type Values } from '$lib/forms/flat';
 import { OWN_CAM } from '$lib/setup/cam';
+import { SHOP_FIELDS } from '$lib/setup/fields';
 import { setupFrom } from '$lib/setup/values';
 import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
@@ -16,9 +18,16 @@ import { refuse } from '$lib/server/refuse';
 
 type LibraryCam = Cam & { id: string };
 
-export const load = async () => {
-	const parts = await ask((db) => listParts(db, { sort: 'cam' }));
-	return { cams: parts.filter(({ retired }) => !retired).map(({ part }) => part as LibraryCam) };
+export const load = async ({ locals, parent }) => {
+	const { job } = await parent();
+	const { length } = unitsFor(locals, job);
+	return ask(async (db) => ({
+		cams: (await listParts(db, { sort: 'cam' }))
+			.filter(({ retired }) => !retired)
+			.map(({ part }) => part as LibraryCam),
+		/** What the shop's jobs start with, as texts of the form. */
+		shop: flatten(await shopSetup(db, length), SHOP_FIELDS)
+	}));
 };
 
 export const actions = {
@@ -40,13 +49,20 @@ export const actions = {
 		if (!checked.success) {
 			return refused(400, message('server.not-saved'), fieldProblems(checked.error));
 		}
+		const stranger = checked.data.atHand?.find(
+			(label) => !loaded.job.stations.some((station) => station.label === label)
+		);
+		if (stranger)
+			return refused(400, message('server.not-saved'), {
+				atHand: tell(message('job.no-station', { station: stranger }))
+			});
 		const revision = await ask((db) =>
 			saveSetup(db, params.id, revisionIn(values), checked.data, person)
 		);
 		if (revision === null) {
 			return refused(409, message('server.changed-meanwhile'));
 		}
-		redirect(303, `/jobs/${params.id}`);
+		return { saved: true };
 	}
 };
 

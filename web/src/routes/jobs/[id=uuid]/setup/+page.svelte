@@ -5,21 +5,18 @@
 	import FormField from '$lib/forms/FormField.svelte';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
+	import { focusNamed } from '$lib/forms/focus';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import {
-		COMPRESSION_FIELDS,
-		JOB_FIELDS,
-		KIND_GROUPS,
-		LIMIT_FIELDS,
-		SPARE_ROWS
-	} from '$lib/setup/fields';
+	import { JOB_FIELDS, KIND_GROUPS, SPARE_ROWS } from '$lib/setup/fields';
 	import { camValues, OWN_CAM } from '$lib/setup/cam';
 	import CamChoice from '$lib/setup/CamChoice.svelte';
+	import FieldColumn from '$lib/setup/FieldColumn.svelte';
 	import HeadWork from '$lib/setup/HeadWork.svelte';
+	import LimitSections from '$lib/setup/LimitSections.svelte';
 	import OverrideRows from '$lib/setup/OverrideRows.svelte';
 	import ShimRows from '$lib/setup/ShimRows.svelte';
 	import TargetMethods from '$lib/setup/TargetMethods.svelte';
-	import { isShown, valuesOf } from '$lib/setup/values';
+	import { isShown, valuesOf, withChoices } from '$lib/setup/values';
 	import { capital } from '$lib/ui/words';
 	import { label } from '@zinc-ledger/words';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -36,23 +33,6 @@
 	const problems = $derived<Record<string, string>>(form?.problems ?? {});
 	const shimRows = $derived(book.job.setup.shimStock.length + SPARE_ROWS);
 	const overrideRows = $derived((book.job.setup.overrides?.length ?? 0) + SPARE_ROWS);
-
-	/** Selects that must stand at something stand at their first choice; the values must say the same. */
-	function withChoices(texts: Record<string, string>): Record<string, string> {
-		const chosen = { ...texts };
-		for (const kind of KINDS) {
-			for (const field of KIND_GROUPS.flatMap((group) => group.fields)) {
-				const path = `kinds.${kind}.${field.path}`;
-				if (field.choices) chosen[path] ||= defaultOf(field.path, field.choices);
-				else chosen[path] ??= '';
-			}
-		}
-		return chosen;
-	}
-
-	function defaultOf(path: string, choices: readonly string[]): string {
-		return path.endsWith('source') ? 'card' : choices[0]!;
-	}
 
 	const ownCam = $derived(book.job.setup.cam);
 	/** Lift and lash follow the cam that is chosen; each may still be typed over. */
@@ -89,42 +69,33 @@
 	</div>
 {/snippet}
 
-{#snippet column(title: string, fields: typeof JOB_FIELDS)}
-	<h3 class="mt-5 border-b border-ink pb-1 font-semibold">{title}</h3>
-	{#each fields as field (field.path)}
-		<div
-			class="border-b border-hair py-1 {field.sort === 'text'
-				? ''
-				: 'grid grid-cols-[1fr_8.5rem] items-center gap-x-3'}"
-		>
-			<span class="text-[13px] leading-tight text-soft">{field.label}</span>
-			<FormField
-				{field}
-				path={field.path}
-				label={field.label}
-				bind:value={() => values[field.path] ?? '', (text) => (values[field.path] = text)}
-				problem={problems[field.path]}
-			/>
-		</div>
-	{/each}
-{/snippet}
-
 <div class="min-h-0 flex-1 px-4 pb-10 bench:overflow-auto bench:px-6">
 	<form
 		method="POST"
+		{@attach focusNamed}
 		use:sendForm={{
 			reset: false,
 			after: (result) => {
-				if (result.type === 'failure' && result.status === 409) revision = data.revision;
+				if (result.type === 'success') values = withChoices(valuesOf(book.job.setup));
+				if (result.type === 'success' || (result.type === 'failure' && result.status === 409))
+					revision = data.revision;
 			}
 		}}
 	>
 		<input type="hidden" name="revision" value={revision} />
 		<input type="hidden" name="units" value="{bench.units.length},{bench.units.load}" />
-		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
+		<div
+			class="sticky top-0 z-[1] flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink bg-paper py-3"
+		>
 			<h1 class="text-xl font-semibold">Setup of {book.job.number}</h1>
 			<Alert problem={form?.message} />
-			<Button look="main" class="ml-auto">Save setup</Button>
+			{#if form?.saved}
+				<p role="status" class="text-[13px]">
+					Setup saved. <a class="underline" href="/jobs/{book.job.id}">To the sheet</a>
+				</p>
+			{/if}
+			<Button href="/templates/new?from={book.job.id}" class="ml-auto">Keep as a template</Button>
+			<Button look="main">Save setup</Button>
 		</div>
 
 		<div class="grid gap-x-10 bench:grid-cols-[minmax(0,1fr)_19rem]">
@@ -188,9 +159,8 @@
 			</div>
 
 			<div>
-				{@render column('The job', JOB_FIELDS)}
-				{@render column('Limits of this job', LIMIT_FIELDS)}
-				{@render column('Compression', COMPRESSION_FIELDS)}
+				<FieldColumn title="The job" fields={JOB_FIELDS} bind:values {problems} />
+				<LimitSections bind:values shop={data.shop} {problems} />
 				<p class="caution mt-5">
 					Spring maker’s and cam maker’s instructions come first. A figure from the customer or from
 					memory is shown as such and clears nothing on its own.

@@ -1,13 +1,22 @@
 <script lang="ts">
 	/** Sign-off: what is open, what was accepted and why, and the sheets signed so far. */
 	import { v7 as uuid } from 'uuid';
-	import { changedSince, maySign, openItems } from '@zinc-ledger/core';
+	import { untrack } from 'svelte';
+	import {
+		changedSince,
+		furthest,
+		standingOf,
+		wholeJob,
+		type Scope,
+		type ScopeNeed
+	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { paperOf } from '$lib/paper/layout';
 	import PaperSheet from '$lib/paper/PaperSheet.svelte';
 	import { printedDraft } from '$lib/paper/printed';
 	import Notes from '$lib/sign/Notes.svelte';
+	import ScopeChoice from '$lib/sign/ScopeChoice.svelte';
 	import SignedSheets from '$lib/sign/SignedSheets.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
@@ -19,10 +28,14 @@
 
 	const book = getBook();
 	const bench = getBench();
-	const items = $derived(openItems(book.job, book.sheet));
+	let scope = $state<Scope>(
+		untrack(() => wholeJob(book.job, furthest(book.job, book.sheet) ?? 'measured'))
+	);
+	const standing = $derived(standingOf(book.job, book.sheet, scope));
+	const items = $derived(standing.items);
 	const toResolve = $derived(items.filter(({ severity }) => severity !== 'info'));
 	const toNote = $derived(items.filter(({ severity }) => severity === 'info'));
-	const ready = $derived(maySign(items));
+	const ready = $derived(standing.maySign);
 	const blocking = $derived(toResolve.filter(({ acceptance }) => !acceptance).length);
 	const newest = $derived(book.signed[0]);
 	const isChanged = $derived(newest !== undefined && changedSince(book.job, newest));
@@ -46,9 +59,19 @@
 		});
 	}
 
+	/** What the job does without is said once for all of it. */
+	async function leaveOut(change: (list: LeftOut) => LeftOut) {
+		const setup = { ...book.job.setup };
+		const leftOut = change(setup.leftOut ?? []);
+		delete setup.leftOut;
+		problem = await book.changeSetup({ ...setup, ...(leftOut.length > 0 && { leftOut }) });
+	}
+	type LeftOut = NonNullable<typeof book.job.setup.leftOut>;
+	const without = (need: ScopeNeed) => (list: LeftOut) => list.filter((one) => one.need !== need);
+
 	async function sign() {
 		busy = true;
-		problem = await book.sign(bench.person, { ...bench.units });
+		problem = await book.sign(bench.person, { ...bench.units }, $state.snapshot(scope) as Scope);
 		busy = false;
 	}
 </script>
@@ -59,7 +82,15 @@
 	<h1 class="text-xl font-semibold">Sign the sheet</h1>
 	<div class="mt-3 grid gap-x-8 gap-y-6 bench:grid-cols-[minmax(0,1fr)_24rem]">
 		<div>
-			<section aria-label="To resolve">
+			<ScopeChoice
+				job={book.job}
+				bind:scope
+				lacking={standing.lacking}
+				isEmpty={!standing.isRead}
+				onleave={(need, reason) => leaveOut((list) => [...without(need)(list), { need, reason }])}
+				onwant={(need) => leaveOut(without(need))}
+			/>
+			<section class="mt-5" aria-label="To resolve">
 				<h2 class="border-b-2 border-ink pb-1 font-semibold">
 					{blocking > 0
 						? `${blocking} to resolve before it can be signed`

@@ -4,7 +4,6 @@
 		KINDS,
 		showMass,
 		type Kind,
-		type Setup,
 		type SpringCandidate
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
@@ -28,7 +27,7 @@
 		const group = book.sheet.fitContexts.find(
 			({ context, stations }) => context.kind === kind && stations.length === 0
 		);
-		return group ? chooseSprings(group.context, data.library) : [];
+		return group ? chooseSprings(group.context, data.parts, data.kits) : [];
 	});
 	const could = $derived(candidates.filter(({ ruledOut }) => ruledOut.length === 0).length);
 	const figures = (one: SpringCandidate) => [
@@ -39,14 +38,21 @@
 		one.mass === null ? '·' : showMass(one.mass)
 	];
 
-	async function take({ part }: SpringCandidate) {
+	/** What else is exchanged with it: "retainer Ostrel R-40, locks …". */
+	const changes = (one: SpringCandidate) =>
+		one.changes.map(({ place, part }) => `${label('slot', place)} ${part.name}`).join(', ');
+	const isOnJob = ({ part, kit }: SpringCandidate) => {
+		const { spring, kit: taken } = book.job.setup.kinds[kind];
+		return spring?.id === part.part.id && (kit === null ? !taken : taken?.id === kit.id);
+	};
+
+	async function take({ parts }: SpringCandidate) {
 		if (!bench.person) {
 			problem = 'Pick who works at this bench first, at the top.';
 			return;
 		}
 		const { setup } = book.job;
-		const kinds = { ...setup.kinds, [kind]: { ...setup.kinds[kind], spring: part.part } };
-		problem = await book.changeSetup({ ...setup, kinds } as Setup);
+		problem = await book.changeSetup({ ...setup, kinds: { ...setup.kinds, [kind]: parts } });
 	}
 </script>
 
@@ -75,17 +81,18 @@
 						{title} <span class="figure block">{unit}</span>
 					</th>
 				{/each}
-				<th class="pl-5">Reasons</th>
+				<th class="pl-5">Changes and reasons</th>
 				<th><span class="sr-only">Use</span></th>
 			</tr>
 		</thead>
 		<tbody>
-			{#each candidates as one (one.part.part.id)}
+			{#each candidates as one (`${one.kit?.id ?? ''} ${one.part.part.id}`)}
 				{@const out = one.ruledOut.length > 0}
 				<tr class="align-top {out ? 'text-soft' : ''}">
 					<th scope="row" class="py-2 text-left font-semibold">
-						{one.part.part.name}
-						{#if book.job.setup.kinds[kind].spring?.id === one.part.part.id}
+						{one.kit?.name ?? one.part.part.name}
+						{#if one.kit}<span class="block text-xs font-normal">kit</span>{/if}
+						{#if isOnJob(one)}
 							<span class="block text-xs font-normal">on the job now</span>
 						{/if}
 					</th>
@@ -93,6 +100,9 @@
 						<td class="figure py-2 text-right">{text}</td>
 					{/each}
 					<td class="py-2 pl-5 text-[13px]">
+						{#if one.changes.length > 0}
+							<span class="block">with {changes(one)}</span>
+						{/if}
 						{#each one.ruledOut as reason, i (i)}
 							<span class="block"><Mark state="stop" /> {write(reason, bench.units)}</span>
 						{/each}
@@ -101,8 +111,11 @@
 						{/each}
 					</td>
 					<td class="py-1 text-right">
-						{#if !out && book.job.setup.kinds[kind].spring?.id !== one.part.part.id}
-							<Button aria-label="Use {one.part.part.name}" onclick={() => take(one)}>Use</Button>
+						{#if !out && !isOnJob(one)}
+							<Button
+								aria-label="Use {one.kit ? 'kit ' : ''}{one.kit?.name ?? one.part.part.name}"
+								onclick={() => take(one)}>Use</Button
+							>
 						{/if}
 					</td>
 				</tr>
@@ -110,8 +123,8 @@
 		</tbody>
 	</Table>
 	<p class="mt-3 max-w-prose text-[13px] text-soft">
-		Each is calculated at the height this job’s method targets with it. Ranked by the reasons
-		against it, then by the bind margin nearest to the one aimed for, then by mass. Loads from a
-		card are a straight line: test the spring.
+		Each is calculated at the height this job’s method targets with it, and with what would have to
+		change. Kits first, then what changes least, fewest reasons against it, the bind margin nearest
+		to the one aimed for, and mass. Loads from a card are a straight line: test the spring.
 	</p>
 </div>

@@ -2,6 +2,7 @@
 	/** Another cam, spring set, floor or method beside the present job; nothing is saved until it is accepted. */
 	import { onMount, untrack } from 'svelte';
 	import {
+		springsToPlace,
 		evaluate,
 		KINDS,
 		readEntry,
@@ -81,7 +82,7 @@
 	});
 	async function planBoth() {
 		const asked = setup;
-		const placeSprings = (asked.springs ?? []).length > 0;
+		const placeSprings = springsToPlace({ ...book.job, setup: asked }).length > 0;
 		const question = (job: Job) => ({
 			job,
 			shims: book.shims,

@@ -2,6 +2,7 @@
 	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
+	import type { LibraryPart } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import CaptureAside from '$lib/capture/CaptureAside.svelte';
 	import CaptureFigures from '$lib/capture/CaptureFigures.svelte';
@@ -95,7 +96,11 @@
 				name="{data.set.name} {test.tag}"
 			/>
 		</div>
-		{#if test.figures}<CaptureFigures {test} figures={test.figures} />{/if}
+		{#if test.figures}<CaptureFigures
+				{test}
+				figures={test.figures}
+				cards={data.library.map((part) => (part as LibraryPart<'spring'>).part)}
+			/>{/if}
 		{#if test.testerId === null && !test.isOver}<TypedPoints {test} />{/if}
 		{#if test.problem}
 			<Alert problem={test.problem} class="mt-2" />

@@ -1,20 +1,30 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { Setup } from '@zinc-ledger/core/schema';
+import { Setup, StationEntry } from '@zinc-ledger/core/schema';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
-const Change = z.strictObject({ revision: z.int(), setup: Setup });
+const Change = z.strictObject({
+	revision: z.int(),
+	setup: Setup,
+	/** Stations that the same change builds otherwise. */
+	builds: z
+		.array(
+			StationEntry.pick({ label: true, shims: true, lockOffset: true, parts: true, spring: true })
+		)
+		.max(80)
+		.optional()
+});
 
 /** Changes the set-up, if nobody changed it since the named revision. */
 export async function PUT({ request, params, locals }) {
-	const { revision, setup } = await checkedBody(request, Change);
+	const { revision, setup, builds } = await checkedBody(request, Change);
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
-	const saved = await ask((db) => saveSetup(db, params.id, revision, setup, person));
+	const saved = await ask((db) => saveSetup(db, params.id, revision, setup, person, builds));
 	if (saved === null) {
 		refuse(409, message('server.changed-meanwhile'));
 	}

@@ -4,20 +4,24 @@ import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { findPerson } from '$lib/server/people';
 import { signJob } from '$lib/server/signed';
-import { message } from '@zinc-ledger/core';
+import { message, SCOPES } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 const Signing = z.strictObject({
 	person: z.uuid(),
-	units: z.strictObject({ length: z.enum(['in', 'mm']), load: z.enum(['lbf', 'N', 'kgf']) })
+	units: z.strictObject({ length: z.enum(['in', 'mm']), load: z.enum(['lbf', 'N', 'kgf']) }),
+	scope: z.strictObject({
+		name: z.enum(SCOPES),
+		stations: z.array(z.string().max(6)).min(1).max(80)
+	})
 });
 
-/** Signs the job as it stands; what blocks is said and nothing is kept. */
+/** Signs the job as it stands, in the scope named; what blocks is said and nothing is kept. */
 export async function POST({ request, params }) {
-	const { person: id, units } = await checkedBody(request, Signing);
+	const { person: id, units, scope } = await checkedBody(request, Signing);
 	return ask(async (db) => {
 		const known = await findPerson(db, id);
 		if (!known) refuse(400, message('server.operator-required'));
-		return json(await signJob(db, params.id, known.person, units));
+		return json(await signJob(db, params.id, known.person, units, scope));
 	});
 }

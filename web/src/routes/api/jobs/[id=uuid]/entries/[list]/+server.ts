@@ -1,26 +1,21 @@
 import { json } from '@sveltejs/kit';
 import {
 	Acceptance,
+	AsFound,
 	AssemblyStep,
 	Check,
 	HeadWork,
 	Inspection,
 	Note
 } from '@zinc-ledger/core/schema';
-import {
-	assemblyOf,
-	evaluate,
-	firstMissingPrerequisite,
-	stepKey,
-	type Job
-} from '@zinc-ledger/core';
+import type { Job } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
+import { refuseSkipped } from '$lib/server/jobs/steps';
 import { insertEntries } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
 import { message } from '@zinc-ledger/core';
-import { label } from '@zinc-ledger/words';
 import { refuse } from '$lib/server/refuse';
 
 const SCHEMAS = {
@@ -29,23 +24,9 @@ const SCHEMAS = {
 	acceptances: Acceptance,
 	assembly: AssemblyStep,
 	checks: Check,
-	notes: Note
+	notes: Note,
+	asFound: AsFound
 };
-
-/** A step of the assembly is kept only if nothing that must come before it is missing. */
-function refuseSkipped(job: Job, entry: AssemblyStep): void {
-	const { steps, done } = assemblyOf(job, evaluate(job));
-	const step = steps.find(({ key }) => key === stepKey(entry.place, entry.step));
-	if (!step) refuse(404, message('server.no-step', { step: entry.step, place: entry.place }));
-	const lacking = entry.done && firstMissingPrerequisite(step, steps, done);
-	if (lacking)
-		refuse(
-			409,
-			message('entry.do-first', { place: lacking.place, step: label('step', lacking.step) })
-		);
-	if (entry.done && step.counts && entry.count === undefined)
-		refuse(400, message('entry.count-missing'));
-}
 
 /** Work on the head names heads, stations and works that are there, and takes back with a reason. */
 function refuseUnknownWork(job: Job, entry: HeadWork): void {

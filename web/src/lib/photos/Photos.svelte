@@ -1,21 +1,25 @@
 <script lang="ts">
-	/** The photos of one station's valve. */
+	/** Photos of a valve, of what came with a head, or of a kit's paper. */
 	import { Camera } from '@lucide/svelte';
 	import { invalidateAll } from '$app/navigation';
-	import { getBook } from '$lib/job/book.svelte';
-	import { moment } from '$lib/ui/words';
+	import { capital, moment } from '$lib/ui/words';
 	import Alert from '$lib/ui/Alert.svelte';
 	import FileButton from '$lib/ui/FileButton.svelte';
 
 	interface Photo {
 		readonly id: string;
-		readonly station: string;
 		readonly width: number;
 		readonly height: number;
 		readonly at: string;
 	}
-	let { station, photos }: { station: string; photos: readonly Photo[] } = $props();
-	const book = getBook();
+	interface Props {
+		photos: readonly Photo[];
+		/** Where a new one is sent. */
+		to: string;
+		/** What they are of, in words. */
+		of: string;
+	}
+	let { photos, to, of }: Props = $props();
 	const MOST_BYTES = 12 * 1024 * 1024;
 	let problem = $state<string | null>(null);
 	let sending = $state(false);
@@ -30,7 +34,7 @@
 			}
 			sending = true;
 			try {
-				const response = await fetch(`/api/jobs/${book.job.id}/photos?station=${station}`, {
+				const response = await fetch(to, {
 					method: 'POST',
 					body: file
 				});
@@ -54,7 +58,7 @@
 		<a href="/photos/{photo.id}" target="_blank" rel="noopener">
 			<img
 				src="/photos/{photo.id}?small"
-				alt="Valve of {station}, {moment(photo.at)}"
+				alt="{capital(of)}, {moment(photo.at)}"
 				class="h-24 w-auto border border-rule"
 				loading="lazy"
 			/>
@@ -64,7 +68,7 @@
 		class="h-24 flex-col justify-center text-[13px]"
 		accept="image/jpeg,image/png,image/webp"
 		multiple
-		aria-label="Add a photo of {station}"
+		aria-label="Add a photo of {of}"
 		onfiles={send}
 	>
 		<Camera size={20} />

@@ -1,0 +1,25 @@
+/** Which tested springs a plan may choose places for. */
+import { partsOf, springAt, type Job, type TaggedSpring } from '../document/index.ts';
+
+/**
+ * The tested springs that a plan may choose places for: those of a card of which there are as
+ * many as valves that want it. A sample of a set says what its springs are like, and is no set.
+ *
+ * @param isFixed stations that keep the spring they have
+ */
+export function springsToPlace(
+	{ setup, stations }: Pick<Job, 'setup' | 'stations'>,
+	isFixed: ReadonlySet<string> = new Set()
+): readonly TaggedSpring[] {
+	// Springs of two sets may have the same tags: the card tells which is meant.
+	const kept = new Set(
+		stations.flatMap((entry) => (isFixed.has(entry.label) ? (springAt(setup, entry) ?? []) : []))
+	);
+	const free = (setup.springs ?? []).filter((one) => !kept.has(one));
+	const wanted = stations.flatMap((entry) =>
+		isFixed.has(entry.label) ? [] : (partsOf(setup, entry).spring?.id ?? [])
+	);
+	const countOf = (ids: readonly string[], id: string) => ids.filter((one) => one === id).length;
+	const cards = free.map(({ card }) => card);
+	return free.filter(({ card }) => countOf(cards, card) >= countOf(wanted, card));
+}

@@ -1,0 +1,3 @@
+export type * from './schema.ts';
+export * from './kit.ts';
+export * from './types.ts';

@@ -1,0 +1,113 @@
+/** A list of figures as somebody writes it: from a spreadsheet, a message, the lid of a box. */
+import type { Quantity } from '../document/index.ts';
+import { readAs } from '../document/index.ts';
+import { message, type Message } from '../message/index.ts';
+import { readMeasured, type Units } from '../units/index.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'paste.no-valve': null;
+		'paste.no-figure': { readonly station: string };
+		'paste.unknown-valve': { readonly station: string };
+		'paste.too-many': { readonly valves: number };
+	}
+}
+
+/** One figure of the list, understood. */
+export interface PastedFigure {
+	/** Counted from 1. */
+	readonly line: number;
+	readonly station: string;
+	/** Digits and unit. */
+	readonly read: string;
+}
+
+/** A line, or a part of one, that is not understood. */
+export interface PastedProblem {
+	readonly line: number;
+	/** What stands there. */
+	readonly says: string;
+	readonly why: Message;
+}
+
+export interface Pasted {
+	readonly figures: readonly PastedFigure[];
+	readonly problems: readonly PastedProblem[];
+}
+
+interface Reading {
+	readonly quantity: Quantity;
+	readonly units: Units;
+	/** Stations in the order they are measured in: a list of figures alone is taken to follow it. */
+	readonly order: readonly string[];
+}
+
+/** "1I", "12 Ea", "3e:"; a figure's own digits are none of it. */
+const STATION = /(?<![\d.,])(\d{1,2})\s?([ie])([abc]?)(?![a-z])/gi;
+/** What parts figures from one another and from their valves, but is no part of one. */
+const AROUND = /^[\s:=;,|]+|[\s:=;,|]+$/g;
+
+/**
+ * Reads a list of figures: pairs such as "1I 1.812, 1E 1.809", tabs, commas, semicolons or
+ * one a line, a point or a comma before the decimals; or figures alone in the measuring order.
+ *
+ * @example readPasted('1I 1,812; 1E 1,809', …).figures // [{ line: 1, station: '1I', read: '1.812 in' }, …]
+ */
+export function readPasted(text: string, { quantity, units, order }: Reading): Pasted {
+	const figures: PastedFigure[] = [];
+	const problems: PastedProblem[] = [];
+	const known = new Map(order.map((label) => [label.toLowerCase(), label]));
+	const isLabelled = text.match(STATION) !== null;
+	let next = 0;
+
+	const take = (line: number, station: string, says: string, typed: string) => {
+		const entry = readMeasured(typed, readAs(quantity), units);
+		if (entry.ok) figures.push({ line, station, read: entry.text });
+		else problems.push({ line, says, why: entry.problem });
+	};
+
+	text.split(/\r?\n/).forEach((whole, i) => {
+		const line = i + 1;
+		const says = whole.trim();
+		if (says === '') return;
+		const labels = [...whole.matchAll(STATION)];
+		if (!isLabelled) {
+			for (const typed of figuresIn(whole)) {
+				const station = order[next++];
+				if (station === undefined)
+					problems.push({
+						line,
+						says: typed,
+						why: message('paste.too-many', { valves: order.length })
+					});
+				else take(line, station, typed, typed);
+			}
+			return;
+		}
+		if (labels.length === 0) {
+			problems.push({ line, says, why: message('paste.no-valve') });
+			return;
+		}
+		labels.forEach((label, k) => {
+			const end = labels[k + 1]?.index ?? whole.length;
+			const part = whole.slice(label.index, end).trim().replace(AROUND, '');
+			const named = `${Number(label[1])}${label[2]!.toUpperCase()}${label[3]!.toLowerCase()}`;
+			const station = known.get(named.toLowerCase());
+			const typed = whole.slice(label.index + label[0].length, end).replace(AROUND, '');
+			if (!station) {
+				const why = message('paste.unknown-valve', { station: named });
+				problems.push({ line, says: part, why });
+			} else if (typed === '')
+				problems.push({ line, says: part, why: message('paste.no-figure', { station }) });
+			else take(line, station, part, typed);
+		});
+	});
+	return { figures, problems };
+}
+
+/** Figures of a line without valves: parted by tabs, semicolons, bars or blanks; a unit stays with its figure. */
+const figuresIn = (line: string): string[] =>
+	line
+		.split(/[\t;|]|,\s|\s+(?=[\d.])/)
+		.map((one) => one.replace(AROUND, ''))
+		.filter(Boolean);

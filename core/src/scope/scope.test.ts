@@ -1,0 +1,135 @@
+/** What each scope refuses (handbook §9, "What a signature says"). */
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { SCOPES, type Job } from '../document/index.ts';
+import { readJob } from '../document/file.ts';
+import { evaluate } from '../evaluation/index.ts';
+import { furthest, lackingFor, standingOf, wholeJob, type Scope } from './index.ts';
+
+const load = (name: string): Job => {
+	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	return read.value;
+};
+const six = load('2417-straight-six');
+/** A head that was measured, built, tried and set: nothing is missing on it. */
+const single = load('2402-single');
+const changed = (job: Job, change: (copy: Job) => void): Job => {
+	const copy = structuredClone(job);
+	change(copy);
+	return copy;
+};
+const lacking = (job: Job, scope: Scope) =>
+	lackingFor(job, evaluate(job), scope).map(({ need }) => need);
+const all = (job: Job, name: Scope['name']) => lacking(job, wholeJob(job, name));
+const standing = (job: Job, scope: Scope) => standingOf(job, evaluate(job), scope);
+/** A job without the readings of some quantities. */
+const without = (job: Job, ...quantities: string[]) =>
+	changed(job, (copy) => {
+		copy.readings = copy.readings.filter(({ quantity }) => !quantities.includes(quantity));
+	});
+
+describe('a job on which everything was done', () => {
+	it.each(SCOPES)('lacks nothing of %s', (name) => expect(all(single, name)).toEqual([]));
+	it('can be signed as far as the engine', () => {
+		expect(furthest(single, evaluate(single))).toBe('on-engine');
+	});
+});
+
+describe('a signature of the head as measured', () => {
+	it('refuses a station whose gap was not read, and claims no assembly', () => {
+		const job = without(single, 'seal-gap', 'seal-gap-at-lift', 'lash');
+		expect(all(job, 'measured')).toEqual(['sealClearance']);
+		expect(standing(job, wholeJob(job, 'measured')).maySign).toBe(false);
+	});
+	it('refuses loads and margin where the spring is not known', () => {
+		const job = changed(single, (copy) => delete copy.setup.kinds.exhaust.spring);
+		expect(all(job, 'measured')).toEqual(['seatLoad', 'openLoad', 'bindMargin']);
+		expect(lackingFor(job, evaluate(job), wholeJob(job, 'measured'))[0]!.stations).toEqual(['1E']);
+	});
+	it('takes a head that is not built', () => {
+		const job = changed(single, (copy) => {
+			copy.assembly = [];
+			copy.checks = [];
+		});
+		expect(standing(job, wholeJob(job, 'measured')).maySign).toBe(true);
+		expect(furthest(job, evaluate(job))).toBe('measured');
+	});
+	it('never takes a job without readings', () => {
+		const job = changed(single, (copy) => {
+			copy.readings = [];
+			copy.assembly = [];
+			copy.setup.leftOut = [];
+		});
+		expect(standing(job, wholeJob(job, 'measured'))).toMatchObject({
+			isRead: false,
+			maySign: false
+		});
+		expect(furthest(job, evaluate(job))).toBeNull();
+	});
+});
+
+describe('a signature of the head as built', () => {
+	it('refuses a step that was not done, at the stations it is for', () => {
+		const job = changed(single, (copy) => {
+			copy.assembly = copy.assembly.filter(({ step }) => step !== 'count-in');
+		});
+		expect(all(job, 'built')).toEqual(['assembly']);
+		expect(all(job, 'measured')).toEqual([]);
+	});
+	it('refuses a head that was not verified once built, nor held under vacuum', () => {
+		expect(all(without(single, 'built-height', 'on-head-load'), 'built')).toEqual(['built']);
+		const untried = changed(single, (copy) => {
+			copy.checks = copy.checks.filter(({ sort }) => sort !== 'vacuum');
+		});
+		expect(all(untried, 'built')).toEqual(['vacuum']);
+		untried.setup.workLocation = 'vehicle';
+		expect(all(untried, 'built')).not.toContain('vacuum');
+	});
+});
+
+describe('a signature on the engine', () => {
+	it('refuses a valve whose lash was not set', () => {
+		expect(all(without(single, 'lash'), 'on-engine')).toEqual(['lash']);
+	});
+	it('asks for piston-to-valve of each kind where the deck was cut, and not else', () => {
+		const untried = changed(single, (copy) => {
+			copy.checks = copy.checks.filter(({ sort }) => sort !== 'piston-to-valve');
+		});
+		expect(all(untried, 'on-engine')).not.toContain('piston');
+		const cut = changed(untried, (copy) => {
+			copy.headWork = [
+				{
+					id: '0197a999-0000-7000-8000-00000000000a',
+					work: 'deck-cut',
+					cut: '0.2 mm',
+					person: copy.people[0]!.id,
+					at: '2020-01-01T08:00:00.000Z'
+				}
+			];
+		});
+		expect(all(cut, 'on-engine')).toEqual(['piston']);
+		cut.headWork.push({
+			...cut.headWork[0]!,
+			id: '0197a999-0000-7000-8000-00000000000b',
+			withdraws: cut.headWork[0]!.id
+		});
+		expect(all(cut, 'on-engine')).toEqual([]);
+	});
+});
+
+describe('a scope', () => {
+	it('asks nothing of stations that it does not speak of', () => {
+		const read = six.readings.find(({ quantity }) => quantity === 'seal-gap')!.station;
+		const one: Scope = { name: 'measured', stations: [read] };
+		expect(lacking(six, one)).toEqual([]);
+		expect(lacking(six, wholeJob(six, 'measured'))).not.toEqual([]);
+		expect(standing(six, one).items.every(({ place }) => !place.includes('4E'))).toBe(true);
+	});
+	it('does without what the job leaves out with a reason', () => {
+		const job = changed(without(single, 'seal-gap', 'seal-gap-at-lift'), (copy) => {
+			copy.setup.leftOut = [{ need: 'sealClearance', reason: 'no seals on this engine' }];
+		});
+		expect(all(job, 'measured')).toEqual([]);
+	});
+});

@@ -1,0 +1,2 @@
+export type * from './schema.ts';
+export * from './template.ts';

@@ -1,0 +1,16 @@
+/** Which field of a form has the focus when it opens. */
+
+/** Gives the focus to a field by its name, a text or a choice. */
+export function focusField(form: HTMLElement, name: string): void {
+	const field = form.querySelector<HTMLElement>(
+		`[name="${CSS.escape(name)}"]:not([type=hidden]), [data-field="${CSS.escape(name)}"] button`
+	);
+	field?.scrollIntoView({ block: 'center' });
+	field?.focus();
+}
+
+/** Gives the focus to the field that the address names, once the page stands. */
+export function focusNamed(form: HTMLElement): void {
+	const name = decodeURIComponent(location.hash.slice(1));
+	if (name) focusField(form, name);
+}

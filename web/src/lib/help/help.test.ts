@@ -1,0 +1,28 @@
+/** What is marked on the drawing of an explanation. */
+import { describe, expect, it } from 'vitest';
+import { render } from 'svelte/server';
+import { HELP_TOPICS, helpOf } from '@zinc-ledger/words/help';
+import Drawing from './Drawing.svelte';
+import { AT, isAtLift, MARKS } from './drawing.ts';
+
+describe('the drawing of an explanation', () => {
+	it.each(HELP_TOPICS)('marks %s within the stack, and says so', (topic) => {
+		const mark = MARKS[topic];
+		if (mark.sort === 'across') expect(mark.width).toBeGreaterThan(0);
+		else if (mark.sort !== 'force') {
+			expect(mark.from).toBeLessThan(mark.to);
+			expect(mark.from).toBeGreaterThanOrEqual(AT.rocker);
+			expect(mark.to).toBeLessThanOrEqual(AT.piston);
+		}
+		const html = render(Drawing, { props: { topic } }).body;
+		expect(html).toContain(helpOf(topic).title);
+		expect(html).toContain('stroke-stop');
+	});
+	it('has the valve open where a margin at full lift is meant', () => {
+		expect(isAtLift(MARKS.bindMargin)).toBe(true);
+		expect(isAtLift(MARKS.sealClearance)).toBe(true);
+		expect(isAtLift(MARKS.openLoad)).toBe(true);
+		expect(isAtLift(MARKS.height)).toBe(false);
+		expect(isAtLift(MARKS.seatLoad)).toBe(false);
+	});
+});

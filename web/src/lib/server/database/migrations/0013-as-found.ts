@@ -1,0 +1,11 @@
+import { sql, type Kysely } from 'kysely';
+
+/** What stood at stations when a head came apart, as one more list that only grows. */
+export async function up(db: Kysely<unknown>): Promise<void> {
+	await sql`alter table job_entry drop constraint job_entry_list_check`.execute(db);
+	await sql`
+		alter table job_entry add constraint job_entry_list_check check (list in (
+			'inspections', 'headWork', 'acceptances', 'plans', 'assembly', 'checks', 'notes', 'asFound'
+		))
+	`.execute(db);
+}

@@ -1,0 +1,56 @@
+/** What a shop decides once for all its jobs: the careful usual, and what it changed of that. */
+import { defaultSetup, messageOf, type LengthUnit, type Setup } from '@zinc-ledger/core';
+import { Setup as SetupSchema } from '@zinc-ledger/core/schema';
+import { tell } from '@zinc-ledger/words';
+import { flatten, unflatten, understood, type Values } from '$lib/forms/flat';
+import { SHOP_FIELDS } from './fields';
+
+const inUnits = (length: LengthUnit) => ({ length, load: length === 'in' ? 'lbf' : 'N' }) as const;
+
+/** The texts of what jobs start with where the shop changed nothing. */
+export const usualTexts = (unit: LengthUnit): Values =>
+	flatten(defaultSetup(unit, ''), SHOP_FIELDS);
+
+/** Unchecked: the usual set-up with the shop's own in its places. */
+const setupFrom = (unit: LengthUnit, own: Values) =>
+	unflatten({ ...usualTexts(unit), ...own }, SHOP_FIELDS, defaultSetup(unit, ''), inUnits(unit));
+
+/** The set-up that a job starts with in a shop; the usual one where its own makes no sense together. */
+export function setupWith(unit: LengthUnit, own: Values): Setup {
+	const read = SetupSchema.safeParse(setupFrom(unit, own));
+	return read.success ? read.data : defaultSetup(unit, '');
+}
+
+/** What is wrong with a shop's own values, by field; none where they make sense together. */
+export function shopProblems(unit: LengthUnit, own: Values): Record<string, string> {
+	const read = SetupSchema.safeParse(setupFrom(unit, own));
+	if (read.success) return {};
+	return Object.fromEntries(
+		read.error.issues.map((issue) => [issue.path.join('.'), tell(messageOf(issue))])
+	);
+}
+
+/** What was typed of a field, with its unit. */
+export function ownText(path: string, typed: string, unit: LengthUnit): string {
+	const field = SHOP_FIELDS.find((one) => one.path === path);
+	return typed.trim() === '' || !field
+		? ''
+		: String(understood(typed.trim(), field.sort, inUnits(unit)));
+}
+
+export interface ShopChange {
+	readonly field: string;
+	readonly from: string | null;
+	readonly to: string;
+}
+
+/** What a page's texts change of a shop's own: empty where the usual one is to stand again. */
+export function changesOf(texts: Values, own: Values, unit: LengthUnit): ShopChange[] {
+	return SHOP_FIELDS.flatMap(({ path }) => {
+		const typed = texts[path];
+		if (typed === undefined) return [];
+		const to = ownText(path, typed, unit);
+		const from = own[path] ?? null;
+		return to === (from ?? '') ? [] : [{ field: path, from, to }];
+	});
+}

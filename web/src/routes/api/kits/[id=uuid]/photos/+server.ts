@@ -1,0 +1,15 @@
+import { message } from '@zinc-ledger/core';
+import { ask } from '$lib/server/ask';
+import { findKept } from '$lib/server/kept';
+import { keepPhoto } from '$lib/server/photos';
+import { photoSent } from '$lib/server/photo-sent';
+import { refuse } from '$lib/server/refuse';
+
+/** Takes a photo of a kit's paper: the bytes as the body. */
+export async function POST({ request, params, locals }) {
+	const { person } = locals;
+	if (!person) refuse(401, message('server.operator-required'));
+	if (!(await ask((db) => findKept(db, 'kit', params.id))))
+		refuse(404, message('server.unknown', { what: 'kit' }));
+	return photoSent(request, (made) => ask((db) => keepPhoto(db, { kit: params.id }, made, person)));
+}

@@ -1,0 +1,20 @@
+import { writeKits } from '@zinc-ledger/core/kits';
+import { kitsToCsv } from '$lib/kits/csv';
+import { ask } from '$lib/server/ask';
+import { listKept } from '$lib/server/kept';
+import { partsOfKits } from '$lib/server/kits';
+
+/** The shop's kits as a file: JSON with their parts, or CSV of the kits alone. */
+export async function GET({ url }) {
+	const { kits, parts } = await ask(async (db) => {
+		const kits = (await listKept(db, 'kit')).map(({ doc }) => doc);
+		return { kits, parts: [...(await partsOfKits(db, kits)).values()] };
+	});
+	const asCsv = url.searchParams.get('as') === 'csv';
+	return new Response(asCsv ? kitsToCsv(kits) : writeKits({ kits, parts }), {
+		headers: {
+			'content-type': asCsv ? 'text/csv; charset=utf-8' : 'application/json',
+			'content-disposition': `attachment; filename="kits.${asCsv ? 'csv' : 'json'}"`
+		}
+	});
+}

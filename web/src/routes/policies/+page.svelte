@@ -1,0 +1,119 @@
+<script lang="ts">
+	/** What the shop decides once for its jobs; the careful usual stands where it decides nothing. */
+	import { untrack } from 'svelte';
+	import { UNKNOWN_REPEAT, UNSAID_LIMITS } from '@zinc-ledger/core';
+	import FormField from '$lib/forms/FormField.svelte';
+	import type { Values } from '$lib/forms/flat';
+	import { sendForm } from '$lib/forms/send-form.svelte';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import {
+		INSPECTED_FIELDS,
+		LIMIT_FIELDS,
+		SHOP_FIELDS,
+		type SetupFieldSpec
+	} from '$lib/setup/fields';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import { moment } from '$lib/ui/words';
+
+	let { data, form } = $props();
+	useKeys([{ keys: ['Enter'], does: 'keep the shop’s policies' }]);
+	let values = $state<Values>(untrack(() => ({ ...data.own, ...form?.values })));
+	const problems = $derived<Record<string, string>>(form?.problems ?? {});
+	const LIMITS = [...LIMIT_FIELDS, ...INSPECTED_FIELDS];
+	const choices = SHOP_FIELDS.filter((field) => !LIMITS.includes(field));
+	/** The careful one, where nobody chose: the first of its list. */
+	/** What stands for the few of which a new job says nothing. */
+	const UNSAID: Values = {
+		'limits.outlierMax': `${UNSAID_LIMITS.outlierMax} mm`,
+		'limits.sealHeight': `${UNSAID_LIMITS.sealHeight} mm`,
+		'limits.leakDown': String(UNSAID_LIMITS.leakDown),
+		'limits.sagWatch': String(UNSAID_LIMITS.sagWatch),
+		'limits.sagStop': String(UNSAID_LIMITS.sagStop),
+		'limits.unknownRepeat': String(UNKNOWN_REPEAT)
+	};
+	const usualOf = ({ path, choices: all = [], names, sort }: SetupFieldSpec) => {
+		const usual = data.usual[path] || UNSAID[path] || all[0] || (sort === 'yes-no' ? 'no' : 'none');
+		return names?.[usual] ?? usual;
+	};
+	const named = (path: string) => SHOP_FIELDS.find((field) => field.path === path);
+	const shown = (path: string, text: string | null) =>
+		text ? (named(path)?.names?.[text] ?? text) : 'the usual';
+</script>
+
+<svelte:head><title>Shop policies · Zinc Ledger</title></svelte:head>
+
+{#snippet rows(title: string, fields: readonly SetupFieldSpec[])}
+	<h2
+		class="mt-5 grid grid-cols-[minmax(0,1fr)_7rem_8rem] gap-x-3 border-b border-ink pb-1 font-semibold tablet:grid-cols-[minmax(0,1fr)_10rem_12rem]"
+	>
+		<span>{title}</span>
+		<span class="text-right text-[13px] font-normal text-soft">usual</span>
+		<span class="text-[13px] font-normal text-soft">this shop’s own</span>
+	</h2>
+	{#each fields as field (field.path)}
+		<div
+			class="grid grid-cols-[minmax(0,1fr)_7rem_8rem] items-center gap-x-3 border-b border-hair py-1 tablet:grid-cols-[minmax(0,1fr)_10rem_12rem]"
+		>
+			<span class="text-[13px] leading-tight text-soft">{field.label}</span>
+			<span class="text-right text-[13px] {field.choices ? '' : 'figure'}">{usualOf(field)}</span>
+			<FormField
+				{field}
+				path={field.path}
+				label={field.label}
+				bind:value={() => values[field.path] ?? '', (text) => (values[field.path] = text)}
+				problem={problems[field.path]}
+			/>
+		</div>
+	{/each}
+{/snippet}
+
+<main id="main" class="flex-1 overflow-auto bg-paper px-4 pb-10 bench:px-8">
+	<form
+		method="POST"
+		use:sendForm={{
+			reset: false,
+			after: (result) => {
+				if (result.type === 'success') values = { ...data.own };
+			}
+		}}
+	>
+		<div
+			class="sticky top-0 z-[1] flex flex-wrap items-center gap-3 border-b-2 border-ink bg-paper py-3"
+		>
+			<h1 class="text-xl font-semibold">Shop policies</h1>
+			<Alert problem={form?.message} />
+			{#if form && 'changed' in form}
+				<p role="status" class="text-[13px]">
+					{form.changed} changed; jobs from now on start with it.
+				</p>
+			{/if}
+			<Button look="main" class="ml-auto">Save</Button>
+		</div>
+		<div class="mt-2 grid gap-x-12 bench:grid-cols-[minmax(0,44rem)_minmax(0,1fr)]">
+			<div>
+				<p class="mt-2 max-w-prose text-[13px] text-soft">
+					Shops differ. The careful choice is the usual one and stands where nothing is said here;
+					each job starts with these and may still differ, and its sheet says so.
+				</p>
+				{@render rows('Choices', choices)}
+				{@render rows('Limits', LIMIT_FIELDS)}
+				{@render rows('Limits of what is measured on valves and seats', INSPECTED_FIELDS)}
+			</div>
+			<section aria-label="What was changed">
+				<h2 class="mt-5 border-b border-ink pb-1 font-semibold">Changed</h2>
+				<ul class="text-[13px]">
+					{#each data.changes as { field, from, to, person, at }, i (i)}
+						<li class="border-b border-hair py-1.5">
+							{named(field)?.label ?? field}: <span class="figure">{shown(field, from)}</span> →
+							<b class="figure">{shown(field, to)}</b>
+							<span class="block text-soft">{person}, {moment(at)}</span>
+						</li>
+					{:else}
+						<li class="py-1.5 text-soft">Nothing yet.</li>
+					{/each}
+				</ul>
+			</section>
+		</div>
+	</form>
+</main>

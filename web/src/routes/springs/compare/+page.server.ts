@@ -1,0 +1,34 @@
+import type { LibraryPart } from '@zinc-ledger/core';
+import type { Found } from '$lib/springs/compare';
+import { ask } from '$lib/server/ask';
+import { isId } from '$lib/server/body';
+import { findPart, listParts } from '$lib/server/parts';
+import { findSet, listSets, springsOf } from '$lib/server/springs';
+
+/** What is compared, and what may be. */
+export const load = async ({ url }) => {
+	const found = async (side: string): Promise<Found | null> => {
+		const [sort, id, tag = null] = (url.searchParams.get(side) ?? '').split('.');
+		if (!isId(id)) return null;
+		if (sort === 'card') {
+			const part = await ask((db) => findPart(db, id));
+			return part?.sort === 'spring'
+				? { sort: 'card', card: (part as LibraryPart<'spring'>).part }
+				: null;
+		}
+		const set = await ask((db) => findSet(db, id));
+		return set ? { sort: 'set', set, springs: await ask((db) => springsOf(db, id, 1)), tag } : null;
+	};
+	const { cards, sets } = await ask(async (db) => ({
+		cards: (await listParts(db, { sort: 'spring' })).filter(({ retired }) => !retired),
+		sets: (await listSets(db)).sets
+	}));
+	return {
+		a: await found('a'),
+		b: await found('b'),
+		cards: cards.map(({ part }) => ({ id: part.id, name: part.name })),
+		sets: sets
+			.filter(({ tested }) => tested > 0)
+			.map(({ id, name, jobNumber }) => ({ id, name, jobNumber }))
+	};
+};

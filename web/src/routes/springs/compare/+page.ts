@@ -1,0 +1,2 @@
+/** The curves are worked out in the browser. */
+export const ssr = false;
