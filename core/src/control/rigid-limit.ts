@@ -3,7 +3,7 @@
  * train rigid: an upper bound. Real trains part well below it, so that it can say "stop" and
  * "watch", and never "clear" (handbook §11).
  */
-import type { Lobe } from '../lobe/index.ts';
+import { goldenSection, type Lobe } from '../lobe/index.ts';
 import type { Curve } from '../spring/index.ts';
 import { mm, type Kilograms, type Millimetres } from '../units/index.ts';
 
@@ -32,7 +32,6 @@ export interface RigidLimit {
 /** Angles that are looked at, and how often the worst of them is narrowed down. */
 const SCAN = 360;
 const REFINE = 32;
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /** Angles of a lobe at which a spring has something to hold, with lift and acceleration there. */
 type Held = readonly {
@@ -85,21 +84,7 @@ function refined(train: RigidTrain, about: number, step: number): RigidLimit {
 		const { lift, acceleration } = train.lobe.at(angle);
 		return speedAt(train, lift, acceleration) ?? Number.POSITIVE_INFINITY;
 	};
-	let [low, high] = [about - step, about + step];
-	let [left, right] = [high - (high - low) * GOLDEN, low + (high - low) * GOLDEN];
-	let [atLeft, atRight] = [at(left), at(right)];
-	for (let i = 0; i < REFINE; i++) {
-		if (atLeft < atRight) {
-			[high, right, atRight] = [right, left, atLeft];
-			left = high - (high - low) * GOLDEN;
-			atLeft = at(left);
-		} else {
-			[low, left, atLeft] = [left, right, atRight];
-			right = low + (high - low) * GOLDEN;
-			atRight = at(right);
-		}
-	}
-	const angle = (low + high) / 2;
+	const angle = goldenSection(at, about - step, about + step, REFINE);
 	return { speed: rpmOf(at(angle)), angle };
 }
 

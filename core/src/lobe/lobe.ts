@@ -15,6 +15,8 @@ export interface Lobe {
 	readonly opens: number;
 	readonly closes: number;
 	readonly at: (angle: number) => LobeMotion;
+	/** Half-width of the 95 % interval of its acceleration there, in mm/rad². */
+	readonly uncertainty: (angle: number) => number;
 }
 
 export interface LobeMotion {
@@ -39,7 +41,10 @@ export const crankDegrees = (degrees: number): number => (degrees * RADIANS) / 2
  * @param lift at the lobe, in mm
  * @returns 0 for a lift that it never reaches
  */
-export function durationAt(lobe: Lobe, lift: number): number {
+export function durationAt(
+	lobe: Pick<Lobe, 'peak' | 'opens' | 'closes' | 'at'>,
+	lift: number
+): number {
 	if (lift >= lobe.peak) return 0;
 	const edge = (from: number, to: number) => {
 		let [inside, outside] = [from, to];

@@ -31,6 +31,12 @@ export interface MadeUp {
 export const USUAL_RAMP = { height: mm(0.15), perDegree: mm(0.012) } as const;
 /** Fullness of the flank where one duration is known: the real exponent p. */
 export const USUAL_FULLNESS = 8;
+/**
+ * Half of what lobes of the same durations may differ by in acceleration, as a part of it: two
+ * tenths where one duration is known, less where a second one shapes the flank. Flanks of
+ * other fullness have that much more or less of it at the angles that matter.
+ */
+export const MADE_UP_SPREAD = { one: 0.2, two: 0.06 } as const;
 /** Between these a second duration is looked for. */
 const FULLNESS = { least: 4, most: 40 } as const;
 
@@ -48,12 +54,16 @@ export function madeUpLobe({ lift, durations, ramp = USUAL_RAMP }: MadeUp): Lobe
 	const velocity = ramp.perDegree / camDegrees(1);
 	const withFullness = (p: number) =>
 		ofDuration(first, (beta) => lobeOf(lift, ramp.height, velocity, beta, p));
-	if (!second) return withFullness(USUAL_FULLNESS);
-	return withSecond(second, withFullness);
+	const lobe = second ? withSecond(second, withFullness) : withFullness(USUAL_FULLNESS);
+	const spread = MADE_UP_SPREAD[second ? 'two' : 'one'];
+	return { ...lobe, uncertainty: (angle) => spread * Math.abs(lobe.at(angle).acceleration) };
 }
 
+/** A lobe, before it is said how far it can be trusted. */
+type Shape = Omit<Lobe, 'uncertainty'>;
+
 /** The half width of the flank at which a lobe has this duration, by bisection: it grows with it. */
-function ofDuration({ lift, degrees }: Duration, of: (beta: number) => Lobe): Lobe {
+function ofDuration({ lift, degrees }: Duration, of: (beta: number) => Shape): Shape {
 	let [narrow, wide] = [crankDegrees(degrees) / 2, Math.PI];
 	for (let i = 0; i < 60; i++) {
 		const middle = (narrow + wide) / 2;
@@ -64,7 +74,7 @@ function ofDuration({ lift, degrees }: Duration, of: (beta: number) => Lobe): Lo
 }
 
 /** The fullness at which a lobe has a second duration as well. */
-function withSecond({ lift, degrees }: Duration, of: (p: number) => Lobe): Lobe {
+function withSecond({ lift, degrees }: Duration, of: (p: number) => Shape): Shape {
 	const off = (p: number) => durationAt(of(p), lift) - degrees;
 	let [low, high] = [FULLNESS.least as number, FULLNESS.most as number];
 	const [offLow, offHigh] = [off(low), off(high)];
@@ -88,7 +98,7 @@ function lobeOf(
 	velocity: number,
 	beta: number,
 	p: number
-): Lobe {
+): Shape {
 	const exponents = [2, p, 2 * p - 2, 3 * p - 4];
 	const rise = velocity * beta;
 	const terms = exponents.map((e) => {
