@@ -156,7 +156,25 @@ export class Browser {
 	async click(text: string, tags?: string): Promise<void> {
 		const element = await this.named(text, tags);
 		await this.run('arguments[0].scrollIntoView({ block: "center" })', element);
+		await this.#still(element);
 		await element.click();
+	}
+
+	/** Waits until an element has stayed where it is for two frames, as a person does before pressing it. */
+	async #still(element: WebElement): Promise<void> {
+		await this.wait(
+			`const place = () => {
+				const { x, y, width, height } = arguments[0].getBoundingClientRect();
+				return [x, y, width, height].join(' ');
+			};
+			const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
+			for (let before = '', same = 0, times = 0; same < 2 && times < 300; times++) {
+				await frame();
+				same = place() === before ? same + 1 : 0;
+				before = place();
+			}`,
+			element
+		);
 	}
 
 	/** Taps an element with a finger: touch events at its middle, and none of a mouse. */

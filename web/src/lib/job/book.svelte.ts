@@ -48,6 +48,9 @@ export class Book {
 	#stored = $state.raw<Job>() as Job;
 	/** Of the set-up, which a change must name. */
 	#revision = 0;
+	/** Questions for the job are counted, so that an answer that comes late is known for one. */
+	#asked = 0;
+	#answered = 0;
 	job = $derived.by(() => this.#withWaiting());
 	/** Shims that the shop counts, which stand in place of what the job says of them. */
 	shims = $state.raw<readonly ShelvedShim[]>([]);
@@ -100,6 +103,7 @@ export class Book {
 	async refresh(): Promise<void> {
 		const before = this.#stored;
 		const { id } = before;
+		const asked = ++this.#asked;
 		try {
 			const response = await fetch(`/api/jobs/${id}`);
 			if (!response.ok) return;
@@ -109,7 +113,9 @@ export class Book {
 				signed: SignedEntry[];
 				shims: ShelvedShim[];
 			};
-			if (this.#stored.id !== id) return;
+			// What was asked for later was answered already: this one may be from before it.
+			if (this.#stored.id !== id || asked < this.#answered) return;
+			this.#answered = asked;
 			if (this.#stored === before) this.load(job, revision, signed, shims);
 			else await this.refresh();
 		} catch {

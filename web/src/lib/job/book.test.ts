@@ -101,6 +101,17 @@ describe('the book of a job', () => {
 		await book.changeSetup(setup);
 		expect(calls.at(-1)!.body).toMatchObject({ revision: 5 });
 	});
+	it('takes no answer to a question that a later one was answered before', async () => {
+		const sheets = (signed: unknown[]) => Response.json({ job, revision: 4, signed, shims: [] });
+		const late = awaited();
+		answer = () => late.promise;
+		const first = book.refresh();
+		answer = () => Promise.resolve(sheets([{ revision: 1 }]));
+		await book.refresh();
+		late.come(sheets([]));
+		await first;
+		expect(book.signed).toEqual([{ revision: 1 }]);
+	});
 	it('counts the revision once when the job came anew before the answer', async () => {
 		const setup = { ...job.setup, use: { duty: 'sprint' } } as Setup;
 		const put = awaited();
