@@ -51,6 +51,7 @@ beforeAll(async () => {
 			'bare',
 			'plan',
 			'lift',
+			'control',
 			'what-if',
 			'assembly',
 			'checks',

@@ -386,12 +386,75 @@ car.read('seal-gap', () => around(16, 0.05), car.job.stations.slice(0, 4));
 car.accept('Locks tried in this retainer, bearing blued and full');
 car.assemble(0.3);
 
+/** A cam whose durations say at which lift they are meant, so that its lobe can be made up. */
+const drawnCam = (name: string, lobe: string): Setup['cam'] => {
+	const one = {
+		lobe,
+		duration: 264,
+		durationAt: '0.020 in',
+		second: { duration: 228, at: '0.050 in' }
+	};
+	return { name, maker: 'Tarn & Sedge', intake: one, exhaust: one };
+};
+const four = {
+	arrangement: 'inline',
+	cylinders: 4,
+	valvesPerCylinder: 2,
+	numbering: 'bank-by-bank',
+	pairing: 'mirrored',
+	firingOrder: [1, 3, 4, 2]
+} as const;
+
+/** Its springs just hold the valves at the speed it is turned to: a few grams decide. */
+const light = new Bench(
+	{
+		id: id('2428'),
+		number: '2428',
+		takenIn: '2026-11-17T13:10:00.000Z',
+		customer: { id: id('isolde'), name: 'Isolde Marn', contact: 'Marn & Daughter' },
+		engine: { id: id('ruskan hill'), name: 'Ruskan 2.2, hill', layout: four },
+		setup: {
+			...setupOf(six, {
+				use: { duty: 'hill climb', engineSpeed: 6900, workDone: 'Seats cut, guides new' }
+			}),
+			cam: drawnCam('Tarn 264 hill, with its lifts', '0.360 in')!,
+			train: 'pushrod'
+		}
+	},
+	'2026-11-18T08:05:00.000Z'
+);
+/** Twenty-eight pounds of boost behind intake valves whose springs were chosen without it. */
+const boosted = new Bench(
+	{
+		id: id('2430'),
+		number: '2430',
+		takenIn: '2026-11-19T09:40:00.000Z',
+		customer: { id: id('corin'), name: 'Corin Vask' },
+		engine: { id: id('ruskan blown'), name: 'Ruskan 2.2, blown', layout: four },
+		setup: setupOf(six, {
+			use: { duty: 'sprint', engineSpeed: 6000, boosted: true, workDone: 'Valve job' }
+		})
+	},
+	'2026-11-19T13:00:00.000Z'
+);
+for (const kind of ['intake', 'exhaust'] as const)
+	light.job.setup.kinds[kind] = { ...light.job.setup.kinds[kind], pushrodMass: '58 g' };
+boosted.job.setup.kinds.intake = { ...boosted.job.setup.kinds.intake, portPressure: '28 psi' };
+for (const bench of [light, boosted]) {
+	bench.inspect('reused');
+	bench.read('installed-height', () => around(46.22, 0.05));
+	bench.read('seal-gap', () => around(16, 0.05));
+	bench.accept('Locks tried in this retainer, bearing blued and full');
+}
+
 for (const [name, { job }] of Object.entries({
 	'2402-single': first,
 	'2405-flat-six': flat,
 	'2411-five-valve': five,
 	'2414-on-the-car': car,
-	'2424-single-again': back
+	'2424-single-again': back,
+	'2428-light-retainers': light,
+	'2430-boosted': boosted
 })) {
 	const text = writeJob(job);
 	const read = readJob(text);

@@ -3,10 +3,13 @@ import {
 	FIGURES,
 	showLength,
 	showLoad,
+	showSpeed,
+	type FigureDimension,
 	type FigureName,
 	type Job,
 	type Millimetres,
 	type Newtons,
+	type RevolutionsPerMinute,
 	type Sheet,
 	type StationSheet,
 	type Units,
@@ -54,11 +57,13 @@ export function sheetTable(job: Job, sheet: Sheet, units: Units): string {
 
 function cell(verdict: Verdict | null, name: FigureName, width: number, units: Units): string {
 	const figure = verdict?.figure ?? null;
-	const shown =
-		figure === null
-			? '·'
-			: FIGURES[name].dimension === 'load'
-				? showLoad(figure as Newtons, units)
-				: showLength(figure as Millimetres, units);
+	const shown = figure === null ? '·' : shownAs(FIGURES[name].dimension, figure, units);
 	return `${shown.padStart(width)}${MARK[verdict?.state ?? 'clear']}`;
+}
+
+function shownAs(dimension: FigureDimension, figure: number, units: Units): string {
+	if (dimension === 'speed') return showSpeed(figure as RevolutionsPerMinute);
+	return dimension === 'load'
+		? showLoad(figure as Newtons, units)
+		: showLength(figure as Millimetres, units);
 }

@@ -41,6 +41,7 @@ import type {
 	SumCode,
 	SumFieldKey,
 	SumResultKey,
+	Train,
 	Trust,
 	Way,
 	WayUp,
@@ -79,6 +80,7 @@ export interface Labels {
 	readonly pairing: Of<Layout['pairing']>;
 	readonly casting: Of<NonNullable<Layout['rightHead']>>;
 	readonly part: Of<PartSort>;
+	readonly train: Of<Train>;
 	readonly slot: Of<StationPart>;
 	readonly gauge: Of<GaugeSort>;
 	readonly springBuild: Of<SpringBuild>;

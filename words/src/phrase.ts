@@ -7,11 +7,13 @@ import {
 	showLength,
 	showLoad,
 	showMass,
+	showSpeed,
 	showVolume,
 	type CubicCentimetres,
 	type Kilograms,
 	type Millimetres,
 	type Newtons,
+	type RevolutionsPerMinute,
 	type Units
 } from '@zinc-ledger/core';
 
@@ -23,6 +25,8 @@ export const length = (of: Millimetres): Measure => ({ length: of });
 export const load = (of: Newtons): Measure => ({ load: of });
 export const volume = (of: CubicCentimetres): string => `${showVolume(of)} cc`;
 export const mass = (of: Kilograms): Measure => ({ mass: of });
+
+export const speed = (of: number): string => `${showSpeed(of as RevolutionsPerMinute)} rpm`;
 
 /** The text with a capital first letter. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -17,7 +17,8 @@ const CONSTANT: Lobe = {
 		velocity: -16 * angle,
 		acceleration: -16,
 		jerk: 0
-	})
+	}),
+	uncertainty: () => 0
 };
 const spring = (seat: number, rate: number) =>
 	cardCurve({ height: mm(46), load: newtons(seat) }, newtonsPerMm(rate), mm(20));

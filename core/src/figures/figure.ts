@@ -2,7 +2,7 @@
 import type { Verdict } from '../verdict/index.ts';
 import type { StationRead } from './read.ts';
 
-export type FigureDimension = 'length' | 'load' | 'pressure' | 'volume';
+export type FigureDimension = 'length' | 'load' | 'pressure' | 'volume' | 'speed';
 
 export interface Figure<V extends Verdict | null = Verdict | null> {
 	readonly dimension: FigureDimension;

@@ -1,4 +1,12 @@
 export * from './adjust-to-build.ts';
+export {
+	CARD_SPREAD,
+	controlRead,
+	controlSpread,
+	lobeOf,
+	wantedSpeed,
+	type ControlRead
+} from './control-limit.ts';
 export * from './cut-effects.ts';
 export * from './figure.ts';
 export * from './inspected-limits.ts';

@@ -1,5 +1,5 @@
 /** What all stations of a job are judged by. */
-import { lengthOf, mm, type Millimetres } from '../units/index.ts';
+import { lengthOf, loadOf, mm, newtons, type Millimetres } from '../units/index.ts';
 import { UNCOUNTED, type ShimStock } from '../plan/index.ts';
 import { inspectedFigureLimits, type InspectedFigureLimits } from './inspected-limits.ts';
 import { gaugeRepeatsOf, type GaugeRepeats, type Job, type Limits } from '../document/index.ts';
@@ -37,7 +37,9 @@ export const UNSAID_LIMITS = {
 	sealHeight: mm(0.25),
 	leakDown: 0.15,
 	sagWatch: 0.05,
-	sagStop: 0.1
+	sagStop: 0.1,
+	controlHeadroom: 0.15,
+	netSeatLoad: newtons(200)
 } as const;
 
 /** How far off its record's height a seal may be read and still be taken for it, in mm. */
@@ -64,6 +66,8 @@ function limitFigures(limits: Limits) {
 			watch: limits.sagWatch ?? UNSAID_LIMITS.sagWatch,
 			stop: limits.sagStop ?? UNSAID_LIMITS.sagStop
 		},
+		controlHeadroom: limits.controlHeadroom ?? UNSAID_LIMITS.controlHeadroom,
+		netSeatLoad: limits.netSeatLoad ? loadOf(limits.netSeatLoad) : UNSAID_LIMITS.netSeatLoad,
 		lash: { watch: lengthOf(limits.lashWatch), stop: lengthOf(limits.lashStop) },
 		preloadTolerance: lengthOf(limits.preloadTolerance),
 		pistonFloors: {

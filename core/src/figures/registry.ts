@@ -6,12 +6,14 @@
 import { asBuiltHeight } from './as-built-height.ts';
 import { bareHeight } from './bare-height.ts';
 import { bindMargin } from './bind-margin.ts';
+import { controlLimit } from './control-limit.ts';
 import type { Figure } from './figure.ts';
 import { headLoad } from './head-load.ts';
 import { INSPECTED_FIGURES } from './inspected.ts';
 import { installedHeight } from './installed-height.ts';
 import { lash } from './lash.ts';
 import { loadLoss } from './load-loss.ts';
+import { netSeatLoad } from './net-seat-load.ts';
 import { openLoad } from './open-load.ts';
 import { pistonToValve } from './piston-to-valve.ts';
 import { preload } from './preload.ts';
@@ -36,6 +38,8 @@ export const FIGURES = {
 	piston: pistonToValve,
 	headLoad,
 	loss: loadLoss,
+	netSeatLoad,
+	controlLimit,
 	vacuum,
 	...INSPECTED_FIGURES
 } as const satisfies Record<string, Figure>;

@@ -25,7 +25,7 @@ export function bSplines(degree: number, t: number): Float64Array {
 
 /** Differences of an order, as weights: −1, 1 for the first. */
 export function differences(order: number): Float64Array {
-	let weights = Float64Array.of(1);
+	let weights: Float64Array = Float64Array.of(1);
 	for (let k = 0; k < order; k++) weights = differenced(weights);
 	return weights;
 }

@@ -1,5 +1,6 @@
 /** A cam lobe: how far it lifts at an angle, and how that changes (handbook §11). */
 import type { Millimetres } from '../units/index.ts';
+import { root } from './root.ts';
 
 /** Where a lobe's figures come from: read off a table, or made up from lift and duration. */
 export type LobeOrigin = 'table' | 'made-up';
@@ -46,14 +47,6 @@ export function durationAt(
 	lift: number
 ): number {
 	if (lift >= lobe.peak) return 0;
-	const edge = (from: number, to: number) => {
-		let [inside, outside] = [from, to];
-		for (let i = 0; i < 60; i++) {
-			const middle = (inside + outside) / 2;
-			if (lobe.at(middle).lift >= lift) inside = middle;
-			else outside = middle;
-		}
-		return inside;
-	};
-	return ((edge(0, lobe.closes) - edge(0, lobe.opens)) * 2) / RADIANS;
+	const edge = (end: number) => root((angle) => lobe.at(angle).lift - lift, 0, end);
+	return ((edge(lobe.closes) - edge(lobe.opens)) * 2) / RADIANS;
 }

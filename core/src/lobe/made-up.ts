@@ -12,6 +12,7 @@ import {
 	type Lobe,
 	type LobeMotion
 } from './lobe.ts';
+import { root } from './root.ts';
 
 /** A duration as a cam card gives it: degrees of the crankshaft at a lift of the lobe. */
 export interface Duration {
@@ -62,29 +63,16 @@ export function madeUpLobe({ lift, durations, ramp = USUAL_RAMP }: MadeUp): Lobe
 /** A lobe, before it is said how far it can be trusted. */
 type Shape = Omit<Lobe, 'uncertainty'>;
 
-/** The half width of the flank at which a lobe has this duration, by bisection: it grows with it. */
+/** The half width of the flank at which a lobe has this duration: it grows with it. */
 function ofDuration({ lift, degrees }: Duration, of: (beta: number) => Shape): Shape {
-	let [narrow, wide] = [crankDegrees(degrees) / 2, Math.PI];
-	for (let i = 0; i < 60; i++) {
-		const middle = (narrow + wide) / 2;
-		if (durationAt(of(middle), lift) < degrees) narrow = middle;
-		else wide = middle;
-	}
-	return of((narrow + wide) / 2);
+	const off = (beta: number) => durationAt(of(beta), lift) - degrees;
+	return of(root(off, crankDegrees(degrees) / 2, Math.PI));
 }
 
 /** The fullness at which a lobe has a second duration as well. */
 function withSecond({ lift, degrees }: Duration, of: (p: number) => Shape): Shape {
 	const off = (p: number) => durationAt(of(p), lift) - degrees;
-	let [low, high] = [FULLNESS.least as number, FULLNESS.most as number];
-	const [offLow, offHigh] = [off(low), off(high)];
-	if (offLow * offHigh > 0) throw new RangeError('no lobe has such durations');
-	for (let i = 0; i < 50; i++) {
-		const middle = (low + high) / 2;
-		if (off(middle) * offLow > 0) low = middle;
-		else high = middle;
-	}
-	return of((low + high) / 2);
+	return of(root(off, FULLNESS.least, FULLNESS.most));
 }
 
 /**

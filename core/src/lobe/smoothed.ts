@@ -74,7 +74,7 @@ export function smoothed(
 /** Fits with the likeliest penalty, then with one that is lighter where the curve turns sharply. */
 function fitted(figures: readonly Row[], unknowns: number, reach: number): Factored {
 	const penalties = Array.from({ length: unknowns - ORDER }, (_, from) => from);
-	let lightness = new Float64Array(penalties.length).fill(1);
+	let lightness: Float64Array = new Float64Array(penalties.length).fill(1);
 	const rows = [...figures, ...penalties].toSorted((a, b) => startOf(a) - startOf(b));
 	const withPenalty = (strength: number): Factored => {
 		const strong = Math.exp(strength / 2);

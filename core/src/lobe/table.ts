@@ -30,6 +30,8 @@ const CLOSED = 0.05;
 const CELL = 2;
 /** Acceleration known no better than this part of itself about the nose tells nothing of springs. */
 const TOO_COARSE = 0.2;
+/** About the nose, in radians of the cam: where a spring has most to hold. */
+const NOSE = [-0.3, -0.15, 0, 0.15, 0.3];
 
 /** A table from its nose to one side only is taken to be the same on the other. */
 export function bothSides(lines: readonly TableLine[]): readonly TableLine[] {
@@ -130,6 +132,8 @@ export function tableLobe(lines: readonly TableLine[]): TableLobe {
 		uncertainty,
 		residual: curve.residual,
 		rounding,
-		isTooCoarse: uncertainty(0) > TOO_COARSE * Math.abs(at(0).acceleration)
+		isTooCoarse: NOSE.some(
+			(angle) => uncertainty(angle) > TOO_COARSE * Math.abs(at(angle).acceleration)
+		)
 	};
 }

@@ -1,1 +1,2 @@
 export * from './mass.ts';
+export * from './following.ts';

@@ -6,10 +6,16 @@ import type { PartSort } from '../part/index.ts';
 /** The part of a spring's mass that moves with the valve: a third by the usual rule, a half by some. */
 export const SPRING_SHARE = 1 / 3;
 
+/** Parts that move with a valve. */
+export type MovingPart = Extract<
+	PartSort,
+	'valve' | 'retainer' | 'locks' | 'spring' | 'lash-cap' | 'rocker'
+>;
+
 export interface MovingMass {
-	readonly parts: readonly { readonly part: PartSort; readonly mass: Kilograms }[];
+	readonly parts: readonly { readonly part: MovingPart; readonly mass: Kilograms }[];
 	/** What moves and has no mass given. */
-	readonly missing: readonly PartSort[];
+	readonly missing: readonly MovingPart[];
 	/** Sum of what is given; a lower bound while something is missing. */
 	readonly total: Kilograms;
 }
@@ -23,7 +29,7 @@ export interface MovingMass {
  * @example valve 102 g, retainer 18 g, locks 6 g, spring 96 g: 158 g
  */
 export function movingMass(parts: KindSetup, share = SPRING_SHARE): MovingMass {
-	const masses: [part: PartSort, mass: number | null][] = [
+	const masses: [part: MovingPart, mass: number | null][] = [
 		['valve', given(parts.valve)],
 		['retainer', given(parts.retainer)],
 		['locks', given(parts.locks)],
@@ -34,7 +40,7 @@ export function movingMass(parts: KindSetup, share = SPRING_SHARE): MovingMass {
 		const { inertia, arm } = parts.rocker;
 		masses.push(['rocker', inertia && arm ? inertiaOf(inertia) / lengthOf(arm) ** 2 : null]);
 	}
-	const known = masses.filter((entry): entry is [PartSort, number] => entry[1] !== null);
+	const known = masses.filter((entry): entry is [MovingPart, number] => entry[1] !== null);
 	return {
 		parts: known.map(([part, mass]) => ({ part, mass: kilograms(mass) })),
 		missing: masses.filter(([, mass]) => mass === null).map(([part]) => part),
@@ -53,12 +59,12 @@ function given(part: { mass?: string | undefined } | undefined): number | null {
  * @returns in kg, with the parts whose mass nobody gave
  */
 export function assemblyMass(parts: KindSetup): Pick<MovingMass, 'missing' | 'total'> {
-	const masses: [PartSort, number | null][] = [
+	const masses: [MovingPart, number | null][] = [
 		['valve', given(parts.valve)],
 		['retainer', given(parts.retainer)],
 		['locks', given(parts.locks)],
 		['spring', given(parts.spring)],
-		...(parts.lashCap ? [['lash-cap', given(parts.lashCap)] as [PartSort, number | null]] : [])
+		...(parts.lashCap ? [['lash-cap', given(parts.lashCap)] as [MovingPart, number | null]] : [])
 	];
 	return {
 		missing: masses.filter(([, mass]) => mass === null).map(([part]) => part),

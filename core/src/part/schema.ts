@@ -267,13 +267,18 @@ const CardAngle = z
 	.number(issue('field.number', { example: '10' }))
 	.min(-60, issue('field.min', { min: -60, unit: '°' }))
 	.max(150, issue('field.max', { max: 150, unit: '°' }));
+const CardDuration = z
+	.number(issue('field.number', { example: '250' }))
+	.min(60, issue('field.min', { min: 60, unit: '°' }))
+	.max(420, issue('field.max', { max: 420, unit: '°' }));
 const Lobe = z.strictObject({
 	lobe: PositiveSize,
-	duration: z
-		.number(issue('field.number', { example: '10' }))
-		.min(120, issue('field.min', { min: 120, unit: '°' }))
-		.max(420, issue('field.max', { max: 420, unit: '°' }))
-		.optional(),
+	/** In degrees of the crankshaft. */
+	duration: CardDuration.optional(),
+	/** The lift at the lobe that the duration is given at. */
+	durationAt: PositiveSize.optional(),
+	/** A second one, at a higher lift: it shapes the flank. */
+	second: z.strictObject({ duration: CardDuration, at: PositiveSize }).optional(),
 	/** Crankshaft degrees as the cam card has them: an intake before top, an exhaust before bottom dead centre. */
 	opens: CardAngle.optional(),
 	/** An intake after bottom, an exhaust after top dead centre. */

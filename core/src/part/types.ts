@@ -47,6 +47,9 @@ export const SEAL_REST = ['locator', 'guide'] as const;
 export const SEAL_TURNS = ['seal-first', 'valve-first'] as const;
 export const ROCKER_NOSES = ['roller-tip', 'pad', 'rail'] as const;
 export type RockerNose = (typeof ROCKER_NOSES)[number];
+/** How a cam's lift comes to the valve: by what follows it and what turns. */
+export const TRAINS = ['pushrod', 'rocker-on-head', 'finger', 'bucket'] as const;
+export type Train = (typeof TRAINS)[number];
 export const LIFTERS = [
 	'solid-flat',
 	'solid-roller',

@@ -13,7 +13,8 @@ import {
 	type Millimetres,
 	type Newtons,
 	type NewtonsPerMillimetre,
-	type RateUnit
+	type RateUnit,
+	type RevolutionsPerMinute
 } from './quantity.ts';
 
 export interface Units {
@@ -93,6 +94,10 @@ export function showLoad(load: Newtons, units: Units, resolution?: Newtons): str
 
 /** A volume to 0.1 cc, without its unit. */
 export const showVolume = (volume: CubicCentimetres): string => fixed(volume, 1);
+
+/** An engine speed to ten revolutions, in rpm without its unit. */
+export const showSpeed = (speed: RevolutionsPerMinute): string =>
+	(Math.round(speed / 10) * 10).toLocaleString('en');
 
 /** A mass in grams to 0.1 g, without its unit. */
 export function showMass(mass: Kilograms): string {

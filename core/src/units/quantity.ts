@@ -15,6 +15,8 @@ export type NewtonsPerMillimetre = number & { readonly [dimension]: 'rate' };
 export type Joules = number & { readonly [dimension]: 'energy' };
 export type Kilograms = number & { readonly [dimension]: 'mass' };
 export type Kilopascals = number & { readonly [dimension]: 'pressure' };
+/** Of the crankshaft, a minute. */
+export type RevolutionsPerMinute = number & { readonly [dimension]: 'speed' };
 export type CubicCentimetres = number & { readonly [dimension]: 'volume' };
 export type KilogramSquareMillimetres = number & { readonly [dimension]: 'inertia' };
 
@@ -75,6 +77,8 @@ export const LOAD_TEXT = textOf('', 'lbf|N|kgf');
 export const RATE_TEXT = textOf('', 'lbf/in|N/mm|kgf/mm');
 export const MASS_TEXT = textOf('', 'g|kg');
 export const VOLUME_TEXT = textOf('[+-]?', 'cc');
+/** Above the air outside, or between two places. */
+export const PRESSURE_TEXT = textOf('', 'psi|bar|kPa');
 /** How far below the air outside; what a gauge shows of a vacuum. */
 export const VACUUM_TEXT = textOf('', 'inHg|mbar|kPa');
 export const INERTIA_TEXT = textOf('', 'kg·mm²');
@@ -135,6 +139,11 @@ export function vacuumOf(text: string): Kilopascals {
 	return parse(text, VACUUM_TEXT, KPA_PER) as Kilopascals;
 }
 
+/** The pressure that a text such as "15 psi" stands for, in kilopascals. Throws as {@link lengthOf} does. */
+export function pressureOf(text: string): Kilopascals {
+	return parse(text, PRESSURE_TEXT, { kPa: 1, bar: 100, psi: 6.894757 }) as Kilopascals;
+}
+
 /** The moment of inertia that a text such as "31.0 kg·mm²" stands for. Throws as {@link lengthOf} does. */
 export function inertiaOf(text: string): KilogramSquareMillimetres {
 	return parse(text, INERTIA_TEXT, { 'kg·mm²': 1 }) as KilogramSquareMillimetres;
@@ -173,7 +182,13 @@ export function unitOf(text: string): LengthUnit {
  * Limits are compared after rounding to 0.1 µm and 0.01 N, so that a margin of
  * exactly the limit passes whatever floating point makes of it (handbook §2).
  */
-export const COMPARISON_STEP = { length: 1e-4, load: 1e-2, pressure: 1e-9, volume: 1e-4 } as const;
+export const COMPARISON_STEP = {
+	length: 1e-4,
+	load: 1e-2,
+	pressure: 1e-9,
+	volume: 1e-4,
+	speed: 1
+} as const;
 
 /**
  * A figure in its SI unit, rounded to the step in which it is compared: a margin of

@@ -6,6 +6,7 @@ import {
 	LENGTH_TEXT,
 	LOAD_TEXT,
 	MASS_TEXT,
+	PRESSURE_TEXT,
 	RATE_TEXT,
 	VACUUM_TEXT,
 	VOLUME_TEXT
@@ -32,6 +33,7 @@ export type QuantityText =
 	| 'mass'
 	| 'volume'
 	| 'vacuum'
+	| 'pressure'
 	| 'inertia';
 
 const quantity = (pattern: RegExp, of: QuantityText) =>
@@ -64,6 +66,10 @@ export const Measured = quantity(
 export const Rate = quantity(RATE_TEXT, 'rate').refine(aboveZero, issue('field.not-positive'));
 export const Mass = quantity(MASS_TEXT, 'mass').refine(aboveZero, issue('field.not-positive'));
 export const Volume = quantity(VOLUME_TEXT, 'volume');
+export const Pressure = quantity(PRESSURE_TEXT, 'pressure').refine(
+	aboveZero,
+	issue('field.not-positive')
+);
 export const Vacuum = quantity(VACUUM_TEXT, 'vacuum');
 export const Inertia = quantity(INERTIA_TEXT, 'inertia');
 

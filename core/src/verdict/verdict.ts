@@ -9,7 +9,8 @@ import {
 	type CubicCentimetres,
 	type Kilopascals,
 	type Millimetres,
-	type Newtons
+	type Newtons,
+	type RevolutionsPerMinute
 } from '../units/index.ts';
 import { message, needsIn, needsOf, type Message, type Need } from '../message/index.ts';
 
@@ -106,7 +107,8 @@ type DimensionOf<Q> =
 	| (Millimetres extends Q ? 'length' : never)
 	| (Newtons extends Q ? 'load' : never)
 	| (Kilopascals extends Q ? 'pressure' : never)
-	| (CubicCentimetres extends Q ? 'volume' : never);
+	| (CubicCentimetres extends Q ? 'volume' : never)
+	| (RevolutionsPerMinute extends Q ? 'speed' : never);
 
 export interface Judging<Q extends number> {
 	readonly dimension: DimensionOf<Q>;
@@ -131,10 +133,9 @@ export interface Judging<Q extends number> {
  *
  * @example judge(mm(1.27), { dimension: 'length', limits: [floor of 1.27 mm], … }).state // 'clear'
  */
-export function judge<Q extends Millimetres | Newtons | Kilopascals | CubicCentimetres>(
-	figure: Q,
-	how: Judging<Q>
-): Verdict<Q> {
+export function judge<
+	Q extends Millimetres | Newtons | Kilopascals | CubicCentimetres | RevolutionsPerMinute
+>(figure: Q, how: Judging<Q>): Verdict<Q> {
 	const { limits, uncertainty = 0, resolution } = how;
 	const sources = how.sources.map(sourceIn);
 	if (!isAllFinite(figure, uncertainty, limits)) {

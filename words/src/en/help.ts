@@ -83,6 +83,20 @@ export const help: HelpTexts = {
 		how: 'Its test against the card, at the height it stands at.',
 		forgotten: 'A tired spring sits well on its own curve: hold it against the card.'
 	},
+	netSeatLoad: {
+		title: 'Net seat load',
+		what: 'Seat load less what the port’s pressure pushes with on the closed valve’s head: boost on an intake, back pressure on an exhaust.',
+		how: 'From the seat load, the head’s diameter and the pressure given in the setup.',
+		forgotten:
+			'Pressure in the port is what counts, above that in the cylinder, and not the gauge on the dash alone.'
+	},
+	controlLimit: {
+		title: 'Control limit',
+		what: 'The engine speed by which the spring loses the valve at the latest, were the whole train rigid. An upper bound: a real train parts well below it.',
+		how: 'Worked out from lobe, ratio, moving mass and the spring’s own curve at its own height; the worst angle lies off the nose.',
+		forgotten:
+			'An aid, not a promise: it says stop or watch and never clear. A made-up lobe, an estimated mass and a card’s spring widen it.'
+	},
 	piston: {
 		title: 'Piston to valve',
 		what: 'The least room between valve and piston about the overlap.',

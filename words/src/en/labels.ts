@@ -33,6 +33,8 @@ export const labels: Labels = {
 		piston: 'Piston to valve',
 		headLoad: 'On-head load',
 		loss: 'Load loss',
+		netSeatLoad: 'Net seat load',
+		controlLimit: 'Control limit',
 		vacuum: 'Vacuum',
 		valveLength: 'Valve length',
 		tipLength: 'Tip length',
@@ -63,6 +65,10 @@ export const labels: Labels = {
 		'min-seat-load': 'min seat load',
 		'open-load-target': 'open load at the target',
 		'max-open-load': 'max open load',
+		'highest-speed': 'highest engine speed',
+		'control-headroom': 'highest engine speed with headroom',
+		'pushed-open': 'lifted by port pressure',
+		'net-seat-load': 'min net seat load',
 		'load-loss': 'load loss',
 		'load-loss-stop': 'load loss, stop',
 		'min-lash': 'min lash',
@@ -238,6 +244,12 @@ export const labels: Labels = {
 		rocker: 'rocker',
 		lifter: 'lifter',
 		cam: 'cam'
+	},
+	train: {
+		pushrod: 'pushrods',
+		'rocker-on-head': 'rockers on the head, no pushrods',
+		finger: 'finger followers',
+		bucket: 'buckets'
 	},
 	slot: {
 		valve: 'valve',

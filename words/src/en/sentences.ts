@@ -9,7 +9,17 @@ import {
 	type Inspected
 } from '@zinc-ledger/core';
 import type { Sentences } from '../catalogue.ts';
-import { capital, joined, length, load, percent, say, volume, type Phrase } from '../phrase.ts';
+import {
+	capital,
+	joined,
+	length,
+	load,
+	percent,
+	say,
+	speed,
+	volume,
+	type Phrase
+} from '../phrase.ts';
 import { labels } from './labels.ts';
 import { rules } from './rules.ts';
 
@@ -23,6 +33,14 @@ const stack = (shims: Parameters<typeof length>[0][]): Phrase =>
 	);
 const orUnknown = (of: Parameters<typeof length>[0] | null) => (of === null ? '?' : length(of));
 
+const LOBE_FAULT = {
+	'too-few-lines': 'Lift table has too few lines on the lobe',
+	'one-angle-twice': 'Lift table has one angle twice',
+	'not-one-peak': 'Lift table rises and falls more than once',
+	'does-not-close': 'Lift table does not come down to the base circle',
+	'too-coarse': 'Lift table is too coarse to tell the acceleration',
+	'no-such-lobe': 'No lobe has this lift with these durations'
+} as const;
 const FORGOTTEN = { locator: 'a locator', shims: 'the shims', locks: 'the lock offset' } as const;
 const QUANTITY = {
 	length: 'a length in in or mm, such as "1.820 in"',
@@ -32,6 +50,7 @@ const QUANTITY = {
 	rate: 'a rate in lbf/in, N/mm or kgf/mm, such as "340 lbf/in"',
 	mass: 'a mass in g or kg, such as "32.5 g"',
 	volume: 'a volume in cc, such as "46.5 cc"',
+	pressure: 'a pressure in psi, bar or kPa, such as "15 psi"',
 	vacuum: 'a vacuum in inHg, mbar or kPa, such as "20 inHg"',
 	inertia: 'a moment of inertia in kg·mm², such as "31 kg·mm²"'
 } as const;
@@ -108,6 +127,7 @@ function measured(figure: FigureName, value: number): Phrase {
 	const { dimension } = FIGURES[figure];
 	if (dimension === 'pressure') return [];
 	if (dimension === 'volume') return [' ', volume(cubicCentimetres(value))];
+	if (dimension === 'speed') return [' ', speed(value)];
 	return [' ', dimension === 'load' ? load(newtons(value)) : length(mm(value))];
 }
 
@@ -137,6 +157,30 @@ export const sentences: Sentences = {
 	'need.bind': 'the coil bind height',
 	'need.rate': 'the spring’s rate, or a second height with its load',
 	'need.spring': 'a spring',
+	'need.train': 'the sort of valve train',
+	'need.rocker.ratio': 'the rocker ratio',
+	'need.valve.mass': 'the valve’s mass, or its stem, length and head',
+	'need.retainer.mass': 'the retainer’s mass',
+	'need.locks.mass': 'the locks’ mass',
+	'need.lash-cap.mass': 'the lash cap’s mass',
+	'need.spring.mass': 'the spring’s mass',
+	'need.lifter.mass': 'the follower’s mass',
+	'need.rocker.inertia': 'the rocker’s moment of inertia and arm',
+	'need.pushrod-mass': 'the pushrod’s mass',
+	'need.valve.head': 'valve head diameter',
+	'lobe.fault': ({ fault }) => LOBE_FAULT[fault],
+	'control.below-speed': ({ limit, speed: highest }) =>
+		`Spring loses the valve by ${speed(limit)} at the latest, highest speed ${speed(highest)}: stiffer or shorter, or lighter parts`,
+	'control.little-headroom': ({ limit, wanted }) =>
+		`Spring loses the valve by ${speed(limit)} at the latest, ${speed(wanted)} wanted with headroom`,
+	'control.too-close': 'Highest speed too close to where the spring loses the valve',
+	'control.not-known': ({ limit }) =>
+		`Not lost below ${speed(limit)} if the train were rigid; a real one parts sooner: not known`,
+	'net-seat-load.pushed-open': ({ wanted }) =>
+		say`Port pressure lifts the valve off its seat: ${load(wanted)} seat load needed`,
+	'net-seat-load.low': ({ by, wanted }) =>
+		say`Net seat load ${load(by)} short under port pressure: ${load(wanted)} seat load needed`,
+	'net-seat-load.too-close': 'Net seat load too close to nothing: measure the height again',
 	'need.locks': 'locks',
 	'need.locator': 'a locator',
 	'need.rocker': 'a rocker to judge it by',

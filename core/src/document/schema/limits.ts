@@ -83,6 +83,10 @@ export const Limits = z
 		/** Part of its card's load that a tested spring may have lost. */
 		sagWatch: fraction.optional(),
 		sagStop: fraction.optional(),
+		/** Part of the highest engine speed that a valve is to stay with its cam beyond it. */
+		controlHeadroom: fraction.optional(),
+		/** What is to hold a valve shut against its port's pressure. */
+		netSeatLoad: Load.optional(),
 		/** Scatter of a gauge that nobody has stated or measured, in parts of its resolution. */
 		unknownRepeat: z
 			.number(issue('field.number', { example: '1' }))

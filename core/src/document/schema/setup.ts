@@ -4,13 +4,24 @@ import { ADJUSTERS, ENGINE_STATES, METALS_OF_ENGINE } from '../../lash/index.ts'
 import { issue } from '../../message/index.ts';
 import { KitTaken } from '../../kit/schema.ts';
 import { Cam } from '../../part/schema.ts';
+import { TRAINS } from '../../part/index.ts';
 import { KINDS, MEASURING_ORDERS } from '../../station/index.ts';
-import { Length, Line, Load, PositiveSize, Size, Volume } from '../../units/schema.ts';
+import {
+	Length,
+	Line,
+	Load,
+	Mass,
+	PositiveSize,
+	Pressure,
+	Rate,
+	Size,
+	Volume
+} from '../../units/schema.ts';
 import { SOURCES } from '../../verdict/index.ts';
 import { POLICIES, REUSABLE } from '../policies.ts';
 import { SCOPE_NEEDS } from '../scopes.ts';
 import { cylinder } from './layout.ts';
-import { Limits } from './limits.ts';
+import { fraction, Limits } from './limits.ts';
 import { stationParts } from './parts.ts';
 import { StationLabel, TaggedSpring } from './station.ts';
 
@@ -73,7 +84,11 @@ export const KindSetup = z.strictObject({
 		z.strictObject({ method: z.literal('as-it-stands'), minSeatLoad: Load })
 	]),
 	/** What the lifter or rocker stands at full lift. */
-	maxOpenLoad: Load.optional()
+	maxOpenLoad: Load.optional(),
+	/** Of one pushrod with its ends. */
+	pushrodMass: Mass.optional(),
+	/** In the port less that in the cylinder, while the valve is closed: what boost or back pressure pushes with. */
+	portPressure: Pressure.optional()
 });
 
 /** A cylinder whose lift or lash is its own. */
@@ -153,6 +168,11 @@ export const Setup = z.strictObject({
 		.max(120, issue('field.max', { max: 120, unit: 'sizes' }))
 		.optional(),
 	cam: Cam.optional(),
+	/** How the cam's lift comes to the valves. */
+	train: z.enum(TRAINS).optional(),
+	/** Of all between cam and valve, at the valve, and its damping as a part of the critical; the usual of its sort where nobody says. */
+	trainStiffness: Rate.optional(),
+	trainDamping: fraction.optional(),
 	/** Where the cam lies, and the angle between valve and cylinder: what a cut at the deck does goes by them. */
 	camAt: z.enum(['block', 'head']).optional(),
 	valveAngle: z

@@ -17,6 +17,7 @@ export type FieldSort =
 	| 'mass'
 	| 'inertia'
 	| 'volume'
+	| 'pressure'
 	| 'number';
 
 export interface FieldSpec {
@@ -91,6 +92,8 @@ export function understood(typed: string, sort: FieldSort, units: Units): unknow
 			return withUnit(typed, 'kg·mm²');
 		case 'volume':
 			return withUnit(typed, 'cc');
+		case 'pressure':
+			return withUnit(typed, units.length === 'in' ? 'psi' : 'bar');
 		case 'labels':
 			return typed
 				.split(/[;,\s]+/)

@@ -65,6 +65,7 @@ function viewsOf(phase: Phase, root: string, engine: string): Item[] {
 		case 'plan':
 			return [
 				{ name: 'Max lift', href: `${root}/lift` },
+				{ name: 'Valve control', href: `${root}/control` },
 				{ name: 'What if', href: `${root}/what-if` }
 			];
 		case 'hand-over':

@@ -50,6 +50,8 @@ export const MARKS: Readonly<Record<HelpTopic, Mark>> = {
 	seatLoad: { sort: 'force', at: AT.retainer },
 	headLoad: { sort: 'force', at: AT.retainer },
 	loss: { sort: 'force', at: AT.retainer },
+	netSeatLoad: { sort: 'force', at: AT.seat },
+	controlLimit: { sort: 'force', at: AT.atLift },
 	openLoad: { sort: 'force', at: AT.atLift },
 	bindMargin: between(AT.atLift, AT.solid),
 	cushion: between(AT.atLift, AT.solid),

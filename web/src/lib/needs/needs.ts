@@ -17,12 +17,14 @@ const OF_KIND: Readonly<Record<string, string>> = {
 	target: 'aim.method',
 	'seat-load-target': 'aim.method',
 	'open-load-target': 'aim.method',
+	'pushrod-mass': 'pushrodMass',
 	'pocket.diameter': 'pocket.diameter',
 	'guide.boss': 'pocket.boss',
 	'guide.stem': 'pocket.guide'
 };
 const OF_JOB: Readonly<Record<string, string>> = {
 	'engine-speed': 'use.engineSpeed',
+	train: 'train',
 	'head.material': 'head.material',
 	'head.seat-insert': 'head.seatInsert'
 };

@@ -145,11 +145,17 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 	cam: [
 		shown(field('intake.lobe', 'Intake lobe lift')),
 		field('intake.duration', 'Intake duration, degrees', 'number'),
+		field('intake.durationAt', 'Intake duration given at lobe lift'),
+		field('intake.second.duration', 'Intake second duration, degrees', 'number'),
+		field('intake.second.at', 'Intake second duration at lobe lift'),
 		field('intake.opens', 'Intake opens, ° before TDC', 'number'),
 		field('intake.closes', 'Intake closes, ° after BDC', 'number'),
 		field('intake.lash', 'Intake lash'),
 		shown(field('exhaust.lobe', 'Exhaust lobe lift')),
 		field('exhaust.duration', 'Exhaust duration, degrees', 'number'),
+		field('exhaust.durationAt', 'Exhaust duration given at lobe lift'),
+		field('exhaust.second.duration', 'Exhaust second duration, degrees', 'number'),
+		field('exhaust.second.at', 'Exhaust second duration at lobe lift'),
 		field('exhaust.opens', 'Exhaust opens, ° before BDC', 'number'),
 		field('exhaust.closes', 'Exhaust closes, ° after TDC', 'number'),
 		field('exhaust.lash', 'Exhaust lash')

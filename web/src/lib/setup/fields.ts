@@ -7,6 +7,7 @@ import {
 	TARGET_METHODS,
 	SOURCES,
 	MEASURING_ORDERS,
+	TRAINS,
 	type InspectedFigure,
 	type Kind
 } from '@zinc-ledger/core';
@@ -67,6 +68,13 @@ export const KIND_GROUPS: readonly Group[] = [
 		]
 	},
 	{
+		title: 'Valve control',
+		fields: [
+			field('pushrodMass', 'Pushrod mass, with its ends', 'mass'),
+			field('portPressure', 'Port pressure on the closed valve', 'pressure')
+		]
+	},
+	{
 		title: 'Head dimensions',
 		fields: [
 			choice('seatInsert', 'Seat inserts, where not as the head’s', SEAT_INSERTS, 'seatInsert'),
@@ -120,6 +128,8 @@ export const LIMIT_FIELDS: readonly SetupFieldSpec[] = [
 	field('limits.leakDown', 'Leak-down, max part lost', 'number'),
 	field('limits.sagWatch', 'Load loss against card, watch, as a fraction', 'number'),
 	field('limits.sagStop', 'Load loss against card, stop, as a fraction', 'number'),
+	field('limits.controlHeadroom', 'Control headroom, as a fraction', 'number'),
+	field('limits.netSeatLoad', 'Min net seat load under port pressure', 'load'),
 	field('limits.unknownRepeat', 'Repeatability of an unknown gauge, × resolution', 'number'),
 	field('limits.fit.stemMatch', 'Stem diameter tolerance'),
 	field('limits.fit.sealClearance', 'Inner spring to seal, on diameter, min'),
@@ -187,6 +197,9 @@ export const JOB_FIELDS: readonly SetupFieldSpec[] = [
 	choice('workLocation', 'Work location', ['bench', 'vehicle'], 'workLocation'),
 	field('atHand', 'Valves worked on, as 3I 3E; empty: all', 'labels'),
 	choice('camAt', 'Cam in the', ['block', 'head']),
+	choice('train', 'Valve train', TRAINS, 'train'),
+	field('trainStiffness', 'Train stiffness at the valve', 'rate'),
+	field('trainDamping', 'Train damping, part of critical', 'number'),
 	field('valveAngle', 'Valve to cylinder axis, degrees', 'number'),
 	choice('growth.block', 'Block material', METALS_OF_ENGINE),
 	field('growth.measured', 'Lash change cold to hot, measured'),

@@ -6,6 +6,7 @@ import type {
 	Figures,
 	Millimetres,
 	Newtons,
+	RevolutionsPerMinute,
 	ScaleLimit,
 	Units,
 	Verdict
@@ -19,6 +20,7 @@ import {
 	showLength,
 	showLengthBeside,
 	showLoad,
+	showSpeed,
 	showVolume
 } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
@@ -44,8 +46,11 @@ export const INSPECTED_VIEWS: readonly ColumnView[] = INSPECTED.map((quantity) =
 );
 
 /** The unit that a column is read in. */
-export const unitOfColumn = ({ dimension }: ColumnView, units: Units): string =>
-	dimension === 'volume' ? 'cc' : dimension === 'load' ? units.load : units.length;
+export const unitOfColumn = ({ dimension }: ColumnView, units: Units): string => {
+	if (dimension === 'volume') return 'cc';
+	if (dimension === 'speed') return 'rpm';
+	return dimension === 'load' ? units.load : units.length;
+};
 
 /** What stands in a station's column. */
 export const verdictIn = ({ figures }: { readonly figures: Figures }, key: FigureName) =>
@@ -86,6 +91,7 @@ export interface Shown {
 export function showFigure(verdict: Shown | null, { dimension }: ColumnView, units: Units) {
 	if (verdict?.figure == null) return null;
 	if (dimension === 'load') return showLoad(verdict.figure as Newtons, units);
+	if (dimension === 'speed') return showSpeed(verdict.figure as RevolutionsPerMinute);
 	if (dimension === 'volume') return showVolume(verdict.figure as CubicCentimetres);
 	const figure = verdict.figure as Millimetres;
 	const resolution = verdict.resolution as Millimetres | undefined;

@@ -44,7 +44,7 @@
 	const bench = getBench();
 	let element: HTMLDivElement;
 	let chart: import('echarts/core').ECharts | undefined;
-	let library: typeof import('./echarts') | undefined;
+	let library: typeof import('$lib/charts/echarts') | undefined;
 	let dragging: 'window' | 'bind' | null = null;
 	let grabbedAt = 0;
 
@@ -89,7 +89,7 @@
 	onMount(() => {
 		let gone = false;
 		const watcher = new ResizeObserver(() => chart?.resize());
-		void import('./echarts').then((loaded) => {
+		void import('$lib/charts/echarts').then((loaded) => {
 			if (gone) return;
 			library = loaded;
 			chart = loaded.init(element, undefined, { renderer: 'canvas' });

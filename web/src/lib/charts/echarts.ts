@@ -1,4 +1,4 @@
-/** The parts of ECharts that the curve needs; loaded only where a chart is. */
+/** The parts of ECharts that charts here need; loaded only where one is. */
 import { LineChart } from 'echarts/charts';
 import {
 	DataZoomInsideComponent,

@@ -1,0 +1,22 @@
+/** What is assumed of a valve train where nobody measured it (handbook §11). */
+import type { Train } from '../part/index.ts';
+import { newtonsPerMm, type NewtonsPerMillimetre } from '../units/index.ts';
+
+export interface Assumed {
+	/** Of all between cam and valve, at the valve. */
+	readonly stiffness: NewtonsPerMillimetre;
+	/** As a part of the critical. */
+	readonly damping: number;
+}
+
+/** Usual of each sort: soft with pushrods, hard with buckets. */
+export const USUAL_TRAIN: Readonly<Record<Train, Assumed>> = {
+	pushrod: { stiffness: newtonsPerMm(4000), damping: 0.08 },
+	'rocker-on-head': { stiffness: newtonsPerMm(9000), damping: 0.08 },
+	finger: { stiffness: newtonsPerMm(16_000), damping: 0.08 },
+	bucket: { stiffness: newtonsPerMm(30_000), damping: 0.08 }
+};
+/** Of a seat in its head. */
+export const USUAL_SEAT: Assumed = { stiffness: newtonsPerMm(50_000), damping: 0.1 };
+/** Stiffness is known no better than this part of itself. */
+export const STIFFNESS_SPREAD = 0.3;

@@ -1,0 +1,73 @@
+/** What holds a job's valves to their cam: the trains of its stations, and what follows from them (handbook §11). */
+import type { CompliantTrain, RigidLimit, RigidTrain } from '../control/index.ts';
+import { rigidLimit } from '../control/index.ts';
+import { partsByStation, type Job } from '../document/index.ts';
+import type { Sheet } from '../evaluation/index.ts';
+import { controlRead } from '../figures/index.ts';
+import type { FollowingMass } from '../mass/index.ts';
+import type { Train } from '../part/index.ts';
+import type { Kind } from '../station/index.ts';
+import { kilograms, lengthOf, mm, rateOf, type Kilograms } from '../units/index.ts';
+import { USUAL_SEAT, USUAL_TRAIN, type Assumed } from './assumed.ts';
+
+/** A station whose valve's control can be worked out. */
+export interface Controlled {
+	readonly station: string;
+	readonly kind: Kind;
+	readonly train: RigidTrain;
+	readonly mass: FollowingMass;
+	readonly limit: RigidLimit;
+}
+
+/** Every station of which all is known that its rigid limit needs, in the order of the sheet. */
+export function controlledStations(job: Job, sheet: Sheet): Controlled[] {
+	const partsAt = partsByStation(job);
+	return sheet.stations.flatMap(({ label, kind, shared: { curve }, figures }) => {
+		const parts = partsAt.get(label)!;
+		const { lobe, ratio, mass } = controlRead(job, kind, parts);
+		const height = figures.height.figure;
+		if (!lobe || ratio === null || !mass || mass.missing.length > 0) return [];
+		if (!curve || height === null) return [];
+		const lash = job.setup.lifters === 'solid' ? lengthOf(parts.lash?.setting ?? '0 mm') : mm(0);
+		const train = { lobe, ratio, lash, curve, height, mass: mass.total };
+		const limit = rigidLimit(train);
+		return limit ? [{ station: label, kind, train, mass, limit }] : [];
+	});
+}
+
+/** The job's own stiffness and damping, or the usual of its sort of train; null where no sort is chosen. */
+export function assumedTrain({ setup }: Job): (Assumed & { readonly sort: Train }) | null {
+	const { train: sort, trainStiffness, trainDamping } = setup;
+	if (!sort) return null;
+	const usual = USUAL_TRAIN[sort];
+	return {
+		sort,
+		stiffness: trainStiffness ? rateOf(trainStiffness) : usual.stiffness,
+		damping: trainDamping ?? usual.damping
+	};
+}
+
+/**
+ * The train that gives.
+ *
+ * @param softer what the stiffness is multiplied by: 0.7 for the low end of its band
+ */
+export function compliantOf(train: RigidTrain, assumed: Assumed, softer = 1): CompliantTrain {
+	const dampingOf = (stiffness: number, part: number) =>
+		2 * part * Math.sqrt(stiffness * train.mass);
+	// N/mm to N/m.
+	const stiffness = assumed.stiffness * 1000 * softer;
+	const seat = USUAL_SEAT.stiffness * 1000;
+	return {
+		...train,
+		stiffness,
+		damping: dampingOf(stiffness, assumed.damping),
+		seat: { stiffness: seat, damping: dampingOf(seat, USUAL_SEAT.damping) }
+	};
+}
+
+/** The rigid limit with a mass of so much more or, below nothing, less at the valve, in rpm. */
+export function limitWith({ train }: Controlled, more: Kilograms): number | null {
+	const mass = kilograms(train.mass + more);
+	return mass > 0 ? (rigidLimit({ ...train, mass })?.speed ?? null) : null;
+}

@@ -1,0 +1,69 @@
+<script lang="ts">
+	/** Spring force beside force needed at a chosen speed; the room between them is what one looks at. */
+	import {
+		forcesOver,
+		showSpeed,
+		type Controlled,
+		type RevolutionsPerMinute
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Chart from '$lib/charts/Chart.svelte';
+	import Slider from '$lib/ui/Slider.svelte';
+	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
+	import { forcesChart, type Over } from './charts';
+
+	interface Props {
+		of: Controlled;
+		/** Highest engine speed of the job in rpm; null where nobody said. */
+		highest: number | null;
+	}
+	let { of, highest }: Props = $props();
+	const bench = getBench();
+	const OVER = [
+		{ value: 'lift', label: 'over lift' },
+		{ value: 'angle', label: 'over angle' }
+	] as const;
+	let over = $state<Over>('lift');
+	let moved = $state<number | null>(null);
+	const STEP = 50;
+	const speed = $derived(moved ?? highest ?? Math.round(of.limit.speed / STEP) * STEP);
+	const most = $derived(Math.ceil((of.limit.speed * 1.3) / STEP) * STEP);
+	const forces = $derived(forcesOver(of.train, speed));
+	const least = $derived(
+		forces.reduce<(typeof forces)[number] | null>((worst, one) => {
+			if (one.spring === null || one.needed <= 0) return worst;
+			return worst && worst.spring! - worst.needed <= one.spring - one.needed ? worst : one;
+		}, null)
+	);
+	const text = $derived(`${showSpeed(speed as RevolutionsPerMinute)} rpm`);
+</script>
+
+<section aria-label="Forces of {of.station}">
+	<h2 class="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-1 font-semibold">
+		Spring force and force needed, <span class="figure">{of.station}</span>
+		<span class="ml-auto"><ToggleGroup label="Over what" options={OVER} bind:value={over} /></span>
+	</h2>
+	<Chart
+		option={forcesChart(forces, over, bench.units)}
+		label="Spring force and force needed of {of.station} at {text}"
+	/>
+	<div class="flex items-center gap-4">
+		<Slider
+			label="Engine speed"
+			min={1000}
+			max={most}
+			step={STEP}
+			{text}
+			bind:value={() => speed, (to) => (moved = to)}
+		/>
+		<span class="figure w-24 text-right">{text}</span>
+	</div>
+	{#if least}
+		<p class="text-[13px]" aria-live="polite">
+			Least margin <b class="figure">{bench.load((least.spring! - least.needed) as never)}</b>
+			{bench.units.load} at {least.degree.toFixed(0).replace('-', '−')}° of the cam from the nose,
+			lift
+			<span class="figure">{bench.length(least.lift)}</span>.
+		</p>
+	{/if}
+</section>

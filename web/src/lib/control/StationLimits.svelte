@@ -1,0 +1,83 @@
+<script lang="ts">
+	/** The control limit of every valve, with its band and its headroom; one of them is looked at closer. */
+	import {
+		showMass,
+		showSpeed,
+		type Controlled,
+		type RevolutionsPerMinute,
+		type Sheet
+	} from '@zinc-ledger/core';
+	import { write } from '@zinc-ledger/words';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
+	import Table from '$lib/ui/Table.svelte';
+
+	interface Props {
+		sheet: Sheet;
+		controlled: readonly Controlled[];
+		/** Highest engine speed of the job in rpm; null where nobody said. */
+		highest: number | null;
+		chosen: string;
+	}
+	let { sheet, controlled, highest, chosen = $bindable() }: Props = $props();
+	const bench = getBench();
+	const rows = $derived(
+		controlled.map((one) => ({
+			...one,
+			sheet: sheet.stations.find(({ label }) => label === one.station)!
+		}))
+	);
+	const speed = (of: number) => showSpeed(of as RevolutionsPerMinute);
+	const headroom = (limit: number) =>
+		highest === null ? '·' : `${Math.round(100 * (limit / highest - 1))} %`.replace('-', '−');
+</script>
+
+<div class="overflow-x-auto">
+	<Table aria-label="Control limit by valve" class="w-full text-left">
+		<thead>
+			<tr>
+				<th>Valve</th>
+				<th class="text-right">Mass <span class="figure">g</span></th>
+				<th class="text-right">Limit <span class="figure">rpm</span></th>
+				<th class="hidden text-right tablet:table-cell">±</th>
+				<th class="text-right">Headroom</th>
+				<th class="hidden text-right tablet:table-cell">
+					Net seat load <span class="figure">{bench.units.load}</span>
+				</th>
+				<th class="hidden bench:table-cell"></th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each rows as { station, mass, limit, sheet: { figures } } (station)}
+				{@const verdict = figures.controlLimit}
+				<tr class={station === chosen ? 'bg-sunk' : ''}>
+					<td>
+						<button
+							class="flex min-h-11 min-w-11 items-center gap-2 font-semibold underline bench:min-h-8"
+							aria-pressed={station === chosen}
+							onclick={() => (chosen = station)}
+						>
+							<span class="figure">{station}</span>
+							{#if verdict}<Mark state={verdict.state} />{/if}
+						</button>
+					</td>
+					<td class="figure text-right">{showMass(mass.total)}</td>
+					<td class="figure text-right">{speed(limit.speed)}</td>
+					<td class="figure hidden text-right text-soft tablet:table-cell">
+						{verdict?.figure == null ? '·' : speed(verdict.uncertainty)}
+					</td>
+					<td class="figure text-right">{headroom(limit.speed)}</td>
+					<td class="figure hidden text-right tablet:table-cell">
+						{bench.load(figures.netSeatLoad?.figure)}
+						{#if figures.netSeatLoad}<Mark state={figures.netSeatLoad.state} />{/if}
+					</td>
+					<td class="hidden text-[13px] text-soft bench:table-cell">
+						{verdict?.remedy && verdict.state !== 'not-measured'
+							? write(verdict.remedy, bench.units)
+							: ''}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</Table>
+</div>

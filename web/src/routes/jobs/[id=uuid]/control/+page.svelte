@@ -1,0 +1,100 @@
+<script lang="ts">
+	/** Whether the springs hold the valves to their cam: limits, forces, masses and motion. */
+	import { controlledStations, KINDS, wantedSpeed, type Need } from '@zinc-ledger/core';
+	import { label, write } from '@zinc-ledger/words';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Assumptions from '$lib/control/Assumptions.svelte';
+	import Forces from '$lib/control/Forces.svelte';
+	import Masses from '$lib/control/Masses.svelte';
+	import MotionSweep from '$lib/control/MotionSweep.svelte';
+	import StationLimits from '$lib/control/StationLimits.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import NeedLink from '$lib/needs/NeedLink.svelte';
+	import { capital } from '$lib/ui/words';
+
+	const book = getBook();
+	const bench = getBench();
+	const controlled = $derived(controlledStations(book.job, book.sheet));
+	let picked = $state('');
+	const of = $derived(
+		controlled.find(({ station }) => station === picked) ?? controlled[0] ?? null
+	);
+	const highest = $derived(book.job.setup.use.engineSpeed ?? null);
+	/** What the limits of a kind still need, each named once. */
+	const lacking = $derived(
+		KINDS.map((kind) => {
+			const own = book.sheet.stations.filter((one) => one.kind === kind);
+			const needs = new Map<string, Need>();
+			for (const { figures } of own)
+				for (const need of figures.controlLimit?.needs ?? []) needs.set(need.code, need);
+			const isShapeless =
+				own.length > 0 && own.every(({ figures }) => figures.controlLimit === null);
+			return { kind, needs: [...needs.values()], isShapeless };
+		}).filter(({ needs, isShapeless }) => needs.length > 0 || isShapeless)
+	);
+	const cam = $derived(book.job.setup.cam);
+</script>
+
+<svelte:head><title>Valve control · {book.job.number} · Zinc Ledger</title></svelte:head>
+
+<div class="overflow-auto px-4 bench:px-6 py-4">
+	<h1 class="text-xl font-semibold">Valve control</h1>
+	<p class="max-w-3xl text-[13px] text-soft">
+		An aid, not a promise: the makers’ limits for springs, cam and engine come first. More control
+		at speed costs seats, tips, lifters and power.
+	</p>
+	{#if lacking.length > 0}
+		<section class="mt-3" aria-label="What it still needs">
+			<h2 class="border-b-2 border-ink pb-1 font-semibold">What it still needs</h2>
+			<ul>
+				{#each lacking as { kind, needs, isShapeless } (kind)}
+					<li class="flex flex-wrap gap-x-4 border-b border-hair py-1.5">
+						<b class="w-20">{capital(label('kind', kind))}s</b>
+						{#if isShapeless}
+							<a
+								class="flex min-h-11 items-center underline bench:min-h-8"
+								href={cam?.id
+									? `/parts/${cam.id}#${kind}.durationAt`
+									: `/jobs/${book.job.id}/setup#cam`}
+							>
+								{cam
+									? 'the lobe lift that its duration is given at'
+									: 'a cam with lift and duration'}
+							</a>
+						{/if}
+						{#each needs as need (need.code)}
+							<NeedLink
+								{need}
+								kinds={[kind]}
+								title="The control limit wants {write(need, bench.units)}"
+								class="flex min-h-11 items-center underline bench:min-h-8"
+							>
+								{write(need, bench.units)}
+							</NeedLink>
+						{/each}
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+	{#if of}
+		<div class="mt-3 grid gap-x-8 gap-y-5 bench:grid-cols-2">
+			<div class="space-y-5">
+				<StationLimits
+					sheet={book.sheet}
+					{controlled}
+					{highest}
+					bind:chosen={() => of.station, (to) => (picked = to)}
+				/>
+				{#key of.station}<Masses {of} />{/key}
+			</div>
+			<div class="space-y-5">
+				<Forces {of} {highest} />
+				{#key of.station}
+					<MotionSweep {of} {highest} wanted={wantedSpeed(book.job)} />
+				{/key}
+				<Assumptions {of} />
+			</div>
+		</div>
+	{/if}
+</div>
