@@ -162,7 +162,7 @@ try {
 	await browser.go(`${six}/springs`);
 	await keep('springs');
 	await browser.go('/gauges');
-	await keep('gauges');
+	const gauges = await picture();
 	await capture();
 	const placed = await browser.openJob('2426');
 	await browser.go(`${six}/lift`);
@@ -176,7 +176,13 @@ try {
 	await browser.sees('bind margin');
 	await pair('limits', lift, await picture());
 	await browser.go(`${placed}/bare`);
-	await keep('bare');
+	await pair('gauges', gauges, await picture());
+	const control = await browser.openJob('2428');
+	await browser.go(`${control}/control`);
+	await browser.click('Calculate motion of 1I', 'button');
+	await browser.sees('Off its cam or bouncing from');
+	await browser.run('document.querySelector("h1").parentElement.scrollTo(0, 0)');
+	await keep('control');
 	await browser.go(`${placed}/plan`);
 	await browser.click('Calculate plan', 'button');
 	await browser.sees('shims only');

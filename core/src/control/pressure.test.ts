@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { mm, newtons, type Kilopascals } from '../units/index.ts';
 import {
+	liftOffPressure,
 	netSeatForce,
 	openingForce,
 	pressureAtOpening,
@@ -9,6 +10,12 @@ import {
 } from './pressure.ts';
 
 const cylinder: Cylinder = { bore: mm(100), stroke: mm(80), rod: mm(150), ratio: 10 };
+
+it('lifts a valve off its seat where the net seat force is nothing', () => {
+	const pressure = liftOffPressure(newtons(400), mm(40));
+	expect(netSeatForce(newtons(400), mm(40), pressure)).toBeCloseTo(0, 9);
+	expect(pressure).toBeCloseTo(318.3, 1);
+});
 
 describe('pressure on a valve', () => {
 	it('takes its area of the seat load', () => {

@@ -19,6 +19,14 @@ export const netSeatForce = (
 	pressure: Kilopascals
 ): Newtons => newtons(seatLoad - forceOf(pressure, head));
 
+/**
+ * The pressure that lifts a closed valve off its seat: the net seat force is nothing there.
+ *
+ * @returns kPa, port less cylinder
+ */
+export const liftOffPressure = (seatLoad: Newtons, head: Millimetres): Kilopascals =>
+	((seatLoad / areaOf(head)) * 1000) as Kilopascals;
+
 /** A cylinder, as far as its volume over the crankshaft's angle goes. */
 export interface Cylinder {
 	readonly bore: Millimetres;

@@ -76,7 +76,7 @@ function sweepOf(train: CompliantTrain, speeds: readonly number[]) {
 }
 
 /** Bounce off the seat beyond which a valve counts as lost, in m. */
-export const MOST_BOUNCE = 1e-4;
+export const MOST_BOUNCE = 2e-4;
 
 /** The lowest speed at which the valve is off its cam or its seat, over the whole band; null where it is not within the sweep. */
 export function lostFrom({ speeds, motions, separation }: ControlSweep): number | null {

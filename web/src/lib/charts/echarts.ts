@@ -3,6 +3,7 @@ import { LineChart } from 'echarts/charts';
 import {
 	DataZoomInsideComponent,
 	GridComponent,
+	LegendComponent,
 	MarkAreaComponent,
 	MarkLineComponent,
 	TooltipComponent
@@ -13,6 +14,7 @@ import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
 use([
 	LineChart,
 	GridComponent,
+	LegendComponent,
 	TooltipComponent,
 	DataZoomInsideComponent,
 	MarkAreaComponent,

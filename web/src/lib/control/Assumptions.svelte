@@ -60,7 +60,7 @@
 				<span class="figure">{bench.rate(train.stiffness)} {rateUnit(bench.units)}</span> at the
 				valve ± {percent(STIFFNESS_SPREAD)}, damping {percent(train.damping)} of critical; seat
 				<span class="figure">{bench.rate(USUAL_SEAT.stiffness)} {rateUnit(bench.units)}</span>. No
-				surge of the spring’s own coils is in it. A bounce of more than {MOST_BOUNCE * 1e6} µm counts
+				surge of the spring’s own coils is in it. A bounce of more than {MOST_BOUNCE * 1e3} mm counts
 				as lost.
 			</li>
 		{/if}

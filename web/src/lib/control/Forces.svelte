@@ -56,7 +56,7 @@
 			{text}
 			bind:value={() => speed, (to) => (moved = to)}
 		/>
-		<span class="figure w-24 text-right">{text}</span>
+		<span class="figure w-28 text-right whitespace-nowrap">{text}</span>
 	</div>
 	{#if least}
 		<p class="text-[13px]" aria-live="polite">

@@ -33,6 +33,12 @@
 	let which = $state<MotionFigure>('seating');
 	const speed = (rpm: number) => `${showSpeed(rpm as RevolutionsPerMinute)} rpm`;
 	const lost = $derived(sweeper.sweep && lostFrom(sweeper.sweep));
+	/** Where it parts, from one end of the band to the other. */
+	const parting = $derived.by(() => {
+		const { low, high } = sweeper.sweep?.separation ?? { low: null, high: null };
+		if (low === null) return 'none of the speeds looked at';
+		return high === null ? `${speed(low)} or above` : `${speed(low)} to ${speed(high)}`;
+	});
 	const found = $derived(
 		sweeper.sweep && highest !== null && wanted !== null
 			? sweptState(sweeper.sweep, highest, wanted)
@@ -48,7 +54,6 @@
 		</span>
 	</h2>
 	{#if sweeper.sweep}
-		{@const { separation } = sweeper.sweep}
 		<Chart
 			option={sweepChart(sweeper.sweep, which, highest)}
 			label="{which === 'seating'
@@ -60,13 +65,8 @@
 			{#if lost === null}
 				Neither parts from the cam nor bounces within what was looked at.
 			{:else}
-				Parts from the cam or bounces from <b class="figure">{speed(lost)}</b> at the low end of the
-				band; parts at
-				<span class="figure">
-					{separation.low === null ? 'none' : speed(separation.low)} to {separation.high === null
-						? 'none'
-						: speed(separation.high)}
-				</span>.
+				Off its cam or bouncing from <b class="figure">{speed(lost)}</b> at the low end of the band;
+				parts from the cam at {parting}.
 			{/if}
 		</p>
 	{:else}
@@ -85,7 +85,7 @@
 			<Progress label="Motion" value={sweeper.done} max={1} class="max-w-60" />
 		{/if}
 		<span class="text-[13px] text-soft">
-			Not shown beyond {TELLS_TO} × the speed of separation.
+			Lines: 70, 100 and 130 % of the stiffness assumed; none beyond {TELLS_TO} × where they part.
 		</span>
 	</p>
 </section>

@@ -27,6 +27,9 @@
 			sheet: sheet.stations.find(({ label }) => label === one.station)!
 		}))
 	);
+	/** Whether any port's pressure is given. */
+	const isPressed = $derived(rows.some((row) => row.sheet.figures.netSeatLoad !== null));
+	const said = $derived(rows.find(({ station }) => station === chosen)?.sheet.figures.controlLimit);
 	const speed = (of: number) => showSpeed(of as RevolutionsPerMinute);
 	const headroom = (limit: number) =>
 		highest === null ? '·' : `${Math.round(100 * (limit / highest - 1))} %`.replace('-', '−');
@@ -41,10 +44,11 @@
 				<th class="text-right">Limit <span class="figure">rpm</span></th>
 				<th class="hidden text-right tablet:table-cell">±</th>
 				<th class="text-right">Headroom</th>
-				<th class="hidden text-right tablet:table-cell">
-					Net seat load <span class="figure">{bench.units.load}</span>
-				</th>
-				<th class="hidden bench:table-cell"></th>
+				{#if isPressed}
+					<th class="text-right">
+						Net seat load <span class="figure">{bench.units.load}</span>
+					</th>
+				{/if}
 			</tr>
 		</thead>
 		<tbody>
@@ -67,17 +71,21 @@
 						{verdict?.figure == null ? '·' : speed(verdict.uncertainty)}
 					</td>
 					<td class="figure text-right">{headroom(limit.speed)}</td>
-					<td class="figure hidden text-right tablet:table-cell">
-						{bench.load(figures.netSeatLoad?.figure)}
-						{#if figures.netSeatLoad}<Mark state={figures.netSeatLoad.state} />{/if}
-					</td>
-					<td class="hidden text-[13px] text-soft bench:table-cell">
-						{verdict?.remedy && verdict.state !== 'not-measured'
-							? write(verdict.remedy, bench.units)
-							: ''}
-					</td>
+					{#if isPressed}
+						<td class="figure text-right">
+							{bench.load(figures.netSeatLoad?.figure)}
+							{#if figures.netSeatLoad}<Mark state={figures.netSeatLoad.state} />{/if}
+						</td>
+					{/if}
 				</tr>
 			{/each}
 		</tbody>
 	</Table>
 </div>
+{#if said?.remedy}
+	<p class="mt-2 text-[13px]" aria-live="polite">
+		<b class="figure">{chosen}</b>
+		<Mark state={said.state} word />
+		{write(said.remedy, bench.units)}
+	</p>
+{/if}

@@ -13,7 +13,7 @@ import type { ChartColours } from '$lib/charts/Chart.svelte';
 const base = ({ soft }: ChartColours) => ({
 	animation: false,
 	textStyle: { fontFamily: 'IBM Plex Mono, monospace' },
-	grid: { left: 56, right: 76, top: 30, bottom: 44 },
+	grid: { left: 56, right: 24, top: 48, bottom: 44 },
 	tooltip: { trigger: 'axis' },
 	color: [soft]
 });
@@ -30,12 +30,13 @@ const axis = (name: string, { ink, soft, metal }: ChartColours, where: 'x' | 'y'
 	splitLine: { show: where === 'y', lineStyle: { color: metal, opacity: 0.4 } }
 });
 
-/** A name at the end of a line. */
-const named = (text: string, color: string) => ({
-	show: true,
-	formatter: text,
-	color,
-	fontSize: 11
+const legend = ({ soft }: ChartColours) => ({
+	right: 8,
+	top: 0,
+	icon: 'rect',
+	itemWidth: 18,
+	itemHeight: 3,
+	textStyle: { color: soft }
 });
 
 export type Over = 'lift' | 'angle';
@@ -56,8 +57,7 @@ export const forcesChart =
 				return [Number(at(one).toFixed(4)), force === null ? null : Math.round(force / per)];
 			}),
 			lineStyle: { width: 2, color },
-			itemStyle: { color },
-			endLabel: over === 'lift' ? named(name, color) : undefined
+			itemStyle: { color }
 		});
 		return {
 			...base(colours),
@@ -67,7 +67,7 @@ export const forcesChart =
 				'x'
 			),
 			yAxis: { ...axis(`force, ${units.load}`, colours, 'y'), min: 0 },
-			legend: over === 'angle' ? { right: 8, textStyle: { color: colours.soft } } : undefined,
+			legend: legend(colours),
 			series: [
 				line('spring', colours.ink, ({ spring }) => spring),
 				line('needed', colours.stop, ({ needed }) => Math.max(0, needed))
@@ -84,13 +84,14 @@ export const sweepChart =
 	(sweep: ControlSweep, which: MotionFigure, highest: number | null) =>
 	(colours: ChartColours) => ({
 		...base(colours),
+		legend: legend(colours),
 		xAxis: axis('engine speed, rpm', colours, 'x'),
 		yAxis: axis(which === 'seating' ? 'seating velocity, m/s' : 'bounce, µm', colours, 'y'),
 		series: (Object.keys(BAND) as BandEnd[]).map((end) => {
-			const color = end === 'middle' ? colours.ink : colours.metal;
+			const color = { low: colours.stop, middle: colours.ink, high: colours.metal }[end];
 			return {
 				type: 'line',
-				name: `${Math.round(100 * BAND[end])} % stiffness`,
+				name: `${Math.round(100 * BAND[end])} %`,
 				showSymbol: false,
 				data: sweep.speeds.map((speed, i) => {
 					const motion = sweep.motions[end][i];
@@ -100,7 +101,6 @@ export const sweepChart =
 				}),
 				lineStyle: { width: end === 'middle' ? 2.2 : 1, color },
 				itemStyle: { color },
-				endLabel: named(`${Math.round(100 * BAND[end])} %`, color),
 				...(end === 'middle' &&
 					highest !== null && {
 						markLine: {

@@ -7,6 +7,7 @@
 	import Forces from '$lib/control/Forces.svelte';
 	import Masses from '$lib/control/Masses.svelte';
 	import MotionSweep from '$lib/control/MotionSweep.svelte';
+	import PortPressure from '$lib/control/PortPressure.svelte';
 	import StationLimits from '$lib/control/StationLimits.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import NeedLink from '$lib/needs/NeedLink.svelte';
@@ -97,4 +98,7 @@
 			</div>
 		</div>
 	{/if}
+	<div class="mt-5 grid gap-x-8 gap-y-5 bench:grid-cols-2">
+		{#each KINDS as kind (kind)}<PortPressure job={book.job} sheet={book.sheet} {kind} />{/each}
+	</div>
 </div>

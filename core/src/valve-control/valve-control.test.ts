@@ -1,0 +1,104 @@
+/** Trains of a job, the forces on them, and the sweep that says where a valve is lost. */
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { readJob } from '../document/file.ts';
+import { evaluate } from '../evaluation/index.ts';
+import { kilograms } from '../units/index.ts';
+import { USUAL_TRAIN } from './assumed.ts';
+import { forcesOver } from './forces.ts';
+import { assumedTrain, compliantOf, controlledStations, limitWith } from './of-job.ts';
+import { controlSweep, lostFrom, MOST_BOUNCE, sweptState, TELLS_TO } from './sweep.ts';
+
+const demo = (name: string) => {
+	const read = readJob(
+		readFileSync(new URL(`../../../demo/jobs/${name}.json`, import.meta.url), 'utf8')
+	);
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	return read.value;
+};
+const light = demo('2428-light-retainers');
+const controlled = controlledStations(light, evaluate(light));
+const [first] = controlled;
+
+describe('the trains of a job', () => {
+	it('are told where all is known that they need, each with its own limit', () => {
+		expect(controlled.map(({ station }) => station)).toEqual(
+			light.stations.map(({ label }) => label)
+		);
+		expect(new Set(controlled.map(({ limit }) => limit.speed)).size).toBeGreaterThan(4);
+		const six = demo('2417-straight-six');
+		expect(controlledStations(six, evaluate(six))).toEqual([]);
+		const { retainer: _, ...without } = light.setup.kinds.intake;
+		const setup = { ...light.setup, kinds: { ...light.setup.kinds, intake: without } };
+		const some = { ...light, setup };
+		expect(controlledStations(some, evaluate(some)).every(({ kind }) => kind === 'exhaust')).toBe(
+			true
+		);
+	});
+	it('are as stiff as their sort is assumed to be, or as the job says', () => {
+		expect(assumedTrain(light)).toEqual({ sort: 'pushrod', ...USUAL_TRAIN.pushrod });
+		const setup = { ...light.setup, trainStiffness: '5200 N/mm', trainDamping: 0.05 };
+		expect(assumedTrain({ ...light, setup })).toMatchObject({ stiffness: 5200, damping: 0.05 });
+		const { train: _, ...none } = light.setup;
+		expect(assumedTrain({ ...light, setup: none })).toBeNull();
+		const soft = compliantOf(first!.train, USUAL_TRAIN.pushrod, 0.7);
+		expect(soft.stiffness).toBeCloseTo(2.8e6, 3);
+	});
+	it('gain by the root of the mass that is taken off', () => {
+		const grams = 12;
+		const { mass } = first!.train;
+		const then = limitWith(first!, kilograms(-grams / 1000))!;
+		const byRoot = first!.limit.speed * Math.sqrt(mass / (mass - grams / 1000));
+		expect(then).toBeCloseTo(byRoot, 4);
+		expect(limitWith(first!, kilograms(-1))).toBeNull();
+	});
+});
+
+describe('the forces over a turn', () => {
+	it('leave nothing at the rigid limit, and something below it', () => {
+		const margin = (speed: number) =>
+			Math.min(
+				...forcesOver(first!.train, speed).flatMap(({ spring, needed }) =>
+					needed > 0 ? [spring! - needed] : []
+				)
+			);
+		expect(Math.abs(margin(first!.limit.speed))).toBeLessThan(1);
+		expect(margin(0.9 * first!.limit.speed)).toBeGreaterThan(50);
+	});
+});
+
+describe('a sweep', () => {
+	const told: number[] = [];
+	const sweep = controlSweep(first!, USUAL_TRAIN.pushrod, (done) => told.push(done))!;
+	it('parts below the rigid limit, sooner on a softer train, and tells how far it is', () => {
+		const { low, middle, high } = sweep.separation;
+		expect(low!).toBeLessThan(middle!);
+		expect(middle!).toBeLessThan(high!);
+		expect(middle! / first!.limit.speed).toBeGreaterThan(0.6);
+		expect(middle! / first!.limit.speed).toBeLessThan(0.9);
+		expect(told).toEqual([1 / 3, 2 / 3, 1]);
+	});
+	it('shows no figure beyond what the model tells', () => {
+		sweep.speeds.forEach((speed, i) => {
+			const beyond = speed > TELLS_TO * sweep.separation.low!;
+			expect(sweep.motions.low[i] === null).toBe(beyond);
+		});
+	});
+	it('clears only a speed below the first parting or bounce at the low end of its band', () => {
+		const lost = lostFrom(sweep)!;
+		expect(lost).toBeLessThanOrEqual(sweep.separation.low!);
+		const before = sweep.motions.low.filter((motion, i) => motion && sweep.speeds[i]! < lost);
+		expect(before.every((motion) => motion!.bounce <= MOST_BOUNCE)).toBe(true);
+		expect(sweptState(sweep, lost * 0.8, lost * 0.95)).toBe('clear');
+		expect(sweptState(sweep, lost * 0.9, lost * 1.05)).toBe('watch');
+		expect(sweptState(sweep, lost * 1.01, lost * 1.2)).toBe('stop');
+		const calm = {
+			...sweep,
+			separation: { low: null, middle: null, high: null },
+			motions: { low: [], middle: [], high: [] }
+		};
+		expect(lostFrom(calm)).toBeNull();
+		expect(sweptState(calm, 3000, sweep.speeds.at(-1)! + 1)).toBe('not-measured');
+		expect(sweptState(calm, 3000, 3450)).toBe('clear');
+	});
+});
