@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { madeUpLobe } from '../lobe/index.ts';
 import { cardCurve } from '../spring/index.ts';
 import { kilograms, mm, newtons, newtonsPerMm } from '../units/index.ts';
-import { motionAt, separationSpeed, STEP, type CompliantTrain } from './compliant.ts';
+import { motionAt, separationSpeed, STEP } from './compliant.ts';
+import type { CompliantTrain } from './motion.ts';
 import { rigidLimit } from './rigid-limit.ts';
 
 const train = (more: Partial<CompliantTrain> = {}): CompliantTrain => ({

@@ -7,18 +7,21 @@ import { describe, expect, it } from 'vitest';
 import { madeUpLobe } from '../lobe/index.ts';
 import { cardCurve, testedCurve } from '../spring/index.ts';
 import { kilograms, mm, newtons, newtonsPerMm } from '../units/index.ts';
-import { motionAt, PARTED_ABOVE, separationSpeed, type CompliantTrain } from './compliant.ts';
+import { motionAt, separationSpeed } from './compliant.ts';
+import type { CompliantTrain } from './motion.ts';
+import { PARTED_ABOVE } from './run.ts';
 
+type State = [x: number, v: number, q: number, w: number];
 /** What is used of the package, whose own types are not for a strict project. */
 interface Extrapolation {
 	solve(
-		of: (time: number, state: [number, number]) => [number, number],
+		of: (time: number, state: State) => State,
 		from: number,
-		state: [number, number],
+		state: State,
 		to: number,
 		hear: unknown
 	): void;
-	grid(step: number, hear: (time: number, state: [number, number]) => void): unknown;
+	grid(step: number, hear: (time: number, state: State) => void): unknown;
 }
 const { Solver } = createRequire(import.meta.url)('odex') as {
 	Solver: new (unknowns: number) => Extrapolation;
@@ -73,6 +76,16 @@ const TRAINS: Readonly<Record<string, CompliantTrain>> = {
 		stiffness: 9e6,
 		damping: 400
 	},
+	surging: {
+		...common,
+		lobe,
+		ratio: 1.5,
+		curve: line,
+		mass: kilograms(0.24),
+		stiffness: 4e6,
+		damping: 300,
+		surge: { mass: kilograms(0.09), frequency: 410, damping: 0.03 }
+	},
 	bucket: {
 		...common,
 		lobe: steep,
@@ -84,12 +97,26 @@ const TRAINS: Readonly<Record<string, CompliantTrain>> = {
 	}
 };
 
+/** The first mode of a train's coils, as the handbook has it; nothing where they follow at once. */
+function coilsOf({ surge }: CompliantTrain) {
+	const { mass, frequency, damping } = surge ?? { mass: 0, frequency: 0, damping: 0 };
+	const omega = 2 * Math.PI * frequency;
+	return {
+		own: (2 * mass) / Math.PI ** 2,
+		share: mass / Math.PI,
+		pull: (q: number, w: number) => 2 * damping * omega * w + omega ** 2 * q
+	};
+}
+
 /** The motion over one turn of the cam, sampled as finely as the model steps. */
 function integrated(train: CompliantTrain, speed: number) {
 	const omega = (Math.PI * speed) / 60;
 	const { mass, stiffness, damping, ratio, lash, height, curve } = train;
+	const turn = (2 * Math.PI) / omega;
+	/** Coils that swing come to do the same every turn; the last one is looked at. */
+	const begins = (train.surge ? 5 : 0) * turn;
 	const cam = (time: number) => {
-		const { lift, velocity } = train.lobe.at(train.lobe.opens + omega * time);
+		const { lift, velocity } = train.lobe.at(train.lobe.opens + omega * (time % turn));
 		return { z: (ratio * lift - lash) / 1000, zDot: (ratio * velocity * omega) / 1000 };
 	};
 	const spring = (x: number) => curve.load(mm(height - Math.max(0, x) * 1000))!;
@@ -99,7 +126,8 @@ function integrated(train: CompliantTrain, speed: number) {
 	};
 	const seatForce = (x: number, v: number) =>
 		x < 0 ? Math.max(0, -seat.stiffness * x - seat.damping * v) : 0;
-	const solver = new Solver(2);
+	const { own, share, pull } = coilsOf(train);
+	const solver = new Solver(4);
 	Object.assign(solver, {
 		absoluteTolerance: 1e-11,
 		relativeTolerance: 1e-10,
@@ -113,13 +141,17 @@ function integrated(train: CompliantTrain, speed: number) {
 	let isOpen = false;
 	let before = { x: 0, v: 0, a: 0 };
 	const dt = 1e-6;
-	const turn = (2 * Math.PI) / omega;
 	solver.solve(
-		(time, [x, v]) => [v!, (trainForce(time, x, v) + seatForce(x, v) - spring(x)) / mass],
+		(time, [x, v, q, w]) => {
+			const force = trainForce(time, x, v) + seatForce(x, v) - spring(x) + share * pull(q, w);
+			const a = force / (mass - own);
+			return [v, a, w, -pull(q, w) - (2 / Math.PI) * a];
+		},
 		0,
-		[-spring(0) / seat.stiffness, 0],
-		Math.min(turn, (train.lobe.closes - train.lobe.opens) / omega + 0.004),
-		solver.grid(dt, (time, [x, v]) => {
+		[-spring(0) / seat.stiffness, 0, 0, 0],
+		begins + Math.min(turn, (train.lobe.closes - train.lobe.opens) / omega + 0.004),
+		solver.grid(dt, (time, [x, v, q, w]) => {
+			if (time < begins) return;
 			if (x > PARTED_ABOVE) {
 				isOpen = true;
 				if (trainForce(time, x, v) === 0) parted += dt;
@@ -128,7 +160,8 @@ function integrated(train: CompliantTrain, speed: number) {
 			if (isOpen && seating === null && x < 0 && before.x >= 0)
 				seating = -(before.v + (before.a * dt * before.x) / (before.x - x));
 			if (seating !== null) bounce = Math.max(bounce, x - Math.max(0, cam(time).z));
-			before = { x, v, a: (trainForce(time, x, v) - spring(x)) / mass };
+			const force = trainForce(time, x, v) - spring(x) + share * pull(q, w);
+			before = { x, v, a: force / (mass - own) };
 		})
 	);
 	return { parted, bounce, seating };

@@ -1,4 +1,6 @@
 export * from './compliant.ts';
+export * from './motion.ts';
 export * from './pressure.ts';
 export * from './rigid-limit.ts';
 export * from './surge.ts';
+export { PARTED_ABOVE } from './run.ts';

@@ -29,9 +29,14 @@ export interface RigidLimit {
 	readonly angle: number;
 }
 
-/** Angles that are looked at, and how often the worst of them is narrowed down. */
+/**
+ * Angles that are known of a lobe, how many of them are passed over at first, and how near to
+ * the least a place must be to be looked at closer; how often the worst is narrowed down.
+ */
 const SCAN = 360;
-const REFINE = 32;
+const STRIDE = 8;
+const NEARLY = 1.015;
+const REFINE = 12;
 
 /** Angles of a lobe at which a spring has something to hold, with lift and acceleration there. */
 type Held = readonly {
@@ -68,12 +73,28 @@ const rpmOf = (omega: number) => (60 / Math.PI) * omega;
  */
 export function rigidLimit(train: RigidTrain): RigidLimit | null {
 	const { lobe } = train;
+	const held = heldAngles(lobe);
+	const at = (i: number) => {
+		const { lift, acceleration } = held[i]!;
+		return speedAt(train, lift, acceleration);
+	};
+	const rough: { readonly i: number; readonly omega: number }[] = [];
 	let least = Number.POSITIVE_INFINITY;
-	let about = 0;
-	for (const { angle, lift, acceleration } of heldAngles(lobe)) {
-		const omega = speedAt(train, lift, acceleration);
+	for (let i = 0; i < held.length; i += STRIDE) {
+		const omega = at(i);
 		if (omega === null) return null;
-		if (omega < least) [least, about] = [omega, angle];
+		rough.push({ i, omega });
+		least = Math.min(least, omega);
+	}
+	const bound = least * NEARLY;
+	let about = 0;
+	for (const { i, omega } of rough) {
+		if (omega > bound) continue;
+		for (let k = Math.max(0, i - STRIDE); k < Math.min(held.length, i + STRIDE); k++) {
+			const closer = at(k);
+			if (closer === null) return null;
+			if (closer <= least) [least, about] = [closer, held[k]!.angle];
+		}
 	}
 	return Number.isFinite(least) ? refined(train, about, (lobe.closes - lobe.opens) / SCAN) : null;
 }

@@ -1,5 +1,5 @@
 /** What is assumed of a valve train where nobody measured it (handbook §11). */
-import type { Train } from '../part/index.ts';
+import type { SpringBuild, Train } from '../part/index.ts';
 import { newtonsPerMm, type NewtonsPerMillimetre } from '../units/index.ts';
 
 export interface Assumed {
@@ -20,3 +20,16 @@ export const USUAL_TRAIN: Readonly<Record<Train, Assumed>> = {
 export const USUAL_SEAT: Assumed = { stiffness: newtonsPerMm(50_000), damping: 0.1 };
 /** Stiffness is known no better than this part of itself. */
 export const STIFFNESS_SPREAD = 0.3;
+
+/** Of a spring's mass, what is wound in coils that move. */
+export const ACTIVE_SHARE = 0.85;
+/** What damps the coils' own swinging, as a part of the critical: a damper, or springs that rub on each other. */
+export const COIL_DAMPING = { damper: 0.06, rubbing: 0.05, plain: 0.03 } as const;
+
+/** How a spring's coils are damped, by its build; plain where nobody says. */
+export function coilDamping(build?: SpringBuild): number {
+	if (build === 'single-with-damper' || build === 'dual-with-damper') return COIL_DAMPING.damper;
+	if (build === 'dual' || build === 'triple' || build === 'dual-conical')
+		return COIL_DAMPING.rubbing;
+	return COIL_DAMPING.plain;
+}

@@ -1,14 +1,28 @@
 /** What holds a job's valves to their cam: the trains of its stations, and what follows from them (handbook §11). */
-import type { CompliantTrain, RigidLimit, RigidTrain } from '../control/index.ts';
-import { rigidLimit } from '../control/index.ts';
-import { partsByStation, type Job } from '../document/index.ts';
+import {
+	rigidLimit,
+	surgeFrequency,
+	type CompliantTrain,
+	type RigidLimit,
+	type RigidTrain,
+	type Surge
+} from '../control/index.ts';
+import { partsByStation, type Job, type KindSetup } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 import { controlRead } from '../figures/index.ts';
 import type { FollowingMass } from '../mass/index.ts';
 import type { Train } from '../part/index.ts';
 import type { Kind } from '../station/index.ts';
-import { kilograms, lengthOf, mm, rateOf, type Kilograms } from '../units/index.ts';
-import { USUAL_SEAT, USUAL_TRAIN, type Assumed } from './assumed.ts';
+import {
+	kilograms,
+	lengthOf,
+	massOf,
+	mm,
+	newtonsPerMm,
+	rateOf,
+	type Kilograms
+} from '../units/index.ts';
+import { ACTIVE_SHARE, coilDamping, USUAL_SEAT, USUAL_TRAIN, type Assumed } from './assumed.ts';
 
 /** A station whose valve's control can be worked out. */
 export interface Controlled {
@@ -17,6 +31,8 @@ export interface Controlled {
 	readonly train: RigidTrain;
 	readonly mass: FollowingMass;
 	readonly limit: RigidLimit;
+	/** How its spring's coils swing; null where its mass or rate is not known. */
+	readonly surge: Surge | null;
 }
 
 /** Every station of which all is known that its rigid limit needs, in the order of the sheet. */
@@ -31,8 +47,22 @@ export function controlledStations(job: Job, sheet: Sheet): Controlled[] {
 		const lash = job.setup.lifters === 'solid' ? lengthOf(parts.lash?.setting ?? '0 mm') : mm(0);
 		const train = { lobe, ratio, lash, curve, height, mass: mass.total };
 		const limit = rigidLimit(train);
-		return limit ? [{ station: label, kind, train, mass, limit }] : [];
+		const surge = surgeOf(train, parts.spring);
+		return limit ? [{ station: label, kind, train, mass, limit, surge }] : [];
 	});
+}
+
+/** The coils' first mode, all of a set taken as one: rate over the lift, mass of what moves. */
+function surgeOf(
+	{ curve, height, lobe, ratio, lash }: RigidTrain,
+	card: KindSetup['spring']
+): Surge | null {
+	const lift = mm(ratio * lobe.peak - lash);
+	const [closed, open] = [curve.load(height), curve.load(mm(height - lift))];
+	if (!card?.mass || closed === null || open === null || open <= closed) return null;
+	const mass = kilograms(ACTIVE_SHARE * massOf(card.mass));
+	const rate = newtonsPerMm((open - closed) / lift);
+	return { mass, frequency: surgeFrequency(rate, mass), damping: coilDamping(card.build) };
 }
 
 /** The job's own stiffness and damping, or the usual of its sort of train; null where no sort is chosen. */
@@ -52,7 +82,11 @@ export function assumedTrain({ setup }: Job): (Assumed & { readonly sort: Train 
  *
  * @param softer what the stiffness is multiplied by: 0.7 for the low end of its band
  */
-export function compliantOf(train: RigidTrain, assumed: Assumed, softer = 1): CompliantTrain {
+export function compliantOf(
+	{ train, surge }: Pick<Controlled, 'train' | 'surge'>,
+	assumed: Assumed,
+	softer = 1
+): CompliantTrain {
 	const dampingOf = (stiffness: number, part: number) =>
 		2 * part * Math.sqrt(stiffness * train.mass);
 	// N/mm to N/m.
@@ -62,7 +96,8 @@ export function compliantOf(train: RigidTrain, assumed: Assumed, softer = 1): Co
 		...train,
 		stiffness,
 		damping: dampingOf(stiffness, assumed.damping),
-		seat: { stiffness: seat, damping: dampingOf(seat, USUAL_SEAT.damping) }
+		seat: { stiffness: seat, damping: dampingOf(seat, USUAL_SEAT.damping) },
+		...(surge && { surge })
 	};
 }
 

@@ -34,16 +34,16 @@ export interface ControlSweep {
  * @returns null where its spring's load is not known at some lift
  */
 export function controlSweep(
-	{ train, limit }: Controlled,
+	controlled: Controlled,
 	assumed: Assumed,
 	tell: (done: number) => void = () => undefined
 ): ControlSweep | null {
-	const from = RANGE.from * limit.speed;
-	const to = RANGE.to * limit.speed;
+	const { speed } = controlled.limit;
+	const [from, to] = [RANGE.from * speed, RANGE.to * speed];
 	const speeds = Array.from({ length: SPEEDS }, (_, i) => from + ((to - from) * i) / (SPEEDS - 1));
 	const ends = Object.keys(BAND) as BandEnd[];
 	const swept = ends.map((end, i) => {
-		const told = sweepOf(compliantOf(train, assumed, BAND[end]), speeds);
+		const told = sweepOf(compliantOf(controlled, assumed, BAND[end]), speeds);
 		tell((i + 1) / ends.length);
 		return [end, told] as const;
 	});

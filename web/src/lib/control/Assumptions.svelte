@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** What every figure of the page stands on. */
 	import {
+		ACTIVE_SHARE,
 		assumedTrain,
 		CARD_SPREAD,
 		ESTIMATE_SPREAD,
@@ -59,10 +60,20 @@
 				The train that gives: {label('train', train.sort)}, stiffness
 				<span class="figure">{bench.rate(train.stiffness)} {rateUnit(bench.units)}</span> at the
 				valve ± {percent(STIFFNESS_SPREAD)}, damping {percent(train.damping)} of critical; seat
-				<span class="figure">{bench.rate(USUAL_SEAT.stiffness)} {rateUnit(bench.units)}</span>. No
-				surge of the spring’s own coils is in it. A bounce of more than {MOST_BOUNCE * 1e3} mm counts
-				as lost.
+				<span class="figure">{bench.rate(USUAL_SEAT.stiffness)} {rateUnit(bench.units)}</span>. A
+				bounce of more than {MOST_BOUNCE * 1e3} mm counts as lost.
 			</li>
+		{/if}
+		{#if of.surge}
+			<li>
+				The coils’ own swinging, all of a set taken as one: first at <span class="figure"
+					>{Math.round(of.surge.frequency)} Hz</span
+				>, {Math.round(100 * ACTIVE_SHARE)} % of the spring’s mass moving, damped {percent(
+					of.surge.damping
+				)} of critical.
+			</li>
+		{:else}
+			<li>The spring’s mass or rate is not known: no surge of its coils is in the motion.</li>
 		{/if}
 	</ul>
 </Disclosure>

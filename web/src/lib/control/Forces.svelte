@@ -2,12 +2,15 @@
 	/** Spring force beside force needed at a chosen speed; the room between them is what one looks at. */
 	import {
 		forcesOver,
+		LOW_ORDER,
 		showSpeed,
+		surgeOrder,
 		type Controlled,
 		type RevolutionsPerMinute
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
 	import Slider from '$lib/ui/Slider.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
 	import { forcesChart, type Over } from './charts';
@@ -64,6 +67,16 @@
 			{bench.units.load} at {least.degree.toFixed(0).replace('-', '−')}° of the cam from the nose,
 			lift
 			<span class="figure">{bench.length(least.lift)}</span>.
+		</p>
+	{/if}
+	{#if of.surge}
+		{@const order = surgeOrder(of.surge.frequency, speed)}
+		<p class="text-[13px]">
+			{#if order < LOW_ORDER}<Mark state="watch" word />{/if}
+			Coils swing at <span class="figure">{Math.round(of.surge.frequency)} Hz</span>, order
+			<b class="figure">{order.toFixed(1)}</b> at {text}{order < LOW_ORDER
+				? `: below ${LOW_ORDER} a lobe may feed it`
+				: ''}.
 		</p>
 	{/if}
 </section>

@@ -35,9 +35,10 @@
 	const lost = $derived(sweeper.sweep && lostFrom(sweeper.sweep));
 	/** Where it parts, from one end of the band to the other. */
 	const parting = $derived.by(() => {
-		const { low, high } = sweeper.sweep?.separation ?? { low: null, high: null };
-		if (low === null) return 'none of the speeds looked at';
-		return high === null ? `${speed(low)} or above` : `${speed(low)} to ${speed(high)}`;
+		const speeds = Object.values(sweeper.sweep?.separation ?? {}).filter((one) => one !== null);
+		if (speeds.length === 0) return 'none of the speeds looked at';
+		const [least, most] = [Math.min(...speeds), Math.max(...speeds)];
+		return `${speed(least)} to ${speed(most)}`;
 	});
 	const found = $derived(
 		sweeper.sweep && highest !== null && wanted !== null
@@ -65,7 +66,7 @@
 			{#if lost === null}
 				Neither parts from the cam nor bounces within what was looked at.
 			{:else}
-				Off its cam or bouncing from <b class="figure">{speed(lost)}</b> at the low end of the band;
+				Off its cam or bouncing from <b class="figure">{speed(lost)}</b> somewhere in the band;
 				parts from the cam at {parting}.
 			{/if}
 		</p>

@@ -45,7 +45,7 @@ describe('the chart of a sweep', () => {
 	it('shows three lines, with gaps where the model tells nothing, and the highest speed', () => {
 		const { series } = sweepChart(sweep, 'seating', 6900)(colours);
 		expect(series.map(({ name }) => name)).toEqual(['70 %', '100 %', '130 %']);
-		expect(series[0]!.data.at(-1)![1]).toBeNull();
+		expect(series[1]!.data.at(-1)![1]).toBeNull();
 		expect(series[1]).toMatchObject({ markLine: { data: [{ xAxis: 6900 }] } });
 		expect(sweepChart(sweep, 'bounce', null)(colours).series[1]).not.toHaveProperty('markLine');
 	});
