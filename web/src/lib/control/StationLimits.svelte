@@ -9,6 +9,7 @@
 	} from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import Button from '$lib/ui/Button.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Table from '$lib/ui/Table.svelte';
 
@@ -56,14 +57,15 @@
 				{@const verdict = figures.controlLimit}
 				<tr class={station === chosen ? 'bg-sunk' : ''}>
 					<td>
-						<button
-							class="flex min-h-11 min-w-11 items-center gap-2 font-semibold underline bench:min-h-8"
+						<Button
+							look="quiet"
+							class="min-w-11"
 							aria-pressed={station === chosen}
 							onclick={() => (chosen = station)}
 						>
-							<span class="figure">{station}</span>
+							<span class="figure font-semibold">{station}</span>
 							{#if verdict}<Mark state={verdict.state} />{/if}
-						</button>
+						</Button>
 					</td>
 					<td class="figure text-right">{showMass(mass.total)}</td>
 					<td class="figure text-right">{speed(limit.speed)}</td>

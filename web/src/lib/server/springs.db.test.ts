@@ -201,7 +201,7 @@ describe('the demo', () => {
 			const count = async (table: 'job' | 'gauge' | 'spring_set' | 'spring') =>
 				(await demo.db.selectFrom(table).select('id').execute()).length;
 			expect([await count('job'), await count('gauge'), await count('spring_set')]).toEqual([
-				9, 4, 2
+				11, 4, 2
 			]);
 			expect(await count('spring')).toBe(26);
 			const { sets } = await listSets(demo.db);
