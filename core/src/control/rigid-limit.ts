@@ -29,14 +29,12 @@ export interface RigidLimit {
 	readonly angle: number;
 }
 
-/**
- * Angles that are known of a lobe, how many of them are passed over at first, and how near to
- * the least a place must be to be looked at closer; how often the worst is narrowed down.
- */
+/** Angles that are known of a lobe, how many of them are passed over at first, and how near to the least a place must be to be looked at closer. */
 const SCAN = 360;
 const STRIDE = 8;
 const NEARLY = 1.015;
-const REFINE = 12;
+/** How often the worst is narrowed down beside a valve that closes. */
+const REFINE = 32;
 
 /** Angles of a lobe at which a spring has something to hold, with lift and acceleration there. */
 type Held = readonly {
@@ -75,8 +73,8 @@ export function rigidLimit(train: RigidTrain): RigidLimit | null {
 	const { lobe } = train;
 	const held = heldAngles(lobe);
 	const at = (i: number) => {
-		const { lift, acceleration } = held[i]!;
-		return speedAt(train, lift, acceleration);
+		const one = held[i];
+		return one ? speedAt(train, one.lift, one.acceleration) : null;
 	};
 	const rough: { readonly i: number; readonly omega: number }[] = [];
 	let least = Number.POSITIVE_INFINITY;
@@ -87,26 +85,47 @@ export function rigidLimit(train: RigidTrain): RigidLimit | null {
 		least = Math.min(least, omega);
 	}
 	const bound = least * NEARLY;
-	let about = 0;
+	let worst = 0;
+	let seen = 0;
 	for (const { i, omega } of rough) {
 		if (omega > bound) continue;
-		for (let k = Math.max(0, i - STRIDE); k < Math.min(held.length, i + STRIDE); k++) {
+		const to = Math.min(held.length, i + STRIDE);
+		for (let k = Math.max(seen, i - STRIDE); k < to; k++) {
 			const closer = at(k);
 			if (closer === null) return null;
-			if (closer <= least) [least, about] = [closer, held[k]!.angle];
+			if (closer <= least) [least, worst] = [closer, k];
 		}
+		seen = to;
 	}
-	return Number.isFinite(least) ? refined(train, about, (lobe.closes - lobe.opens) / SCAN) : null;
+	if (!Number.isFinite(least)) return null;
+	const step = (lobe.closes - lobe.opens) / SCAN;
+	const about = narrowed(train, held[worst]!.angle, step, [at(worst - 1), least, at(worst + 1)]);
+	const { lift, acceleration } = lobe.at(about);
+	const omega = speedAt(train, lift, acceleration);
+	return omega !== null && omega < least
+		? { speed: rpmOf(omega), angle: about }
+		: { speed: rpmOf(least), angle: held[worst]!.angle };
 }
 
-/** By golden section about the worst of the scan. */
-function refined(train: RigidTrain, about: number, step: number): RigidLimit {
-	const at = (angle: number) => {
-		const { lift, acceleration } = train.lobe.at(angle);
+/**
+ * Where the speed is least about a place and its two neighbours: at the vertex of their
+ * parabola, or, where the valve closes beside it, by golden section.
+ */
+function narrowed(
+	train: RigidTrain,
+	angle: number,
+	step: number,
+	[left, middle, right]: readonly [number | null, number, number | null]
+): number {
+	if (left !== null && right !== null && Number.isFinite(left + right)) {
+		const bend = left - 2 * middle + right;
+		return bend > 0 ? angle + (step * (left - right)) / (2 * bend) : angle;
+	}
+	const at = (place: number) => {
+		const { lift, acceleration } = train.lobe.at(place);
 		return speedAt(train, lift, acceleration) ?? Number.POSITIVE_INFINITY;
 	};
-	const angle = goldenSection(at, about - step, about + step, REFINE);
-	return { speed: rpmOf(at(angle)), angle };
+	return goldenSection(at, angle - step, angle + step, REFINE);
 }
 
 /** Angular speed of the cam, in rad/s, at which nothing is left at a lift; null where the load is not known. */

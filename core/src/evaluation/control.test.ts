@@ -30,7 +30,8 @@ const intake = () => job.setup.kinds.intake;
 
 describe('the control limit', () => {
 	it('is no figure of a job whose cam says nothing of its lobe', () => {
-		delete job.setup.cam!.intake.durationAt;
+		const { durationAt: _, ...shapeless } = job.setup.cam!.intake;
+		job.setup.cam!.intake = shapeless;
 		expect(control()).toBeNull();
 		delete job.setup.cam;
 		expect(control()).toBeNull();
@@ -105,11 +106,10 @@ describe('the control limit', () => {
 		expect(followingMass(bucket, 'finger', 1.5).missing).toEqual(['rocker']);
 	});
 	it('reads a lift table, and names what keeps it from being one', () => {
-		const cam = job.setup.cam!.intake;
-		cam.table = [{ degree: 0, lift: '9 mm' }];
+		const { table: _, ...cam } = job.setup.cam!.intake;
+		job.setup.cam!.intake = { ...cam, table: [{ degree: 0, lift: '9 mm' }] };
 		expect(control()!.remedy).toEqual({ code: 'lobe.fault', params: { fault: 'too-few-lines' } });
-		delete cam.table;
-		cam.second = { duration: 100, at: '8 mm' };
+		job.setup.cam!.intake = { ...cam, second: { duration: 100, at: '8 mm' } };
 		expect(control()!.remedy).toMatchObject({ params: { fault: 'no-such-lobe' } });
 	});
 });

@@ -61,10 +61,22 @@ function massNeed(of: FollowingPart, { rocker }: KindSetup): Need {
 export const CARD_SPREAD = 0.05;
 const SPRING_SPREAD = { card: CARD_SPREAD, tested: 0.01 } as const;
 
+type CamLobe = NonNullable<Job['setup']['cam']>[Kind];
+/** What was found of each card: every station of a kind asks for the same. */
+const known = new WeakMap<CamLobe, LobeFound | null>();
+
 /** The lobe of a kind, as the job's cam card has it; null where that says nothing of its shape. */
 export function lobeOf({ setup }: Job, kind: Kind): LobeFound | null {
 	const card = setup.cam?.[kind];
 	if (!card) return null;
+	const before = known.get(card);
+	if (before !== undefined) return before;
+	const found = lobeFrom(card);
+	known.set(card, found);
+	return found;
+}
+
+function lobeFrom(card: CamLobe): LobeFound | null {
 	const first = card.duration !== undefined && card.durationAt;
 	return lobeOfCard({
 		lift: lengthOf(card.lobe),
