@@ -16,7 +16,7 @@ describe('a job whose springs just hold', () => {
 	let path = '';
 	it('is too close to call on its sheet, and says by how much', async () => {
 		const { browser } = at;
-		path = await browser.openJob('2428');
+		path = await browser.openJob('2418');
 		await browser.sees('Highest speed too close to where the spring loses the valve');
 		await browser.go(`${path}/control`);
 		await browser.sees('An aid, not a promise');
@@ -82,7 +82,7 @@ describe('a job whose springs just hold', () => {
 describe('a job with boost behind its intakes', () => {
 	it('is told the seat load that it needs, and what would lift the valve', async () => {
 		const { browser } = at;
-		const path = await browser.openJob('2430');
+		const path = await browser.openJob('2420');
 		await browser.sees('short under port pressure');
 		expect(await main()).toMatch(
 			/Net seat load \d+ lbf short under port pressure: 1[34]\d lbf seat load needed/

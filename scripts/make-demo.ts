@@ -408,8 +408,8 @@ const four = {
 /** Its springs just hold the valves at the speed it is turned to: a few grams decide. */
 const light = new Bench(
 	{
-		id: id('2428'),
-		number: '2428',
+		id: id('2418'),
+		number: '2418',
 		takenIn: '2026-11-17T13:10:00.000Z',
 		customer: { id: id('isolde'), name: 'Isolde Marn', contact: 'Marn & Daughter' },
 		engine: { id: id('ruskan hill'), name: 'Ruskan 2.2, hill', layout: four },
@@ -426,8 +426,8 @@ const light = new Bench(
 /** Twenty-eight pounds of boost behind intake valves whose springs were chosen without it. */
 const boosted = new Bench(
 	{
-		id: id('2430'),
-		number: '2430',
+		id: id('2420'),
+		number: '2420',
 		takenIn: '2026-11-19T09:40:00.000Z',
 		customer: { id: id('corin'), name: 'Corin Vask' },
 		engine: { id: id('ruskan blown'), name: 'Ruskan 2.2, blown', layout: four },
@@ -453,8 +453,8 @@ for (const [name, { job }] of Object.entries({
 	'2411-five-valve': five,
 	'2414-on-the-car': car,
 	'2424-single-again': back,
-	'2428-light-retainers': light,
-	'2430-boosted': boosted
+	'2418-light-retainers': light,
+	'2420-boosted': boosted
 })) {
 	const text = writeJob(job);
 	const read = readJob(text);

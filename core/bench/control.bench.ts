@@ -43,7 +43,7 @@ function middle(work: () => void): number {
 const middleOf = (list: readonly number[]) =>
 	list.toSorted((a, b) => a - b)[(list.length - 1) / 2]!;
 
-const job = JSON.parse(readFileSync('demo/jobs/2428-light-retainers.json', 'utf8')) as Job;
+const job = JSON.parse(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8')) as Job;
 const { cam: _, ...camless } = job.setup;
 const EACH = 10;
 const TURNS = 61;

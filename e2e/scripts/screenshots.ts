@@ -177,7 +177,7 @@ try {
 	await pair('limits', lift, await picture());
 	await browser.go(`${placed}/bare`);
 	await pair('gauges', gauges, await picture());
-	const control = await browser.openJob('2428');
+	const control = await browser.openJob('2418');
 	await browser.go(`${control}/control`);
 	await browser.click('Calculate motion of 1I', 'button');
 	await browser.sees('Off its cam or bouncing from');

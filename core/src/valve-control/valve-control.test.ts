@@ -16,7 +16,7 @@ const demo = (name: string) => {
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	return read.value;
 };
-const light = demo('2428-light-retainers');
+const light = demo('2418-light-retainers');
 const controlled = controlledStations(light, evaluate(light));
 const [first] = controlled;
 

@@ -12,7 +12,7 @@ import {
 import { readJob } from '@zinc-ledger/core/file';
 import { forcesChart, sweepChart } from './charts';
 
-const read = readJob(readFileSync('demo/jobs/2428-light-retainers.json', 'utf8'));
+const read = readJob(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8'));
 if (!read.ok) throw new Error(JSON.stringify(read.problems));
 const job = read.value;
 const [first] = controlledStations(job, evaluate(job));
