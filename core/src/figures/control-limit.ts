@@ -2,12 +2,13 @@
  * The engine speed at which a spring can just make its valve follow the cam, were the train
  * rigid: an upper bound, so that it says stop or watch and never clear. Source: handbook §11.
  */
-import { lengthOf, mm, type RevolutionsPerMinute } from '../units/index.ts';
+import { lengthOf, mm, type Millimetres, type RevolutionsPerMinute } from '../units/index.ts';
 import { message, type Message, type Need } from '../message/index.ts';
-import { rigidLimit, type RigidLimit } from '../control/index.ts';
+import { rigidLimit, type RigidLimit, type RigidTrain } from '../control/index.ts';
 import type { Job, KindSetup } from '../document/index.ts';
 import { lobeOfCard, type Lobe, type LobeFault, type LobeFound } from '../lobe/index.ts';
 import { followingMass, type FollowingMass, type FollowingPart } from '../mass/index.ts';
+import type { Curve } from '../spring/index.ts';
 import type { Kind } from '../station/index.ts';
 import { judge, notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
@@ -102,18 +103,21 @@ export function ratioOf(parts: KindSetup, train: Job['setup']['train']): number 
 export interface ControlRead {
 	readonly lobe: Lobe | null;
 	readonly ratio: number | null;
+	/** At the valve; 0 for hydraulic lifters. */
+	readonly lash: Millimetres;
 	readonly mass: FollowingMass | null;
 	readonly needs: readonly Need[];
 }
 
 /** What a kind's parts and the job's cam say of a train. */
 export function controlRead(job: Job, kind: Kind, parts: KindSetup): ControlRead {
-	const { train, use } = job.setup;
+	const { train, use, lifters } = job.setup;
 	const ratio = ratioOf(parts, train);
 	const mass = train && ratio !== null ? followingMass(parts, train, ratio) : null;
 	return {
 		lobe: lobeOf(job, kind)?.lobe ?? null,
 		ratio,
+		lash: lifters === 'solid' ? lengthOf(parts.lash?.setting ?? '0 mm') : mm(0),
 		mass,
 		needs: [
 			...(use.engineSpeed === undefined ? [message('need.engine-speed')] : []),
@@ -124,18 +128,26 @@ export function controlRead(job: Job, kind: Kind, parts: KindSetup): ControlRead
 	};
 }
 
+/** The train of a valve under this spring at this height; null while something of it is not known. */
+export function rigidTrainOf(
+	{ lobe, ratio, lash, mass }: ControlRead,
+	curve: Curve | null,
+	height: Millimetres | null
+): RigidTrain | null {
+	if (!lobe || ratio === null || !mass || mass.missing.length > 0) return null;
+	return curve && height !== null ? { lobe, ratio, lash, curve, height, mass: mass.total } : null;
+}
+
 function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 	const { job, station: entry, parts, kind, height, shared } = station;
 	const found = lobeOf(job, entry.kind);
 	if (!found) return null;
 	if (found.fault) return notMeasured(message('lobe.fault', { fault: found.fault }));
-	const { ratio, mass, needs } = controlRead(job, entry.kind, parts);
-	const all = [...lacking(station, 'open-load'), ...needs];
-	if (all.length > 0 || ratio === null || !mass) return notMeasured(all);
-	const { lobe } = found;
-	const { curve } = kind;
-	const lash = job.setup.lifters === 'solid' ? lengthOf(parts.lash?.setting ?? '0 mm') : mm(0);
-	const limit = rigidLimit({ lobe, ratio, lash, curve: curve!, height: height!, mass: mass.total });
+	const read = controlRead(job, entry.kind, parts);
+	const needs = [...lacking(station, 'open-load'), ...read.needs];
+	const train = rigidTrainOf(read, kind.curve, height);
+	if (needs.length > 0 || !train) return notMeasured(needs);
+	const limit = rigidLimit(train);
 	if (!limit) return notMeasured(unknownThere(kind, mm(height! - kind.lift!.net)));
 	const speed = limit.speed as RevolutionsPerMinute;
 	const highest = job.setup.use.engineSpeed! as RevolutionsPerMinute;
@@ -151,7 +163,8 @@ function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 			{ of: 'spring', source: kind.sources.spring! },
 			{ of: 'lift', source: kind.sources.lift! }
 		],
-		uncertainty: speed * controlSpread(lobe, limit, mass, SPRING_SPREAD[curve!.from]),
+		uncertainty:
+			speed * controlSpread(train.lobe, limit, read.mass!, SPRING_SPREAD[train.curve.from]),
 		remedy: ({ code }, state): Message =>
 			state === 'inconclusive'
 				? message('control.too-close')

@@ -4,6 +4,7 @@ export {
 	controlRead,
 	controlSpread,
 	lobeOf,
+	rigidTrainOf,
 	wantedSpeed,
 	type ControlRead
 } from './control-limit.ts';

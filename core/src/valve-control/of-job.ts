@@ -9,19 +9,11 @@ import {
 } from '../control/index.ts';
 import { partsByStation, type Job, type KindSetup } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
-import { controlRead } from '../figures/index.ts';
+import { controlRead, rigidTrainOf } from '../figures/index.ts';
 import type { FollowingMass } from '../mass/index.ts';
 import type { Train } from '../part/index.ts';
 import type { Kind } from '../station/index.ts';
-import {
-	kilograms,
-	lengthOf,
-	massOf,
-	mm,
-	newtonsPerMm,
-	rateOf,
-	type Kilograms
-} from '../units/index.ts';
+import { kilograms, massOf, mm, newtonsPerMm, rateOf, type Kilograms } from '../units/index.ts';
 import { ACTIVE_SHARE, coilDamping, USUAL_SEAT, USUAL_TRAIN, type Assumed } from './assumed.ts';
 
 /** A station whose valve's control can be worked out. */
@@ -40,15 +32,12 @@ export function controlledStations(job: Job, sheet: Sheet): Controlled[] {
 	const partsAt = partsByStation(job);
 	return sheet.stations.flatMap(({ label, kind, shared: { curve }, figures }) => {
 		const parts = partsAt.get(label)!;
-		const { lobe, ratio, mass } = controlRead(job, kind, parts);
-		const height = figures.height.figure;
-		if (!lobe || ratio === null || !mass || mass.missing.length > 0) return [];
-		if (!curve || height === null) return [];
-		const lash = job.setup.lifters === 'solid' ? lengthOf(parts.lash?.setting ?? '0 mm') : mm(0);
-		const train = { lobe, ratio, lash, curve, height, mass: mass.total };
-		const limit = rigidLimit(train);
+		const read = controlRead(job, kind, parts);
+		const train = rigidTrainOf(read, curve, figures.height.figure);
+		const limit = train && rigidLimit(train);
+		if (!train || !limit) return [];
 		const surge = surgeOf(train, parts.spring);
-		return limit ? [{ station: label, kind, train, mass, limit, surge }] : [];
+		return [{ station: label, kind, train, mass: read.mass!, limit, surge }];
 	});
 }
 
