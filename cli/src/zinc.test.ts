@@ -27,7 +27,7 @@ describe('zinc evaluate', () => {
 		const { status, stdout } = zinc(['evaluate', demo]);
 		expect(status).toBe(0);
 		const sheet = JSON.parse(stdout);
-		expect(sheet.units.figures).toBe('mm, N, N/mm, J, kPa');
+		expect(sheet.units.figures).toBe('mm, N, N/mm, J, kPa, kg, cc, rpm');
 		expect(sheet.stations[6].label).toBe('4E');
 		expect(sheet.stations[6].figures.height.figure).toBeCloseTo(1.867 * 25.4, 9);
 		expect(sheet.stations[6].figures.height.remedy).toMatchObject({

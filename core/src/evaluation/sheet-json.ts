@@ -42,7 +42,10 @@ export function sheetJson(
 	const figures = JSON.parse(
 		JSON.stringify(sheet, (key, value: unknown) => (LEFT_OUT.has(key) ? undefined : value))
 	) as Record<string, unknown>;
-	const file = { units: { figures: 'mm, N, N/mm, J, kPa', sentences: units }, ...figures };
+	const file = {
+		units: { figures: 'mm, N, N/mm, J, kPa, kg, cc, rpm', sentences: units },
+		...figures
+	};
 	return withWords(file, units, write) as { readonly [key: string]: Json };
 }
 

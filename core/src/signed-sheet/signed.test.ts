@@ -68,6 +68,13 @@ describe('a signed sheet', () => {
 		const otherwise = signedWith(({ height }) => (height!.figure = 1));
 		expect(verifySheet(otherwise, sha256)).toMatchObject({ ok: true, same: false });
 	});
+	it('signed before the program named one of its units is worked out the same', () => {
+		const { sha256: _, ...body } = JSON.parse(text);
+		body.sheet.units.figures = 'mm, N, N/mm, J, kPa';
+		const before = canonicalize({ ...body, sha256: sha256(canonicalize(body)!) })!;
+		expect(before).not.toBe(text);
+		expect(verifySheet(before, sha256)).toMatchObject({ ok: true, same: true });
+	});
 	it('one flipped digit anywhere fails', () => {
 		const digits = [...text.matchAll(/\d/g)].map(({ index }) => index);
 		fc.assert(

@@ -115,7 +115,9 @@ function asOf(signed: SignedSheet['sheet'], now: ReturnType<typeof sheetJson>) {
 		figures: Object.fromEntries(Object.entries(station.figures).filter(([name]) => known.has(name)))
 	}));
 	const rules = new Set(findingsIn(signed).map(({ rule }) => rule));
-	return { ...now, stations, fit: findingsIn(now).filter(({ rule }) => rules.has(rule)) };
+	const fit = findingsIn(now).filter(({ rule }) => rules.has(rule));
+	// Which units figures stand in is said to a reader; a later program names those of what came since.
+	return { ...now, units: signed.units, stations, fit };
 }
 type JsonStation = { readonly figures: { readonly [name: string]: Json } };
 const findingsIn = (sheet: object) => (sheet as { fit?: { readonly rule: string }[] }).fit ?? [];

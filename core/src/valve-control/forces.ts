@@ -42,3 +42,15 @@ export function forcesOver(train: RigidTrain, speed: number): ForcesAt[] {
 				]
 	);
 }
+
+/** Where the spring has least to spare while it is what holds the valve; null where it holds nothing. */
+export function leastMargin(
+	forces: readonly ForcesAt[]
+): (ForcesAt & { readonly margin: Newtons }) | null {
+	const held = forces.flatMap((one) =>
+		one.spring === null || one.needed <= 0
+			? []
+			: [{ ...one, margin: newtons(one.spring - one.needed) }]
+	);
+	return held.toSorted((a, b) => a.margin - b.margin)[0] ?? null;
+}

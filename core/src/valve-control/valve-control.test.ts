@@ -5,7 +5,7 @@ import { readJob } from '../document/file.ts';
 import { evaluate } from '../evaluation/index.ts';
 import { kilograms } from '../units/index.ts';
 import { COIL_DAMPING, coilDamping, USUAL_TRAIN } from './assumed.ts';
-import { forcesOver } from './forces.ts';
+import { forcesOver, leastMargin } from './forces.ts';
 import { assumedTrain, compliantOf, controlledStations, limitWith } from './of-job.ts';
 import { controlSweep, lostFrom, MOST_BOUNCE, sweptState, TELLS_TO } from './sweep.ts';
 
@@ -64,14 +64,10 @@ describe('the trains of a job', () => {
 
 describe('the forces over a turn', () => {
 	it('leave nothing at the rigid limit, and something below it', () => {
-		const margin = (speed: number) =>
-			Math.min(
-				...forcesOver(first!.train, speed).flatMap(({ spring, needed }) =>
-					needed > 0 ? [spring! - needed] : []
-				)
-			);
+		const margin = (speed: number) => leastMargin(forcesOver(first!.train, speed))!.margin;
 		expect(Math.abs(margin(first!.limit.speed))).toBeLessThan(1);
 		expect(margin(0.9 * first!.limit.speed)).toBeGreaterThan(50);
+		expect(leastMargin([])).toBeNull();
 	});
 });
 

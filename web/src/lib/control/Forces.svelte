@@ -2,6 +2,7 @@
 	/** Spring force beside force needed at a chosen speed; the room between them is what one looks at. */
 	import {
 		forcesOver,
+		leastMargin,
 		LOW_ORDER,
 		showSpeed,
 		surgeOrder,
@@ -32,12 +33,7 @@
 	const speed = $derived(moved ?? highest ?? Math.round(of.limit.speed / STEP) * STEP);
 	const most = $derived(Math.ceil((of.limit.speed * 1.3) / STEP) * STEP);
 	const forces = $derived(forcesOver(of.train, speed));
-	const least = $derived(
-		forces.reduce<(typeof forces)[number] | null>((worst, one) => {
-			if (one.spring === null || one.needed <= 0) return worst;
-			return worst && worst.spring! - worst.needed <= one.spring - one.needed ? worst : one;
-		}, null)
-	);
+	const least = $derived(leastMargin(forces));
 	const text = $derived(`${showSpeed(speed as RevolutionsPerMinute)} rpm`);
 </script>
 
@@ -63,7 +59,7 @@
 	</div>
 	{#if least}
 		<p class="text-[13px]" aria-live="polite">
-			Least margin <b class="figure">{bench.load((least.spring! - least.needed) as never)}</b>
+			Least margin <b class="figure">{bench.load(least.margin)}</b>
 			{bench.units.load} at {least.degree.toFixed(0).replace('-', '−')}° of the cam from the nose,
 			lift
 			<span class="figure">{bench.length(least.lift)}</span>.
