@@ -16,7 +16,7 @@ import {
 
 const SPEEDS = 60;
 const STATIONS = 32;
-const ROUNDS = 9;
+const ROUNDS = 31;
 
 const train: CompliantTrain = {
 	lobe: madeUpLobe({ lift: mm(8), durations: [{ lift: mm(1.27), degrees: 250 }] }),

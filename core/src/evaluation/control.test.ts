@@ -37,7 +37,7 @@ describe('the control limit', () => {
 		expect(control()).toBeNull();
 	});
 	it('is the rigid limit of this spring at this height with all that follows the cam', () => {
-		const { lobe, ratio, mass } = controlRead(job, 'intake', intake());
+		const { lobe, ratio, mass } = controlRead(job.setup, 'intake', intake())!;
 		const { shared, figures } = station();
 		const limit = rigidLimit({
 			lobe: lobe!,
@@ -85,9 +85,9 @@ describe('the control limit', () => {
 	});
 	it('estimates a valve from its size and material, and is told less firmly for it', () => {
 		const { uncertainty } = control()!;
-		const weighed = controlRead(job, 'intake', intake()).mass!;
+		const weighed = controlRead(job.setup, 'intake', intake())!.mass!;
 		delete intake().valve!.mass;
-		const estimated = controlRead(job, 'intake', intake()).mass!;
+		const estimated = controlRead(job.setup, 'intake', intake())!.mass!;
 		expect(estimated.parts.find(({ part }) => part === 'valve')!.isEstimated).toBe(true);
 		expect(Math.abs(estimated.total / weighed.total - 1)).toBeLessThan(0.1);
 		expect(control()!.uncertainty).toBeGreaterThan(uncertainty);

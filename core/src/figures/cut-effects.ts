@@ -11,7 +11,7 @@ import {
 	type HeadWork,
 	type Job
 } from '../document/index.ts';
-import { ratioOf } from './valve-kind.ts';
+import { ratioOf } from './ratio.ts';
 
 export interface CutEffects {
 	/** How much nearer piston and head have come; negative for further away. */

@@ -1,13 +1,6 @@
 export * from './adjust-to-build.ts';
-export {
-	CARD_SPREAD,
-	controlRead,
-	controlSpread,
-	lobeOf,
-	rigidTrainOf,
-	wantedSpeed,
-	type ControlRead
-} from './control-limit.ts';
+export { CARD_SPREAD, controlSpread, wantedSpeed } from './control-limit.ts';
+export * from './control-read.ts';
 export * from './cut-effects.ts';
 export * from './figure.ts';
 export * from './inspected-limits.ts';
@@ -16,6 +9,7 @@ export * from './job-limits.ts';
 export * from './kind.ts';
 export * from './lash-drift.ts';
 export * from './plausible.ts';
+export * from './ratio.ts';
 export * from './registry.ts';
 export * from './remark.ts';
 export * from './sampled-springs.ts';

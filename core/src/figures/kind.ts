@@ -6,6 +6,7 @@ import type { Lift } from '../lift/index.ts';
 import type { Target } from '../target-height/index.ts';
 import type { ShimAnswer } from '../plan/index.ts';
 import type { Source } from '../verdict/index.ts';
+import type { ControlRead } from './control-read.ts';
 import type { Remark } from './remark.ts';
 
 /** What all stations of a kind have in common. */
@@ -36,6 +37,8 @@ export interface KindSheet {
 		/** Of the height aimed for. */
 		readonly target: readonly Source[];
 	};
+	/** What its valves' control is worked out from; null for a cam that says nothing of its lobe's shape. */
+	readonly control: ControlRead | null;
 	readonly remarks: readonly Remark[];
 }
 

@@ -22,7 +22,9 @@ import {
 } from '../target-height/index.ts';
 import { KINDS, median, type Kind, type Middle } from '../station/index.ts';
 import type { Source } from '../verdict/index.ts';
+import { controlRead } from './control-read.ts';
 import type { KindSheet } from './kind.ts';
+import { ratioOf } from './ratio.ts';
 import type { Remark } from './remark.ts';
 import type { SpringCard } from '../part/index.ts';
 import type { KindSetup, Setup } from '../document/index.ts';
@@ -74,6 +76,7 @@ export function kindSheet(
 			bind && lift ? mm(bind.height + lift.worst + lengthOf(setup.limits.bindAim)) : null,
 		...bareFigures(bare),
 		sources: sourcesOf(parts, target),
+		control: controlRead(setup, kind, parts),
 		remarks: kindRemarks(kind, parts)
 	};
 }
@@ -138,11 +141,6 @@ function liftOf(parts: KindSetup, lifters: Setup['lifters']): Lift | null {
 			? solidLift(gross, parts.lash ? lengthOf(parts.lash.setting) : mm(0))
 			: hydraulicLift(gross, parts.preload ? lengthOf(parts.preload) : mm(0), ratio);
 	return given.uncertainty ? { ...lift, uncertainty: lengthOf(given.uncertainty) } : lift;
-}
-
-/** Rocker ratio of these parts: the one their lobe lift was given with, else the rocker's own; null where neither is known. */
-export function ratioOf({ lift, rocker }: KindSetup): number | null {
-	return lift?.sort === 'lobe' ? lift.ratio : (rocker?.ratio ?? null);
 }
 
 /** The lift that heights are aimed for by: the valves' own, or the largest on the job where it says so. */

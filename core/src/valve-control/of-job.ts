@@ -9,7 +9,7 @@ import {
 } from '../control/index.ts';
 import { partsByStation, type Job, type KindSetup } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
-import { controlRead, rigidTrainOf } from '../figures/index.ts';
+import { rigidTrainOf } from '../figures/index.ts';
 import type { FollowingMass } from '../mass/index.ts';
 import type { Train } from '../part/index.ts';
 import type { Kind } from '../station/index.ts';
@@ -30,14 +30,12 @@ export interface Controlled {
 /** Every station of which all is known that its rigid limit needs, in the order of the sheet. */
 export function controlledStations(job: Job, sheet: Sheet): Controlled[] {
 	const partsAt = partsByStation(job);
-	return sheet.stations.flatMap(({ label, kind, shared: { curve }, figures }) => {
-		const parts = partsAt.get(label)!;
-		const read = controlRead(job, kind, parts);
-		const train = rigidTrainOf(read, curve, figures.height.figure);
+	return sheet.stations.flatMap(({ label, kind, shared: { curve, control }, figures }) => {
+		const train = control && rigidTrainOf(control, curve, figures.height.figure);
 		const limit = train && rigidLimit(train);
 		if (!train || !limit) return [];
-		const surge = surgeOf(train, parts.spring);
-		return [{ station: label, kind, train, mass: read.mass!, limit, surge }];
+		const surge = surgeOf(train, partsAt.get(label)!.spring);
+		return [{ station: label, kind, train, mass: control!.mass!, limit, surge }];
 	});
 }
 
