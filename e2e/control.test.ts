@@ -1,6 +1,7 @@
 /** Whether the springs hold the valves: two jobs in which it decides, and a job that begins without a word of it. */
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { Job } from '@zinc-ledger/core';
+import { camDegrees, evaluate, madeUpLobe, mm, type Job } from '@zinc-ledger/core';
+import { until } from './support/app.ts';
 import { visit } from './support/visit.ts';
 
 const at = visit('demo');
@@ -76,6 +77,123 @@ describe('a job whose springs just hold', () => {
 		expect(frames).toBeGreaterThan(5);
 		await browser.sees('Off its cam or bouncing from');
 		expect(await browser.faults()).toEqual([]);
+	});
+});
+
+describe('a motion that was calculated', () => {
+	let path = '';
+	const sheetState = async (station: string) => {
+		const stored = await at.browser.api('GET', `/api${path}`);
+		const { job } = stored.body as { job: Job };
+		const found = evaluate(job).stations.find(({ label }) => label === station)!;
+		return found.figures.controlLimit!.state;
+	};
+	const change = async (by: (job: Job) => void) => {
+		const stored = await at.browser.api('GET', `/api${path}`);
+		const { job, revision } = stored.body as { job: Job; revision: number };
+		by(job);
+		const kept = await at.browser.api('PUT', `/api${path}/setup`, { revision, setup: job.setup });
+		expect(kept.status).toBe(200);
+	};
+	it('is kept with the job, and stops what no train would hold', async () => {
+		path = await at.browser.openJob('2418');
+		expect(await sheetState('1I')).toBe('stop');
+		await at.browser.sees('Valve off its cam or bouncing from');
+	});
+	it('clears a lower speed for every valve that was calculated, and no other', async () => {
+		const { browser } = at;
+		await change((job) => (job.setup.use.engineSpeed = 4200));
+		// What was found does not hang on the speed that it is held against.
+		expect(await sheetState('1I')).toBe('clear');
+		await browser.go(`${path}/control`);
+		expect(await sheetState('2I')).toBe('not-measured');
+		await browser.click('Calculate all 8');
+		await browser.sees('Off its cam or bouncing from');
+		expect(await sheetState('2I')).toBe('clear');
+	});
+	it('counts no more once something of the train is changed', async () => {
+		await change((job) => (job.setup.kinds.intake.pushrodMass = '61 g'));
+		expect(await sheetState('1I')).toBe('not-measured');
+		await at.browser.go(`${path}/control`);
+		await at.browser.sees('Motion calculated before something of the train changed');
+	});
+	it('is looked at over one turn, dragged by speed', async () => {
+		const { browser } = at;
+		const landing = async () => Number(/lands at ([\d.]+) m\/s/.exec(await main())![1]);
+		await browser.sees('Stays with its cam; lands at');
+		const slow = await landing();
+		await browser.run(
+			'document.querySelector("[role=slider][aria-label=\\"Engine speed of the turn\\"]").focus()'
+		);
+		for (let press = 0; press < 20; press++) await browser.press('\uE014');
+		await browser.sees('5,200 rpm');
+		await until(async () => (await landing()) > slow);
+	});
+	it('is seen along the head, beside the coils and about the height', async () => {
+		const { browser } = at;
+		for (const [map, says] of [
+			['coils', 'A line an order of the cam'],
+			['height and lift', 'in hundreds of rpm'],
+			['along the head', 'Rigid limit with its band']
+		] as const) {
+			await browser.click(map);
+			await browser.sees(says);
+		}
+		await browser.fill('Peak cylinder pressure, psi absolute', '1300');
+		await browser.fill('Rod length, in', '6.1');
+		await browser.sees('4° earlier');
+		const forces = [...(await main()).matchAll(/(?:as on the card|\d° earlier) (\d+) (\d+)/g)];
+		const atValve = forces.map(([, , force]) => Number(force));
+		expect(atValve).toHaveLength(3);
+		expect(atValve).toEqual(atValve.toSorted((a, b) => a - b));
+		expect(await browser.faults()).toEqual([]);
+	});
+	it('stands beside what another spring or retainer would do', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/springs`);
+		await browser.sees('Control limit rpm');
+		await browser.go(`${path}/what-if`);
+		await browser.sees('Intake min control limit, rpm');
+		await browser.sees('Intake seating velocity at the highest speed, m/s');
+		expect(await browser.faults()).toEqual([]);
+	});
+});
+
+describe('a cam in the library', () => {
+	it('takes a lift table in crank degrees and inches, checked against its card', async () => {
+		const { browser } = at;
+		await browser.go('/parts?sort=cam');
+		await browser.click('Tarn 264 hill', 'a');
+		await browser.click('Lift tables', 'a');
+		await browser.sees('The intake lobe has no lift table.');
+		const lobe = madeUpLobe({
+			lift: mm(0.36 * 25.4),
+			durations: [{ lift: mm(0.508), degrees: 264 }]
+		});
+		const lines = Array.from({ length: 201 }, (_, i) => {
+			const { lift } = lobe.at(camDegrees(i - 100));
+			return `${2 * i + 6},${(lift / 25.4).toFixed(4)}`;
+		});
+		await browser.run(
+			`const input = document.querySelector('main input[type=file]');
+			const data = new DataTransfer();
+			data.items.add(new File([arguments[0]], 'lobe.csv'));
+			input.files = data.files;
+			input.dispatchEvent(new Event('change', { bubbles: true }));`,
+			['crank deg,lobe lift in', ...lines].join('\n')
+		);
+		await browser.sees('Nose at 206.00° of the table');
+		await browser.sees('Lobe lift 0.360');
+		await browser.click('Keep lift table');
+		await browser.sees('Intake lobe’s table');
+		expect(await browser.faults()).toEqual([]);
+	});
+	it('says what is the matter with a table that is none', async () => {
+		const { browser } = at;
+		await browser.fill('Or paste it: degrees and lift, a line each', '0 0.1\n1 what');
+		await browser.sees('Lift table has too few lines on the lobe');
+		await browser.click('Take the table off');
+		await browser.sees('The intake lobe has no lift table.');
 	});
 });
 

@@ -394,7 +394,12 @@ const drawnCam = (name: string, lobe: string): Setup['cam'] => {
 		durationAt: '0.020 in',
 		second: { duration: 228, at: '0.050 in' }
 	};
-	return { name, maker: 'Tarn & Sedge', intake: one, exhaust: one };
+	return {
+		name,
+		maker: 'Tarn & Sedge',
+		intake: { ...one, opens: 24, closes: 60 },
+		exhaust: { ...one, opens: 64, closes: 20 }
+	};
 };
 const four = {
 	arrangement: 'inline',
@@ -418,7 +423,8 @@ const light = new Bench(
 				use: { duty: 'hill climb', engineSpeed: 6900, workDone: 'Seats cut, guides new' }
 			}),
 			cam: drawnCam('Tarn 264 hill, with its lifts', '0.360 in')!,
-			train: 'pushrod'
+			train: 'pushrod',
+			compression: { bore: '92 mm', stroke: '83 mm', ratio: 11.2, chamberOpen: 1 }
 		}
 	},
 	'2026-11-18T08:05:00.000Z'

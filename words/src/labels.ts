@@ -99,6 +99,7 @@ export interface Labels {
 	readonly seatInsert: Of<NonNullable<NonNullable<Setup['head']>['seatInsert']>>;
 	readonly damper: Of<NonNullable<Policies['damper']>>;
 	readonly usedSprings: Of<NonNullable<Policies['usedSprings']>>;
+	readonly controlInPlan: Of<NonNullable<Policies['control']>>;
 	readonly usedLocks: Of<NonNullable<Policies['locks']>>;
 	readonly measuring: Of<NonNullable<Policies['measuring']>>;
 	readonly loadsAgainst: Of<NonNullable<Setup['loadsAgainst']>>;

@@ -33,7 +33,9 @@ describe('a valve on a train that gives', () => {
 	it('comes to the same with half the step', () => {
 		const [whole, half] = [STEP, STEP / 2].map((step) => motionAt(train(), 5000, step)!);
 		expect(whole!.seatingVelocity! / half!.seatingVelocity!).toBeCloseTo(1, 3);
-		const speeds = [STEP, STEP / 2].map((step) => separationSpeed(train(), 4000, 14_000, step)!);
+		const speeds = [STEP, STEP / 2].map((step) =>
+			separationSpeed(train(), 4000, 14_000, { step })!
+		);
 		expect(Math.abs(speeds[0]! / speeds[1]! - 1)).toBeLessThan(2e-4);
 	});
 	it('parts below the rigid limit, and tends to it as it gets stiffer', () => {

@@ -10,6 +10,7 @@
  */
 import { DrawnCam, DrawnSpring } from './drawn.ts';
 import type { CompliantTrain, Motion } from './motion.ts';
+import { MotionTrace } from './motion-trace.ts';
 import { Run } from './run.ts';
 
 /** So many seconds a step; half of it tells whether that is short enough. */
@@ -36,6 +37,23 @@ export function motionsAt(
 	return speeds.map((speed) => integrate(train, cam, spring, speed, step));
 }
 
+/**
+ * The motion at one engine speed with its course over the turn.
+ *
+ * @returns null where the spring's load is not known at some lift
+ */
+export function motionTraced(
+	train: CompliantTrain,
+	speed: number,
+	step = STEP
+): { readonly motion: Motion; readonly trace: MotionTrace } | null {
+	const spring = DrawnSpring.of(train);
+	if (!spring) return null;
+	const trace = new MotionTrace();
+	const motion = integrate(train, new DrawnCam(train), spring, speed, step, trace);
+	return { motion, trace };
+}
+
 /** Turns until coils that swing do the same every time: at most, and what may be left of the first. */
 const MOST_TURNS = 6;
 const LEFT = 1e-4;
@@ -51,15 +69,16 @@ function integrate(
 	cam: DrawnCam,
 	spring: DrawnSpring,
 	speed: number,
-	dt: number
+	dt: number,
+	trace?: MotionTrace
 ): Motion {
 	const omega = (Math.PI * speed) / 60;
 	const run = new Run(train, cam, spring, omega, dt);
 	for (let turn = turnsOf(train, omega); turn > 1; turn--) run.turn();
-	return run.turn();
+	return run.turn(trace);
 }
 
-/** Steps of the scan for where the train parts first, and how near it is told. */
+/** Steps of the scan for where the train parts first, and how near it is told unless somebody asks for less. */
 const SCAN = 1.02;
 const NEAR = 1e-5;
 
@@ -67,13 +86,14 @@ const NEAR = 1e-5;
  * The lowest speed at which a train parts from its cam.
  *
  * @param from and `to` speeds of the crankshaft in rpm
+ * @param near how near it is told, as a part of it
  * @returns rpm; null where it does not part between them, or its spring is not known
  */
 export function separationSpeed(
 	train: CompliantTrain,
 	from: number,
 	to: number,
-	step = STEP
+	{ step = STEP, near = NEAR }: { step?: number; near?: number } = {}
 ): number | null {
 	const spring = DrawnSpring.of(train);
 	if (!spring) return null;
@@ -86,7 +106,7 @@ export function separationSpeed(
 		if (high >= to) return null;
 		high = Math.min(to, high * SCAN);
 	}
-	while ((high - low) / high > NEAR) {
+	while ((high - low) / high > near) {
 		const middle = (low + high) / 2;
 		if (parts(middle)) high = middle;
 		else low = middle;

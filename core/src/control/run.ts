@@ -1,12 +1,13 @@
 /** One integration of a valve's motion, step by step; see `compliant.ts` for what it is asked. */
 import type { CompliantTrain, Motion } from './motion.ts';
 import type { DrawnCam, DrawnSpring } from './drawn.ts';
+import type { MotionTrace } from './motion-trace.ts';
 import { SwingingCoils } from './swinging-coils.ts';
 
 /** Below this lift a train that is parted is opening or closing, in m. */
 export const PARTED_ABOVE = 0.00127;
 /** A valve that moves less than this, in m and m/s, while its cam is closed rests until the next turn. */
-const AT_REST = { x: 1e-7, v: 1e-3 } as const;
+const AT_REST = { x: 1e-7, v: 4e-3 } as const;
 
 /**
  * An integration under way, kept in plain variables: a hundred thousand steps are asked of it.
@@ -20,6 +21,7 @@ export class Run {
 	readonly #omega: number;
 	readonly #dt: number;
 	readonly #coils: SwingingCoils | null;
+	readonly #shut: ReturnType<typeof shut>;
 	/** Height, speed and acceleration of the valve where a turn begins. */
 	#x: number;
 	#v = 0;
@@ -38,12 +40,16 @@ export class Run {
 		this.#omega = omega;
 		this.#dt = dt;
 		this.#coils = train.surge ? new SwingingCoils(train.surge, dt) : null;
-		// At rest: the spring pressed into the seat, clear of the cam.
-		this.#x = -spring.seat / train.seat.stiffness;
+		this.#shut = shut(train, spring.seat);
+		this.#x = this.#shut.at;
 	}
 
-	/** One turn of the cam, from where the lobe begins to open. */
-	turn(): Motion {
+	/**
+	 * One turn of the cam, from where the lobe begins to open.
+	 *
+	 * @param trace takes down the motion on its way
+	 */
+	turn(trace?: MotionTrace): Motion {
 		const { stiffness, damping, seat, mass } = this.#train;
 		const [cam, spring, coils, omega, dt] = [
 			this.#cam,
@@ -54,7 +60,7 @@ export class Run {
 		];
 		/** What must be pushed, the coils' share of their own swinging taken off. */
 		const pushed = mass - (coils?.own ?? 0);
-		const rest = -spring.seat / seat.stiffness;
+		const { at: rest, stiffness: bed } = this.#shut;
 		const steps = Math.ceil((2 * Math.PI) / omega / dt);
 		let [x, v, a] = [this.#x, this.#v, this.#a];
 		cam.to(0, omega);
@@ -63,8 +69,10 @@ export class Run {
 		let seating: number | null = null;
 		let wasOpen = false;
 		for (let n = 0; n < steps; n++) {
-			if (wasOpen && cam.isClosed && isStill(x - rest, v)) {
+			// Coils that swing press a shut valve deeper into its seat and let it up, and no more than that.
+			if (wasOpen && cam.isClosed && isStill(x - rest - (coils?.pushed ?? 0) / bed, v)) {
 				coils?.decay((steps - n) * dt);
+				trace?.rest(n / steps, rest, spring.seat);
 				break;
 			}
 			const gapBefore = x - cam.z;
@@ -95,6 +103,7 @@ export class Run {
 			}
 			if (seating !== null) bounce = Math.max(bounce, x - Math.max(cam.z, 0));
 			if (force > greatest) greatest = force;
+			trace?.add((n + 1) / steps, x, cam.z, force, seated);
 		}
 		[this.#x, this.#v, this.#a] = [x, v, a];
 		const energy = { gained: this.#energyAt(x, v) - before, put };
@@ -110,6 +119,21 @@ export class Run {
 			(seat.stiffness * Math.max(0, -x) ** 2) / 2
 		);
 	}
+}
+
+/**
+ * Where a valve rests, in m, and what it rests on, in N/m: its seat, and the cam's base circle
+ * too where there is no lash to keep them apart.
+ */
+function shut({ stiffness, seat, lash }: CompliantTrain, load: number) {
+	const clear = -lash / 1000;
+	const onSeat = -load / seat.stiffness;
+	return onSeat >= clear
+		? { at: onSeat, stiffness: seat.stiffness }
+		: {
+				at: (stiffness * clear - load) / (stiffness + seat.stiffness),
+				stiffness: stiffness + seat.stiffness
+			};
 }
 
 const isStill = (off: number, v: number) => Math.abs(off) < AT_REST.x && Math.abs(v) < AT_REST.v;

@@ -20,3 +20,6 @@ export const surgeFrequency = (rate: NewtonsPerMillimetre, mass: Kilograms): num
  * @param speed of the crankshaft in rpm
  */
 export const surgeOrder = (frequency: number, speed: number): number => (120 * frequency) / speed;
+
+/** The engine speed, in rpm, at which an order of the cam's turn meets the coils. */
+export const surgeSpeed = (frequency: number, order: number): number => (120 * frequency) / order;

@@ -8,6 +8,8 @@ import type { Surge } from './motion.ts';
 export class SwingingCoils {
 	/** What of the train's mass its own motion stands for. */
 	readonly own: number;
+	/** What they pushed the valve with last, in N. */
+	pushed = 0;
 	readonly #share: number;
 	readonly #omega: number;
 	readonly #damping: number;
@@ -28,7 +30,8 @@ export class SwingingCoils {
 	/** A step on; what the coils push the valve with, their speed predicted. */
 	push(): number {
 		this.#q += this.#w * this.#dt + (this.#a * this.#dt * this.#dt) / 2;
-		return this.#share * this.#pull(this.#w + this.#a * this.#dt);
+		this.pushed = this.#share * this.#pull(this.#w + this.#a * this.#dt);
+		return this.pushed;
 	}
 
 	/** The rest of the step, once the valve's acceleration is known. */

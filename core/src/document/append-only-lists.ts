@@ -9,7 +9,8 @@ export const ENTRY_LISTS = [
 	'assembly',
 	'checks',
 	'notes',
-	'asFound'
+	'asFound',
+	'motions'
 ] as const;
 export type EntryList = (typeof ENTRY_LISTS)[number];
 

@@ -131,6 +131,7 @@ export function newJob(taken: {
 		assembly: [],
 		checks: [],
 		notes: [],
-		asFound: []
+		asFound: [],
+		motions: []
 	};
 }

@@ -21,6 +21,8 @@ export type { InspectedLimits } from './schema/inspected-limits.ts';
 export type {
 	Acceptance,
 	AsFound,
+	KeptMotion,
+	Motions,
 	AssemblyStep,
 	Check,
 	Compression,

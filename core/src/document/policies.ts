@@ -8,7 +8,9 @@ export const POLICIES = {
 	usedSprings: ['never', 'retested'],
 	locks: ['new-only', 'inspected-and-reused'],
 	/** Every valve is measured, or a sample of them. */
-	measuring: ['every-valve', 'sample']
+	measuring: ['every-valve', 'sample'],
+	/** A plan tells where springs lose their valves, or plans no such build. */
+	control: ['told', 'kept']
 } as const;
 
 /** A head laid aside half way carries a hand-over; dropped and damaged parts are noted at their station. */

@@ -4,14 +4,15 @@
  */
 import { mm, type RevolutionsPerMinute } from '../units/index.ts';
 import { message, type Message } from '../message/index.ts';
-import { rigidLimit, type RigidLimit } from '../control/index.ts';
+import { rigidLimit, type RigidLimit, type RigidTrain } from '../control/index.ts';
 import type { Job } from '../document/index.ts';
 import type { Lobe, LobeFault } from '../lobe/index.ts';
 import type { FollowingMass } from '../mass/index.ts';
 import { judge, notMeasured, type Verdict } from '../verdict/index.ts';
-import { rigidTrainOf } from './control-read.ts';
+import { rigidTrainOf, type ControlRead } from './control-read.ts';
 import { figure } from './figure.ts';
 import { UNSAID_LIMITS } from './job-limits.ts';
+import { isFromThese, keptMotion, motionBasis, motionState } from './kept-motion.ts';
 import type { StationRead } from './read.ts';
 import { lacking, unknownThere } from './spring-loads.ts';
 
@@ -27,6 +28,18 @@ declare module '../message/message.ts' {
 		'control.too-close': null;
 		/** The rigid limit is high enough, which clears nothing. */
 		'control.not-known': { readonly limit: number };
+		/** Something of the train changed since its motion was worked out. */
+		'control.motion-outdated': null;
+		/** The motion was not looked at up to the speed wanted. */
+		'control.motion-too-short': { readonly to: number; readonly wanted: number };
+		/** Lost on a soft train and not on a stiff one; null where on none of the stiff. */
+		'control.motion-depends': {
+			readonly lost: number;
+			readonly surely: number | null;
+			readonly speed: number;
+		};
+		/** Valve and cam part, or it bounces, below the highest speed or the one wanted. */
+		'control.motion-lost': { readonly lost: number; readonly speed: number };
 	}
 }
 declare module '../verdict/verdict.ts' {
@@ -43,6 +56,17 @@ export const controlLimit = figure({ dimension: 'speed', isColumn: true, verdict
 export const CARD_SPREAD = 0.05;
 const SPRING_SPREAD = { card: CARD_SPREAD, tested: 0.01 } as const;
 
+/** The limit of a train that all is known of, with the half-width of its 95 % interval, in rpm; null where its spring's load is not known at some lift. */
+export function controlLimitOf(
+	train: RigidTrain,
+	{ mass }: ControlRead
+): { readonly limit: RigidLimit; readonly uncertainty: number } | null {
+	const limit = rigidLimit(train);
+	if (!limit) return null;
+	const spread = controlSpread(train.lobe, limit, mass!, SPRING_SPREAD[train.curve.from]);
+	return { limit, uncertainty: limit.speed * spread };
+}
+
 function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 	const { job, kind, height, shared } = station;
 	const read = kind.control;
@@ -51,9 +75,9 @@ function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 	const needs = [...lacking(station, 'open-load'), ...read.needs];
 	const train = rigidTrainOf(read, kind.curve, height);
 	if (needs.length > 0 || !train) return notMeasured(needs);
-	const limit = rigidLimit(train);
-	if (!limit) return notMeasured(unknownThere(kind, mm(height! - kind.lift!.net)));
-	const speed = limit.speed as RevolutionsPerMinute;
+	const found = controlLimitOf(train, read);
+	if (!found) return notMeasured(unknownThere(kind, mm(height! - kind.lift!.net)));
+	const speed = found.limit.speed as RevolutionsPerMinute;
 	const highest = job.setup.use.engineSpeed! as RevolutionsPerMinute;
 	const wanted = wantedSpeed(job)! as RevolutionsPerMinute;
 	const verdict = judge(speed, {
@@ -67,8 +91,7 @@ function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 			{ of: 'spring', source: kind.sources.spring! },
 			{ of: 'lift', source: kind.sources.lift! }
 		],
-		uncertainty:
-			speed * controlSpread(train.lobe, limit, read.mass!, SPRING_SPREAD[train.curve.from]),
+		uncertainty: found.uncertainty,
 		remedy: ({ code }, state): Message =>
 			state === 'inconclusive'
 				? message('control.too-close')
@@ -80,16 +103,44 @@ function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 							headroom: shared.limits.controlHeadroom
 						})
 	});
-	if (verdict.state !== 'clear') return verdict;
+	if (verdict.state === 'stop') return verdict;
+	const { state, remedy } = ofMotion(station, train, read);
+	// An upper bound that is too close to call is told before what hangs on the train's stiffness.
+	if (verdict.state !== 'clear' && state !== 'stop') return verdict;
 	return {
 		...verdict,
-		state: 'not-measured',
-		remedy: message('control.not-known', { limit: speed })
+		state,
+		remedy: state === 'clear' ? null : (remedy ?? message('control.not-known', { limit: speed }))
+	};
+}
+
+/** What the motion kept of a station says: it alone can clear a limit. */
+function ofMotion(
+	{ job, station }: StationRead,
+	train: RigidTrain,
+	read: ControlRead
+): Pick<Verdict, 'state' | 'remedy'> {
+	const kept = keptMotion(job, station.label);
+	if (!kept) return { state: 'not-measured', remedy: null };
+	if (!isFromThese(kept, motionBasis(train, read)))
+		return { state: 'not-measured', remedy: message('control.motion-outdated') };
+	const [highest, wanted] = [job.setup.use.engineSpeed!, wantedSpeed(job)!];
+	const state = motionState(kept, highest, wanted);
+	if (state === 'clear') return { state, remedy: null };
+	const { lost, surely, to } = kept;
+	if (lost === null) return { state, remedy: message('control.motion-too-short', { to, wanted }) };
+	const by = state === 'stop' ? surely! : lost;
+	return {
+		state,
+		remedy:
+			state === 'inconclusive'
+				? message('control.motion-depends', { lost, surely, speed: highest })
+				: message('control.motion-lost', { lost: by, speed: state === 'stop' ? highest : wanted })
 	};
 }
 
 /** The speed that a valve is to stay with its cam to, in rpm: the job's highest with the headroom wanted; null where nobody said. */
-export function wantedSpeed({ setup }: Job): number | null {
+export function wantedSpeed({ setup }: Pick<Job, 'setup'>): number | null {
 	const { engineSpeed } = setup.use;
 	if (engineSpeed === undefined) return null;
 	return engineSpeed * (1 + (setup.limits.controlHeadroom ?? UNSAID_LIMITS.controlHeadroom));

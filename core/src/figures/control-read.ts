@@ -1,13 +1,33 @@
 /** What is known of a kind's train: its lobe, its ratio, and all that follows. Source: handbook §11. */
-import { lengthOf, mm, type Millimetres } from '../units/index.ts';
+import {
+	kilograms,
+	lengthOf,
+	massOf,
+	mm,
+	rateOf,
+	type Kilograms,
+	type Millimetres
+} from '../units/index.ts';
 import { message, type Need } from '../message/index.ts';
-import type { RigidTrain } from '../control/index.ts';
+import {
+	ACTIVE_SHARE,
+	coilDamping,
+	USUAL_TRAIN,
+	type Assumed,
+	type RigidTrain
+} from '../control/index.ts';
 import type { KindSetup, Setup } from '../document/index.ts';
 import { lobeOfCard, type Lobe, type LobeFault, type LobeFound } from '../lobe/index.ts';
-import { followingMass, type FollowingMass, type FollowingPart } from '../mass/index.ts';
+import {
+	estimatedMass,
+	followingMass,
+	type FollowingMass,
+	type FollowingPart
+} from '../mass/index.ts';
+import type { Train } from '../part/index.ts';
 import type { Curve } from '../spring/index.ts';
 import type { Kind } from '../station/index.ts';
-import { ratioOf } from './ratio.ts';
+import { trainRatio } from './ratio.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {
@@ -33,6 +53,10 @@ export interface ControlRead {
 	/** At the valve; 0 for hydraulic lifters. */
 	readonly lash: Millimetres;
 	readonly mass: FollowingMass | null;
+	/** How the train gives; null where no sort of it is chosen. */
+	readonly assumed: Assumed | null;
+	/** What of the spring swings, and how it is damped; null where its mass is not known. */
+	readonly coils: { readonly mass: Kilograms; readonly damping: number } | null;
 	readonly needs: readonly Need[];
 }
 
@@ -79,7 +103,7 @@ export function controlRead(setup: Setup, kind: Kind, parts: KindSetup): Control
 	const found = lobeOf(setup, kind);
 	if (!found) return null;
 	const { train, use, lifters } = setup;
-	const ratio = train === 'bucket' ? 1 : ratioOf(parts);
+	const ratio = trainRatio(setup, parts);
 	const mass = train && ratio !== null ? followingMass(parts, train, ratio) : null;
 	return {
 		lobe: found.lobe,
@@ -87,12 +111,38 @@ export function controlRead(setup: Setup, kind: Kind, parts: KindSetup): Control
 		ratio,
 		lash: lifters === 'solid' ? lengthOf(parts.lash?.setting ?? '0 mm') : mm(0),
 		mass,
+		assumed: assumedTrain(setup),
+		coils: coilsOf(parts),
 		needs: [
 			...(use.engineSpeed === undefined ? [message('need.engine-speed')] : []),
 			...(train ? [] : [message('need.train')]),
 			...(ratio === null ? [message('need.rocker.ratio')] : []),
 			...(mass?.missing ?? []).map((of) => massNeed(of, parts))
 		]
+	};
+}
+
+/** Of a spring that is weighed, or whose coils are known well enough to say what it weighs. */
+function coilsOf(parts: KindSetup): ControlRead['coils'] {
+	const { spring } = parts;
+	const mass = spring?.mass ? massOf(spring.mass) : estimatedMass('spring', parts);
+	return spring && mass !== null
+		? { mass: kilograms(ACTIVE_SHARE * mass), damping: coilDamping(spring.build) }
+		: null;
+}
+
+/** A set-up's own stiffness and damping, or the usual of its sort of train; null where no sort is chosen. */
+export function assumedTrain({
+	train: sort,
+	trainStiffness,
+	trainDamping
+}: Setup): (Assumed & { readonly sort: Train }) | null {
+	if (!sort) return null;
+	const usual = USUAL_TRAIN[sort];
+	return {
+		sort,
+		stiffness: trainStiffness ? rateOf(trainStiffness) : usual.stiffness,
+		damping: trainDamping ?? usual.damping
 	};
 }
 

@@ -1,11 +1,12 @@
 export * from './adjust-to-build.ts';
-export { CARD_SPREAD, controlSpread, wantedSpeed } from './control-limit.ts';
+export { CARD_SPREAD, controlLimitOf, controlSpread, wantedSpeed } from './control-limit.ts';
 export * from './control-read.ts';
 export * from './cut-effects.ts';
 export * from './figure.ts';
 export * from './inspected-limits.ts';
 export * from './inspected.ts';
 export * from './job-limits.ts';
+export * from './kept-motion.ts';
 export * from './kind.ts';
 export * from './lash-drift.ts';
 export * from './plausible.ts';

@@ -1,5 +1,12 @@
 /** What all stations of a job are judged by. */
-import { lengthOf, loadOf, mm, newtons, type Millimetres } from '../units/index.ts';
+import {
+	lengthOf,
+	loadOf,
+	mm,
+	newtons,
+	type Millimetres,
+	type RevolutionsPerMinute
+} from '../units/index.ts';
 import { UNCOUNTED, type ShimStock } from '../plan/index.ts';
 import { inspectedFigureLimits, type InspectedFigureLimits } from './inspected-limits.ts';
 import { gaugeRepeatsOf, type GaugeRepeats, type Job, type Limits } from '../document/index.ts';
@@ -12,6 +19,8 @@ export interface JobLimits {
 	readonly inspected: InspectedFigureLimits;
 	/** How the gauges of the job repeat. */
 	readonly repeats: GaugeRepeats;
+	/** Engine speed that a plan must hold its valves to, in rpm; null where it only tells. */
+	readonly floorSpeed: RevolutionsPerMinute | null;
 }
 
 /** The limits of a job as figures, its shims by thickness in mm, and how well its gauges repeat. */
@@ -27,7 +36,11 @@ export function jobLimits(job: Job): JobLimits {
 		})),
 		railTip: lengthOf(setup.limits.fit.railTip),
 		inspected: inspectedFigureLimits(setup.limits),
-		repeats: gaugeRepeatsOf(job)
+		repeats: gaugeRepeatsOf(job),
+		floorSpeed:
+			setup.policies?.control === 'kept'
+				? ((setup.use.engineSpeed ?? null) as RevolutionsPerMinute | null)
+				: null
 	};
 }
 

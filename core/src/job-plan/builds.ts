@@ -1,10 +1,12 @@
 /** Every way to build one station with one spring, and what keeps each from holding its floors. */
 import { coilBindMargin, sealClearance } from '../clearance/index.ts';
+import { rigidLimit } from '../control/index.ts';
 import { isShimTooTight, stacks, type ShimStock } from '../plan/index.ts';
 import { pumpUpOf } from '../lift/index.ts';
 import { combinedUncertainty } from '../verdict/index.ts';
 import {
 	bareHeightOf,
+	rigidTrainOf,
 	rockerClearanceForBuild,
 	sealGapAtLiftForBuild,
 	sealGapForBuild,
@@ -20,7 +22,8 @@ import {
 	mm,
 	toComparisonStep,
 	type Millimetres,
-	type Newtons
+	type Newtons,
+	type RevolutionsPerMinute
 } from '../units/index.ts';
 import { message, type Need } from '../message/index.ts';
 import {
@@ -46,7 +49,8 @@ export const BUILD_LIMITS = [
 	'rocker-floor',
 	'bind-floor',
 	'spring-tested-range',
-	'min-seat-load'
+	'min-seat-load',
+	'control-limit'
 ] as const;
 export type BuildLimit = (typeof BUILD_LIMITS)[number];
 
@@ -247,5 +251,21 @@ function floorsBelow(
 		if (load !== null && load < least && kind.rate)
 			floors.push({ name: 'min-seat-load', short: (least - load) / kind.rate });
 	}
+	const short = shared.floorSpeed === null ? 0 : controlShort(kind, height, shared.floorSpeed);
+	if (short > 0) floors.push({ name: 'control-limit', short });
 	return floors;
+}
+
+/** How much shorter a spring would have to stand to hold its valve to a speed, in mm; 0 where it does, or nobody knows. */
+function controlShort(
+	{ control, curve, rate }: KindSheet,
+	height: Millimetres,
+	speed: RevolutionsPerMinute
+): number {
+	const train = control && rigidTrainOf(control, curve, height);
+	const limit = train && rigidLimit(train);
+	if (!limit || !rate || limit.speed >= speed) return 0;
+	const lift = train.ratio * train.lobe.at(limit.angle).lift - train.lash;
+	const force = train.curve.load(mm(height - lift)) ?? 0;
+	return (force * ((speed / limit.speed) ** 2 - 1)) / rate;
 }

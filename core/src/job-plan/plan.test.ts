@@ -325,3 +325,36 @@ describe('springs evened out', () => {
 		expect(balanceLoads([kept], [kept], 0, () => 'intake')).toEqual([kept]);
 	});
 });
+
+describe('a plan and the speed that springs hold their valves to', () => {
+	const light = load('2418-light-retainers');
+	const turnedTo = (engineSpeed: number, control?: 'told' | 'kept'): Job => ({
+		...light,
+		setup: {
+			...light.setup,
+			use: { ...light.setup.use, engineSpeed },
+			...(control && { policies: { control } })
+		}
+	});
+	it('only tells of it, unless the shop keeps it as a floor', async () => {
+		const told = await found(turnedTo(7150));
+		const sheet = evaluate(withPlan(turnedTo(7150), told.stations));
+		expect(
+			sheet.stations.every(({ figures }) =>
+				['inconclusive', 'stop', 'watch'].includes(figures.controlLimit!.state)
+			)
+		).toBe(true);
+		const kept = await found(turnedTo(7150, 'kept'));
+		const held = evaluate(withPlan(turnedTo(7150), kept.stations));
+		for (const { figures } of held.stations)
+			expect(figures.controlLimit!.figure!).toBeGreaterThanOrEqual(7150);
+		expect(held.stations.flatMap(({ stack }) => stack.shims).length).toBeGreaterThan(
+			sheet.stations.flatMap(({ stack }) => stack.shims).length
+		);
+	});
+	it('says so where no build reaches it', async () => {
+		const answer = await plan(turnedTo(9000, 'kept'));
+		expect(answer.sort).toBe('no-plan');
+		expect(JSON.stringify(answer)).toContain('control-limit');
+	});
+});

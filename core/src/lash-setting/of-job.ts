@@ -6,7 +6,9 @@ import {
 	type KindSetup,
 	type StationEntry
 } from '../document/index.ts';
-import { ratioOf } from '../figures/index.ts';
+import { lobeOf, ratioOf } from '../figures/index.ts';
+import { durationAt } from '../lobe/index.ts';
+import type { Kind } from '../station/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 import type { LibraryPart } from '../part/index.ts';
 import { message, type Message } from '../message/index.ts';
@@ -33,6 +35,7 @@ import {
 	type CamEvents,
 	type CrankPosition,
 	type Follower,
+	type LobeTiming,
 	type SettingOrder,
 	type SwapStep,
 	type TimingSource
@@ -47,9 +50,23 @@ declare module '../message/message.ts' {
 	}
 }
 
+/** Lift at the lobe from which its valve is not on the base circle any more. */
+const OFF_BASE = mm(0.02);
+
+/** When a lobe lifts: by its card, whose figures stand at some lift; a lift table tells how much sooner it begins. */
+function timingOf(setup: Job['setup'], kind: Kind): LobeTiming {
+	const card: LobeTiming = setup.cam?.[kind] ?? {};
+	const lobe = lobeOf(setup, kind)?.lobe;
+	if (lobe?.origin !== 'table') return card;
+	const duration = durationAt(lobe, OFF_BASE);
+	const sooner = Math.max(0, duration - (card.duration ?? duration)) / 2;
+	const wider = (angle: number | undefined) => (angle === undefined ? angle : angle + sooner);
+	return { duration, opens: wider(card.opens), closes: wider(card.closes) };
+}
+
 /** When this engine's valves move, and where that is from: of its two lobes the less certain. */
 export function camEvents({ setup }: Job): { events: CamEvents; from: TimingSource } {
-	const lobes = { intake: setup.cam?.intake ?? {}, exhaust: setup.cam?.exhaust ?? {} };
+	const lobes = { intake: timingOf(setup, 'intake'), exhaust: timingOf(setup, 'exhaust') };
 	const sources = [timingSource(lobes.intake), timingSource(lobes.exhaust)];
 	const from = (['long-cam', 'duration'] as const).find((source) => sources.includes(source));
 	return { events: eventsOf(lobes), from: from ?? 'card' };

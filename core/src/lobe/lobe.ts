@@ -47,6 +47,8 @@ export function durationAt(
 	lift: number
 ): number {
 	if (lift >= lobe.peak) return 0;
-	const edge = (end: number) => root((angle) => lobe.at(angle).lift - lift, 0, end);
+	const off = (angle: number) => lobe.at(angle).lift - lift;
+	// A table that ends above the lift holds it to its end, as far as anybody knows.
+	const edge = (end: number) => (off(end) >= 0 ? end : root(off, 0, end));
 	return ((edge(lobe.closes) - edge(lobe.opens)) * 2) / RADIANS;
 }

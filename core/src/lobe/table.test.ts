@@ -41,6 +41,10 @@ describe('a lift table', () => {
 		expect(read.isTooCoarse).toBe(false);
 		expect(read.at(read.closes + 0.1).lift).toBe(0);
 	});
+	it('that ends above a lift holds it to its end', () => {
+		const cut = tableLobe(table.filter(({ degree }) => Math.abs(degree) < 86));
+		expect(durationAt(cut, 0.001)).toBeCloseTo((cut.closes - cut.opens) * (360 / Math.PI), 6);
+	});
 	it('of one side is the same on the other', () => {
 		const half = table.filter(({ degree }) => degree >= 0);
 		expect(bothSides(half).map(({ degree }) => degree)).toContain(-5);

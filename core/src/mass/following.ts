@@ -1,7 +1,8 @@
 /** All that must follow a cam, at the valve, and what of it is only estimated (handbook §11). */
-import { kilograms, lengthOf, massOf, type Kilograms } from '../units/index.ts';
+import { kilograms, massOf, type Kilograms } from '../units/index.ts';
 import type { KindSetup } from '../document/index.ts';
 import type { PartSort, Train } from '../part/index.ts';
+import { ESTIMATE_SPREAD, estimatedMass } from './estimated.ts';
 import { movingMass, SPRING_SHARE } from './mass.ts';
 
 export type FollowingPart =
@@ -21,29 +22,6 @@ export interface FollowingMass {
 	readonly total: Kilograms;
 	/** Half-width of its 95 % interval, from what is estimated. */
 	readonly uncertainty: Kilograms;
-}
-
-/** How far an estimate from size and material may be off, as a part of it. */
-export const ESTIMATE_SPREAD = 0.2;
-
-/** Kilograms a cubic millimetre. */
-const DENSITY = {
-	steel: 7.85e-6,
-	'tool-steel': 7.85e-6,
-	'stainless-steel': 7.9e-6,
-	'nickel-alloy': 8.3e-6,
-	titanium: 4.45e-6,
-	aluminium: 2.75e-6
-} as const;
-/** Volume of a valve's head and fillet over the cube of its diameter. */
-const HEAD_SHARE = 0.055;
-
-/** A valve's mass from stem, length and head; null where one of them is not known. */
-export function estimatedValve(valve: NonNullable<KindSetup['valve']>): Kilograms | null {
-	const { stem, length, head, material = 'steel' } = valve;
-	if (!stem || !length || !head) return null;
-	const rod = (Math.PI / 4) * lengthOf(stem) ** 2 * lengthOf(length);
-	return kilograms(DENSITY[material] * (rod + HEAD_SHARE * lengthOf(head) ** 3));
 }
 
 /**
@@ -66,9 +44,14 @@ export function followingMass(
 	}));
 	const missing: FollowingPart[] = [];
 	for (const part of moving.missing) {
-		const mass = part === 'valve' && parts.valve ? estimatedValve(parts.valve) : null;
+		const mass = estimatedMass(part, parts);
 		if (mass === null) missing.push(part);
-		else known.push({ part, mass, isEstimated: true });
+		else
+			known.push({
+				part,
+				mass: part === 'spring' ? kilograms(mass * share) : mass,
+				isEstimated: true
+			});
 	}
 	if (train !== 'bucket' && !parts.rocker) missing.push('rocker');
 	for (const [part, mass] of onTheCam(parts, train)) {

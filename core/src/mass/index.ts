@@ -1,2 +1,3 @@
-export * from './mass.ts';
+export * from './estimated.ts';
 export * from './following.ts';
+export * from './mass.ts';

@@ -95,3 +95,37 @@ it('puts kits that could serve first, with all that is in their boxes', () => {
 	const twin = found.find(({ kit }) => kit?.name === 'Twin cam four, road')!;
 	expect(twin.ruledOut.map(keyOf).join()).toContain('fit.');
 });
+
+it('tells where each loses its valve, and rules out what does so below the highest speed', () => {
+	const light = readJob(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8'));
+	if (!light.ok) throw new Error('demo');
+	const asked = (engineSpeed: number) => {
+		const { setup } = light.value;
+		const turned = { ...setup, use: { ...setup.use, engineSpeed } };
+		const { fitContexts } = evaluate({ ...light.value, setup: turned });
+		const { context } = fitContexts.find((group) => group.context.kind === 'intake')!;
+		return chooseSprings(context, library.value).find(
+			({ part }) => part.part.name === 'Fennick D-39 dual'
+		)!;
+	};
+	const { controlLimit } = asked(5000);
+	expect(controlLimit).toBeGreaterThan(7000);
+	expect(asked(5000).remarks).toEqual([]);
+	expect(
+		asked(Math.round(controlLimit! * 0.95))
+			.remarks.map(keyOf)
+			.join()
+	).toContain('control.little-headroom');
+	expect(
+		asked(Math.round(controlLimit! * 1.01))
+			.remarks.map(keyOf)
+			.join()
+	).toContain('control.too-close');
+	expect(
+		asked(Math.round(controlLimit! * 1.2))
+			.ruledOut.map(keyOf)
+			.join()
+	).toContain('control.below-speed');
+	// Without a lobe nothing of it is known, and nothing said.
+	expect(of('Fennick D-39 dual').controlLimit).toBeNull();
+});

@@ -7,7 +7,13 @@ import { coilBindMargin } from '../clearance/index.ts';
 import { kindWithKit, kindWithParts, type KindSetup, type PartAt } from '../document/index.ts';
 import { companionsOf, RULES, type FitContext, type Rule, type RuleId } from '../fit/index.ts';
 import type { Kit } from '../kit/index.ts';
-import { kindSheet } from '../figures/index.ts';
+import {
+	controlLimitOf,
+	kindSheet,
+	rigidTrainOf,
+	UNSAID_LIMITS,
+	wantedSpeed
+} from '../figures/index.ts';
 import {
 	lengthOf,
 	massOf,
@@ -15,7 +21,8 @@ import {
 	toComparisonStep,
 	type Kilograms,
 	type Millimetres,
-	type Newtons
+	type Newtons,
+	type RevolutionsPerMinute
 } from '../units/index.ts';
 import { message, needsOf, type Message, type Need } from '../message/index.ts';
 import type { LibraryPart } from '../part/index.ts';
@@ -41,6 +48,8 @@ export interface SpringCandidate {
 	readonly seatLoad: Newtons | null;
 	readonly openLoad: Newtons | null;
 	readonly bindMargin: Millimetres | null;
+	/** Where it loses its valve at the latest; null where not all is known that it needs. */
+	readonly controlLimit: RevolutionsPerMinute | null;
 	readonly mass: Kilograms | null;
 	/** Why it cannot serve; empty for one that could. */
 	readonly ruledOut: readonly Message[];
@@ -112,7 +121,7 @@ function candidate(
 ): SpringCandidate {
 	const swapped = { ...context, parts: fitted };
 	const { setup, kind, parts } = swapped;
-	const { curve, lift, bind, target } = kindSheet(kind, parts, setup, null);
+	const { curve, lift, bind, target, control } = kindSheet(kind, parts, setup, null);
 	const { height } = target;
 	const openLoad = curve && lift && height !== null ? curve.load(mm(height - lift.net)) : null;
 	const bindMargin =
@@ -130,6 +139,12 @@ function candidate(
 	}
 	if (height === null) remarks.push(target.because);
 	if (!bind) remarks.push(needsOf([message('need.bind')]));
+	const train = control && rigidTrainOf(control, curve, height);
+	const controlled = train && controlLimitOf(train, control);
+	if (controlled) {
+		const [outs, said] = speedAgainst(context, controlled);
+		if (said) (outs ? ruledOut : remarks).push(said);
+	}
 	for (const rule of rulesOn(context, swapped)) {
 		const check = rule.check({ ...swapped, lift, openLoad });
 		if (check.outcome === 'missing') {
@@ -148,10 +163,28 @@ function candidate(
 		seatLoad: curve && height !== null ? curve.load(height) : null,
 		openLoad,
 		bindMargin,
+		controlLimit: (controlled?.limit.speed ?? null) as RevolutionsPerMinute | null,
 		mass: part.part.mass ? massOf(part.part.mass) : null,
 		ruledOut,
 		remarks
 	};
+}
+
+/** What speaks against a spring by where it loses its valve, and whether that rules it out; nothing where the job names no speed. */
+function speedAgainst(
+	{ setup }: FitContext,
+	{ limit, uncertainty }: NonNullable<ReturnType<typeof controlLimitOf>>
+): [rulesOut: boolean, says: Message | null] {
+	const [speed, wanted] = [setup.use.engineSpeed ?? 0, wantedSpeed({ setup }) ?? 0];
+	const told = limit.speed as RevolutionsPerMinute;
+	if (told + uncertainty < speed)
+		return [true, message('control.below-speed', { limit: told, speed })];
+	if (told < speed) return [false, message('control.too-close')];
+	const headroom = setup.limits.controlHeadroom ?? UNSAID_LIMITS.controlHeadroom;
+	return [
+		false,
+		told < wanted ? message('control.little-headroom', { limit: told, wanted, headroom }) : null
+	];
 }
 
 /** The parts that stand otherwise than on the job, the spring aside. */

@@ -2,19 +2,18 @@
 import {
 	rigidLimit,
 	surgeFrequency,
+	USUAL_SEAT,
+	type Assumed,
 	type CompliantTrain,
 	type RigidLimit,
 	type RigidTrain,
 	type Surge
 } from '../control/index.ts';
-import { partsByStation, type Job, type KindSetup } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
-import { rigidTrainOf } from '../figures/index.ts';
+import { motionBasis, rigidTrainOf, type ControlRead } from '../figures/index.ts';
 import type { FollowingMass } from '../mass/index.ts';
-import type { Train } from '../part/index.ts';
 import type { Kind } from '../station/index.ts';
-import { kilograms, massOf, mm, newtonsPerMm, rateOf, type Kilograms } from '../units/index.ts';
-import { ACTIVE_SHARE, coilDamping, USUAL_SEAT, USUAL_TRAIN, type Assumed } from './assumed.ts';
+import { kilograms, mm, newtonsPerMm, type Kilograms } from '../units/index.ts';
 
 /** A station whose valve's control can be worked out. */
 export interface Controlled {
@@ -25,43 +24,44 @@ export interface Controlled {
 	readonly limit: RigidLimit;
 	/** How its spring's coils swing; null where its mass or rate is not known. */
 	readonly surge: Surge | null;
+	/** How its train is taken to give. */
+	readonly assumed: Assumed;
+	/** What its motion is worked out from, to be kept with it. */
+	readonly basis: readonly number[];
 }
 
 /** Every station of which all is known that its rigid limit needs, in the order of the sheet. */
-export function controlledStations(job: Job, sheet: Sheet): Controlled[] {
-	const partsAt = partsByStation(job);
+export function controlledStations(sheet: Sheet): Controlled[] {
 	return sheet.stations.flatMap(({ label, kind, shared: { curve, control }, figures }) => {
 		const train = control && rigidTrainOf(control, curve, figures.height.figure);
 		const limit = train && rigidLimit(train);
 		if (!train || !limit) return [];
-		const surge = surgeOf(train, partsAt.get(label)!.spring);
-		return [{ station: label, kind, train, mass: control!.mass!, limit, surge }];
+		const surge = surgeOf(train, control!.coils);
+		return [
+			{
+				station: label,
+				kind,
+				train,
+				mass: control!.mass!,
+				limit,
+				surge,
+				assumed: control!.assumed!,
+				basis: motionBasis(train, control!)
+			}
+		];
 	});
 }
 
 /** The coils' first mode, all of a set taken as one: rate over the lift, mass of what moves. */
 function surgeOf(
 	{ curve, height, lobe, ratio, lash }: RigidTrain,
-	card: KindSetup['spring']
+	coils: ControlRead['coils']
 ): Surge | null {
 	const lift = mm(ratio * lobe.peak - lash);
 	const [closed, open] = [curve.load(height), curve.load(mm(height - lift))];
-	if (!card?.mass || closed === null || open === null || open <= closed) return null;
-	const mass = kilograms(ACTIVE_SHARE * massOf(card.mass));
+	if (!coils || closed === null || open === null || open <= closed) return null;
 	const rate = newtonsPerMm((open - closed) / lift);
-	return { mass, frequency: surgeFrequency(rate, mass), damping: coilDamping(card.build) };
-}
-
-/** The job's own stiffness and damping, or the usual of its sort of train; null where no sort is chosen. */
-export function assumedTrain({ setup }: Job): (Assumed & { readonly sort: Train }) | null {
-	const { train: sort, trainStiffness, trainDamping } = setup;
-	if (!sort) return null;
-	const usual = USUAL_TRAIN[sort];
-	return {
-		sort,
-		stiffness: trainStiffness ? rateOf(trainStiffness) : usual.stiffness,
-		damping: trainDamping ?? usual.damping
-	};
+	return { ...coils, frequency: surgeFrequency(rate, coils.mass) };
 }
 
 /**
@@ -70,8 +70,7 @@ export function assumedTrain({ setup }: Job): (Assumed & { readonly sort: Train 
  * @param softer what the stiffness is multiplied by: 0.7 for the low end of its band
  */
 export function compliantOf(
-	{ train, surge }: Pick<Controlled, 'train' | 'surge'>,
-	assumed: Assumed,
+	{ train, surge, assumed }: Pick<Controlled, 'train' | 'surge' | 'assumed'>,
 	softer = 1
 ): CompliantTrain {
 	const dampingOf = (stiffness: number, part: number) =>

@@ -1,9 +1,14 @@
 /** A valve's motion over engine speed, with the band that its train's stiffness leaves open (handbook §11). */
-import { motionsAt, separationSpeed, type CompliantTrain, type Motion } from '../control/index.ts';
-import type { State } from '../verdict/index.ts';
+import {
+	motionsAt,
+	separationSpeed,
+	STIFFNESS_SPREAD,
+	type CompliantTrain,
+	type Motion
+} from '../control/index.ts';
+import type { MotionFound } from '../figures/index.ts';
 import type { Controlled } from './of-job.ts';
 import { compliantOf } from './of-job.ts';
-import { STIFFNESS_SPREAD, type Assumed } from './assumed.ts';
 
 /** The ends of the band and its middle, by what the stiffness is multiplied by. */
 export const BAND = {
@@ -18,6 +23,9 @@ const SPEEDS = 60;
 const RANGE = { from: 0.3, to: 1.05 } as const;
 /** Beyond so many times the speed of separation a model of one mass tells nothing. */
 export const TELLS_TO = 1.15;
+
+/** A sweep tells where a train parts no nearer than this part of it: its stiffness is known far worse. */
+const NEAR = 1e-3;
 
 export interface ControlSweep {
 	readonly speeds: readonly number[];
@@ -35,7 +43,6 @@ export interface ControlSweep {
  */
 export function controlSweep(
 	controlled: Controlled,
-	assumed: Assumed,
 	tell: (done: number) => void = () => undefined
 ): ControlSweep | null {
 	const { speed } = controlled.limit;
@@ -43,7 +50,7 @@ export function controlSweep(
 	const speeds = Array.from({ length: SPEEDS }, (_, i) => from + ((to - from) * i) / (SPEEDS - 1));
 	const ends = Object.keys(BAND) as BandEnd[];
 	const swept = ends.map((end, i) => {
-		const told = sweepOf(compliantOf(controlled, assumed, BAND[end]), speeds);
+		const told = sweepOf(compliantOf(controlled, BAND[end]), speeds);
 		tell((i + 1) / ends.length);
 		return [end, told] as const;
 	});
@@ -66,7 +73,7 @@ function sweepOf(train: CompliantTrain, speeds: readonly number[]) {
 			? null
 			: first === 0
 				? speeds[0]!
-				: separationSpeed(train, speeds[first - 1]!, speeds[first]!);
+				: separationSpeed(train, speeds[first - 1]!, speeds[first]!, { near: NEAR });
 	return {
 		separation,
 		motions: motions.map((motion, i) =>
@@ -78,21 +85,24 @@ function sweepOf(train: CompliantTrain, speeds: readonly number[]) {
 /** Bounce off the seat beyond which a valve counts as lost, in m. */
 export const MOST_BOUNCE = 2e-4;
 
-/** The lowest speed at which the valve is off its cam or its seat, over the whole band; null where it is not within the sweep. */
-export function lostFrom({ speeds, motions, separation }: ControlSweep): number | null {
-	const lost = (Object.keys(BAND) as BandEnd[]).flatMap((end) => {
+/** The lowest speed at which the valve is off its cam or its seat, for each end of the band; infinite where it is not within the sweep. */
+function lostAt({ speeds, motions, separation }: ControlSweep): number[] {
+	return (Object.keys(BAND) as BandEnd[]).map((end) => {
 		const bounces = motions[end].findIndex(
 			(motion) => motion !== null && motion.bounce > MOST_BOUNCE
 		);
-		return [separation[end] ?? [], bounces < 0 ? [] : speeds[bounces]!].flat();
+		const never = Number.POSITIVE_INFINITY;
+		return Math.min(separation[end] ?? never, speeds[bounces] ?? never);
 	});
-	return lost.length > 0 ? Math.min(...lost) : null;
 }
 
-/** What a sweep says of the highest speed of a job and of the one wanted with headroom, in rpm. */
-export function sweptState(sweep: ControlSweep, highest: number, wanted: number): State {
-	const lost = lostFrom(sweep);
-	if (lost === null) return sweep.speeds.at(-1)! < wanted ? 'not-measured' : 'clear';
-	if (lost < highest) return 'stop';
-	return lost < wanted ? 'watch' : 'clear';
+/** What a sweep comes to, as a job keeps it. */
+export function motionFound(sweep: ControlSweep): MotionFound {
+	const lost = lostAt(sweep);
+	const known = (speed: number) => (Number.isFinite(speed) ? speed : null);
+	return {
+		lost: known(Math.min(...lost)),
+		surely: known(Math.max(...lost)),
+		to: sweep.speeds.at(-1)!
+	};
 }

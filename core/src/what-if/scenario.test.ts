@@ -27,7 +27,8 @@ describe('what if', () => {
 		const none = { intake: {}, exhaust: {} };
 		expect(withScenario(job.setup, sheet, { kinds: none, limits: {} })).toEqual(job.setup);
 		const spring = { ...job.setup.kinds.intake.spring!, name: 'Another' };
-		const asked = { ...none, intake: { spring, lift: '10 mm', method: 'seat-load' as const } };
+		const parts = [{ place: 'spring' as const, part: spring }];
+		const asked = { ...none, intake: { parts, lift: '10 mm', method: 'seat-load' as const } };
 		const then = withScenario(job.setup, sheet, { kinds: asked, limits: { bindFloor: '1.2 mm' } });
 		expect(then.kinds.exhaust).toEqual(job.setup.kinds.exhaust);
 		expect(then.kinds.intake).toMatchObject({ spring, aim: { method: 'seat-load' } });

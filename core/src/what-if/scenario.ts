@@ -3,7 +3,13 @@ import { KINDS, type Kind } from '../station/index.ts';
 import type { TargetMethod } from '../target-height/index.ts';
 import { lengthOf, lengthText, loadText, mm } from '../units/index.ts';
 import { USUAL_CUSHION, type KindSheet } from '../figures/index.ts';
-import type { KindSetup, Limits, Setup } from '../document/index.ts';
+import {
+	kindWithParts,
+	type KindSetup,
+	type Limits,
+	type PartAt,
+	type Setup
+} from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 
 /**
@@ -47,9 +53,10 @@ export function aimAs(method: TargetMethod, now: KindSheet, parts: KindSetup): K
 	}
 }
 
-/** What is asked of a kind: another spring, valve lift or way to aim; what is left out stays. */
+/** What is asked of a kind: other parts, another valve lift or way to aim; what is left out stays. */
 export interface KindChange {
-	readonly spring?: KindSetup['spring'];
+	/** In place of what is there; none of them has run. */
+	readonly parts?: readonly PartAt[];
 	readonly lift?: string;
 	readonly method?: TargetMethod;
 }
@@ -71,8 +78,8 @@ export function withScenario(
 ): Setup {
 	const kinds = { ...setup.kinds };
 	for (const kind of KINDS) {
-		const { spring, lift, method } = changes[kind];
-		if (spring) kinds[kind] = { ...kinds[kind], spring };
+		const { parts, lift, method } = changes[kind];
+		if (parts) kinds[kind] = kindWithParts(kinds[kind], parts);
 		if (lift !== undefined) kinds[kind] = withLift(kinds[kind], lift);
 		if (method) kinds[kind] = { ...kinds[kind], aim: aimAs(method, now.kinds[kind], kinds[kind]) };
 	}

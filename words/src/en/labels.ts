@@ -87,7 +87,8 @@ export const labels: Labels = {
 		'rocker-floor': 'rocker clearance',
 		'bind-floor': 'bind margin',
 		'spring-tested-range': 'tested range of the spring',
-		'min-seat-load': 'seat load'
+		'min-seat-load': 'seat load',
+		'control-limit': 'control limit'
 	},
 	liftLimit: {
 		'coil-bind': 'coil bind',
@@ -320,6 +321,7 @@ export const labels: Labels = {
 	damper: { kept: 'kept', removed: 'removed' },
 	usedSprings: { never: 'never', retested: 'retested' },
 	usedLocks: { 'new-only': 'new only', 'inspected-and-reused': 'inspected and reused' },
+	controlInPlan: { told: 'told', kept: 'kept as a floor' },
 	measuring: { 'every-valve': 'every valve', sample: 'a sample' },
 	loadsAgainst: { card: 'spring card', 'set-median': 'median of the set' },
 	aimLift: { own: 'own', larger: 'larger' },

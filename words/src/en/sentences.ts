@@ -176,6 +176,14 @@ export const sentences: Sentences = {
 	'control.too-close': 'Highest speed too close to where the spring loses the valve',
 	'control.not-known': ({ limit }) =>
 		`Not lost below ${speed(limit)} if the train were rigid; a real one parts sooner: not known`,
+	'control.motion-outdated':
+		'Motion calculated before something of the train changed: calculate it again',
+	'control.motion-too-short': ({ to, wanted }) =>
+		`Motion looked at to ${speed(to)} only, ${speed(wanted)} wanted with headroom: calculate it again`,
+	'control.motion-depends': ({ lost, surely, speed: at }) =>
+		`Off its cam or bouncing from ${speed(lost)} on a soft train, ${surely === null ? 'never' : `from ${speed(surely)}`} on a stiff one, ${speed(at)} wanted: too close until its stiffness is known`,
+	'control.motion-lost': ({ lost, speed: at }) =>
+		`Valve off its cam or bouncing from ${speed(lost)}, ${speed(at)} wanted: stiffer, shorter or lighter`,
 	'net-seat-load.pushed-open': ({ wanted }) =>
 		say`Port pressure lifts the valve off its seat: ${load(wanted)} seat load needed`,
 	'net-seat-load.low': ({ by, wanted }) =>

@@ -6,6 +6,7 @@ import { HISTORY } from '../append-only-lists.ts';
 import { AssemblyStep, Check } from './build.ts';
 import { Acceptance, Decision, Note } from './decision.ts';
 import { Layout } from './layout.ts';
+import { Motions } from './motions.ts';
 import { Person } from './person.ts';
 import { Plan } from './plan.ts';
 import { Reading, VoidEntry } from './reading.ts';
@@ -57,7 +58,8 @@ export const Job = z
 		assembly: z.array(AssemblyStep).default([]),
 		checks: z.array(Check).default([]),
 		notes: z.array(Note).default([]),
-		asFound: z.array(AsFound).default([])
+		asFound: z.array(AsFound).default([]),
+		motions: z.array(Motions).default([])
 	})
 	.superRefine((job, context) => {
 		const problem = (path: (string | number)[], message: string) =>
@@ -92,6 +94,12 @@ export const Job = z
 					problem([list, i, 'station'], issue('job.no-station', { station }));
 			});
 		}
+		job.motions.forEach(({ stations }, i) => {
+			stations.forEach(({ label }, k) => {
+				if (!known.stations.has(label))
+					problem(['motions', i, 'stations', k], issue('job.no-station', { station: label }));
+			});
+		});
 		job.headWork.forEach((entry, i) => {
 			entry.stations?.forEach((station, k) => {
 				if (!known.stations.has(station))

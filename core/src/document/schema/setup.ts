@@ -125,7 +125,8 @@ const Policies = z.strictObject({
 	damper: z.enum(POLICIES.damper).optional(),
 	usedSprings: z.enum(POLICIES.usedSprings).optional(),
 	locks: z.enum(POLICIES.locks).optional(),
-	measuring: z.enum(POLICIES.measuring).optional()
+	measuring: z.enum(POLICIES.measuring).optional(),
+	control: z.enum(POLICIES.control).optional()
 });
 
 /** What a person sets up and changes; the rest of the job is history. */

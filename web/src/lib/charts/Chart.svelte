@@ -1,6 +1,7 @@
 <script lang="ts" module>
 	/** What a chart is drawn in: the sheet's own ink, in the light or dark of the page. */
 	export interface ChartColours {
+		readonly paper: string;
 		readonly ink: string;
 		readonly soft: string;
 		readonly metal: string;
@@ -18,8 +19,10 @@
 		option: (colours: ChartColours) => Record<string, unknown>;
 		/** What it shows, for those who only hear it. */
 		label: string;
+		/** For several charts in one. */
+		tall?: boolean;
 	}
-	let { option, label }: Props = $props();
+	let { option, label, tall = false }: Props = $props();
 	let element: HTMLDivElement;
 	let chart: import('echarts/core').ECharts | undefined;
 
@@ -28,6 +31,7 @@
 	function draw(with_: Props['option']) {
 		if (!chart || !element) return;
 		const colours = {
+			paper: colour('paper'),
 			ink: colour('ink'),
 			soft: colour('soft'),
 			metal: colour('metal'),
@@ -58,10 +62,16 @@
 	});
 </script>
 
-<div bind:this={element} class="chart h-[280px] w-full" role="img" aria-label={label}></div>
+<div
+	bind:this={element}
+	class={['chart w-full', tall ? 'h-[420px]' : 'h-[280px]']}
+	role="img"
+	aria-label={label}
+></div>
 
 <style>
 	.chart {
+		--chart-paper: #f6f7f5;
 		--chart-ink: #171d1f;
 		--chart-soft: #4f5a5e;
 		--chart-metal: #9aa6a8;
@@ -69,6 +79,7 @@
 		--chart-stop: #a9211c;
 	}
 	:global(:root[data-scheme='dark']) .chart {
+		--chart-paper: #1c2224;
 		--chart-ink: #e8ecea;
 		--chart-soft: #a9b4b6;
 		--chart-metal: #5d696d;

@@ -1,17 +1,20 @@
 /** The parts of ECharts that charts here need; loaded only where one is. */
-import { LineChart } from 'echarts/charts';
+import { HeatmapChart, LineChart } from 'echarts/charts';
 import {
 	DataZoomInsideComponent,
 	GridComponent,
 	LegendComponent,
 	MarkAreaComponent,
 	MarkLineComponent,
-	TooltipComponent
+	MarkPointComponent,
+	TooltipComponent,
+	VisualMapComponent
 } from 'echarts/components';
 import { use } from 'echarts/core';
 import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
 
 use([
+	HeatmapChart,
 	LineChart,
 	GridComponent,
 	LegendComponent,
@@ -19,6 +22,8 @@ use([
 	DataZoomInsideComponent,
 	MarkAreaComponent,
 	MarkLineComponent,
+	MarkPointComponent,
+	VisualMapComponent,
 	CanvasRenderer,
 	SVGRenderer
 ]);

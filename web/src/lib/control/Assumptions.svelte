@@ -21,7 +21,7 @@
 	let { of }: { of: Controlled } = $props();
 	const book = getBook();
 	const bench = getBench();
-	const train = $derived(assumedTrain(book.job));
+	const train = $derived(assumedTrain(book.job.setup));
 	const percent = (part: number) => `${Math.round(100 * part)} %`;
 	const isMadeUp = $derived(of.train.lobe.origin === 'made-up');
 	const two = $derived(book.job.setup.cam?.[of.kind].second !== undefined);
@@ -35,6 +35,11 @@
 				others of the same figures differ in acceleration by ± {percent(
 					two ? MADE_UP_SPREAD.two : MADE_UP_SPREAD.one
 				)}.
+				{#if book.job.setup.cam?.id}
+					<a class="underline" href="/parts/{book.job.setup.cam.id}/lobes"
+						>Give the cam its lift table</a
+					>.
+				{/if}
 			{:else}
 				The lobe is smoothed from its lift table; the band is what the table’s rounding leaves open.
 			{/if}

@@ -3,17 +3,14 @@
 	import {
 		forcesOver,
 		leastMargin,
-		LOW_ORDER,
 		showSpeed,
-		surgeOrder,
 		type Controlled,
 		type RevolutionsPerMinute
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
-	import Mark from '$lib/ui/Mark.svelte';
-	import Slider from '$lib/ui/Slider.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
+	import SpeedSlider from './SpeedSlider.svelte';
 	import { forcesChart, type Over } from './charts';
 
 	interface Props {
@@ -29,9 +26,7 @@
 	] as const;
 	let over = $state<Over>('lift');
 	let moved = $state<number | null>(null);
-	const STEP = 50;
-	const speed = $derived(moved ?? highest ?? Math.round(of.limit.speed / STEP) * STEP);
-	const most = $derived(Math.ceil((of.limit.speed * 1.3) / STEP) * STEP);
+	const speed = $derived(moved ?? highest ?? Math.round(of.limit.speed));
 	const forces = $derived(forcesOver(of.train, speed));
 	const least = $derived(leastMargin(forces));
 	const text = $derived(`${showSpeed(speed as RevolutionsPerMinute)} rpm`);
@@ -46,33 +41,13 @@
 		option={forcesChart(forces, over, bench.units)}
 		label="Spring force and force needed of {of.station} at {text}"
 	/>
-	<div class="flex items-center gap-4">
-		<Slider
-			label="Engine speed"
-			min={1000}
-			max={most}
-			step={STEP}
-			{text}
-			bind:value={() => speed, (to) => (moved = to)}
-		/>
-		<span class="figure w-28 text-right whitespace-nowrap">{text}</span>
-	</div>
+	<SpeedSlider label="Engine speed" {of} bind:speed={() => speed, (to) => (moved = to)} />
 	{#if least}
 		<p class="text-[13px]" aria-live="polite">
 			Least margin <b class="figure">{bench.load(least.margin)}</b>
 			{bench.units.load} at {least.degree.toFixed(0).replace('-', '−')}° of the cam from the nose,
 			lift
 			<span class="figure">{bench.length(least.lift)}</span>.
-		</p>
-	{/if}
-	{#if of.surge}
-		{@const order = surgeOrder(of.surge.frequency, speed)}
-		<p class="text-[13px]">
-			{#if order < LOW_ORDER}<Mark state="watch" word />{/if}
-			Coils swing at <span class="figure">{Math.round(of.surge.frequency)} Hz</span>, order
-			<b class="figure">{order.toFixed(1)}</b> at {text}{order < LOW_ORDER
-				? `: below ${LOW_ORDER} a lobe may feed it`
-				: ''}.
 		</p>
 	{/if}
 </section>

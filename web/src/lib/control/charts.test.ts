@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
-	assumedTrain,
 	controlledStations,
 	controlSweep,
 	evaluate,
@@ -15,8 +14,15 @@ import { forcesChart, sweepChart } from './charts';
 const read = readJob(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8'));
 if (!read.ok) throw new Error(JSON.stringify(read.problems));
 const job = read.value;
-const [first] = controlledStations(job, evaluate(job));
-const colours = { ink: '#000', soft: '#111', metal: '#222', window: '#333', stop: '#444' };
+const [first] = controlledStations(evaluate(job));
+const colours = {
+	paper: '#fff',
+	ink: '#000',
+	soft: '#111',
+	metal: '#222',
+	window: '#333',
+	stop: '#444'
+};
 
 describe('the chart of forces', () => {
 	const forces = forcesOver(first!.train, 6900);
@@ -41,7 +47,7 @@ describe('the chart of forces', () => {
 });
 
 describe('the chart of a sweep', () => {
-	const sweep = controlSweep(first!, assumedTrain(job)!)!;
+	const sweep = controlSweep(first!)!;
 	it('shows three lines, with gaps where the model tells nothing, and the highest speed', () => {
 		const { series } = sweepChart(sweep, 'seating', 6900)(colours);
 		expect(series.map(({ name }) => name)).toEqual(['70 %', '100 %', '130 %']);

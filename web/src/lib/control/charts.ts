@@ -9,35 +9,7 @@ import {
 	type Units
 } from '@zinc-ledger/core';
 import type { ChartColours } from '$lib/charts/Chart.svelte';
-
-const base = ({ soft }: ChartColours) => ({
-	animation: false,
-	textStyle: { fontFamily: 'IBM Plex Mono, monospace' },
-	grid: { left: 56, right: 24, top: 48, bottom: 44 },
-	tooltip: { trigger: 'axis' },
-	color: [soft]
-});
-
-const axis = (name: string, { ink, soft, metal }: ChartColours, where: 'x' | 'y') => ({
-	type: 'value',
-	scale: where === 'x',
-	name,
-	nameLocation: where === 'x' ? 'middle' : 'end',
-	nameGap: where === 'x' ? 28 : 12,
-	nameTextStyle: { color: soft, ...(where === 'y' && { align: 'left' }) },
-	axisLabel: { color: soft },
-	axisLine: { lineStyle: { color: ink } },
-	splitLine: { show: where === 'y', lineStyle: { color: metal, opacity: 0.4 } }
-});
-
-const legend = ({ soft }: ChartColours) => ({
-	right: 8,
-	top: 0,
-	icon: 'rect',
-	itemWidth: 18,
-	itemHeight: 3,
-	textStyle: { color: soft }
-});
+import { axis, base, legend, line, markAt } from './chart-base';
 
 export type Over = 'lift' | 'angle';
 
@@ -48,17 +20,18 @@ export const forcesChart =
 		// Over lift both flanks would lie on each other where they are alike: the opening one stands for both.
 		const shown = over === 'lift' ? forces.filter(({ degree }) => degree <= 0) : forces;
 		const at = (one: ForcesAt) => (over === 'lift' ? one.lift / MM_PER[units.length] : one.degree);
-		const line = (name: string, color: string, of: (one: ForcesAt) => number | null) => ({
-			type: 'line',
-			name,
-			showSymbol: false,
-			data: shown.map((one) => {
-				const force = of(one);
-				return [Number(at(one).toFixed(4)), force === null ? null : Math.round(force / per)];
-			}),
-			lineStyle: { width: 2, color },
-			itemStyle: { color }
-		});
+		const forceLine = (name: string, color: string, of: (one: ForcesAt) => number | null) =>
+			line(
+				name,
+				color,
+				shown.map((one) => {
+					const force = of(one);
+					return [
+						Number(at(one).toFixed(4)),
+						force === null ? null : Math.round(force / per)
+					] as const;
+				})
+			);
 		return {
 			...base(colours),
 			xAxis: axis(
@@ -69,8 +42,8 @@ export const forcesChart =
 			yAxis: { ...axis(`force, ${units.load}`, colours, 'y'), min: 0 },
 			legend: legend(colours),
 			series: [
-				line('spring', colours.ink, ({ spring }) => spring),
-				line('needed', colours.stop, ({ needed }) => Math.max(0, needed))
+				forceLine('spring', colours.ink, ({ spring }) => spring),
+				forceLine('needed', colours.stop, ({ needed }) => Math.max(0, needed))
 			]
 		};
 	};
@@ -89,27 +62,18 @@ export const sweepChart =
 		yAxis: axis(which === 'seating' ? 'seating velocity, m/s' : 'bounce, µm', colours, 'y'),
 		series: (Object.keys(BAND) as BandEnd[]).map((end) => {
 			const color = { low: colours.stop, middle: colours.ink, high: colours.metal }[end];
+			const data = sweep.speeds.map((speed, i) => {
+				const motion = sweep.motions[end][i];
+				const value = which === 'seating' ? motion?.seatingVelocity : motion && motion.bounce * 1e6;
+				return [Math.round(speed), value == null ? null : Number(value.toFixed(2))] as const;
+			});
 			return {
-				type: 'line',
-				name: `${Math.round(100 * BAND[end])} %`,
-				showSymbol: false,
-				data: sweep.speeds.map((speed, i) => {
-					const motion = sweep.motions[end][i];
-					const value =
-						which === 'seating' ? motion?.seatingVelocity : motion && motion.bounce * 1e6;
-					return [Math.round(speed), value == null ? null : Number(value.toFixed(2))];
+				...line(`${Math.round(100 * BAND[end])} %`, color, data, {
+					width: end === 'middle' ? 2.2 : 1
 				}),
-				lineStyle: { width: end === 'middle' ? 2.2 : 1, color },
-				itemStyle: { color },
 				...(end === 'middle' &&
 					highest !== null && {
-						markLine: {
-							silent: true,
-							symbol: 'none',
-							lineStyle: { color: colours.stop, type: 'dashed' },
-							label: { formatter: 'highest', color: colours.soft },
-							data: [{ xAxis: highest }]
-						}
+						markLine: markAt('xAxis', [{ at: highest, name: 'highest' }], colours)
 					})
 			};
 		})

@@ -13,6 +13,7 @@ import {
 	type HeadWork,
 	type Inspection,
 	type Job,
+	type Motions,
 	type Note,
 	type Person,
 	type Plan,
@@ -38,6 +39,7 @@ interface Entries {
 	checks: Check;
 	notes: Note;
 	asFound: AsFound;
+	motions: Motions;
 }
 
 /**

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** One part's fields; what is typed stays when the server will not have it. */
-	import { untrack } from 'svelte';
+	import { untrack, type Snippet } from 'svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import type { PartSort } from '@zinc-ledger/core';
 	import FormField from '$lib/forms/FormField.svelte';
@@ -15,8 +15,10 @@
 		title: string;
 		initial: Values;
 		form: { message?: string; problems?: Record<string, string>; values?: Values } | null;
+		/** What else there is to do with this part. */
+		children?: Snippet;
 	}
-	let { sort, title, initial, form }: Props = $props();
+	let { sort, title, initial, form, children }: Props = $props();
 	let values = $state(untrack(() => ({ ...(form?.values ?? initial) })));
 	const problems = $derived(form?.problems ?? {});
 </script>
@@ -27,7 +29,8 @@
 		<div class="sticky top-0 z-[1] flex items-center gap-4 border-b-2 border-ink bg-paper py-3">
 			<h1 class="text-xl font-semibold">{title}</h1>
 			<Alert problem={form?.message} />
-			<Button href="/parts?sort={sort}" class="ml-auto">Cancel</Button>
+			<span class="ml-auto">{@render children?.()}</span>
+			<Button href="/parts?sort={sort}">Cancel</Button>
 			<Button look="main">Save</Button>
 		</div>
 		<div class="mt-3 grid max-w-5xl gap-x-10 bench:grid-cols-2">

@@ -194,6 +194,7 @@ export const JOB_FIELDS: readonly SetupFieldSpec[] = [
 	choice('policies.usedSprings', 'Used springs', POLICIES.usedSprings),
 	choice('policies.locks', 'Locks', POLICIES.locks, 'usedLocks'),
 	choice('policies.measuring', 'Measured valves', POLICIES.measuring, 'measuring'),
+	choice('policies.control', 'Control limit in plans', POLICIES.control, 'controlInPlan'),
 	choice('workLocation', 'Work location', ['bench', 'vehicle'], 'workLocation'),
 	field('atHand', 'Valves worked on, as 3I 3E; empty: all', 'labels'),
 	choice('camAt', 'Cam in the', ['block', 'head']),

@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** What might be otherwise: spring, lift and method of each kind, and the floors. */
+	/** What might be otherwise: spring, retainer, lift and method of each kind, and the floors. */
 	import { KINDS, readEntry, TARGET_METHODS, type Kind, type LibraryPart } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
@@ -15,8 +15,9 @@
 		changes: Record<Kind, Change>;
 		floors: { bindFloor: string; sealFloor: string };
 		springs: readonly LibraryPart<'spring'>[];
+		retainers: readonly LibraryPart<'retainer'>[];
 	}
-	let { changes = $bindable(), floors = $bindable(), springs }: Props = $props();
+	let { changes = $bindable(), floors = $bindable(), springs, retainers }: Props = $props();
 	const book = getBook();
 	const bench = getBench();
 	const { length } = bench;
@@ -26,26 +27,35 @@
 	};
 </script>
 
+{#snippet part(
+	kind: Kind,
+	place: 'spring' | 'retainer',
+	all: readonly LibraryPart<'spring' | 'retainer'>[]
+)}
+	<Field label="{capital(label('kind', kind))} {label('part', place)}">
+		{#snippet control(attributes)}
+			<Combobox
+				remember={place}
+				options={[
+					{
+						value: '',
+						label: `unchanged: ${book.job.setup.kinds[kind][place]?.name ?? 'none'}`
+					},
+					...all.map(({ part }) => ({ value: part.id!, label: part.name }))
+				]}
+				bind:value={changes[kind][place]}
+				{...attributes}
+			/>
+		{/snippet}
+	</Field>
+{/snippet}
+
 <div class="mt-3 grid gap-x-6 gap-y-3 border-t-2 border-ink pt-3 bench:grid-cols-3">
 	{#each KINDS as kind (kind)}
 		<fieldset class="space-y-3">
 			<legend class="font-semibold">{capital(label('kind', kind))}s</legend>
-			<Field label="{capital(label('kind', kind))} spring">
-				{#snippet control(attributes)}
-					<Combobox
-						remember="spring"
-						options={[
-							{
-								value: '',
-								label: `unchanged: ${book.job.setup.kinds[kind].spring?.name ?? 'none'}`
-							},
-							...springs.map(({ part }) => ({ value: part.id!, label: part.name }))
-						]}
-						bind:value={changes[kind].spring}
-						{...attributes}
-					/>
-				{/snippet}
-			</Field>
+			{@render part(kind, 'spring', springs)}
+			{@render part(kind, 'retainer', retainers)}
 			<TextField
 				label="{capital(label('kind', kind))} valve lift"
 				problem={wrong(changes[kind].lift)}

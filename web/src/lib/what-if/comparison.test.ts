@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { evaluate, INCH_POUND, METRIC, withScenario, type Job } from '@zinc-ledger/core';
+import { evaluate, INCH_POUND, METRIC, withScenario, type Job, type PartAt } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Bench } from '$lib/bench/bench.svelte';
 import { gainLine, rowsOf, worstOf, type Side } from './comparison';
@@ -14,8 +14,8 @@ const setup = withScenario(job.setup, sheet, {
 	limits: {}
 });
 const sides: readonly Side[] = [
-	{ name: 'now', sheet, plan: null },
-	{ name: 'what if', sheet: evaluate({ ...job, setup }), plan: null }
+	{ name: 'now', sheet, plan: null, highest: null },
+	{ name: 'what if', sheet: evaluate({ ...job, setup }), plan: null, highest: null }
 ];
 const inches = new Bench(null, INCH_POUND);
 const metric = new Bench(null, METRIC);
@@ -44,7 +44,11 @@ describe('side by side', () => {
 	});
 	it('has the figures of the height aimed for before any is measured, and says so', () => {
 		const bare = evaluate({ ...job, readings: [] });
-		const [row] = rowsOf('intake', [{ name: 'bare', sheet: bare, plan: null }], metric).slice(1);
+		const [row] = rowsOf(
+			'intake',
+			[{ name: 'bare', sheet: bare, plan: null, highest: null }],
+			metric
+		).slice(1);
 		expect(row!.name).toContain('at target height');
 		expect(row!.figures[0]!.text).toMatch(/^\d+$/);
 	});
@@ -52,7 +56,11 @@ describe('side by side', () => {
 		const setup = structuredClone(job.setup);
 		delete setup.kinds.intake.spring;
 		const none = evaluate({ ...job, setup, readings: [] });
-		const [, row] = rowsOf('intake', [{ name: 'bare', sheet: none, plan: null }], metric);
+		const [, row] = rowsOf(
+			'intake',
+			[{ name: 'bare', sheet: none, plan: null, highest: null }],
+			metric
+		);
 		expect(row!.figures).toEqual([{ text: '·' }]);
 	});
 	it('says in a line what a change buys and costs, and nothing of what stays', () => {
@@ -65,5 +73,35 @@ describe('side by side', () => {
 	it('says how a plan went', () => {
 		expect(worstOf({ sort: 'no-plan', why: [] }, metric)).toBe('no plan');
 		expect(worstOf({ sort: 'stopped' }, metric)).toBe('stopped');
+	});
+	it('tells what control at speed costs, as soon as the lobe is known', () => {
+		const light = readJob(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8'));
+		if (!light.ok) throw new Error('demo');
+		const now = evaluate(light.value);
+		const retainer = { ...light.value.setup.kinds.intake.retainer!, mass: '15 g' };
+		const kinds = {
+			intake: { parts: [{ place: 'retainer' as const, part: retainer as PartAt['part'] }] },
+			exhaust: {}
+		};
+		const then = evaluate({
+			...light.value,
+			setup: withScenario(light.value.setup, now, { kinds, limits: {} })
+		});
+		const both = [
+			{ name: 'now', sheet: now, plan: null, highest: 6900 },
+			{ name: 'then', sheet: then, plan: null, highest: 6900 }
+		];
+		const figures = (name: string) =>
+			rowsOf('intake', both, inches)
+				.find((row) => row.name === `Intake ${name}`)!
+				.figures.map(({ text }) => Number(text.replace(',', '')));
+		const [before, after] = figures('min control limit, rpm');
+		expect(after! - before!).toBeGreaterThan(100);
+		const nose = figures('nose load there, lbf');
+		expect(nose[0]).toBe(nose[1]);
+		expect(figures('seating velocity at the highest speed, m/s')[0]).toBeGreaterThan(0.5);
+		expect(rowsOf('intake', sides, inches).some(({ name }) => name.includes('control'))).toBe(
+			false
+		);
 	});
 });

@@ -1,9 +1,12 @@
 /** The job as it is beside the job as it might be: what is compared, in somebody's units. */
 import {
+	controlTally,
 	KINDS,
 	mm,
 	newtons,
+	showSpeed,
 	tallied,
+	type ControlTally,
 	type Kind,
 	type Newtons,
 	type PlanAnswer,
@@ -19,6 +22,8 @@ export interface Side {
 	readonly name: string;
 	readonly sheet: Sheet;
 	readonly plan: PlanAnswer | null;
+	/** Highest engine speed in rpm; null where nobody named it. */
+	readonly highest: number | null;
 }
 
 export interface Row {
@@ -50,12 +55,29 @@ export function rowsOf(kind: Kind, sides: readonly Side[], { units, length, load
 		name: `${who} ${name}${atTarget && isOfHeight ? ', at target height' : ''}`,
 		figures: sides.map(({ sheet }) => ({ text: figure(sheet) }))
 	});
+	const tallies = sides.map(({ sheet, highest }) => controlTally(sheet, kind, highest));
+	/** What control at speed costs; no rows where nothing is known of it. */
+	const controlRow = (name: string, figure: (of: ControlTally) => string): Row[] =>
+		tallies.every((one) => one === null)
+			? []
+			: [
+					{
+						name: `${who} ${name}`,
+						figures: tallies.map((one) => ({ text: one ? figure(one) : '·' }))
+					}
+				];
 	return [
 		row(`target, ${units.length}`, (sheet) => length(sheet.kinds[kind].target.height)),
 		row(`seat loads, ${units.load}`, (sheet) => loads(tallied(sheet, kind).seat), true),
 		row(`open loads, ${units.load}`, (sheet) => loads(tallied(sheet, kind).open), true),
 		row(`min bind margin, ${units.length}`, (sheet) => length(tallied(sheet, kind).bind), true),
 		row(`min seal clearance, ${units.length}`, (sheet) => length(tallied(sheet, kind).seal)),
+		...controlRow('min control limit, rpm', ({ limit }) => showSpeed(limit)),
+		...controlRow(`nose load there, ${units.load}`, ({ nose }) => load(nose)),
+		...controlRow('seating velocity at the highest speed, m/s', ({ seating }) =>
+			seating === null ? '·' : seating.toFixed(2)
+		),
+		...controlRow('energy stored, J', ({ energy }) => (energy === null ? '·' : energy.toFixed(1))),
 		{
 			name: `${who} stations at stop, too close to call, watch`,
 			figures: sides.map(({ sheet }) => {

@@ -14,6 +14,7 @@ import * as anythingFound from './migrations/0011-anything-found';
 import * as shortWayIn from './migrations/0012-short-way-in';
 import * as asFound from './migrations/0013-as-found';
 import * as setBuild from './migrations/0014-set-build';
+import * as motions from './migrations/0015-motions';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -29,7 +30,8 @@ const MIGRATIONS = {
 	'0011-anything-found': anythingFound,
 	'0012-short-way-in': shortWayIn,
 	'0013-as-found': asFound,
-	'0014-set-build': setBuild
+	'0014-set-build': setBuild,
+	'0015-motions': motions
 };
 
 /**

@@ -71,7 +71,8 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 			assembly: listed('assembly'),
 			checks: listed('checks'),
 			notes: listed('notes'),
-			asFound: listed('asFound')
+			asFound: listed('asFound'),
+			motions: listed('motions')
 		};
 		const involved = new Set(Object.values(entries).flatMap((list) => list.map((e) => e.person)));
 		const job: Job = {

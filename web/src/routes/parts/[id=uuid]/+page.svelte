@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { useKeys } from '$lib/keys/keys.svelte';
+	import { page } from '$app/state';
 	import PartForm from '$lib/parts/PartForm.svelte';
+	import Button from '$lib/ui/Button.svelte';
 
 	let { data, form } = $props();
 	useKeys([{ keys: ['Enter'], does: 'keep the part' }]);
@@ -8,4 +10,8 @@
 
 <svelte:head><title>{data.name} · Zinc Ledger</title></svelte:head>
 
-<PartForm sort={data.sort} title={data.name} initial={data.values} {form} />
+<PartForm sort={data.sort} title={data.name} initial={data.values} {form}>
+	{#if data.sort === 'cam'}
+		<Button href="{page.url.pathname}/lobes">Lift tables</Button>
+	{/if}
+</PartForm>

@@ -15,6 +15,7 @@
 	import CheckTable from '$lib/check/CheckTable.svelte';
 	import type { CheckDraft } from '$lib/check/keep';
 	import LeakDownForm from '$lib/check/LeakDownForm.svelte';
+	import LiftAtTop from '$lib/check/LiftAtTop.svelte';
 	import PistonForm from '$lib/check/PistonForm.svelte';
 	import VacuumForm from '$lib/check/VacuumForm.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -151,6 +152,7 @@
 			gasket={book.job.setup.gasketThickness}
 			{keep}
 		/>
+		<LiftAtTop job={book.job} kind={station.kind} />
 		<TextField
 			class="mt-3 max-w-md"
 			label="Note with the next check"

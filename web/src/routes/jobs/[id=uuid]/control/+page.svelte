@@ -1,11 +1,20 @@
 <script lang="ts">
 	/** Whether the springs hold the valves to their cam: limits, forces, masses and motion. */
-	import { controlledStations, KINDS, wantedSpeed, type Need } from '@zinc-ledger/core';
+	import {
+		controlledStations,
+		KINDS,
+		wantedSpeed,
+		type ControlSweep,
+		type Need
+	} from '@zinc-ledger/core';
 	import { label, write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Assumptions from '$lib/control/Assumptions.svelte';
+	import ExhaustOpening from '$lib/control/ExhaustOpening.svelte';
 	import Forces from '$lib/control/Forces.svelte';
+	import Maps from '$lib/control/Maps.svelte';
 	import Masses from '$lib/control/Masses.svelte';
+	import MotionCourse from '$lib/control/MotionCourse.svelte';
 	import MotionSweep from '$lib/control/MotionSweep.svelte';
 	import PortPressure from '$lib/control/PortPressure.svelte';
 	import StationLimits from '$lib/control/StationLimits.svelte';
@@ -15,7 +24,7 @@
 
 	const book = getBook();
 	const bench = getBench();
-	const controlled = $derived(controlledStations(book.job, book.sheet));
+	const controlled = $derived(controlledStations(book.sheet));
 	let picked = $state('');
 	const of = $derived(
 		controlled.find(({ station }) => station === picked) ?? controlled[0] ?? null
@@ -34,6 +43,11 @@
 		}).filter(({ needs, isShapeless }) => needs.length > 0 || isShapeless)
 	);
 	const cam = $derived(book.job.setup.cam);
+	const wanted = $derived(wantedSpeed(book.job));
+	let shown = $state.raw<{ station: string; sweep: ControlSweep } | null>(null);
+	const separation = $derived(
+		shown?.station === of?.station ? (shown?.sweep.separation.middle ?? null) : null
+	);
 </script>
 
 <svelte:head><title>Valve control · {book.job.number} · Zinc Ledger</title></svelte:head>
@@ -88,17 +102,18 @@
 					bind:chosen={() => of.station, (to) => (picked = to)}
 				/>
 				{#key of.station}<Masses {of} />{/key}
+				<Maps {of} {controlled} sheet={book.sheet} speeds={{ highest, wanted }} />
 			</div>
 			<div class="space-y-5">
 				<Forces {of} {highest} />
-				{#key of.station}
-					<MotionSweep {of} {highest} wanted={wantedSpeed(book.job)} />
-				{/key}
+				<MotionSweep {of} all={controlled} {highest} {wanted} bind:shown />
+				{#key of.station}<MotionCourse {of} {highest} {separation} />{/key}
 				<Assumptions {of} />
 			</div>
 		</div>
 	{/if}
 	<div class="mt-5 grid gap-x-8 gap-y-5 bench:grid-cols-2">
 		{#each KINDS as kind (kind)}<PortPressure job={book.job} sheet={book.sheet} {kind} />{/each}
+		<ExhaustOpening job={book.job} />
 	</div>
 </div>

@@ -3,6 +3,7 @@
 		chooseSprings,
 		KINDS,
 		showMass,
+		showSpeed,
 		type Kind,
 		type SpringCandidate
 	} from '@zinc-ledger/core';
@@ -35,8 +36,19 @@
 		bench.load(one.seatLoad),
 		bench.load(one.openLoad),
 		bench.length(one.bindMargin),
-		one.mass === null ? '·' : showMass(one.mass)
+		one.mass === null ? '·' : showMass(one.mass),
+		...(knowsSpeed ? [one.controlLimit === null ? '·' : showSpeed(one.controlLimit)] : [])
 	];
+	/** Where springs lose their valves is shown as soon as it is known of one. */
+	const knowsSpeed = $derived(candidates.some(({ controlLimit }) => controlLimit !== null));
+	const columns = $derived([
+		['Height', bench.units.length],
+		['Seat', bench.units.load],
+		['Open', bench.units.load],
+		['Bind margin', bench.units.length],
+		['Mass', 'g'],
+		...(knowsSpeed ? [['Control limit', 'rpm']] : [])
+	]);
 
 	/** What else is exchanged with it: "retainer Ostrel R-40, locks …". */
 	const changes = (one: SpringCandidate) =>
@@ -76,7 +88,7 @@
 		<thead>
 			<tr>
 				<th>Spring</th>
-				{#each [['Height', bench.units.length], ['Seat', bench.units.load], ['Open', bench.units.load], ['Bind margin', bench.units.length], ['Mass', 'g']] as [title, unit] (title)}
+				{#each columns as [title, unit] (title)}
 					<th class="w-20 text-right">
 						{title} <span class="figure block">{unit}</span>
 					</th>

@@ -1,6 +1,8 @@
 import { ask } from '$lib/server/ask';
 import { listParts } from '$lib/server/parts';
 
-export const load = async () => ({
-	springs: await ask((db) => listParts(db, { sort: 'spring' }))
-});
+export const load = () =>
+	ask(async (db) => ({
+		springs: await listParts(db, { sort: 'spring' }),
+		retainers: await listParts(db, { sort: 'retainer' })
+	}));

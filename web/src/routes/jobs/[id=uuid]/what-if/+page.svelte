@@ -11,6 +11,7 @@
 		type Job,
 		type Kind,
 		type LibraryPart,
+		type PartAt,
 		type PlanAnswer,
 		type Setup
 	} from '@zinc-ledger/core';
@@ -34,10 +35,13 @@
 	const springs = $derived(
 		(data.springs as LibraryPart<'spring'>[]).filter(({ retired }) => !retired)
 	);
+	const retainers = $derived(
+		(data.retainers as LibraryPart<'retainer'>[]).filter(({ retired }) => !retired)
+	);
 
 	const none = (): Record<Kind, Change> => ({
-		intake: { spring: '', lift: '', method: '' },
-		exhaust: { spring: '', lift: '', method: '' }
+		intake: { spring: '', retainer: '', lift: '', method: '' },
+		exhaust: { spring: '', retainer: '', lift: '', method: '' }
 	});
 	let changes = $state(untrack(none));
 	let floors = $state({ bindFloor: '', sealFloor: '' });
@@ -51,11 +55,18 @@
 			return entry?.ok ? entry.text : undefined;
 		};
 		const changed = (kind: Kind) => {
-			const { spring, lift, method } = changes[kind];
-			const card = springs.find(({ part }) => part.id === spring)?.part;
+			const { spring, retainer, lift, method } = changes[kind];
+			const parts: PartAt[] = [
+				...springs
+					.filter(({ part }) => part.id === spring)
+					.map(({ part }) => ({ place: 'spring' as const, part })),
+				...retainers
+					.filter(({ part }) => part.id === retainer)
+					.map(({ part }) => ({ place: 'retainer' as const, part }))
+			];
 			const valve = length(lift);
 			return {
-				...(card && { spring: card }),
+				...(parts.length > 0 && { parts }),
 				...(valve !== undefined && { lift: valve }),
 				...(method && { method })
 			};
@@ -71,6 +82,7 @@
 			KINDS.some((kind) => Object.values(changes[kind]).some(Boolean))
 	);
 	const then = $derived(evaluate({ ...book.job, setup }));
+	const highest = $derived(book.job.setup.use.engineSpeed ?? null);
 	/** Both sides planned, once asked for; gone as soon as something else is changed. */
 	let plans = $state.raw<{ of: Setup; now: PlanAnswer; then: PlanAnswer } | null>(null);
 	let working = $state(false);
@@ -78,7 +90,8 @@
 	const side = (name: string, plan: PlanAnswer, job: Job): Side => ({
 		name,
 		sheet: evaluate(plan.sort === 'plan' ? withPlan(job, plan.stations) : job),
-		plan
+		plan,
+		highest
 	});
 	async function planBoth() {
 		const asked = setup;
@@ -97,8 +110,8 @@
 		plans = { of: asked, now, then: other };
 	}
 	const sides = $derived<readonly Side[]>([
-		{ name: 'now', sheet: book.sheet, plan: null },
-		{ name: 'what if', sheet: then, plan: null },
+		{ name: 'now', sheet: book.sheet, plan: null, highest },
+		{ name: 'what if', sheet: then, plan: null, highest },
 		...(both
 			? [
 					side('now, planned', both.now, book.job),
@@ -127,7 +140,7 @@
 		Another cam, spring, minimum or method beside the job as it is. Nothing is saved until you apply
 		it.
 	</p>
-	<ChangeFields bind:changes bind:floors {springs} />
+	<ChangeFields bind:changes bind:floors {springs} {retainers} />
 
 	{#if isChanged}
 		<p class="mt-4 border-l-4 border-chromate pl-3 text-[17px]" aria-live="polite">

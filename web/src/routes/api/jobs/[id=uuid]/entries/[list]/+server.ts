@@ -6,6 +6,7 @@ import {
 	Check,
 	HeadWork,
 	Inspection,
+	Motions,
 	Note
 } from '@zinc-ledger/core/schema';
 import type { Job } from '@zinc-ledger/core';
@@ -25,16 +26,20 @@ const SCHEMAS = {
 	assembly: AssemblyStep,
 	checks: Check,
 	notes: Note,
-	asFound: AsFound
+	asFound: AsFound,
+	motions: Motions
 };
+
+function refuseUnknownStation({ stations }: Job, station: string): void {
+	if (!stations.some(({ label }) => label === station))
+		refuse(404, message('job.no-station', { station }));
+}
 
 /** Work on the head names heads, stations and works that are there, and takes back with a reason. */
 function refuseUnknownWork(job: Job, entry: HeadWork): void {
-	const { heads, stations, headWork } = job;
+	const { heads, headWork } = job;
 	if (entry.head && !heads.some(({ id }) => id === entry.head))
 		refuse(404, message('job.no-head', { head: entry.head }));
-	const unknown = entry.stations?.find((one) => !stations.some(({ label }) => label === one));
-	if (unknown) refuse(404, message('job.no-station', { station: unknown }));
 	if (entry.withdraws === undefined) return;
 	if (!headWork.some(({ id }) => id === entry.withdraws))
 		refuse(404, message('entry.unknown-work'));
@@ -54,14 +59,9 @@ export async function POST({ request, params }) {
 	return ask(async (db) => {
 		const loaded = await loadJob(db, params.id);
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
-		const { stations } = loaded.job;
-		if (
-			'station' in entry &&
-			entry.station &&
-			!stations.some(({ label }) => label === entry.station)
-		) {
-			refuse(404, message('job.no-station', { station: entry.station }));
-		}
+		if ('station' in entry && entry.station) refuseUnknownStation(loaded.job, entry.station);
+		if ('stations' in entry && entry.stations)
+			for (const one of entry.stations) refuseUnknownStation(loaded.job, typeof one === 'string' ? one : one.label);
 		if ('step' in entry) refuseSkipped(loaded.job, entry);
 		if ('work' in entry) refuseUnknownWork(loaded.job, entry);
 		if (!(await findPerson(db, entry.person))) refuse(400, message('server.operator-required'));

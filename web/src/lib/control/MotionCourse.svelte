@@ -1,0 +1,66 @@
+<script lang="ts">
+	/** How the valve moves at one engine speed, over the crankshaft's angle, with what the train pushes it with. */
+	import {
+		showSpeed,
+		TELLS_TO,
+		type Controlled,
+		type RevolutionsPerMinute
+	} from '@zinc-ledger/core';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Chart from '$lib/charts/Chart.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import SpeedSlider from './SpeedSlider.svelte';
+	import { Courser } from './courser.svelte';
+	import { courseChart } from './motion-chart';
+
+	interface Props {
+		of: Controlled;
+		highest: number | null;
+		/** Where the valve parts from its cam, in rpm, once the motion was calculated. */
+		separation: number | null;
+	}
+	let { of, highest, separation }: Props = $props();
+	const book = getBook();
+	const bench = getBench();
+	const courser = new Courser();
+	let moved = $state<number | null>(null);
+	const speed = $derived(moved ?? highest ?? Math.round(of.limit.speed * 0.7));
+	const text = $derived(`${showSpeed(speed as RevolutionsPerMinute)} rpm`);
+	const motion = $derived(courser.course?.motion);
+	$effect(() => courser.ask({ job: book.job, station: of.station, speed, separation }));
+</script>
+
+<section aria-label="Course of {of.station}">
+	<h2 class="border-b-2 border-ink pb-1 font-semibold">
+		One turn at one speed, <span class="figure">{of.station}</span>
+	</h2>
+	{#if courser.course}
+		<Chart
+			tall
+			option={courseChart(courser.course, bench.units)}
+			label="Lift and contact force of {of.station} over crank angle at {text}"
+		/>
+	{:else if courser.isKnown}
+		<p class="py-10 text-soft">
+			Beyond {TELLS_TO} × where it parts from its cam the model tells nothing.
+		</p>
+	{:else}
+		<p class="py-10 text-soft">Calculating…</p>
+	{/if}
+	<SpeedSlider
+		label="Engine speed of the turn"
+		{of}
+		bind:speed={() => speed, (to) => (moved = to)}
+	/>
+	{#if motion}
+		<p class="text-[13px]" aria-live="polite">
+			{motion.parted > 0
+				? `Parted for ${(motion.parted * 1e3).toFixed(2)} ms`
+				: 'Stays with its cam'}; lands at
+			<b class="figure">{motion.seatingVelocity?.toFixed(2) ?? '·'}</b> m/s; bounces
+			<b class="figure">{(motion.bounce * 1e6).toFixed(0)}</b> µm; contact to
+			<b class="figure">{bench.load(motion.greatestForce as never)}</b>
+			{bench.units.load}.
+		</p>
+	{/if}
+</section>
