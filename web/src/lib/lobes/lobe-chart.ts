@@ -22,8 +22,8 @@ export const lobeChart =
 			{ name: `jerk, ${unit}/°³`, data: of(({ jerk }) => jerk * degree ** 3) }
 		];
 		const place = (i: number) => ({
-			left: i % 2 === 0 ? 70 : '56%',
-			width: '38%',
+			left: i % 2 === 0 ? 70 : '61%',
+			width: '35%',
 			top: i < 2 ? 36 : '56%',
 			height: '32%'
 		});

@@ -114,7 +114,7 @@ export function paperOf(printed: Printed, isCustomers = false): Paper {
 		blocks: [
 			...KINDS.map((kind) => partsOfKind(printed, kind)),
 			...inspectedOn(sheet),
-			judgedBy(job, units)
+			judgedBy(job, sheet, units)
 		],
 		section: section
 			? {
@@ -211,15 +211,20 @@ function inspectedOn(sheet: PrintedSheet): Paper['blocks'] {
 	return lines.length > 0 ? [{ title: 'Valves and seats', lines }] : [];
 }
 
-function judgedBy({ setup: { limits } }: Job, units: Units): Paper['blocks'][number] {
+function judgedBy({ setup }: Job, sheet: Sheet, units: Units): Paper['blocks'][number] {
+	const { limits } = setup;
 	const length = lengthIn(units);
+	const isControlled = sheet.stations.some(({ figures }) => figures.controlLimit?.figure != null);
 	return {
 		title: 'Judged by',
 		lines: [
 			['Height within', `± ${length(lengthOf(limits.heightTolerance))}`],
 			['Min bind margin', length(lengthOf(limits.bindFloor))],
 			['Min seal clearance', length(lengthOf(limits.sealFloor))],
-			['Loads within', `± ${Math.round(limits.loadTolerance * 100)} %`]
+			['Loads within', `± ${Math.round(limits.loadTolerance * 100)} %`],
+			...(isControlled
+				? [['Control limit', 'of a rigid train: an aid, not a promise'] as const]
+				: [])
 		]
 	};
 }
