@@ -52,8 +52,8 @@
 		{/if}
 		<li>
 			{lines.length} lines, rounded to <span class="figure">{fine(rounding)}</span>
-			{bench.units.length}; they lie <span class="figure">{fine(lobe.residual)}</span> off the curve
-			on average.
+			{bench.units.length}; they lie <span class="figure">{fine(lobe.residual)}</span> off the curve on
+			average.
 		</li>
 		<li>
 			{#if differs}<Mark state="watch" word />{/if}

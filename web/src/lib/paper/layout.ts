@@ -215,18 +215,14 @@ function judgedBy({ setup }: Job, sheet: Sheet, units: Units): Paper['blocks'][n
 	const { limits } = setup;
 	const length = lengthIn(units);
 	const isControlled = sheet.stations.some(({ figures }) => figures.controlLimit?.figure != null);
-	return {
-		title: 'Judged by',
-		lines: [
-			['Height within', `± ${length(lengthOf(limits.heightTolerance))}`],
-			['Min bind margin', length(lengthOf(limits.bindFloor))],
-			['Min seal clearance', length(lengthOf(limits.sealFloor))],
-			['Loads within', `± ${Math.round(limits.loadTolerance * 100)} %`],
-			...(isControlled
-				? [['Control limit', 'of a rigid train: an aid, not a promise'] as const]
-				: [])
-		]
-	};
+	const lines: [string, string][] = [
+		['Height within', `± ${length(lengthOf(limits.heightTolerance))}`],
+		['Min bind margin', length(lengthOf(limits.bindFloor))],
+		['Min seal clearance', length(lengthOf(limits.sealFloor))],
+		['Loads within', `± ${Math.round(limits.loadTolerance * 100)} %`]
+	];
+	if (isControlled) lines.push(['Control limit', 'of a rigid train: an aid, not a promise']);
+	return { title: 'Judged by', lines };
 }
 
 function measuredBy({ people, readings }: Job): string {

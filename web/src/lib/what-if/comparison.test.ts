@@ -1,6 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { evaluate, INCH_POUND, METRIC, withScenario, type Job, type PartAt } from '@zinc-ledger/core';
+import {
+	evaluate,
+	INCH_POUND,
+	METRIC,
+	withScenario,
+	type Job,
+	type PartAt
+} from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Bench } from '$lib/bench/bench.svelte';
 import { gainLine, rowsOf, worstOf, type Side } from './comparison';

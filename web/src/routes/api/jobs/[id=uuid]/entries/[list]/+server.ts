@@ -61,7 +61,8 @@ export async function POST({ request, params }) {
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 		if ('station' in entry && entry.station) refuseUnknownStation(loaded.job, entry.station);
 		if ('stations' in entry && entry.stations)
-			for (const one of entry.stations) refuseUnknownStation(loaded.job, typeof one === 'string' ? one : one.label);
+			for (const one of entry.stations)
+				refuseUnknownStation(loaded.job, typeof one === 'string' ? one : one.label);
 		if ('step' in entry) refuseSkipped(loaded.job, entry);
 		if ('work' in entry) refuseUnknownWork(loaded.job, entry);
 		if (!(await findPerson(db, entry.person))) refuse(400, message('server.operator-required'));

@@ -1,0 +1,4 @@
+export * from './change.ts';
+export * from './losses.ts';
+export * from './signatures.ts';
+export * from './what-happened.ts';

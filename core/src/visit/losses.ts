@@ -1,0 +1,122 @@
+/** What a seat load was lost to: the height that grew, or the spring that sagged. Source: handbook §10. */
+import { combinedUncertainty } from '../verdict/index.ts';
+import type { Curve } from '../spring/index.ts';
+import { mm, type Millimetres, type Newtons } from '../units/index.ts';
+import type { Change, Figure } from './change.ts';
+
+/** A spring at its station, then or now. */
+export interface Standing {
+	/** Installed height, in mm. */
+	readonly height: Figure;
+	readonly curve: Curve;
+	/** Half-width of the 95 % interval of the tester's loads, as a part of them. */
+	readonly tester: number;
+}
+
+/** In N; what was lost is above nothing. */
+export interface Losses {
+	readonly all: Change;
+	/** Because the height grew, by the spring as it was. */
+	readonly toHeight: Change;
+	/** Because the spring sagged, at the height it stands at now. */
+	readonly toSag: Change;
+}
+
+/** How far a curve is moved to see how steep it is, in mm. */
+const NUDGE = 0.05;
+
+/** N a mm; null where the curve is not known there. */
+function steepness(curve: Curve, height: Millimetres): number | null {
+	const [above, below] = [curve.load(mm(height + NUDGE)), curve.load(mm(height - NUDGE))];
+	return above === null || below === null ? null : (below - above) / (2 * NUDGE);
+}
+
+/**
+ * `F₀(h₀) − F₁(h₁) = [F₀(h₀) − F₀(h₁)] + [F₀(h₁) − F₁(h₁)]`, each with its uncertainty.
+ *
+ * @returns null where one of the curves is not known at one of the heights: nothing is compared at different heights
+ */
+export function lossesOf(then: Standing, now: Standing): Losses | null {
+	const [h0, h1] = [mm(then.height.value), mm(now.height.value)];
+	const [before, asItWas, after] = [then.curve.load(h0), then.curve.load(h1), now.curve.load(h1)];
+	if (before === null || asItWas === null || after === null) return null;
+	const rate = steepness(then.curve, h1) ?? (before - asItWas) / (h1 - h0 || NUDGE);
+	const slope = Math.abs(rate);
+	const heights = slope * combinedUncertainty(then.height.uncertainty, now.height.uncertainty);
+	const loads = combinedUncertainty(then.tester * asItWas, now.tester * after);
+	// Both springs are looked at at the same height: its error moves them alike, but for how much softer one is.
+	return {
+		all: { by: before - after, uncertainty: combinedUncertainty(loads, heights) },
+		toHeight: {
+			by: before - asItWas,
+			uncertainty: combinedUncertainty(heights, then.tester * Math.abs(before - asItWas))
+		},
+		toSag: { by: asItWas - after, uncertainty: loads }
+	};
+}
+
+/** A part of all that was lost that is common to every station read on another gauge. */
+export interface CommonPart {
+	/** Of loads now over then at the same height. */
+	readonly ratio: number;
+	/** Half-width of its 95 % interval. */
+	readonly uncertainty: number;
+	/** Whether all of them moved alike, within what single ones are read to. */
+	readonly isAlike: boolean;
+}
+
+/** Fewer stations than this have nothing in common. */
+const FEWEST = 4;
+
+const middle = (list: readonly number[]) => {
+	const sorted = list.toSorted((a, b) => a - b);
+	const half = sorted.length >> 1;
+	return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
+};
+
+/**
+ * What loads of all stations have in common: a tester that reads low looks like springs that all sagged.
+ *
+ * @param ratios loads now over then, at the same height, one a station
+ * @param single half-width of the 95 % interval of one of them
+ * @returns null for too few stations
+ */
+export function commonPart(ratios: readonly number[], single: number): CommonPart | null {
+	if (ratios.length < FEWEST) return null;
+	const ratio = middle(ratios);
+	const off = middle(ratios.map((one) => Math.abs(one - ratio)));
+	// Median's own scatter is a quarter more than a mean's; 1.4826 makes a middle distance a deviation.
+	const deviation = Math.max(1.4826 * off, single / HALF_WIDTH);
+	return {
+		ratio,
+		uncertainty: (HALF_WIDTH * 1.25 * deviation) / Math.sqrt(ratios.length),
+		isAlike: 1.4826 * off * HALF_WIDTH <= 1.8 * single
+	};
+}
+const HALF_WIDTH = 1.96;
+
+/** What all springs falling alike is to be taken for. */
+export type CommonCause = 'none' | 'sag' | 'tester' | 'either';
+
+/**
+ * Whether a part in common is the springs' or the tester's.
+ *
+ * @param sameTester whether both were read on the same one
+ * @param reference what a reference spring read on both testers says: load now over then; null where nobody read one
+ */
+export function commonCause(
+	part: CommonPart | null,
+	sameTester: boolean,
+	reference: Figure | null
+): CommonCause {
+	if (!part || Math.abs(part.ratio - 1) <= part.uncertainty) return 'none';
+	if (sameTester) return 'sag';
+	if (!reference) return part.isAlike ? 'either' : 'sag';
+	const left = part.ratio / reference.value - 1;
+	return Math.abs(left) <= combinedUncertainty(part.uncertainty, reference.uncertainty)
+		? 'tester'
+		: 'sag';
+}
+
+/** A load's loss as a part of what it was. */
+export const lostPart = ({ by }: Change, then: Newtons): number => by / then;
