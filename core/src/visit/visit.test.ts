@@ -4,7 +4,7 @@ import { cardCurve } from '../spring/index.ts';
 import { mm, newtons, newtonsPerMm } from '../units/index.ts';
 import { changeOf, isBeyond } from './change.ts';
 import { commonCause, commonPart, lossesOf } from './losses.ts';
-import { amountOf, dice, LOAD, read } from './made-up.ts';
+import { amountOf, dice, LOAD, read } from './test/made-up.ts';
 import { HAPPENINGS, SIGNATURES, TRACES, type Happening, type Trace } from './signatures.ts';
 import { whatHappened, type WhatHappened } from './what-happened.ts';
 

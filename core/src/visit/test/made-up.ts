@@ -1,6 +1,6 @@
 /** Made-up histories of valves whose truth is known, read by gauges as they are: for the tests beside. */
-import type { Change } from './change.ts';
-import { SIGNATURES, TRACES, type Happening, type Trace } from './signatures.ts';
+import type { Change } from '../change.ts';
+import { SIGNATURES, TRACES, type Happening, type Trace } from '../signatures.ts';
 
 /** Half-widths of the 95 % interval of one reading: mm, a load as a part of it. */
 export const GAUGES = {

@@ -1,0 +1,97 @@
+/** What is said: in words, never as a chance; nothing as found without a figure or a mark behind it. Source: handbook §10. */
+import { CAUSES, USUAL_WEIGHTS, type Cause, type Complaint, type Weights } from './causes.ts';
+import { EVIDENCE, type CheckCode, type Evidence, type EvidenceCode } from './evidence.ts';
+import { leftBeforeElsewhere, proposedChecks, type ProposedCheck } from './next-check.ts';
+import { beginning, chanceOf, weigh, type Found } from './weigh.ts';
+
+export type Likely = 'most-likely' | 'possible' | 'unlikely';
+
+export interface Weighed {
+	readonly cause: Cause;
+	readonly likely: Likely;
+	/** Evidence that raises it, and that lowers it, the strongest first. */
+	readonly for: readonly EvidenceCode[];
+	readonly against: readonly EvidenceCode[];
+}
+
+export interface Diagnosis {
+	/** A cause, that it lies elsewhere, or that it is not known yet. */
+	readonly answer:
+		| { readonly sort: 'cause'; readonly cause: Cause }
+		| { readonly sort: 'elsewhere' }
+		| { readonly sort: 'not-known-yet' };
+	/** Every cause, the likeliest first. */
+	readonly causes: readonly Weighed[];
+	/** What to do next; null where nothing is left that would tell anything. */
+	readonly next: ProposedCheck | null;
+}
+
+/** Beliefs from which a cause is found, most likely, possible. */
+const FOUND = 0.9;
+const MOST_LIKELY = 0.5;
+const POSSIBLE = 0.05;
+/** Evidence that moves a cause against the average by less than this is neither for nor against it. */
+const TELLS = 1.5;
+/** Checks that tell less than this many bits a minute are not worth it. */
+const WORTHLESS = 5e-4;
+
+/** What is said of a complaint by all that was found so far. */
+export function diagnose(
+	complaint: Complaint,
+	found: Found,
+	done: readonly CheckCode[],
+	weights: Weights = USUAL_WEIGHTS
+): Diagnosis {
+	const beliefs = weigh(complaint, found, weights);
+	const start = beginning(complaint, weights);
+	const causes = CAUSES.toSorted((a, b) => beliefs[b] - beliefs[a]).map((cause): Weighed => {
+		const told = (Object.keys(found) as EvidenceCode[])
+			.map((code) => ({ code, by: lift(code, cause, found[code]!, start) }))
+			.toSorted((a, b) => Math.abs(Math.log(b.by)) - Math.abs(Math.log(a.by)));
+		return {
+			cause,
+			likely:
+				beliefs[cause] >= MOST_LIKELY
+					? 'most-likely'
+					: beliefs[cause] >= POSSIBLE
+						? 'possible'
+						: 'unlikely',
+			for: told.filter(({ by }) => by > TELLS).map(({ code }) => code),
+			against: told.filter(({ by }) => by < 1 / TELLS).map(({ code }) => code)
+		};
+	});
+	const [first] = causes;
+	const leftToDo = leftBeforeElsewhere(done);
+	const isSure = beliefs[first!.cause] >= FOUND;
+	const proposed = proposedChecks(complaint, found, done, weights);
+	const [best] = proposed;
+	const worthwhile = best && best.worth > WORTHLESS ? best : null;
+	if (first!.cause === 'elsewhere' && (isSure || !worthwhile)) {
+		// It is said to lie elsewhere only once the train was gone over.
+		const [missing] = leftToDo;
+		if (missing === undefined) return { answer: { sort: 'elsewhere' }, causes, next: null };
+		return {
+			answer: { sort: 'not-known-yet' },
+			causes,
+			next: proposed.find(({ check }) => check === missing)!
+		};
+	}
+	const isBacked = first!.for.some((code) => (EVIDENCE[code] as Evidence).sort !== 'said');
+	if (isSure && isBacked && first!.cause !== 'unlisted')
+		return { answer: { sort: 'cause', cause: first!.cause }, causes, next: null };
+	return { answer: { sort: 'not-known-yet' }, causes, next: worthwhile };
+}
+
+/** How much likelier a piece of evidence is by this cause than by all of them as they were believed at first. */
+function lift(
+	code: EvidenceCode,
+	cause: Cause,
+	surely: number,
+	start: Readonly<Record<Cause, number>>
+): number {
+	const by = (one: Cause) => {
+		const chance = chanceOf(code, one);
+		return surely * chance + (1 - surely) * (1 - chance);
+	};
+	return by(cause) / CAUSES.reduce((sum, one) => sum + start[one] * by(one), 0);
+}

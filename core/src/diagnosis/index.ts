@@ -1,0 +1,5 @@
+export * from './answer.ts';
+export * from './causes.ts';
+export * from './evidence.ts';
+export * from './next-check.ts';
+export * from './weigh.ts';

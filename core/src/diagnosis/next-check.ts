@@ -1,0 +1,73 @@
+/** Which check tells most for its minutes. Source: handbook §10. */
+import { CAUSES, USUAL_WEIGHTS, type Complaint, type Weights } from './causes.ts';
+import { BEFORE_ELSEWHERE, CHECKS, evidenceOf, type CheckCode } from './evidence.ts';
+import { chanceOf, weigh, type Beliefs, type Found } from './weigh.ts';
+
+export interface ProposedCheck {
+	readonly check: CheckCode;
+	readonly minutes: number;
+	/** What it would tell, in bits a minute. */
+	readonly worth: number;
+}
+
+/** Not yet divided by what they sum to, which is given: of such weights, how much is unknown, in bits. */
+function bits(weights: Float64Array, sum: number): number {
+	let told = 0;
+	for (const weight of weights) if (weight > 0) told -= weight * Math.log2(weight / sum);
+	return told / sum;
+}
+
+/** How often each cause brings each thing that a check tells. */
+const chances = new Map<CheckCode, readonly Float64Array[]>();
+function chancesOf(check: CheckCode): readonly Float64Array[] {
+	const before = chances.get(check);
+	if (before) return before;
+	const of = evidenceOf(check).map((code) =>
+		Float64Array.from(CAUSES, (cause) => chanceOf(code, cause))
+	);
+	chances.set(check, of);
+	return of;
+}
+
+/** How much less is unknown after a check, in bits, on average over what it may find. */
+export function expectedGain(beliefs: Beliefs, check: CheckCode): number {
+	const start = Float64Array.from(CAUSES, (cause) => beliefs[cause]);
+	const told = chancesOf(check);
+	const after = new Float64Array(start.length);
+	let left = 0;
+	for (let outcome = 0; outcome < 2 ** told.length; outcome++) {
+		after.set(start);
+		told.forEach((chance, i) => {
+			const isThere = ((outcome >> i) & 1) === 1;
+			for (let k = 0; k < after.length; k++) after[k]! *= isThere ? chance[k]! : 1 - chance[k]!;
+		});
+		let sum = 0;
+		for (const weight of after) sum += weight;
+		if (sum > 0) left += sum * bits(after, sum);
+	}
+	return bits(start, 1) - left;
+}
+
+/** Checks not done yet, the one that tells most for its minutes first. */
+export function proposedChecks(
+	complaint: Complaint,
+	found: Found,
+	done: readonly CheckCode[],
+	weights: Weights = USUAL_WEIGHTS
+): ProposedCheck[] {
+	const beliefs = weigh(complaint, found, weights);
+	return (Object.keys(CHECKS) as CheckCode[])
+		.filter((check) => !done.includes(check))
+		.map((check) => ({
+			check,
+			minutes: CHECKS[check],
+			worth: expectedGain(beliefs, check) / CHECKS[check]
+		}))
+		.toSorted((a, b) => b.worth - a.worth);
+}
+
+/** What must still be done before it may be said to lie elsewhere, the quickest first. */
+export const leftBeforeElsewhere = (done: readonly CheckCode[]): CheckCode[] =>
+	BEFORE_ELSEWHERE.filter((check) => !done.includes(check)).toSorted(
+		(a, b) => CHECKS[a] - CHECKS[b]
+	);
