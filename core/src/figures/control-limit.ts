@@ -8,11 +8,11 @@ import { rigidLimit, type RigidLimit, type RigidTrain } from '../control/index.t
 import type { Job } from '../document/index.ts';
 import type { Lobe, LobeFault } from '../lobe/index.ts';
 import type { FollowingMass } from '../mass/index.ts';
-import { judge, notMeasured, type Verdict } from '../verdict/index.ts';
+import { byAlarm, judge, notMeasured, type Verdict } from '../verdict/index.ts';
 import { rigidTrainOf, type ControlRead } from './control-read.ts';
 import { figure } from './figure.ts';
 import { UNSAID_LIMITS } from './job-limits.ts';
-import { isFromThese, keptMotion, motionBasis, motionState } from './kept-motion.ts';
+import { isFromThese, keptMotion, motionBasis, motionState, motionWithin } from './kept-motion.ts';
 import type { StationRead } from './read.ts';
 import { lacking, unknownThere } from './spring-loads.ts';
 
@@ -104,9 +104,9 @@ function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 						})
 	});
 	if (verdict.state === 'stop') return verdict;
-	const { state, remedy } = ofMotion(station, train, read);
-	// An upper bound that is too close to call is told before what hangs on the train's stiffness.
-	if (verdict.state !== 'clear' && state !== 'stop') return verdict;
+	const { state, remedy } = ofMotion(station, train, read, found.uncertainty / speed);
+	// The more alarming of the two is told; the upper bound alone clears nothing.
+	if (verdict.state !== 'clear' && byAlarm(verdict.state, state) <= 0) return verdict;
 	return {
 		...verdict,
 		state,
@@ -118,14 +118,15 @@ function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 function ofMotion(
 	{ job, station }: StationRead,
 	train: RigidTrain,
-	read: ControlRead
+	read: ControlRead,
+	spread: number
 ): Pick<Verdict, 'state' | 'remedy'> {
 	const kept = keptMotion(job, station.label);
 	if (!kept) return { state: 'not-measured', remedy: null };
 	if (!isFromThese(kept, motionBasis(train, read)))
 		return { state: 'not-measured', remedy: message('control.motion-outdated') };
 	const [highest, wanted] = [job.setup.use.engineSpeed!, wantedSpeed(job)!];
-	const state = motionState(kept, highest, wanted);
+	const state = motionState(motionWithin(kept, spread), highest, wanted);
 	if (state === 'clear') return { state, remedy: null };
 	const { lost, surely, to } = kept;
 	if (lost === null) return { state, remedy: message('control.motion-too-short', { to, wanted }) };

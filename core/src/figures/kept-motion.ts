@@ -32,6 +32,17 @@ export function motionState(
 	return lost < wanted ? 'watch' : 'clear';
 }
 
+/**
+ * A motion with what lobe, masses and spring leave open on top of the train's stiffness.
+ *
+ * @param spread half-width of the 95 % interval of its speeds, as a part of them
+ */
+export const motionWithin = ({ lost, surely, to }: MotionFound, spread: number): MotionFound => ({
+	lost: lost === null ? null : lost * (1 - spread),
+	surely: surely === null ? null : surely * (1 + spread),
+	to
+});
+
 /** Places of the lift at which lobe and spring are looked at. */
 const PLACES = 9;
 

@@ -10,7 +10,7 @@ import {
 	type Surge
 } from '../control/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
-import { motionBasis, rigidTrainOf, type ControlRead } from '../figures/index.ts';
+import { controlLimitOf, motionBasis, rigidTrainOf, type ControlRead } from '../figures/index.ts';
 import type { FollowingMass } from '../mass/index.ts';
 import type { Kind } from '../station/index.ts';
 import { kilograms, mm, newtonsPerMm, type Kilograms } from '../units/index.ts';
@@ -22,6 +22,8 @@ export interface Controlled {
 	readonly train: RigidTrain;
 	readonly mass: FollowingMass;
 	readonly limit: RigidLimit;
+	/** Half-width of the 95 % interval of its speeds, as a part of them: from lobe, mass and spring. */
+	readonly spread: number;
 	/** How its spring's coils swing; null where its mass or rate is not known. */
 	readonly surge: Surge | null;
 	/** How its train is taken to give. */
@@ -34,8 +36,8 @@ export interface Controlled {
 export function controlledStations(sheet: Sheet): Controlled[] {
 	return sheet.stations.flatMap(({ label, kind, shared: { curve, control }, figures }) => {
 		const train = control && rigidTrainOf(control, curve, figures.height.figure);
-		const limit = train && rigidLimit(train);
-		if (!train || !limit) return [];
+		const found = train && controlLimitOf(train, control!);
+		if (!train || !found) return [];
 		const surge = surgeOf(train, control!.coils);
 		return [
 			{
@@ -43,7 +45,8 @@ export function controlledStations(sheet: Sheet): Controlled[] {
 				kind,
 				train,
 				mass: control!.mass!,
-				limit,
+				limit: found.limit,
+				spread: found.uncertainty / found.limit.speed,
 				surge,
 				assumed: control!.assumed!,
 				basis: motionBasis(train, control!)

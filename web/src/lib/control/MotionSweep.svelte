@@ -4,6 +4,7 @@
 	import {
 		motionFound,
 		motionState,
+		motionWithin,
 		showSpeed,
 		TELLS_TO,
 		type Controlled,
@@ -54,7 +55,9 @@
 		return `${speed(least)} to ${speed(most)}`;
 	});
 	const found = $derived(
-		came && highest !== null && wanted !== null ? motionState(came, highest, wanted) : null
+		came && highest !== null && wanted !== null
+			? motionState(motionWithin(came, of.spread), highest, wanted)
+			: null
 	);
 
 	/** Calculates, and keeps what it comes to with the job: only that can clear a limit. */
