@@ -1,4 +1,6 @@
 export * from './change.ts';
 export * from './losses.ts';
 export * from './signatures.ts';
+export * from './trend.ts';
+export * from './used-spring.ts';
 export * from './what-happened.ts';

@@ -1,0 +1,86 @@
+/** Loads over service, and what becomes of springs that have run. */
+import { describe, expect, it } from 'vitest';
+import { dice } from './test/made-up.ts';
+import { trendOf, type TrendPoint } from './trend.ts';
+import { fateOf, type UsedSpring } from './used-spring.ts';
+
+describe('a load over service', () => {
+	/** A spring of 600 N that settles by 12 N in its first run and loses 0.8 N an hour after it. */
+	const looks = (services: readonly number[], noise: (i: number) => number = () => 0) =>
+		services.map((service, i): TrendPoint => ({
+			service,
+			load: service === 0 ? 600 : 588 - 0.8 * (service - 1) + noise(i),
+			uncertainty: 4
+		}));
+	it('tells settling apart, and draws no line before three looks after it', () => {
+		const two = trendOf(looks([0, 1, 10]), 540);
+		expect(two).toMatchObject({ settled: 12, slope: null, reaches: null });
+		expect(trendOf(looks([0]), 540).settled).toBeNull();
+		const three = trendOf(looks([0, 1, 10, 20]), 540);
+		expect(three.slope!.value).toBeCloseTo(0.8, 9);
+		// 588 − 0.8·(h − 1) is 540 after 61 hours.
+		expect(three.reaches!.at).toBeCloseTo(61, 6);
+		expect(three.reaches!.from).toBeLessThan(61);
+		expect(three.reaches!.to!).toBeGreaterThan(61);
+	});
+	it('holds the truth within its band in 93 of 100', () => {
+		const { normal } = dice(11);
+		const held = Array.from({ length: 400 }, () => {
+			const { slope, at } = trendOf(
+				looks([0, 1, 12, 25, 40], () => (normal() * 4) / 1.96),
+				540
+			);
+			const { load, uncertainty } = at!(55);
+			return [
+				Math.abs(slope!.value - 0.8) <= slope!.uncertainty,
+				Math.abs(load - (588 - 0.8 * 54)) <= uncertainty
+			];
+		});
+		for (const which of [0, 1])
+			expect(held.filter((one) => one[which]).length / held.length).toBeGreaterThanOrEqual(0.93);
+	});
+	it('reaches no limit where it does not fall, or all looks are of one service', () => {
+		const flat = [0, 1, 10, 20, 30].map((service) => ({ service, load: 590, uncertainty: 4 }));
+		expect(trendOf(flat, 540).reaches).toBeNull();
+		expect(
+			trendOf(
+				[0, 5, 5, 5].map((service) => ({ service, load: 590, uncertainty: 4 })),
+				540
+			).slope
+		).toBeNull();
+	});
+});
+
+describe('a spring that has run', () => {
+	const sound: UsedSpring = {
+		sag: 0.02,
+		sagLimit: 0.1,
+		shim: 0,
+		bindMargin: 2,
+		bindFloor: 1.27,
+		sealClearance: 2,
+		sealFloor: 1.27,
+		serviceLeft: 0.5,
+		isReuseAllowed: true,
+		fitsElsewhere: false
+	};
+	it.each<[string, Partial<UsedSpring>, string, string]>([
+		['is used again where all is in order', {}, 'reuse', 'in-order'],
+		['is shimmed where that brings its load back', { shim: 0.38 }, 'reshim', 'shim-brings-back'],
+		['is replaced where the shop says so', { isReuseAllowed: false }, 'replace', 'policy'],
+		['is replaced when its service is over', { serviceLeft: 0 }, 'replace', 'service-over'],
+		['is replaced when it sagged', { sag: 0.1 }, 'replace', 'sagged'],
+		['is replaced when shims would bind it', { shim: 1, bindMargin: 1.2 }, 'replace', 'bind-short'],
+		['is replaced when the seal is hit', { sealClearance: 1 }, 'replace', 'seal-short'],
+		[
+			'goes where it fits',
+			{ shim: 1, bindMargin: 1.2, fitsElsewhere: true },
+			'swap',
+			'even-elsewhere'
+		],
+		['is not known before it was tested', { sag: null }, 'not-known', 'not-tested'],
+		['is not cleared by a margin nobody read', { bindMargin: null }, 'not-known', 'not-tested']
+	])('%s', (_, change, fate, reason) => {
+		expect(fateOf({ ...sound, ...change })).toEqual({ fate, reason });
+	});
+});
