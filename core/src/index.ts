@@ -27,6 +27,8 @@ export * from './build-checks/index.ts';
 export * from './figures/index.ts';
 export * from './fit/index.ts';
 export * from './evaluation/index.ts';
+export * from './visit/index.ts';
+export * from './then-and-now/index.ts';
 export * from './valve-control/index.ts';
 export * from './assembly/index.ts';
 export * from './lash-setting/index.ts';

@@ -11,6 +11,7 @@ import type {
 	FigureName,
 	GaugeSort,
 	Groove,
+	Happening,
 	Job,
 	Kind,
 	LifterType,
@@ -45,7 +46,8 @@ import type {
 	Trust,
 	Way,
 	WayUp,
-	Work
+	Work,
+	Trace
 } from '@zinc-ledger/core';
 
 type Layout = Job['engine']['layout'];
@@ -61,6 +63,9 @@ export interface Labels {
 	readonly buildLimit: Of<BuildLimit>;
 	readonly liftLimit: Of<LiftLimit>;
 	readonly quantity: Of<Quantity>;
+	/** What moved between two visits, and what may have happened. */
+	readonly trace: Of<Trace>;
+	readonly happening: Of<Happening>;
 	readonly work: Of<Work>;
 	/** How far a signature goes. */
 	readonly scope: Of<ScopeName>;

@@ -2,12 +2,12 @@
 import { combinedUncertainty } from '../verdict/index.ts';
 import type { Curve } from '../spring/index.ts';
 import { mm, type Millimetres, type Newtons } from '../units/index.ts';
-import type { Change, Figure } from './change.ts';
+import type { Moved, FigureRead } from './change.ts';
 
 /** A spring at its station, then or now. */
-export interface Standing {
+export interface SpringStanding {
 	/** Installed height, in mm. */
-	readonly height: Figure;
+	readonly height: FigureRead;
 	readonly curve: Curve;
 	/** Half-width of the 95 % interval of the tester's loads, as a part of them. */
 	readonly tester: number;
@@ -15,11 +15,11 @@ export interface Standing {
 
 /** In N; what was lost is above nothing. */
 export interface Losses {
-	readonly all: Change;
+	readonly all: Moved;
 	/** Because the height grew, by the spring as it was. */
-	readonly toHeight: Change;
+	readonly toHeight: Moved;
 	/** Because the spring sagged, at the height it stands at now. */
-	readonly toSag: Change;
+	readonly toSag: Moved;
 }
 
 /** How far a curve is moved to see how steep it is, in mm. */
@@ -36,7 +36,7 @@ function steepness(curve: Curve, height: Millimetres): number | null {
  *
  * @returns null where one of the curves is not known at one of the heights: nothing is compared at different heights
  */
-export function lossesOf(then: Standing, now: Standing): Losses | null {
+export function lossesOf(then: SpringStanding, now: SpringStanding): Losses | null {
 	const [h0, h1] = [mm(then.height.value), mm(now.height.value)];
 	const [before, asItWas, after] = [then.curve.load(h0), then.curve.load(h1), now.curve.load(h1)];
 	if (before === null || asItWas === null || after === null) return null;
@@ -107,7 +107,7 @@ export type CommonCause = 'none' | 'sag' | 'tester' | 'either';
 export function commonCause(
 	part: CommonPart | null,
 	sameTester: boolean,
-	reference: Figure | null
+	reference: FigureRead | null
 ): CommonCause {
 	if (!part || Math.abs(part.ratio - 1) <= part.uncertainty) return 'none';
 	if (sameTester) return 'sag';
@@ -119,4 +119,4 @@ export function commonCause(
 }
 
 /** A load's loss as a part of what it was. */
-export const lostPart = ({ by }: Change, then: Newtons): number => by / then;
+export const lostPart = ({ by }: Moved, then: Newtons): number => by / then;

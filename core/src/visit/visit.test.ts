@@ -88,6 +88,14 @@ describe('what happened to a station', () => {
 		expect(all).toBeGreaterThan(550);
 		expect(held / all).toBeGreaterThanOrEqual(0.93);
 	});
+	it('is told of one quantity alone, by all that move it', () => {
+		const { explanations, fitsNone } = whatHappened({ height: { by: 0.4, uncertainty: 0.03 } });
+		expect(fitsNone).toBe(false);
+		expect(explanations.flatMap(({ happened }) => happened.map((one) => one.happening))).toEqual(
+			expect.arrayContaining(['seat-sank', 'landing-worn'])
+		);
+		expect(whatHappened({ height: { by: -0.4, uncertainty: 0.03 } }).fitsNone).toBe(true);
+	});
 	it('fits none where figures contradict each other', () => {
 		const odd = {
 			height: { by: 0.4, uncertainty: 0.03 },

@@ -1,5 +1,5 @@
 /** What happened to a station, from what moved at it: non-negative amounts of as few causes as will do. */
-import type { Change } from './change.ts';
+import type { Moved } from './change.ts';
 import { weightedFit } from './least-squares.ts';
 import { HAPPENINGS, SIGNATURES, TRACES, type Happening, type Trace } from './signatures.ts';
 
@@ -44,15 +44,15 @@ const SUBSETS: readonly (readonly Happening[])[] = (() => {
 	return all;
 })();
 
-/** What is left by chance alone is below this with 99.9 %, by how many readings more than causes there are. */
-const LEFT_BY_CHANCE = [0, 10.8, 13.8, 16.3, 18.5, 20.5, 22.5, 24.3, 26.1] as const;
+/** What is left by chance alone is below this with 99.9 %, by how many readings more than causes there are; with none more, what sums leave. */
+const LEFT_BY_CHANCE = [1e-6, 10.8, 13.8, 16.3, 18.5, 20.5, 22.5, 24.3, 26.1] as const;
 
 /**
  * Finds what explains the changes of one station.
  *
  * @param moved changes of what was measured then and now, the same sign as the figure: a height that grew is above nothing
  */
-export function whatHappened(moved: Readonly<Partial<Record<Trace, Change>>>): WhatHappened {
+export function whatHappened(moved: Readonly<Partial<Record<Trace, Moved>>>): WhatHappened {
 	const traces = TRACES.filter((trace) => moved[trace]);
 	const measured = traces.map((trace) => moved[trace]!.by);
 	const deviations = traces.map((trace) => moved[trace]!.uncertainty / HALF_WIDTH);

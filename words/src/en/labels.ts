@@ -322,6 +322,26 @@ export const labels: Labels = {
 	usedSprings: { never: 'never', retested: 'retested' },
 	usedLocks: { 'new-only': 'new only', 'inspected-and-reused': 'inspected and reused' },
 	controlInPlan: { told: 'told', kept: 'kept as a floor' },
+	trace: {
+		height: 'height',
+		'seal-gap': 'seal gap',
+		'tip-height': 'tip height',
+		lash: 'lash',
+		'head-below-deck': 'valve head below deck',
+		'tip-length': 'tip length, valve out',
+		load: 'load at that height',
+		lift: 'lift'
+	},
+	happening: {
+		'seat-sank': 'seat or valve face sank',
+		'stem-stretched': 'stem stretched',
+		'locks-pulled': 'locks pulled in',
+		'tip-worn': 'tip worn',
+		'landing-worn': 'pocket, locator or shim worn or left out',
+		'spring-sagged': 'spring sagged',
+		'adjuster-opened': 'adjuster backed off, or rocker, lifter or pushrod worn',
+		'lobe-worn': 'cam lobe worn'
+	},
 	measuring: { 'every-valve': 'every valve', sample: 'a sample' },
 	loadsAgainst: { card: 'spring card', 'set-median': 'median of the set' },
 	aimLift: { own: 'own', larger: 'larger' },

@@ -1,5 +1,5 @@
 /** Made-up histories of valves whose truth is known, read by gauges as they are: for the tests beside. */
-import type { Change } from '../change.ts';
+import type { Moved } from '../change.ts';
 import { SIGNATURES, TRACES, type Happening, type Trace } from '../signatures.ts';
 
 /** Half-widths of the 95 % interval of one reading: mm, a load as a part of it. */
@@ -35,8 +35,8 @@ export function read(
 	truth: Readonly<Partial<Record<Happening, number>>>,
 	traces: readonly Trace[],
 	{ normal }: Dice
-): Partial<Record<Trace, Change>> {
-	const moved: Partial<Record<Trace, Change>> = {};
+): Partial<Record<Trace, Moved>> {
+	const moved: Partial<Record<Trace, Moved>> = {};
 	for (const trace of TRACES) {
 		if (!traces.includes(trace)) continue;
 		const single = trace === 'load' ? GAUGES.load * LOAD : GAUGES[trace];

@@ -211,7 +211,7 @@ function inspectedOn(sheet: PrintedSheet): Paper['blocks'] {
 	return lines.length > 0 ? [{ title: 'Valves and seats', lines }] : [];
 }
 
-function judgedBy({ setup }: Job, sheet: Sheet, units: Units): Paper['blocks'][number] {
+function judgedBy({ setup }: Job, sheet: PrintedSheet, units: Units): Paper['blocks'][number] {
 	const { limits } = setup;
 	const length = lengthIn(units);
 	const isControlled = sheet.stations.some(({ figures }) => figures.controlLimit?.figure != null);

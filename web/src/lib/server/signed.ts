@@ -67,6 +67,23 @@ export async function signedText(db: Database, jobId: string, id: string): Promi
 	return row.content;
 }
 
+/** The newest sheet signed of the same engine on an earlier job; null where there is none. */
+export async function signedBefore(db: Database, jobId: string) {
+	const row = await db
+		.selectFrom('signed_sheet')
+		.innerJoin('job', 'job.id', 'signed_sheet.job_id')
+		.innerJoin('job as back', 'back.engine_id', 'job.engine_id')
+		.select(['job.id as job', 'job.number', 'signed_sheet.revision', 'signed_sheet.at', 'content'])
+		.where('back.id', '=', jobId)
+		.where('job.id', '!=', jobId)
+		.whereRef('job.taken_in', '<', 'back.taken_in')
+		.orderBy('job.taken_in', 'desc')
+		.orderBy('signed_sheet.revision', 'desc')
+		.limit(1)
+		.executeTakeFirst();
+	return row ? { ...row, at: row.at.toISOString() } : null;
+}
+
 export const readSigned = (text: string) => JSON.parse(text) as AnySignedSheet;
 
 /** Refuses a scope that nothing was read in, that lacks something, or in which something is open. */

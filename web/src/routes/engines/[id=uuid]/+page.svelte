@@ -21,6 +21,8 @@
 		});
 		return { job, sheet: evaluate(job) };
 	});
+	/** The newest visit, where it came after what was signed last. */
+	const back = $derived(data.signed && data.jobs.find(({ id }) => id !== data.signed!.job));
 	const visits = $derived(
 		data.jobs.length === 1 ? 'one visit' : `${data.jobs.length} visits, newest first`
 	);
@@ -44,6 +46,13 @@
 	<section class="mt-8" aria-label="Signed last">
 		{#if data.signed}
 			<LastSigned signed={data.signed} />
+			{#if back}
+				<p class="mt-3">
+					<a class="underline" href="/jobs/{back.id}/then">
+						Then and now: job <span class="figure">{back.number}</span> beside it
+					</a>
+				</p>
+			{/if}
 		{:else}
 			<p class="text-soft">Nothing was signed of this engine yet.</p>
 		{/if}

@@ -1,0 +1,39 @@
+/** A head that came back: what was signed then beside what is read now. */
+import { beforeAll, describe, expect, it } from 'vitest';
+import { until } from './support/app.ts';
+import { Key } from './support/browser.ts';
+import { visit } from './support/visit.ts';
+
+const at = visit('demo');
+beforeAll(() => at.browser.workAs('Runa Tarn'));
+
+describe('an engine that is here again', () => {
+	let path = '';
+	it('leads from its page to then and now, where nothing was read yet', async () => {
+		const { browser } = at;
+		path = await browser.openJob('2424');
+		await browser.go(`${path}/then`);
+		await browser.sees('job 2402');
+		await browser.sees('nothing to compare');
+		await browser.sees('Lash counts as it was found');
+		expect(await browser.faults()).toEqual([]);
+	});
+	it('tells what moved as soon as it is measured, and what that looks like', async () => {
+		const { browser } = at;
+		await browser.beginRound(path, 'installed-height');
+		await browser.press('35.82', Key.ENTER);
+		await browser.go(`${path}/then`);
+		await browser.sees('35.42 → 35.82');
+		expect(await browser.text('main [data-beside="1I"]')).toMatch(
+			/^1I \+0\.40 .*seat or valve face sank 0\.40.*pocket, locator or shim worn or left out 0\.40/
+		);
+		await browser.click('moved');
+		await until(async () => !(await browser.text('main table')).includes('1E'));
+		expect(await browser.faults()).toEqual([]);
+	});
+	it('is not told of a job whose engine was never here', async () => {
+		const { browser } = at;
+		await browser.go(`${await browser.openJob('2418')}/then`);
+		await browser.sees('Nothing was signed of this engine before this visit.');
+	});
+});
