@@ -71,6 +71,16 @@ export function pressureAtOpening(
 	return peak * (volumeAt(cylinder, peakAt) / volumeAt(cylinder, opens)) ** exponent;
 }
 
+/** Of the air outside, in kPa. */
+export const ATMOSPHERE = 101.3;
+
+/** The same, for a valve that opens so many degrees of the crankshaft before bottom dead centre, as a cam card has it. */
+export const pressureAtExhaustOpening = (
+	cylinder: Cylinder,
+	peak: number,
+	beforeBottom: number
+): number => pressureAtOpening(cylinder, peak, 180 - beforeBottom);
+
 export interface OpeningForce {
 	/** Besides what the spring takes, at the valve. */
 	readonly valve: Newtons;

@@ -144,8 +144,12 @@ function ofMotion(
 export function wantedSpeed({ setup }: Pick<Job, 'setup'>): number | null {
 	const { engineSpeed } = setup.use;
 	if (engineSpeed === undefined) return null;
-	return engineSpeed * (1 + (setup.limits.controlHeadroom ?? UNSAID_LIMITS.controlHeadroom));
+	return engineSpeed * (1 + headroomWanted(setup));
 }
+
+/** What a valve is to have beyond the highest speed, as a part of it: the shop's, or the usual. */
+export const headroomWanted = ({ limits }: Job['setup']): number =>
+	limits.controlHeadroom ?? UNSAID_LIMITS.controlHeadroom;
 
 /** Half-width of a limit's 95 % interval as a part of it, from lobe, mass and spring: it goes by the root of each. */
 export function controlSpread(

@@ -1,5 +1,11 @@
 export * from './adjust-to-build.ts';
-export { CARD_SPREAD, controlLimitOf, controlSpread, wantedSpeed } from './control-limit.ts';
+export {
+	CARD_SPREAD,
+	controlLimitOf,
+	controlSpread,
+	headroomWanted,
+	wantedSpeed
+} from './control-limit.ts';
 export * from './control-read.ts';
 export * from './cut-effects.ts';
 export * from './figure.ts';

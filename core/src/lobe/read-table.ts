@@ -214,6 +214,8 @@ export interface DurationCheck extends Duration {
 	readonly ofTable: number;
 }
 
+/** A table's lift may differ by this part from its card's. */
+export const LIFT_AGREES = 0.01;
 /** A table's durations may differ by this many degrees of the crankshaft from its card's. */
 export const DURATION_AGREES = 3;
 

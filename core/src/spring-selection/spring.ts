@@ -9,9 +9,9 @@ import { companionsOf, RULES, type FitContext, type Rule, type RuleId } from '..
 import type { Kit } from '../kit/index.ts';
 import {
 	controlLimitOf,
+	headroomWanted,
 	kindSheet,
 	rigidTrainOf,
-	UNSAID_LIMITS,
 	wantedSpeed
 } from '../figures/index.ts';
 import {
@@ -180,7 +180,7 @@ function speedAgainst(
 	if (told + uncertainty < speed)
 		return [true, message('control.below-speed', { limit: told, speed })];
 	if (told < speed) return [false, message('control.too-close')];
-	const headroom = setup.limits.controlHeadroom ?? UNSAID_LIMITS.controlHeadroom;
+	const headroom = headroomWanted(setup);
 	return [
 		false,
 		told < wanted ? message('control.little-headroom', { limit: told, wanted, headroom }) : null

@@ -12,7 +12,7 @@ import {
 } from '../document/index.ts';
 import { evaluate } from '../evaluation/index.ts';
 import { lengthRead, type StationSheet } from '../figures/index.ts';
-import type { Kind } from '../station/index.ts';
+import { median, type Kind } from '../station/index.ts';
 import { mm } from '../units/index.ts';
 import { combinedUncertainty } from '../verdict/index.ts';
 import {
@@ -231,8 +231,7 @@ export function inCommon(stations: readonly StationBeside[]): InCommon[] {
 			return beside?.isAnotherGauge ? [beside.change] : [];
 		});
 		if (all.length < FEWEST) return [];
-		const sorted = all.map(({ by }) => by).toSorted((a, b) => a - b);
-		const by = (sorted[(sorted.length - 1) >> 1]! + sorted[sorted.length >> 1]!) / 2;
+		const by = median(all.map((one) => one.by));
 		const single = combinedUncertainty(...all.map(({ uncertainty }) => uncertainty));
 		const uncertainty = (1.25 * single) / all.length;
 		return Math.abs(by) > uncertainty ? [{ trace, by, uncertainty }] : [];

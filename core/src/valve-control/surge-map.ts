@@ -15,6 +15,10 @@ export interface FedOrder {
 /** Orders that are looked at: lower ones are met beyond any speed, higher ones feed next to nothing. */
 const ORDERS = { least: 4, most: 16 } as const;
 
+/** The order that feeds most of those met up to a speed, in rpm; null for none. */
+export const strongestBelow = (orders: readonly FedOrder[], speed: number): FedOrder | null =>
+	orders.filter((one) => one.speed <= speed).toSorted((a, b) => b.strength - a.strength)[0] ?? null;
+
 /** Orders that may feed a station's coils, lowest first; none where the coils are not known. */
 export function fedOrders({ train, surge }: Pick<Controlled, 'train' | 'surge'>): FedOrder[] {
 	if (!surge) return [];

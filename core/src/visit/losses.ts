@@ -1,7 +1,8 @@
 /** What a seat load was lost to: the height that grew, or the spring that sagged. Source: handbook §10. */
 import { combinedUncertainty } from '../verdict/index.ts';
 import type { Curve } from '../spring/index.ts';
-import { mm, type Millimetres, type Newtons } from '../units/index.ts';
+import { median } from '../station/index.ts';
+import { mm, type Millimetres } from '../units/index.ts';
 import type { Moved, FigureRead } from './change.ts';
 
 /** A spring at its station, then or now. */
@@ -68,12 +69,6 @@ export interface CommonPart {
 /** Fewer stations than this have nothing in common. */
 const FEWEST = 4;
 
-const middle = (list: readonly number[]) => {
-	const sorted = list.toSorted((a, b) => a - b);
-	const half = sorted.length >> 1;
-	return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
-};
-
 /**
  * What loads of all stations have in common: a tester that reads low looks like springs that all sagged.
  *
@@ -83,8 +78,8 @@ const middle = (list: readonly number[]) => {
  */
 export function commonPart(ratios: readonly number[], single: number): CommonPart | null {
 	if (ratios.length < FEWEST) return null;
-	const ratio = middle(ratios);
-	const off = middle(ratios.map((one) => Math.abs(one - ratio)));
+	const ratio = median(ratios);
+	const off = median(ratios.map((one) => Math.abs(one - ratio)));
 	// Median's own scatter is a quarter more than a mean's; 1.4826 makes a middle distance a deviation.
 	const deviation = Math.max(1.4826 * off, single / HALF_WIDTH);
 	return {
@@ -117,6 +112,3 @@ export function commonCause(
 		? 'tester'
 		: 'sag';
 }
-
-/** A load's loss as a part of what it was. */
-export const lostPart = ({ by }: Moved, then: Newtons): number => by / then;

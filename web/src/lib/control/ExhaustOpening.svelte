@@ -1,12 +1,13 @@
 <script lang="ts">
 	/** What an exhaust valve is opened against, and how much that grows as it opens earlier. */
 	import {
+		ATMOSPHERE,
 		EXPANSION,
 		lengthOf,
 		mm,
 		MM_PER,
 		openingForce,
-		pressureAtOpening,
+		pressureAtExhaustOpening,
 		pressureOf,
 		trainRatio,
 		type Job
@@ -19,7 +20,6 @@
 	const bench = getBench();
 	/** Degrees of the crankshaft that it may open earlier. */
 	const EARLIER = [0, 2, 4] as const;
-	const ATMOSPHERE = 101.3;
 	const isInch = $derived(bench.units.length === 'in');
 	const unit = $derived(isInch ? 'psi' : 'bar');
 	const kilopascals = $derived(pressureOf(isInch ? '1 psi' : '1 bar'));
@@ -50,7 +50,7 @@
 			rod: mm(rod * MM_PER[bench.units.length]),
 			ratio: squeeze
 		};
-		return (earlier) => pressureAtOpening(cylinder, peak * kilopascals, 180 - opens - earlier);
+		return (earlier) => pressureAtExhaustOpening(cylinder, peak * kilopascals, opens + earlier);
 	});
 	const ratio = $derived(trainRatio(job.setup, parts) ?? 1);
 	const port = $derived(

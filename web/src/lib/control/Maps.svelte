@@ -4,6 +4,7 @@
 		fedOrders,
 		limitMap,
 		LOW_ORDER,
+		strongestBelow,
 		surgeOrder,
 		showSpeed,
 		type Controlled,
@@ -34,10 +35,7 @@
 	/** Speeds that are looked at: past the limit by a little. */
 	const most = $derived(Math.ceil((of.limit.speed * 1.1) / 500) * 500);
 	const near = $derived(speeds.highest ?? of.limit.speed);
-	/** The strongest order met below the highest speed. */
-	const worst = $derived(
-		orders.filter(({ speed }) => speed <= near).toSorted((a, b) => b.strength - a.strength)[0]
-	);
+	const worst = $derived(strongestBelow(orders, near));
 	const rpm = (speed: number) => `${showSpeed(speed as RevolutionsPerMinute)} rpm`;
 </script>
 

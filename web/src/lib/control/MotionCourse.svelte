@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** How the valve moves at one engine speed, over the crankshaft's angle, with what the train pushes it with. */
 	import {
+		newtons,
 		showSpeed,
 		TELLS_TO,
 		type Controlled,
@@ -59,7 +60,7 @@
 				: 'Stays with its cam'}; lands at
 			<b class="figure">{motion.seatingVelocity?.toFixed(2) ?? '·'}</b> m/s; bounces
 			<b class="figure">{(motion.bounce * 1e6).toFixed(0)}</b> µm; contact to
-			<b class="figure">{bench.load(motion.greatestForce as never)}</b>
+			<b class="figure">{bench.load(newtons(motion.greatestForce))}</b>
 			{bench.units.load}.
 		</p>
 	{/if}

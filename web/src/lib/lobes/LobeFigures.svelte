@@ -4,6 +4,7 @@
 		checkTable,
 		DURATION_AGREES,
 		lengthOf,
+		LIFT_AGREES,
 		message,
 		MM_PER,
 		tableFaults,
@@ -25,8 +26,6 @@
 	const lift = $derived(lengthOf(card.lobe));
 	const fine = (length: number) =>
 		String(Number((length / MM_PER[bench.units.length]).toPrecision(2)));
-	/** Lifts of a table and of its card that differ by more than this part are told. */
-	const LIFT_AGREES = 0.01;
 	const differs = $derived(checked && Math.abs(checked.lobe.peak / lift - 1) > LIFT_AGREES);
 </script>
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Every station as it was signed and as it came back. */
-	import { isBeyond, type StationBeside } from '@zinc-ledger/core';
+	import { isBeyond, newtons, type StationBeside } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Table from '$lib/ui/Table.svelte';
@@ -59,7 +59,7 @@
 					{#if hasLosses}
 						<td class="figure py-1 text-right">
 							{losses
-								? `${bench.load(losses.toHeight.by as never)}, ${bench.load(losses.toSag.by as never)}`
+								? `${bench.load(newtons(losses.toHeight.by))}, ${bench.load(newtons(losses.toSag.by))}`
 								: '·'}
 						</td>
 					{/if}

@@ -22,7 +22,7 @@ export const shownTraces = (stations: readonly StationBeside[]): Trace[] =>
 export const figureText = (trace: Trace, value: number, { length, load }: Reader): string =>
 	trace === 'load' ? load(newtons(value)) : length(mm(value));
 
-/** A change with its sign; a dash where it is within what both were read to. */
+/** A change with its sign. */
 export function changeText(trace: Trace, change: Moved, reader: Reader): string {
 	const text = figureText(trace, Math.abs(change.by), reader);
 	return `${change.by < 0 ? '−' : '+'}${text}`;
