@@ -5,16 +5,22 @@ import type {
 	MANUAL_TESTER,
 	BuildLimit,
 	Cam,
+	Cause,
+	CheckCode,
 	Coil,
+	Complaint,
 	EngineState,
 	Evidence,
+	EvidenceCode,
 	FigureName,
 	GaugeSort,
 	Groove,
 	Happening,
+	HowOften,
 	Job,
 	Kind,
 	LifterType,
+	Likely,
 	LiftLimit,
 	LimitCode,
 	Match,
@@ -24,6 +30,7 @@ import type {
 	Policies,
 	Quantity,
 	RockerNose,
+	Served,
 	ScopeName,
 	ScopeNeed,
 	SettingOrder,
@@ -43,6 +50,7 @@ import type {
 	SumFieldKey,
 	SumResultKey,
 	Train,
+	Trial,
 	Trust,
 	Way,
 	WayUp,
@@ -66,6 +74,15 @@ export interface Labels {
 	/** What moved between two visits, and what may have happened. */
 	readonly trace: Of<Trace>;
 	readonly happening: Of<Happening>;
+	/** What the customer complains of, what may be behind it, what tells of it and what is done to find out. */
+	readonly complaint: Of<Complaint>;
+	readonly cause: Of<Cause>;
+	readonly finding: Of<EvidenceCode>;
+	readonly check: Of<CheckCode>;
+	readonly howOften: Of<HowOften>;
+	readonly likely: Of<Likely>;
+	readonly trialResult: Of<NonNullable<Trial['result']>>;
+	readonly served: Of<Served>;
 	readonly work: Of<Work>;
 	/** How far a signature goes. */
 	readonly scope: Of<ScopeName>;

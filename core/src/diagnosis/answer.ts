@@ -1,6 +1,6 @@
 /** What is said: in words, never as a chance; nothing as found without a figure or a mark behind it. Source: handbook §10. */
 import { CAUSES, USUAL_WEIGHTS, type Cause, type Complaint, type Weights } from './causes.ts';
-import { EVIDENCE, type CheckCode, type Evidence, type EvidenceCode } from './evidence.ts';
+import { EVIDENCE, type CheckCode, type EvidenceRule, type EvidenceCode } from './evidence.ts';
 import { leftBeforeElsewhere, proposedChecks, type ProposedCheck } from './next-check.ts';
 import { beginning, chanceOf, weigh, type Found } from './weigh.ts';
 
@@ -76,7 +76,7 @@ export function diagnose(
 			next: proposed.find(({ check }) => check === missing)!
 		};
 	}
-	const isBacked = first!.for.some((code) => (EVIDENCE[code] as Evidence).sort !== 'said');
+	const isBacked = first!.for.some((code) => (EVIDENCE[code] as EvidenceRule).sort !== 'said');
 	if (isSure && isBacked && first!.cause !== 'unlisted')
 		return { answer: { sort: 'cause', cause: first!.cause }, causes, next: null };
 	return { answer: { sort: 'not-known-yet' }, causes, next: worthwhile };

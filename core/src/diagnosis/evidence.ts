@@ -9,7 +9,7 @@ export const STEPS = {
 	seldom: 0.1,
 	'hardly-ever': 0.03
 } as const;
-export type Step = keyof typeof STEPS;
+export type HowOften = keyof typeof STEPS;
 
 /** A thing to do at the engine or the bench, and its minutes. */
 export const CHECKS = {
@@ -31,6 +31,7 @@ export const CHECKS = {
 	'service-record': 2
 } as const;
 export type CheckCode = keyof typeof CHECKS;
+export const CHECK_CODES = Object.keys(CHECKS) as [CheckCode, ...CheckCode[]];
 
 /** Checks that must all be done before it is said to lie elsewhere. */
 export const BEFORE_ELSEWHERE = [
@@ -44,18 +45,22 @@ export const BEFORE_ELSEWHERE = [
 ] as const satisfies readonly CheckCode[];
 
 /** One thing a check tells. */
-export interface Evidence {
+export interface EvidenceRule {
 	readonly check: CheckCode;
 	/** Figures and marks stand behind a cause; what is only said does not. */
 	readonly sort: 'figure' | 'mark' | 'said';
 	/** Marks that come together count once. */
 	readonly group?: string;
-	/** How often a cause brings it; {@link Evidence.else} of the rest. */
-	readonly by: Readonly<Partial<Record<Cause, Step>>>;
-	readonly else: Step;
+	/** How often a cause brings it; {@link EvidenceRule.else} of the rest. */
+	readonly by: Readonly<Partial<Record<Cause, HowOften>>>;
+	readonly else: HowOften;
 }
 
-const figure = (check: CheckCode, by: Evidence['by'], rest: Step = 'hardly-ever'): Evidence => ({
+const figure = (
+	check: CheckCode,
+	by: EvidenceRule['by'],
+	rest: HowOften = 'hardly-ever'
+): EvidenceRule => ({
 	check,
 	sort: 'figure',
 	by,
@@ -63,11 +68,11 @@ const figure = (check: CheckCode, by: Evidence['by'], rest: Step = 'hardly-ever'
 });
 const mark = (
 	check: CheckCode,
-	by: Evidence['by'],
+	by: EvidenceRule['by'],
 	group?: string,
-	rest: Step = 'hardly-ever'
-): Evidence => ({ check, sort: 'mark', by, else: rest, ...(group && { group }) });
-const said = (by: Evidence['by'], rest: Step): Evidence => ({
+	rest: HowOften = 'hardly-ever'
+): EvidenceRule => ({ check, sort: 'mark', by, else: rest, ...(group && { group }) });
+const said = (by: EvidenceRule['by'], rest: HowOften): EvidenceRule => ({
 	check: 'ask',
 	sort: 'said',
 	by,
@@ -185,9 +190,10 @@ export const EVIDENCE = {
 	}),
 	'reference-off': figure('gauge-reference', { gauge: 'always' }),
 	'service-over': figure('service-record', { fatigue: 'always' }, 'seldom')
-} as const satisfies Record<string, Evidence>;
+} as const satisfies Record<string, EvidenceRule>;
 export type EvidenceCode = keyof typeof EVIDENCE;
+export const EVIDENCE_CODES = Object.keys(EVIDENCE) as [EvidenceCode, ...EvidenceCode[]];
 
 /** Evidence as a list, each with its code. */
 export const evidenceOf = (check: CheckCode): EvidenceCode[] =>
-	(Object.keys(EVIDENCE) as EvidenceCode[]).filter((code) => EVIDENCE[code].check === check);
+	EVIDENCE_CODES.filter((code) => EVIDENCE[code].check === check);

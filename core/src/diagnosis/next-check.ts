@@ -1,6 +1,6 @@
 /** Which check tells most for its minutes. Source: handbook §10. */
 import { CAUSES, USUAL_WEIGHTS, type Complaint, type Weights } from './causes.ts';
-import { BEFORE_ELSEWHERE, CHECKS, evidenceOf, type CheckCode } from './evidence.ts';
+import { BEFORE_ELSEWHERE, CHECK_CODES, CHECKS, evidenceOf, type CheckCode } from './evidence.ts';
 import { chanceOf, weigh, type Beliefs, type Found } from './weigh.ts';
 
 export interface ProposedCheck {
@@ -56,8 +56,7 @@ export function proposedChecks(
 	weights: Weights = USUAL_WEIGHTS
 ): ProposedCheck[] {
 	const beliefs = weigh(complaint, found, weights);
-	return (Object.keys(CHECKS) as CheckCode[])
-		.filter((check) => !done.includes(check))
+	return CHECK_CODES.filter((check) => !done.includes(check))
 		.map((check) => ({
 			check,
 			minutes: CHECKS[check],

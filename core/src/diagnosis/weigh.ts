@@ -10,7 +10,7 @@ import {
 	type Complaint,
 	type Weights
 } from './causes.ts';
-import { EVIDENCE, STEPS, type Evidence, type EvidenceCode } from './evidence.ts';
+import { EVIDENCE, STEPS, type EvidenceRule, type EvidenceCode } from './evidence.ts';
 
 /** How surely each piece of evidence is there: 1 seen, 0 looked for and not there, between them for a figure near its line. */
 export type Found = Readonly<Partial<Record<EvidenceCode, number>>>;
@@ -21,7 +21,7 @@ const MOST_OF_A_GROUP = 20;
 
 /** How often a cause brings a piece of evidence. */
 export function chanceOf(code: EvidenceCode, cause: Cause): number {
-	const { by, else: rest }: Evidence = EVIDENCE[code];
+	const { by, else: rest }: EvidenceRule = EVIDENCE[code];
 	return STEPS[by[cause] ?? rest];
 }
 
@@ -51,7 +51,7 @@ export function weigh(
 ): Beliefs {
 	const groups = new Map<string, EvidenceCode[]>();
 	for (const code of Object.keys(found) as EvidenceCode[]) {
-		const { group }: Evidence = EVIDENCE[code];
+		const { group }: EvidenceRule = EVIDENCE[code];
 		const key = group ?? code;
 		groups.set(key, [...(groups.get(key) ?? []), code]);
 	}

@@ -10,7 +10,10 @@ export const ENTRY_LISTS = [
 	'checks',
 	'notes',
 	'asFound',
-	'motions'
+	'motions',
+	'since',
+	'looks',
+	'trials'
 ] as const;
 export type EntryList = (typeof ENTRY_LISTS)[number];
 

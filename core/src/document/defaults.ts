@@ -132,6 +132,9 @@ export function newJob(taken: {
 		checks: [],
 		notes: [],
 		asFound: [],
-		motions: []
+		motions: [],
+		since: [],
+		looks: [],
+		trials: []
 	};
 }

@@ -14,6 +14,7 @@ export * from './resolve-parts.ts';
 export * from './scopes.ts';
 export * from './setup-like.ts';
 export * from './take-kit.ts';
+export * from './visit-job.ts';
 export * from './with-parts.ts';
 export * from './units-as-read.ts';
 export * from './usual-inspected.ts';
@@ -34,14 +35,18 @@ export type {
 	Job,
 	KindSetup,
 	Limits,
+	Look,
 	Note,
 	Person,
 	Plan,
 	Policies,
 	Reading,
 	Setup,
+	Since,
 	StationEntry,
 	StationParts,
 	TaggedSpring,
+	Trial,
+	VisitOf,
 	VoidEntry
 } from './schema.ts';

@@ -26,12 +26,13 @@ export function partsOf(setup: Setup, station: StationEntry): KindSetup {
 	};
 	const spring = springAt(setup, station);
 	if (!own.spring || !spring) return own;
-	const { points, bind, bindUncertainty, set, tag } = spring;
+	const { points, bind, bindUncertainty, set, tag, earlier } = spring;
 	const tested = {
 		points,
 		...(bind && { bind }),
 		...(bindUncertainty && { bindUncertainty }),
-		set: `${set}, ${tag}`
+		set: `${set}, ${tag}`,
+		...(earlier && { earlier })
 	};
 	return { ...own, spring: { ...own.spring, tested } };
 }

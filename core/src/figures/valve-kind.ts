@@ -241,7 +241,8 @@ function promisedCurve(card: SpringCard, { loadsAgainst, springs = [] }: Setup):
 
 function springSource(card: SpringCard | undefined): Source | null {
 	if (!card) return null;
-	return card.tested ? 'tested' : card.source;
+	if (!card.tested) return card.source;
+	return card.tested.earlier ? 'earlier-visit' : 'tested';
 }
 
 function targetOf(

@@ -14,6 +14,13 @@ export interface ServerMessages {
 	'server.operator-required': null;
 	'server.operator-gone': null;
 	'server.changed-meanwhile': null;
+	'visit.nothing-signed': null;
+	'visit.other-layout': null;
+	'visit.no-engine': null;
+	'visit.other-engine': null;
+	'visit.place-unknown': null;
+	'trial.open': { readonly changed: string };
+	'trial.unknown': null;
 	'server.not-json': null;
 	'server.too-deep': null;
 	'server.too-many-fields': { readonly max: number };
@@ -88,6 +95,7 @@ export type Unknown =
 	| 'template'
 	| 'gauge'
 	| 'engine'
+	| 'head'
 	| 'set'
 	| 'photo'
 	| 'page'

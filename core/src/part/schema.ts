@@ -110,6 +110,8 @@ export const SpringCard = z
 					.optional(),
 				/** The set that was tested, where one was. */
 				set: Line.optional(),
+				/** Tested before it ran: what it was at an earlier visit. */
+				earlier: z.literal(true).optional(),
 				/** The card that fits what was tested better than this one, where this one does not. */
 				mismatch: Line.optional()
 			})

@@ -6,6 +6,7 @@
 import {
 	meanOfRepeats,
 	partsByStation,
+	stationsThen,
 	type Job,
 	type KindSetup,
 	type Quantity
@@ -50,19 +51,23 @@ export interface StationBeside {
 const TESTER = 0.01;
 
 /** Quantities of length that are compared, with the reading each is from. */
-type Compared = Extract<Trace, 'height' | 'seal-gap' | 'tip-height' | 'lash'>;
+type Compared = Exclude<Trace, 'load' | 'lift'>;
 const READ_AS: Readonly<Record<Compared, Quantity>> = {
 	height: 'installed-height',
 	'seal-gap': 'seal-gap',
 	'tip-height': 'tip-height',
-	lash: 'lash'
+	lash: 'lash',
+	'head-below-deck': 'head-below-deck',
+	'tip-length': 'tip-length'
 };
 /** Parts that a quantity is measured over: another one in place changes it by itself. */
 const OVER: Readonly<Record<Compared, readonly (keyof KindSetup)[]>> = {
 	height: ['locator', 'retainer', 'locks', 'valve'],
 	'seal-gap': ['retainer', 'locks', 'valve', 'seal'],
 	'tip-height': ['retainer', 'locks', 'valve', 'lashCap'],
-	lash: ['rocker', 'valve', 'lashCap']
+	lash: ['rocker', 'valve', 'lashCap'],
+	'head-below-deck': ['valve'],
+	'tip-length': ['valve']
 };
 
 /** One look at a head: its job, the sheet of it, and the parts at each station. */
@@ -81,8 +86,10 @@ const lookAt = (job: Job): Look => ({ job, sheet: evaluate(job), parts: partsByS
  */
 export function thenAndNow(signed: Job, back: Job): StationBeside[] {
 	const [then, now] = [lookAt(signed), lookAt(back)];
+	const partners = stationsThen(signed, back);
+	const sheets = new Map(then.sheet.stations.map((station) => [station.label, station]));
 	return now.sheet.stations.flatMap((station): StationBeside[] => {
-		const before = then.sheet.stations.find(({ label }) => label === station.label);
+		const before = sheets.get(partners?.get(station.label)?.label ?? '');
 		if (!before) return [];
 		const moved: Partial<Record<Trace, QuantityBeside>> = {};
 		for (const trace of Object.keys(READ_AS) as Compared[]) {
@@ -170,6 +177,10 @@ function figureOf(
 			return isNow
 				? asFoundLash(look.job, station.label)
 				: known(figures.lash?.figure, figures.lash?.uncertainty ?? 0);
+		case 'head-below-deck':
+			return known(figures.headBelowDeck?.figure, figures.headBelowDeck?.uncertainty ?? 0);
+		case 'tip-length':
+			return known(figures.tipLength?.figure, figures.tipLength?.uncertainty ?? 0);
 	}
 }
 

@@ -34,9 +34,10 @@ export const SOURCES = [
 	'customer',
 	'recalled'
 ] as const;
-export type Source = (typeof SOURCES)[number];
-const UNCONFIRMED: ReadonlySet<Source> = new Set(['customer', 'recalled']);
-/** Whether nobody but somebody's word stands for it. */
+/** What anybody may name, and a test of an earlier visit, which nobody names: a spring that has run since is not what it was. */
+export type Source = (typeof SOURCES)[number] | 'earlier-visit';
+const UNCONFIRMED: ReadonlySet<Source> = new Set(['customer', 'recalled', 'earlier-visit']);
+/** Whether nothing that was read at this visit or printed stands for it. */
 export const isUnconfirmed = (source: Source): boolean => UNCONFIRMED.has(source);
 
 /** Figures that others stand on. */

@@ -80,6 +80,7 @@ const UNKNOWN = {
 	template: 'template',
 	gauge: 'gauge',
 	engine: 'engine',
+	head: 'head',
 	set: 'set',
 	photo: 'photo',
 	page: 'page',
@@ -827,6 +828,14 @@ export const sentences: Sentences = {
 	'server.operator-gone': 'Operator no longer exists: select an operator.',
 	'server.changed-meanwhile':
 		'Somebody else changed this meanwhile; your entries are kept. Compare with theirs in another window, then load this page again.',
+	'visit.nothing-signed':
+		'Nothing was signed of this head yet: take it in as a new job, and sign its sheet.',
+	'visit.other-layout': 'The head does not lie on this engine as it was signed: its valves differ.',
+	'visit.no-engine': 'The head is on no engine: say first which one it is on.',
+	'visit.other-engine': 'Heads that come back on one job are on one engine.',
+	'visit.place-unknown': 'This engine has no such place for a head.',
+	'trial.open': ({ changed }) => `One change at a time: say first what “${changed}” did.`,
+	'trial.unknown': 'What this is the result of is not on the job, or has its result.',
 	'server.not-json': 'The request is not JSON.',
 	'server.too-deep': 'The request is nested too deeply.',
 	'server.too-many-fields': ({ max }) => `The form has more than ${max} fields.`,

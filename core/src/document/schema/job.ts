@@ -12,6 +12,7 @@ import { Plan } from './plan.ts';
 import { Reading, VoidEntry } from './reading.ts';
 import { Setup } from './setup.ts';
 import { StationEntry } from './station.ts';
+import { Look, Since, Trial, VisitOf } from './visit.ts';
 import { AsFound, HeadWork, Inspection } from './work.ts';
 
 declare module '../../message/issue.ts' {
@@ -41,9 +42,20 @@ export const Job = z
 			name: Name,
 			layout: Layout
 		}),
+		/** None where the head was not here before. */
+		visitOf: VisitOf.optional(),
 		setup: Setup,
 		heads: z
-			.array(z.strictObject({ id: Name, name: Name }))
+			.array(
+				z.strictObject({
+					id: Name,
+					name: Name,
+					/** Which head it is, wherever it is fitted; one that says nothing is the engine's in this place. */
+					identity: Id.optional(),
+					/** Its casting or serial number, or the shop's own label. */
+					mark: Name.optional()
+				})
+			)
 			.min(1)
 			.max(2),
 		stations: z.array(StationEntry).min(1, issue('field.required')).max(80),
@@ -59,7 +71,10 @@ export const Job = z
 		checks: z.array(Check).default([]),
 		notes: z.array(Note).default([]),
 		asFound: z.array(AsFound).default([]),
-		motions: z.array(Motions).default([])
+		motions: z.array(Motions).default([]),
+		since: z.array(Since).default([]),
+		looks: z.array(Look).default([]),
+		trials: z.array(Trial).default([])
 	})
 	.superRefine((job, context) => {
 		const problem = (path: (string | number)[], message: string) =>
@@ -98,6 +113,13 @@ export const Job = z
 			stations.forEach(({ label }, k) => {
 				if (!known.stations.has(label))
 					problem(['motions', i, 'stations', k], issue('job.no-station', { station: label }));
+			});
+		});
+		job.looks.forEach(({ seen }, i) => {
+			seen.forEach(({ stations = [] }, k) => {
+				for (const station of stations)
+					if (!known.stations.has(station))
+						problem(['looks', i, 'seen', k], issue('job.no-station', { station }));
 			});
 		});
 		job.headWork.forEach((entry, i) => {

@@ -47,7 +47,9 @@ export const TaggedSpring = z.strictObject({
 		.max(200),
 	bind: PositiveSize.optional(),
 	/** Half-width of the bind's 95 % interval. */
-	bindUncertainty: Size.optional()
+	bindUncertainty: Size.optional(),
+	/** Tested before it ran: what it was at an earlier visit. */
+	earlier: z.literal(true).optional()
 });
 
 export type TaggedSpring = z.infer<typeof TaggedSpring>;

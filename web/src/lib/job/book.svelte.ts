@@ -13,6 +13,7 @@ import {
 	type HeadWork,
 	type Inspection,
 	type Job,
+	type Look,
 	type Motions,
 	type Note,
 	type Person,
@@ -21,8 +22,10 @@ import {
 	type Scope,
 	type Setup,
 	type ShelvedShim,
+	type Since,
 	type StationParts,
 	type StationSheet,
+	type Trial,
 	type Units
 } from '@zinc-ledger/core';
 import type { SignedEntry } from './signed';
@@ -40,6 +43,9 @@ interface Entries {
 	notes: Note;
 	asFound: AsFound;
 	motions: Motions;
+	since: Since;
+	looks: Look;
+	trials: Trial;
 }
 
 /**

@@ -66,9 +66,16 @@ if (Number(count) < 20_000) {
 		limit 20000
 	`.execute(db);
 	const first = read.value.id;
-	await sql`insert into head select job.id, head.id, head.position, head.name from job, head where head.job_id = ${first} and job.id <> ${first}`.execute(
-		db
-	);
+	await sql`
+		insert into cylinder_head (engine_id, place)
+		select engine.id, head.id from engine, head where head.job_id = ${first} on conflict do nothing
+	`.execute(db);
+	await sql`
+		insert into head (job_id, id, position, name, cylinder_head_id)
+		select job.id, head.id, head.position, head.name, one.id
+		from job join cylinder_head one on one.engine_id = job.engine_id join head on head.id = one.place
+		where head.job_id = ${first} and job.id <> ${first}
+	`.execute(db);
 	await sql`insert into station select job.id, s.label, s.position, s.head_id, s.entry from job, station s where s.job_id = ${first} and job.id <> ${first}`.execute(
 		db
 	);

@@ -67,20 +67,39 @@ export async function signedText(db: Database, jobId: string, id: string): Promi
 	return row.content;
 }
 
-/** The newest sheet signed of the same engine on an earlier job; null where there is none. */
+const SIGNED_BEFORE = [
+	'job.id as job',
+	'job.number',
+	'signed_sheet.revision',
+	'signed_sheet.at',
+	'content'
+] as const;
+
+/** The sheet that a visit starts from; else the newest that was signed of one of its heads on an earlier job; null where there is none. */
 export async function signedBefore(db: Database, jobId: string) {
-	const row = await db
+	const sheets = db
 		.selectFrom('signed_sheet')
 		.innerJoin('job', 'job.id', 'signed_sheet.job_id')
-		.innerJoin('job as back', 'back.engine_id', 'job.engine_id')
-		.select(['job.id as job', 'job.number', 'signed_sheet.revision', 'signed_sheet.at', 'content'])
-		.where('back.id', '=', jobId)
-		.where('job.id', '!=', jobId)
-		.whereRef('job.taken_in', '<', 'back.taken_in')
-		.orderBy('job.taken_in', 'desc')
-		.orderBy('signed_sheet.revision', 'desc')
-		.limit(1)
+		.select(SIGNED_BEFORE);
+	const visit = await db
+		.selectFrom('job')
+		.select('visit_of')
+		.where('id', '=', jobId)
 		.executeTakeFirst();
+	const row =
+		(visit?.visit_of &&
+			(await sheets.where('signed_sheet.id', '=', visit.visit_of.sheet).executeTakeFirst())) ??
+		(await sheets
+			.innerJoin('head', 'head.job_id', 'job.id')
+			.innerJoin('head as here', 'here.cylinder_head_id', 'head.cylinder_head_id')
+			.innerJoin('job as back', 'back.id', 'here.job_id')
+			.where('back.id', '=', jobId)
+			.where('job.id', '!=', jobId)
+			.whereRef('job.taken_in', '<', 'back.taken_in')
+			.orderBy('job.taken_in', 'desc')
+			.orderBy('signed_sheet.revision', 'desc')
+			.limit(1)
+			.executeTakeFirst());
 	return row ? { ...row, at: row.at.toISOString() } : null;
 }
 

@@ -5,6 +5,7 @@ import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
 import { loadJobs } from '../jobs/load';
 import { newestSigned } from '../signed';
+import { deriveService } from './of-service';
 
 /** A job as it stands: its stages, its stations, what it needs. */
 export function jobState(job: Job, signed: Signed | null = null) {
@@ -32,8 +33,10 @@ export async function deriveJobs(db: Database, ids: readonly string[]): Promise<
 	const changed = ids.filter((id) => sources.has(id) && before.get(id) !== sources.get(id));
 	if (changed.length === 0) return;
 	const [loaded, signed] = [await loadJobs(db, changed), await newestSigned(db, changed)];
-	for (const { job } of loaded)
+	for (const { job } of loaded) {
 		await keepState(db, job.id, sources.get(job.id)!, jobState(job, signed.get(job.id)));
+		await deriveService(db, job);
+	}
 }
 
 async function keepState(

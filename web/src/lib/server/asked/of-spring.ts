@@ -11,6 +11,7 @@ import {
 } from '@zinc-ledger/core';
 import { sql } from 'kysely';
 import type { Database } from '../database/connection';
+import { serviceWhenTested } from './of-service';
 
 /** Makes the rows of a spring's sweeps: of those that have none, or whose set or spring changed since. */
 export async function deriveSpring(db: Database, springId: string): Promise<void> {
@@ -65,6 +66,7 @@ export async function deriveSpring(db: Database, springId: string): Promise<void
 			.onConflict((conflict) => conflict.column('sweep_id').doUpdateSet(row))
 			.execute();
 	}
+	await serviceWhenTested(db, [springId]);
 }
 
 interface WorkedAt {

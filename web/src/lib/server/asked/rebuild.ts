@@ -9,7 +9,15 @@ import { deriveSpring } from './of-spring';
 
 /** Rows looked up at once. */
 const AT_ONCE = 200;
-const TABLES = ['job_state', 'job_stage', 'part_need', 'station_result', 'spring_result'] as const;
+const TABLES = [
+	'job_state',
+	'job_stage',
+	'part_need',
+	'station_result',
+	'spring_result',
+	'service_run',
+	'service_item'
+] as const;
 
 /** Makes all of it anew, as after a change of how it is worked out. */
 export async function rebuild(db: Database): Promise<void> {
@@ -32,6 +40,8 @@ export async function deriveMissing(
 				.selectFrom('job')
 				.select('id')
 				.where('id', 'not in', db.selectFrom('job_state').select('job_id'))
+				// A head's visits one after another: what ran before one was counted at those before it.
+				.orderBy('taken_in')
 				.limit(AT_ONCE)
 				.execute(),
 		({ id }) => deriveJobs(db, [id])

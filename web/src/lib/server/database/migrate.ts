@@ -15,6 +15,7 @@ import * as shortWayIn from './migrations/0012-short-way-in';
 import * as asFound from './migrations/0013-as-found';
 import * as setBuild from './migrations/0014-set-build';
 import * as motions from './migrations/0015-motions';
+import * as visits from './migrations/0016-visits';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -31,7 +32,8 @@ const MIGRATIONS = {
 	'0012-short-way-in': shortWayIn,
 	'0013-as-found': asFound,
 	'0014-set-build': setBuild,
-	'0015-motions': motions
+	'0015-motions': motions,
+	'0016-visits': visits
 };
 
 /**

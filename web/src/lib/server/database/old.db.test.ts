@@ -22,7 +22,6 @@ const RELEASES = ['before-nothing-lost', 'before-stable-codes'] as const;
 const KEPT = [
 	'customer',
 	'gauge_check',
-	'head',
 	'reading_void',
 	'signed_sheet',
 	'spring',
@@ -47,6 +46,9 @@ const READING =
 /** A photo as it was; which kit's paper it is of came later. */
 const PHOTO = 'id, job_id, station, width, height, content, thumbnail, person_id, at';
 
+/** A head of a job as it was; which one it is, wherever it is fitted, came later. */
+const HEAD = 'job_id, id, position, name';
+
 /** A set of springs as it was; how they are wound where no card says so came later. */
 const SET = 'id, name, card_id, job_id, seat, lift, limits, created_at, created_by';
 
@@ -55,6 +57,7 @@ async function digests(db: Database): Promise<Record<string, string>> {
 		...KEPT.map((table): [string, string] => [table, '*']),
 		...CODED.map((table): [string, string] => [table, '1 as row']),
 		['reading', READING],
+		['head', HEAD],
 		['photo', PHOTO],
 		['spring_set', SET]
 	];

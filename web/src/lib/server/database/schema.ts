@@ -22,8 +22,10 @@ import type {
 	FigureName,
 	Kind,
 	Message,
+	Served,
 	StageName,
-	State
+	State,
+	VisitOf
 } from '@zinc-ledger/core';
 
 /** What was measured of a tagged spring besides its sweeps, as length texts. */
@@ -134,8 +136,28 @@ export interface Tables {
 		revision: Generated<number>;
 		changed_by: string | null;
 		changed_at: ColumnType<Date, Date | undefined, Date>;
+		/** What it starts from, where its heads were here before. */
+		visit_of: ColumnType<VisitOf | null, string | null | undefined, never>;
 	};
-	head: { job_id: string; id: string; position: number; name: string };
+	/** A head wherever it is fitted; on no engine where another took its place. */
+	cylinder_head: {
+		id: Generated<string>;
+		engine_id: string | null;
+		/** Which of the engine's heads it is. */
+		place: string;
+		mark: string | null;
+		created_at: Written;
+	};
+	/** A head on a job: one visit of it. */
+	head: {
+		job_id: string;
+		id: string;
+		position: number;
+		name: string;
+		cylinder_head_id: string;
+		/** Whether the job document itself says which head it is. */
+		stated: Generated<boolean>;
+	};
 	station: {
 		job_id: string;
 		label: string;
@@ -306,5 +328,57 @@ export interface Tables {
 		rate: number | null;
 		bind: number | null;
 		energy: number | null;
+		/** What the spring had run when it was tested. */
+		hours: Generated<number>;
+		runs: Generated<number>;
+		kilometres: Generated<number>;
 	};
+	/** Every change of what a part may run; the newest for a part and duty counts. */
+	service_limit: {
+		id: string;
+		part_id: string;
+		/** Null for every duty that has none of its own. */
+		duty: string | null;
+		hours: number | null;
+		runs: number | null;
+		kilometres: number | null;
+		cycles: number | null;
+		/** The part of its life that one over-speed event costs. */
+		over_speed: number | null;
+		person_id: string;
+		at: Written;
+		position: Generated<string>;
+	};
+	/** Derived: what a part ran before a visit, as it was told there; null where nobody did. */
+	service_run: ServedItem & {
+		job_id: string;
+		until: Date;
+		hours: number | null;
+		runs: number | null;
+		kilometres: number | null;
+		cycles: number | null;
+		over_speed: number | null;
+	};
+	/** Derived: what a part has run in all, and the part of its life that is. */
+	service_item: ServedItem & {
+		hours: number;
+		runs: number;
+		kilometres: number;
+		cycles: number;
+		over_speed: number;
+		/** 1 at its limit; null where there is none. */
+		used: number | null;
+	};
+}
+
+/** A part whose service is counted: a tagged spring wherever it stands, another at its station of a head. */
+interface ServedItem {
+	item: string;
+	part: Served;
+	spring_id: string | null;
+	part_id: string | null;
+	name: string | null;
+	cylinder_head_id: string;
+	station: string;
+	duty: string;
 }

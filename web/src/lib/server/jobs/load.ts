@@ -32,7 +32,14 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 			])
 			.where('job.id', 'in', ids)
 			.execute(),
-		db.selectFrom('head').selectAll().where('job_id', 'in', ids).orderBy('position').execute(),
+		db
+			.selectFrom('head')
+			.innerJoin('cylinder_head', 'cylinder_head.id', 'head.cylinder_head_id')
+			.selectAll('head')
+			.select('cylinder_head.mark')
+			.where('job_id', 'in', ids)
+			.orderBy('position')
+			.execute(),
 		db.selectFrom('station').selectAll().where('job_id', 'in', ids).orderBy('position').execute(),
 		db.selectFrom('reading').selectAll().where('job_id', 'in', ids).orderBy('position').execute(),
 		db
@@ -72,7 +79,10 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 			checks: listed('checks'),
 			notes: listed('notes'),
 			asFound: listed('asFound'),
-			motions: listed('motions')
+			motions: listed('motions'),
+			since: listed('since'),
+			looks: listed('looks'),
+			trials: listed('trials')
 		};
 		const involved = new Set(Object.values(entries).flatMap((list) => list.map((e) => e.person)));
 		const job: Job = {
@@ -87,8 +97,14 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 				...(row.customer_contact !== null && { contact: row.customer_contact })
 			},
 			engine: { id: row.engine_id, name: row.engine_name, layout: row.engine_layout },
+			...(row.visit_of && { visitOf: row.visit_of }),
 			setup: row.setup,
-			heads: of(heads, id).map((head) => ({ id: head.id, name: head.name })),
+			heads: of(heads, id).map((head) => ({
+				id: head.id,
+				name: head.name,
+				...(head.stated && { identity: head.cylinder_head_id }),
+				...(head.mark !== null && { mark: head.mark })
+			})),
 			stations: of(stations, id).map((station) => station.entry),
 			people: people.filter((person) => involved.has(person.id)),
 			...entries

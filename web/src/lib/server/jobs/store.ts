@@ -15,6 +15,7 @@ import {
 import type { Problem } from '@zinc-ledger/core/file';
 import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
+import { headAt } from '../heads';
 import { keepParts } from '../parts';
 import { decisionOf, readingOf, voidOf } from './load';
 import { AlreadyKept, once } from './once';
@@ -66,7 +67,8 @@ async function insertRow(trx: Database, job: Job): Promise<void> {
 			engine_id: job.engine.id,
 			taken_in: new Date(job.takenIn),
 			setup: json(job.setup),
-			search: searchText(job, job.setup)
+			search: searchText(job, job.setup),
+			visit_of: jsonOrNull(job.visitOf)
 		})
 		.onConflict((conflict) => conflict.doNothing())
 		.returning('id')
@@ -104,10 +106,7 @@ async function insertJob(trx: Database, job: Job): Promise<void> {
 		.execute();
 	await insertRow(trx, job);
 	await keepParts(trx, partsIn(job.setup));
-	await trx
-		.insertInto('head')
-		.values(job.heads.map((head, position) => ({ job_id: job.id, position, ...head })))
-		.execute();
+	await insertHeads(trx, job);
 	await trx
 		.insertInto('station')
 		.values(
@@ -124,6 +123,25 @@ async function insertJob(trx: Database, job: Job): Promise<void> {
 	await insertVoids(trx, job.id, job.voids);
 	await insertDecisions(trx, job.id, job.decisions);
 	for (const list of ENTRY_LISTS) await insertEntries(trx, job.id, list, job[list]);
+}
+
+/** The heads of a job, each known as the one it is wherever it is fitted. */
+async function insertHeads(trx: Database, job: Job): Promise<void> {
+	for (const [position, head] of job.heads.entries()) {
+		const { id, name, identity } = head;
+		const known = await headAt(trx, job.engine.id, head);
+		await trx
+			.insertInto('head')
+			.values({
+				job_id: job.id,
+				id,
+				position,
+				name,
+				cylinder_head_id: known,
+				stated: identity !== undefined
+			})
+			.execute();
+	}
 }
 
 /** What a job is found by. */

@@ -6,10 +6,13 @@ import {
 	Check,
 	HeadWork,
 	Inspection,
+	Look,
 	Motions,
-	Note
+	Note,
+	Since,
+	Trial
 } from '@zinc-ledger/core/schema';
-import type { Job } from '@zinc-ledger/core';
+import { openTrial, type Job } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
@@ -27,7 +30,10 @@ const SCHEMAS = {
 	checks: Check,
 	notes: Note,
 	asFound: AsFound,
-	motions: Motions
+	motions: Motions,
+	since: Since,
+	looks: Look,
+	trials: Trial
 };
 
 function refuseUnknownStation({ stations }: Job, station: string): void {
@@ -44,6 +50,14 @@ function refuseUnknownWork(job: Job, entry: HeadWork): void {
 	if (!headWork.some(({ id }) => id === entry.withdraws))
 		refuse(404, message('entry.unknown-work'));
 	if (!entry.note) refuse(400, message('entry.reason-missing'));
+}
+
+/** One change at a time: a new one only once the last has its result. */
+function refuseSecondTrial(job: Job, { of, result }: Trial): void {
+	const open = openTrial(job);
+	if (of === undefined) {
+		if (open) refuse(409, message('trial.open', { changed: open.changed }));
+	} else if (open?.id !== of || result === undefined) refuse(409, message('trial.unknown'));
 }
 
 /** Adds to one of the job's lists that only ever grow. */
@@ -64,6 +78,10 @@ export async function POST({ request, params }) {
 			for (const one of entry.stations)
 				refuseUnknownStation(loaded.job, typeof one === 'string' ? one : one.label);
 		if ('step' in entry) refuseSkipped(loaded.job, entry);
+		if ('tried' in entry) refuseSecondTrial(loaded.job, entry);
+		if ('seen' in entry)
+			for (const { stations = [] } of entry.seen)
+				for (const one of stations) refuseUnknownStation(loaded.job, one);
 		if ('work' in entry) refuseUnknownWork(loaded.job, entry);
 		if (!(await findPerson(db, entry.person))) refuse(400, message('server.operator-required'));
 		await insertEntries(db, params.id, list, [entry]);
