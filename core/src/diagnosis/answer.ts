@@ -1,8 +1,16 @@
 /** What is said: in words, never as a chance; nothing as found without a figure or a mark behind it. Source: handbook §10. */
-import { CAUSES, USUAL_WEIGHTS, type Cause, type Complaint, type Weights } from './causes.ts';
+import { CAUSES, type Cause, type Complaint } from './causes.ts';
 import { EVIDENCE, type CheckCode, type EvidenceRule, type EvidenceCode } from './evidence.ts';
 import { leftBeforeElsewhere, proposedChecks, type ProposedCheck } from './next-check.ts';
-import { beginning, chanceOf, weigh, type Found } from './weigh.ts';
+import {
+	beginning,
+	likelihood,
+	USUAL_LIKELIHOODS,
+	weigh,
+	type Beliefs,
+	type Found,
+	type Likelihoods
+} from './weigh.ts';
 
 export type Likely = 'most-likely' | 'possible' | 'unlikely';
 
@@ -40,30 +48,17 @@ export function diagnose(
 	complaint: Complaint,
 	found: Found,
 	done: readonly CheckCode[],
-	weights: Weights = USUAL_WEIGHTS
+	by: Likelihoods = USUAL_LIKELIHOODS
 ): Diagnosis {
-	const beliefs = weigh(complaint, found, weights);
-	const start = beginning(complaint, weights);
-	const causes = CAUSES.toSorted((a, b) => beliefs[b] - beliefs[a]).map((cause): Weighed => {
-		const told = (Object.keys(found) as EvidenceCode[])
-			.map((code) => ({ code, by: lift(code, cause, found[code]!, start) }))
-			.toSorted((a, b) => Math.abs(Math.log(b.by)) - Math.abs(Math.log(a.by)));
-		return {
-			cause,
-			likely:
-				beliefs[cause] >= MOST_LIKELY
-					? 'most-likely'
-					: beliefs[cause] >= POSSIBLE
-						? 'possible'
-						: 'unlikely',
-			for: told.filter(({ by }) => by > TELLS).map(({ code }) => code),
-			against: told.filter(({ by }) => by < 1 / TELLS).map(({ code }) => code)
-		};
-	});
+	const beliefs = weigh(complaint, found, by);
+	const start = beginning(complaint, by);
+	const causes = CAUSES.toSorted((a, b) => beliefs[b] - beliefs[a]).map((cause) =>
+		weighedBy(cause, beliefs[cause], found, start, by)
+	);
 	const [first] = causes;
 	const leftToDo = leftBeforeElsewhere(done);
 	const isSure = beliefs[first!.cause] >= FOUND;
-	const proposed = proposedChecks(complaint, found, done, weights);
+	const proposed = proposedChecks(complaint, found, done, by);
 	const [best] = proposed;
 	const worthwhile = best && best.worth > WORTHLESS ? best : null;
 	if (first!.cause === 'elsewhere' && (isSure || !worthwhile)) {
@@ -82,16 +77,33 @@ export function diagnose(
 	return { answer: { sort: 'not-known-yet' }, causes, next: worthwhile };
 }
 
+/** How likely a cause is in words, and what of all that was found speaks for and against it. */
+function weighedBy(
+	cause: Cause,
+	belief: number,
+	found: Found,
+	start: Beliefs,
+	by: Likelihoods
+): Weighed {
+	const told = (Object.keys(found) as EvidenceCode[])
+		.map((code) => ({ code, lift: liftOf(code, cause, found[code]!, start, by) }))
+		.toSorted((a, b) => Math.abs(Math.log(b.lift)) - Math.abs(Math.log(a.lift)));
+	return {
+		cause,
+		likely: belief >= MOST_LIKELY ? 'most-likely' : belief >= POSSIBLE ? 'possible' : 'unlikely',
+		for: told.filter(({ lift }) => lift > TELLS).map(({ code }) => code),
+		against: told.filter(({ lift }) => lift < 1 / TELLS).map(({ code }) => code)
+	};
+}
+
 /** How much likelier a piece of evidence is by this cause than by all of them as they were believed at first. */
-function lift(
+function liftOf(
 	code: EvidenceCode,
 	cause: Cause,
 	surely: number,
-	start: Readonly<Record<Cause, number>>
+	start: Beliefs,
+	by: Likelihoods
 ): number {
-	const by = (one: Cause) => {
-		const chance = chanceOf(code, one);
-		return surely * chance + (1 - surely) * (1 - chance);
-	};
-	return by(cause) / CAUSES.reduce((sum, one) => sum + start[one] * by(one), 0);
+	const of = (one: Cause) => likelihood(code, one, surely, by);
+	return of(cause) / CAUSES.reduce((sum, one) => sum + start[one] * of(one), 0);
 }

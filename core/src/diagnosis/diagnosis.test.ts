@@ -1,11 +1,18 @@
 /** Diagnoses of made-up cases, worked through as the program proposes. */
 import { describe, expect, it } from 'vitest';
 import { diagnose, type Diagnosis } from './answer.ts';
-import { CAUSES, COMPLAINTS } from './causes.ts';
+import { CAUSES, COMPLAINTS, type Complaint } from './causes.ts';
 import { BEFORE_ELSEWHERE, CHECKS, EVIDENCE, evidenceOf, type CheckCode } from './evidence.ts';
 import { madeUpCases, type MadeUpCase } from './test/made-up.ts';
-import { expectedGain, proposedChecks } from './next-check.ts';
-import { beginning, weigh, type Found } from './weigh.ts';
+import { expectedGain, FIRST_CHECKS, proposedChecks } from './next-check.ts';
+import {
+	beginning,
+	stepOf,
+	USUAL_LIKELIHOODS,
+	weigh,
+	type Found,
+	type Likelihoods
+} from './weigh.ts';
 
 /** Works a case through, doing what is proposed until nothing is. */
 function worked({ complaint, look }: MadeUpCase) {
@@ -86,8 +93,29 @@ describe('the weighing', () => {
 		expect(odds({ 'damper-worn': 1 }) / start).toBeGreaterThan(15);
 	});
 	it('takes a shop’s own weights', () => {
-		const own = { misfire: { float: 50 } } as never;
+		const start = { ...USUAL_LIKELIHOODS.start, misfire: { float: 50 } };
+		const own = { ...USUAL_LIKELIHOODS, start };
 		expect(diagnose('misfire', {}, [], own).causes[0]!.cause).toBe('float');
+	});
+	it('takes how often a shop says that a cause brings a finding', () => {
+		const own: Likelihoods = { ...USUAL_LIKELIHOODS, steps: { 'leaks-down': { float: 'always' } } };
+		const [usual, here] = [undefined, own].map(
+			(by) => weigh('misfire', { 'leaks-down': 1 }, by).float
+		);
+		expect(here!).toBeGreaterThan(3 * usual!);
+		expect(stepOf('leaks-down', 'float', own)).toBe('always');
+		expect(stepOf('leaks-down', 'float')).toBe('hardly-ever');
+		const [usually, then] = [undefined, own].map((by) =>
+			expectedGain(beginning('misfire', by), 'leak-down', by)
+		);
+		expect(then).not.toBe(usually);
+	});
+	it('begins with its own question where something broke', () => {
+		for (const [complaint, check] of Object.entries(FIRST_CHECKS)) {
+			expect(diagnose(complaint as Complaint, {}, []).next!.check).toBe(check);
+			const done = diagnose(complaint as Complaint, {}, [check]);
+			expect(done.next?.check).not.toBe(check);
+		}
 	});
 	it('proposes what tells most for its minutes, and no check twice', () => {
 		const [first, ...rest] = proposedChecks('lost-vacuum', {}, []);

@@ -1,7 +1,14 @@
 /** Which check tells most for its minutes. Source: handbook §10. */
-import { CAUSES, USUAL_WEIGHTS, type Complaint, type Weights } from './causes.ts';
+import { CAUSES, type Complaint } from './causes.ts';
 import { BEFORE_ELSEWHERE, CHECK_CODES, CHECKS, evidenceOf, type CheckCode } from './evidence.ts';
-import { chanceOf, weigh, type Beliefs, type Found } from './weigh.ts';
+import {
+	chanceOf,
+	USUAL_LIKELIHOODS,
+	weigh,
+	type Beliefs,
+	type Found,
+	type Likelihoods
+} from './weigh.ts';
 
 export interface ProposedCheck {
 	readonly check: CheckCode;
@@ -17,22 +24,28 @@ function bits(weights: Float64Array, sum: number): number {
 	return told / sum;
 }
 
-/** How often each cause brings each thing that a check tells. */
-const chances = new Map<CheckCode, readonly Float64Array[]>();
-function chancesOf(check: CheckCode): readonly Float64Array[] {
-	const before = chances.get(check);
+/** How often each cause brings each thing that a check tells, by what is weighed by. */
+const chances = new WeakMap<Likelihoods, Map<CheckCode, readonly Float64Array[]>>();
+function chancesOf(check: CheckCode, by: Likelihoods): readonly Float64Array[] {
+	const known = chances.get(by) ?? new Map<CheckCode, readonly Float64Array[]>();
+	chances.set(by, known);
+	const before = known.get(check);
 	if (before) return before;
 	const of = evidenceOf(check).map((code) =>
-		Float64Array.from(CAUSES, (cause) => chanceOf(code, cause))
+		Float64Array.from(CAUSES, (cause) => chanceOf(code, cause, by))
 	);
-	chances.set(check, of);
+	known.set(check, of);
 	return of;
 }
 
 /** How much less is unknown after a check, in bits, on average over what it may find. */
-export function expectedGain(beliefs: Beliefs, check: CheckCode): number {
+export function expectedGain(
+	beliefs: Beliefs,
+	check: CheckCode,
+	by: Likelihoods = USUAL_LIKELIHOODS
+): number {
 	const start = Float64Array.from(CAUSES, (cause) => beliefs[cause]);
-	const told = chancesOf(check);
+	const told = chancesOf(check, by);
 	const after = new Float64Array(start.length);
 	let left = 0;
 	for (let outcome = 0; outcome < 2 ** told.length; outcome++) {
@@ -48,21 +61,33 @@ export function expectedGain(beliefs: Beliefs, check: CheckCode): number {
 	return bits(start, 1) - left;
 }
 
-/** Checks not done yet, the one that tells most for its minutes first. */
+/** What is looked at first where something broke: the broken thing itself says most of how it broke. */
+export const FIRST_CHECKS: Readonly<Partial<Record<Complaint, CheckCode>>> = {
+	'broken-spring': 'springs-seen',
+	'broken-rocker': 'look-under-cover',
+	'broken-pushrod': 'pushrods-rolled',
+	'dropped-valve': 'valves-out'
+};
+
+/** Checks not done yet, the one that tells most for its minutes first, but after the complaint's own first one. */
 export function proposedChecks(
 	complaint: Complaint,
 	found: Found,
 	done: readonly CheckCode[],
-	weights: Weights = USUAL_WEIGHTS
+	by: Likelihoods = USUAL_LIKELIHOODS
 ): ProposedCheck[] {
-	const beliefs = weigh(complaint, found, weights);
+	const beliefs = weigh(complaint, found, by);
 	return CHECK_CODES.filter((check) => !done.includes(check))
 		.map((check) => ({
 			check,
 			minutes: CHECKS[check],
-			worth: expectedGain(beliefs, check) / CHECKS[check]
+			worth: expectedGain(beliefs, check, by) / CHECKS[check]
 		}))
-		.toSorted((a, b) => b.worth - a.worth);
+		.toSorted(
+			(a, b) =>
+				Number(b.check === FIRST_CHECKS[complaint]) - Number(a.check === FIRST_CHECKS[complaint]) ||
+				b.worth - a.worth
+		);
 }
 
 /** What must still be done before it may be said to lie elsewhere, the quickest first. */

@@ -1,4 +1,5 @@
 export * from './append-only-lists.ts';
+export * from './as-found-lash.ts';
 export * from './at-hand.ts';
 export * from './check-words.ts';
 export * from './current-readings.ts';

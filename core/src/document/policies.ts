@@ -14,7 +14,14 @@ export const POLICIES = {
 } as const;
 
 /** A head laid aside half way carries a hand-over; dropped and damaged parts are noted at their station. */
-export const NOTE_SUBJECTS = ['hand-over', 'dropped-part', 'damaged-part', 'flow-figures'] as const;
+export const NOTE_SUBJECTS = [
+	'hand-over',
+	'dropped-part',
+	'damaged-part',
+	'flow-figures',
+	/** Why nobody read the lash as it was found. */
+	'lash-not-found'
+] as const;
 
 /** Things that may go back in after they have run. */
 export const REUSABLE = ['spring', 'retainer', 'locks', 'seal', 'lashCap'] as const;

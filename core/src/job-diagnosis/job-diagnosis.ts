@@ -11,7 +11,7 @@ import {
 	type Diagnosis,
 	type EvidenceCode,
 	type Found,
-	type Weights
+	type Likelihoods
 } from '../diagnosis/index.ts';
 import type { Job, Look, Trial } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
@@ -174,7 +174,7 @@ export function diagnoseJob(
 	job: Job,
 	sheet: Sheet,
 	beside: readonly StationBeside[],
-	weights?: Weights
+	by?: Likelihoods
 ): JobDiagnosis | null {
 	const complaint = sinceOf(job)?.complaint;
 	if (!complaint) return null;
@@ -188,5 +188,5 @@ export function diagnoseJob(
 		for (const code of evidenceOf(check)) found[code] ??= Number(here.has(code));
 	}
 	const done = [...new Set([...looks.keys(), ...doneByFigures(sheet, beside)])];
-	return { complaint, found, byFigures, done, ...diagnose(complaint, found, done, weights) };
+	return { complaint, found, byFigures, done, ...diagnose(complaint, found, done, by) };
 }

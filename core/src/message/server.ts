@@ -19,8 +19,11 @@ export interface ServerMessages {
 	'visit.no-engine': null;
 	'visit.other-engine': null;
 	'visit.place-unknown': null;
+	'visit.none-signed': null;
 	'trial.open': { readonly changed: string };
 	'trial.unknown': null;
+	'diagnosis.not-a-weight': null;
+	'lash.reason-missing': null;
 	'server.not-json': null;
 	'server.too-deep': null;
 	'server.too-many-fields': { readonly max: number };

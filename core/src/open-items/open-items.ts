@@ -12,7 +12,7 @@ import {
 	type Done,
 	type Step
 } from '../assembly/index.ts';
-import type { Acceptance, Job } from '../document/index.ts';
+import { lashNotFound, type Acceptance, type Job } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 import {
 	FIGURE_NAMES,
@@ -40,6 +40,8 @@ declare module '../message/message.ts' {
 		'assembly.checking-spring': null;
 		'assembly.seal-height': { readonly higher: Millimetres; readonly expected: Millimetres };
 		'assembly.not-built': { readonly stations: readonly string[] };
+		/** Turned on a visit before anybody read it. */
+		'lash.not-found': null;
 		'count.not-done': null;
 		'count.differs': { readonly out: number; readonly back: number };
 		'figure.not-known': { readonly figure: FigureName; readonly why: Message | null };
@@ -110,6 +112,9 @@ export function openItems(job: Job, sheet: Sheet): OpenItem[] {
 				})
 			),
 		...stationsToAnswer(job, sheet).flatMap((station) => stationItems(station, item)),
+		...lashNotFound(job).lost.map((label) =>
+			item(`lash-not-found ${label}`, label, message('lash.not-found'), 'acceptance')
+		),
 		...sampleItem(job, sheet, item)
 	];
 	const rank = { blocking: 0, acceptance: 1, info: 2 };

@@ -63,6 +63,8 @@ const common = {
 	section: z
 		.strictObject({ station: z.string(), drawing: z.record(z.string(), z.json()) })
 		.optional(),
+	/** The head then and now, where it was here before; none on a first visit, or in sheets signed before visits. */
+	visit: z.record(z.string(), z.json()).optional(),
 	/** SHA-256 of the canonical JSON of everything else. */
 	sha256: Digest
 };

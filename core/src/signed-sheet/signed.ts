@@ -28,8 +28,10 @@ import {
 	type Signing
 } from './schema.ts';
 import { hasSameFigures } from './version-1.ts';
+import { visitAsSigned } from './visit.ts';
 
 export { AnySignedSheet, SignedSheet, type Signing } from './schema.ts';
+export type { FrozenVisit } from './visit.ts';
 export { figureOfVersion1, stateOfVersion1 } from './version-1.ts';
 
 /** SHA-256 of a text in UTF-8, as lower-case hexadecimal digits. */
@@ -41,15 +43,18 @@ const canonical = (value: unknown): string => canonicalize(value) as string;
  * Freezes a job as it stands; the text is what is kept and handed out. Source: handbook §9.
  *
  * @param units in which its sentences are frozen; figures stand in mm and N
+ * @param then the job of the sheet that a visit starts from
  * @returns canonical JSON (RFC 8785) with its own SHA-256 in it
  */
 export function signSheet(
 	job: Job,
 	signing: Signing,
 	units: Units,
-	{ sha256, write }: { readonly sha256: Sha256; readonly write: Write }
+	{ sha256, write }: { readonly sha256: Sha256; readonly write: Write },
+	then: Job | null = null
 ): string {
 	const sheet = evaluate(job);
+	const visit = then && visitAsSigned(job, sheet, then);
 	const body = {
 		format: SIGNED_FORMAT,
 		version: SIGNED_VERSION,
@@ -57,7 +62,8 @@ export function signSheet(
 		job,
 		sheet: sheetJson(sheet, units, write),
 		open: withWords(openAsSigned(job, sheet), units, write),
-		...sectionOf(job, sheet)
+		...sectionOf(job, sheet),
+		...(visit && { visit: JSON.parse(JSON.stringify(visit)) as Json })
 	};
 	return canonical({ ...body, sha256: sha256(canonical(body)) });
 }

@@ -4,6 +4,7 @@
  * Source: handbook §10.
  */
 import {
+	lashAsFound,
 	meanOfRepeats,
 	partsByStation,
 	stationsThen,
@@ -184,14 +185,10 @@ function figureOf(
 	}
 }
 
-/** The first lash of a visit that was read before anything was turned; null where nobody did. */
+/** The lash of a station as it came back; null where nobody read it before it was turned. */
 function asFoundLash(job: Job, station: string): FigureRead | null {
-	const struck = new Set(job.voids.map(({ reading }) => reading));
-	const [first] = job.readings
-		.filter((one) => one.station === station && one.quantity === 'lash' && !struck.has(one.id))
-		.toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at));
-	if (first?.lash?.as !== 'found') return null;
-	const mean = meanOfRepeats([first], lengthRead);
+	const found = lashAsFound(job, station);
+	const mean = found && meanOfRepeats([found], lengthRead);
 	return mean && { value: mean.value, uncertainty: mean.uncertainty };
 }
 

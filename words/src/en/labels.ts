@@ -467,6 +467,7 @@ export const labels: Labels = {
 	camAt: { block: 'block', head: 'head' },
 	note: {
 		'hand-over': 'handover',
+		'lash-not-found': 'lash not read as found',
 		'dropped-part': 'dropped part',
 		'damaged-part': 'damaged part',
 		'flow-figures': 'flow figures'

@@ -828,13 +828,18 @@ export const sentences: Sentences = {
 	'server.operator-gone': 'Operator no longer exists: select an operator.',
 	'server.changed-meanwhile':
 		'Somebody else changed this meanwhile; your entries are kept. Compare with theirs in another window, then load this page again.',
+	'lash.not-found':
+		'lash was turned before it was read as found: what moved since it was signed cannot be told',
 	'visit.nothing-signed':
 		'Nothing was signed of this head yet: take it in as a new job, and sign its sheet.',
 	'visit.other-layout': 'The head does not lie on this engine as it was signed: its valves differ.',
 	'visit.no-engine': 'The head is on no engine: say first which one it is on.',
 	'visit.other-engine': 'Heads that come back on one job are on one engine.',
+	'visit.none-signed': 'This sheet was signed of no return visit: there is nothing to compare.',
 	'visit.place-unknown': 'This engine has no such place for a head.',
 	'trial.open': ({ changed }) => `One change at a time: say first what “${changed}” did.`,
+	'diagnosis.not-a-weight': 'A weight is a number between 0.01 and 100.',
+	'lash.reason-missing': 'Why is it not read as found? Enter a reason.',
 	'trial.unknown': 'What this is the result of is not on the job, or has its result.',
 	'server.not-json': 'The request is not JSON.',
 	'server.too-deep': 'The request is nested too deeply.',

@@ -47,11 +47,15 @@ const PAGES: Readonly<Record<StageName, string>> = {
 	sign: '/sign'
 };
 
+type Viewed = Pick<Book['job'], 'engine' | 'visitOf'>;
+
 /** Views that belong to a phase without being a stage of it. */
-function viewsOf(phase: Phase, root: string, engine: string): Item[] {
+function viewsOf(phase: Phase, root: string, { engine, visitOf }: Viewed): Item[] {
 	switch (phase) {
 		case 'prepare':
 			return [
+				...(visitOf ? [{ name: 'Then and now', href: `${root}/then` }] : []),
+				{ name: 'Diagnosis', href: `${root}/diagnosis` },
 				{ name: 'As found', href: `${root}/as-found` },
 				{ name: 'Valve figures', href: `${root}/inspect/figures` }
 			];
@@ -72,7 +76,7 @@ function viewsOf(phase: Phase, root: string, engine: string): Item[] {
 			return [
 				{ name: 'Print the sheet', href: `${root}/paper` },
 				{ name: 'Save as a file', href: `${root}/file`, isFile: true },
-				{ name: 'Engine’s jobs', href: `/engines/${engine}` },
+				{ name: 'Engine’s jobs', href: `/engines/${engine.id}` },
 				{ name: 'A job like this', href: `/jobs/new?like=${root.slice('/jobs/'.length)}` }
 			];
 		default:
@@ -93,7 +97,7 @@ export function phasesOf({ job, stages }: Pick<Book, 'job' | 'stages'>): PhaseIt
 					href: `${root}${PAGES[stage.name]}`,
 					stage
 				})),
-				...viewsOf(phase, root, job.engine.id)
+				...viewsOf(phase, root, job)
 			],
 			done: [own.filter(({ done }) => done).length, own.length],
 			blocks: own.some(({ blocks }) => blocks)
@@ -102,11 +106,8 @@ export function phasesOf({ job, stages }: Pick<Book, 'job' | 'stages'>): PhaseIt
 }
 
 /** The pages of a job, by the names they have in the rail. */
-export const jobPages = ({
-	id,
-	number,
-	engine
-}: Pick<Book['job'], 'id' | 'number' | 'engine' | 'stations'>) => {
+export const jobPages = (job: Pick<Book['job'], 'id' | 'number' | 'stations'> & Viewed) => {
+	const { id, number } = job;
 	const root = `/jobs/${id}`;
 	const stages = (Object.keys(PAGES) as StageName[]).filter((name) => name !== 'check-in');
 	return [
@@ -114,7 +115,7 @@ export const jobPages = ({
 			name: capital(label('stage', name)),
 			href: `${root}${PAGES[name]}`
 		})),
-		...PHASES.flatMap((phase) => viewsOf(phase, root, engine.id)).filter(({ isFile }) => !isFile)
+		...PHASES.flatMap((phase) => viewsOf(phase, root, job)).filter(({ isFile }) => !isFile)
 	].map(({ name, href }) => ({ sort: 'page' as const, name, detail: number, href }));
 };
 

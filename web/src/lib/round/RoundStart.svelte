@@ -1,16 +1,22 @@
 <script lang="ts">
 	/** What is in place is asked once, and kept with every reading of the round. */
+	import { untrack } from 'svelte';
+	import { v7 as uuid } from 'uuid';
 	import {
 		gaugeInHand,
+		lashNotFound,
 		lengthOf,
 		readAs,
 		readEntry,
+		message,
 		readMeasured,
 		type Quantity
 	} from '@zinc-ledger/core';
 	import type { KnownGauge } from '$lib/gauges/known';
+	import { tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import InPlace, { type InPlaceAnswers } from './InPlace.svelte';
 	import type { RoundBegun } from './round.svelte';
@@ -37,9 +43,34 @@
 		isGround: true,
 		lashCap: true,
 		engine: 'cold',
-		as: 'set',
+		as: untrack(() => (lashNotFound(book.job).open.length > 0 ? 'found' : 'set')),
 		marked: false
 	});
+	/** Valves of a head that came back whose lash must not be turned before it was read, or somebody said why. */
+	const unread = $derived(quantity === 'lash' ? lashNotFound(book.job).open : []);
+	let why = $state('');
+	let whyProblem = $state<string | undefined>();
+	const asksWhy = $derived(unread.length > 0 && answers.as === 'set');
+
+	/** Keeps why lash is set without having been read. @returns whether it is kept */
+	async function keptWhy(): Promise<boolean> {
+		if (!asksWhy) return true;
+		const text = why.trim();
+		const problem =
+			text === ''
+				? tell(message('lash.reason-missing'))
+				: await book.append('notes', bench.person, {
+						id: uuid(),
+						text,
+						about: 'lash-not-found',
+						private: false,
+						blocksSignOff: false,
+						at: new Date().toISOString()
+					});
+		whyProblem = problem ?? undefined;
+		return problem === null;
+	}
+
 	let asked = $state(false);
 	const kinds = $derived(Object.values(book.job.setup.kinds));
 	const anyGround = $derived(
@@ -60,11 +91,12 @@
 	const recessRead = $derived(readEntry(recess, bench.units.length));
 	const resolutionRead = $derived(readMeasured(resolution, readAs(quantity), bench.units));
 	const gaugeProblem = $derived(gauge.trim() === '' ? 'Name the gauge.' : undefined);
-	function begin(event: SubmitEvent) {
+	async function begin(event: SubmitEvent) {
 		event.preventDefault();
 		const { locator, shims, sealHome, isGround, lashCap, engine, as, marked } = answers;
 		asked = quantity === 'installed-height' && locator === null;
 		if (asked || !recessRead.ok || !resolutionRead.ok || gaugeProblem) return;
+		if (!(await keptWhy())) return;
 		onbegin({
 			parts: {
 				locator: locator !== 'no',
@@ -98,6 +130,22 @@
 		Asked once; saved with every reading of this {list ? 'list' : 'round'}.
 	</p>
 	<InPlace {quantity} bind:answers {asked} {anyGround} {anyCap} />
+	{#if asksWhy}
+		<div class="mt-3">
+			<Alert>
+				The lash of {unread.length === book.job.stations.length ? 'no valve' : unread.join(' ')} was {unread.length ===
+				book.job.stations.length
+					? ''
+					: 'not '}read as found. Once an adjuster is turned, nobody can tell what moved.
+			</Alert>
+			<TextField
+				label="Why it is not read as found"
+				hint="came off the engine, turned by the customer …"
+				problem={whyProblem}
+				bind:value={why}
+			/>
+		</div>
+	{/if}
 	<div class="mt-4 grid grid-cols-3 gap-4">
 		{#if !list}
 			<SelectField

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid';
 import type { LengthUnit, Person, Setup } from '@zinc-ledger/core';
 import { setupWith } from '$lib/setup/shop';
 import type { Database } from './database/connection';
+import { WEIGHED } from './likelihoods';
 
 /** One change of the shop's own limits; `to` is empty where the usual one was taken back. */
 export interface LimitChange {
@@ -19,6 +20,7 @@ export async function limitChanges(db: Database): Promise<LimitChange[]> {
 		.selectFrom('shop_limit')
 		.innerJoin('person', 'person.id', 'shop_limit.person_id')
 		.select(['field', 'from', 'to', 'person.name as person', 'at'])
+		.where('field', 'not like', `${WEIGHED}%`)
 		.orderBy('position', 'desc')
 		.execute();
 	return rows.map((row) => ({ ...row, at: row.at.toISOString() }));

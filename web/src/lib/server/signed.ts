@@ -14,6 +14,7 @@ import {
 	type Signed,
 	type Units
 } from '@zinc-ledger/core';
+import { checkJob } from '@zinc-ledger/core/file';
 import { signSheet, type AnySignedSheet } from '@zinc-ledger/core/signed';
 import { write } from '@zinc-ledger/words';
 import type { SignedEntry } from '$lib/job/signed';
@@ -144,6 +145,8 @@ export async function signJob(
 		const id = uuid();
 		const at = new Date().toISOString();
 		const revision = (last?.revision ?? 0) + 1;
+		const before = job.visitOf && (await signedBefore(trx, jobId));
+		const then = before ? checkJob(readSigned(before.content).job) : null;
 		const supersedes = last && { id: last.id, sha256: last.sha256 };
 		const content = signSheet(
 			job,
@@ -160,7 +163,8 @@ export async function signJob(
 				}
 			},
 			units,
-			{ sha256, write }
+			{ sha256, write },
+			then?.ok ? then.value : null
 		);
 		const digest = readSigned(content).sha256;
 		const entries = entryCount(job);

@@ -27,25 +27,25 @@ pdfmake.setFonts(FONTS);
 pdfmake.setUrlAccessPolicy(() => false);
 pdfmake.setLocalAccessPolicy((path: string) => FONT_FILES.includes(path));
 
-const SOFT = '#4f5a5e';
+export const SOFT = '#4f5a5e';
 /**
  * A text in the font of figures. Spaces are set in the other font: in the file
  * of this one the space lies at the very end, where its reader stumbles.
  */
-const inFigures = (text: string): Content[] =>
+export const inFigures = (text: string): Content[] =>
 	text.split(/( +)/).map((part) => ({ text: part, font: part.trim() === '' ? 'Text' : 'Figures' }));
 
 /** A state in one sign beside its figure; the key at the foot of the page names them. */
 const SIGNS: Partial<Record<State, string>> = { stop: '#', watch: '!', inconclusive: '~' };
 
 export type Size = 'A4' | 'Letter';
-const WIDTHS: Readonly<Record<Size, number>> = { A4: 595.28, Letter: 612 };
-const MARGIN = 34;
+export const WIDTHS: Readonly<Record<Size, number>> = { A4: 595.28, Letter: 612 };
+export const MARGIN = 34;
 
-const made = (document: TDocumentDefinitions): Promise<Buffer> =>
+export const made = (document: TDocumentDefinitions): Promise<Buffer> =>
 	pdfmake.createPdf(document).getBuffer();
 
-const infoOf = ({ job, signed }: SignedOut): NonNullable<TDocumentDefinitions['info']> => ({
+export const infoOf = ({ job, signed }: SignedOut): NonNullable<TDocumentDefinitions['info']> => ({
 	title: `${job.number} ${job.engine.name}, sheet ${signed.revision}`,
 	author: signed.person,
 	creationDate: new Date(signed.at)
@@ -120,7 +120,7 @@ function head({ title, customer, number, dates, scope }: Paper): Content {
 	};
 }
 
-const rule = (width: number, lineWidth: number): Content => ({
+export const rule = (width: number, lineWidth: number): Content => ({
 	canvas: [{ type: 'line', x1: 0, y1: 3, x2: width, y2: 3, lineWidth }]
 });
 

@@ -1,11 +1,20 @@
 /** A signed sheet of any version as its outputs read it: the frozen figures, never worked out anew. */
 import { FIGURE_NAMES, type Drawing, type Job } from '@zinc-ledger/core';
 import { checkJob } from '@zinc-ledger/core/file';
-import { figureOfVersion1, stateOfVersion1, type AnySignedSheet } from '@zinc-ledger/core/signed';
+import {
+	figureOfVersion1,
+	stateOfVersion1,
+	type AnySignedSheet,
+	type FrozenVisit
+} from '@zinc-ledger/core/signed';
 import { printedSheet, type Kept, type Printed } from '$lib/paper/printed';
 
 /** All of a signed sheet that goes out. */
-export type SignedOut = Printed & { readonly signed: NonNullable<Printed['signed']> };
+export type SignedOut = Printed & {
+	readonly signed: NonNullable<Printed['signed']>;
+	/** The head then and now, where it was here before. */
+	readonly visit?: FrozenVisit | undefined;
+};
 
 const AS_IN_VERSION_1: Kept = {
 	figures: (station) =>
@@ -15,7 +24,7 @@ const AS_IN_VERSION_1: Kept = {
 
 export function signedOut(signed: AnySignedSheet): SignedOut {
 	const job = checkJob(signed.job);
-	const { signing, section } = signed;
+	const { signing, section, visit } = signed;
 	return {
 		job: job.ok ? job.value : (signed.job as Job),
 		sheet: printedSheet(signed.sheet, signed.version === 1 ? AS_IN_VERSION_1 : undefined),
@@ -24,6 +33,7 @@ export function signedOut(signed: AnySignedSheet): SignedOut {
 			station: section.station,
 			drawing: section.drawing as unknown as Drawing
 		},
+		...(visit && { visit: visit as unknown as FrozenVisit }),
 		signed: {
 			revision: signing.revision,
 			person: signing.person.name,

@@ -1,6 +1,7 @@
 import { unitsFor } from '$lib/server/units-for';
 import { ask } from '$lib/server/ask';
 import { findEngineById, jobsOfEngine, lastSigned } from '$lib/server/customers';
+import { headsOfEngine } from '$lib/server/heads';
 import { jobLines } from '$lib/server/jobs/lines';
 import { loadJob } from '$lib/server/jobs/load';
 import { message } from '@zinc-ledger/core';
@@ -14,5 +15,6 @@ export const load = async ({ params, locals }) => {
 	// As its last visit was read, where nobody chose other units.
 	const last = jobs[0] && (await ask((db) => loadJob(db, jobs[0]!.id)));
 	const units = last ? unitsFor(locals, last.job) : locals.units;
-	return { engine, jobs, signed, units };
+	const heads = await ask((db) => headsOfEngine(db, params.id));
+	return { engine, heads, jobs, signed, units };
 };

@@ -4,6 +4,7 @@
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import JobTable from '$lib/job/JobTable.svelte';
 	import LastSigned from '$lib/sheet/LastSigned.svelte';
+	import Button from '$lib/ui/Button.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 
 	let { data } = $props();
@@ -39,6 +40,14 @@
 		>
 	</p>
 	<div class="mt-4"><HeadPlan job={bare.job} stations={bare.sheet.stations} /></div>
+	<ul class="mt-3 flex flex-wrap gap-x-8 gap-y-2" aria-label="Heads">
+		{#each data.heads as { id, place, mark } (id)}
+			<li class="flex items-center gap-3">
+				<a class="underline" href="/heads/{id}">Head {mark ?? place}</a>
+				{#if data.signed}<Button href="/heads/{id}/back">This head is back</Button>{/if}
+			</li>
+		{/each}
+	</ul>
 	<h2 class="mt-6 mb-1 font-semibold">
 		{visits}
 	</h2>

@@ -2,6 +2,7 @@ import { ask } from '$lib/server/ask';
 import { sheetCsv } from '$lib/server/out/csv';
 import { signedOut } from '$lib/server/out/signed-out';
 import { labelPdf, sheetPdf } from '$lib/server/out/pdf';
+import { reportPdf } from '$lib/server/out/report';
 import { readSigned, signedText } from '$lib/server/signed';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
@@ -27,6 +28,9 @@ export async function GET({ params, url }) {
 			return pdf(await sheetPdf(signed, size, false));
 		case 'customer.pdf':
 			return pdf(await sheetPdf(signed, size, true), '-customer');
+		case 'report.pdf':
+			if (!signed.visit) refuse(404, message('visit.none-signed'));
+			return pdf(await reportPdf(signed, size), '-report');
 		case 'label.pdf':
 			return pdf(await labelPdf(signed, `${url.origin}/jobs/${params.id}`), '-label');
 		default:

@@ -1,0 +1,143 @@
+/** What parts may run, and what they have run: limits, what is due, trends and batches. */
+import { sql } from 'kysely';
+import { v7 as uuid } from 'uuid';
+import type { Person, ServiceLimit } from '@zinc-ledger/core';
+import { useUpAll } from './asked/of-service';
+import type { Database } from './database/connection';
+import { inTransaction } from './database/transaction';
+
+/** Says what a part may run, for one duty or for all that have none of their own. */
+export async function keepLimit(
+	db: Database,
+	{ part, duty, ...limit }: ServiceLimit & { readonly part: string; readonly duty: string | null },
+	person: Person
+): Promise<void> {
+	await inTransaction(db, async (trx) => {
+		await trx
+			.insertInto('service_limit')
+			.values({
+				id: uuid(),
+				part_id: part,
+				duty,
+				hours: limit.hours ?? null,
+				runs: limit.runs ?? null,
+				kilometres: limit.kilometres ?? null,
+				cycles: limit.cycles ?? null,
+				over_speed: limit.overSpeed ?? null,
+				person_id: person.id
+			})
+			.execute();
+		await useUpAll(trx, part);
+	});
+}
+
+/** Heads of which parts have used this part of their life, or more, the most used first: one row a head and sort of part. */
+export const dueHeads = (db: Database, from: number, limit: number) =>
+	db
+		.selectFrom((select) =>
+			select
+				.selectFrom('service_item')
+				.selectAll()
+				.where('used', '>=', from)
+				.orderBy('used', 'desc')
+				.limit(MOST_LOOKED_AT)
+				.as('item')
+		)
+		.innerJoin('cylinder_head', 'cylinder_head.id', 'item.cylinder_head_id')
+		.leftJoin('engine', 'engine.id', 'cylinder_head.engine_id')
+		.leftJoin('customer', 'customer.id', 'engine.customer_id')
+		.select([
+			'cylinder_head.id as head',
+			'cylinder_head.mark',
+			'cylinder_head.place',
+			'engine.id as engineId',
+			'engine.name as engine',
+			'customer.name as customer',
+			'item.part',
+			'item.name'
+		])
+		.select((select) => [
+			select.fn.max('item.used').as('used'),
+			select.fn.max('item.hours').as('hours'),
+			select.fn.max('item.runs').as('runs'),
+			select.fn.max('item.kilometres').as('kilometres'),
+			select.fn.countAll<number>().as('count')
+		])
+		.groupBy([
+			'cylinder_head.id',
+			'cylinder_head.mark',
+			'cylinder_head.place',
+			'engine.id',
+			'engine.name',
+			'customer.name',
+			'item.part',
+			'item.name'
+		])
+		.orderBy('used', 'desc')
+		.limit(limit)
+		.execute();
+/** Parts looked at for the list of what is due: those that have used most. */
+const MOST_LOOKED_AT = 2000;
+
+/** The mean load of a set at its nominal height by visit, with what it had run and how far its springs lie apart. */
+export const trendOfSet = (db: Database, setId: string) =>
+	db
+		.selectFrom('spring_result')
+		.select(['visit', 'height'])
+		.select((select) => [
+			select.fn.countAll<number>().as('springs'),
+			select.fn.avg<number>('seat_load').as('load'),
+			sql<number>`coalesce(stddev_samp(seat_load), 0)`.as('spread'),
+			select.fn.avg<number>('hours').as('hours'),
+			sql<number>`avg(runs)::double precision`.as('runs'),
+			select.fn.avg<number>('kilometres').as('kilometres')
+		])
+		.where('set_id', '=', setId)
+		.where('seat_load', 'is not', null)
+		.groupBy(['visit', 'height'])
+		.orderBy('visit')
+		.execute();
+
+export interface BatchLoss {
+	readonly batch: string | null;
+	readonly sets: number;
+	readonly springs: number;
+	/** Mean part of its first load that a spring has lost, and the half-width of its 95 % interval over sets. */
+	readonly lost: number;
+	readonly within: number | null;
+	readonly hours: number;
+}
+
+/** What the batches of a card have lost of their first load: by set, so that sixteen springs of one head do not count as sixteen heads. */
+export async function lossByBatch(db: Database, cardId: string): Promise<BatchLoss[]> {
+	const { rows } = await sql<BatchLoss>`
+		select batch, count(*)::int as sets, sum(springs)::int as springs, avg(lost) as lost,
+			case when count(*) > 1 then 1.96 * stddev_samp(lost) / sqrt(count(*)) end as within,
+			avg(hours) as hours
+		from (
+			select batch, set_id, count(*) as springs, avg(1 - last / first) as lost, avg(hours) as hours
+			from (
+				select distinct on (spring_id) batch, set_id, hours, seat_load as last,
+					first_value(seat_load) over (partition by spring_id order by visit, at) as first
+				from spring_result
+				where card_id = ${cardId} and seat_load is not null
+				order by spring_id, visit desc, at desc
+			) by_spring
+			where hours > 0
+			group by batch, set_id
+		) by_set
+		group by batch
+		order by lost desc
+	`.execute(db);
+	return rows;
+}
+
+/** What the parts of a head have run, in the order of its stations. */
+export const serviceOfHead = (db: Database, head: string) =>
+	db
+		.selectFrom('service_item')
+		.select(['part', 'name', 'station', 'hours', 'runs', 'kilometres', 'over_speed', 'used'])
+		.where('cylinder_head_id', '=', head)
+		.orderBy('part')
+		.orderBy('station')
+		.execute();

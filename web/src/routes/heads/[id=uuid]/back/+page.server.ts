@@ -1,0 +1,58 @@
+import { fail, isHttpError, redirect } from '@sveltejs/kit';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
+import { ask } from '$lib/server/ask';
+import { formTexts } from '$lib/server/body';
+import { findHead } from '$lib/server/heads';
+
+import { jobNumbered, nextJobNumber } from '$lib/server/jobs/find';
+import { refuse } from '$lib/server/refuse';
+import { beginVisit, headsBeside, lastSignedOfHead } from '$lib/server/visits';
+import { readSince } from '$lib/visit/since';
+
+export const load = async ({ params }) =>
+	ask(async (db) => {
+		const head = await findHead(db, params.id);
+		if (!head) refuse(404, message('server.unknown', { what: 'head' }));
+		const last = await lastSignedOfHead(db, head.id);
+		return {
+			head,
+			number: await nextJobNumber(db),
+			last: last && {
+				job: last.jobId,
+				number: last.number,
+				revision: last.revision,
+				at: last.at.toISOString()
+			},
+			beside: last ? await headsBeside(db, last.jobId, head.id) : []
+		};
+	});
+
+export const actions = {
+	default: async ({ request, params, locals }) => {
+		const { number = '', ...typed } = await formTexts(request);
+		const refused = (status: number, problems: Record<string, string>) =>
+			fail(status, { problems, values: { number, ...typed } });
+		const { person } = locals;
+		if (!person) return refused(401, { number: tell(message('server.operator-required')) });
+		const read = readSince(typed);
+		if (number.trim() === '') return refused(400, { number: tell(message('job.number-missing')) });
+		if (!read.ok) return refused(400, read.problems);
+		const also = Object.keys(typed).flatMap((name) =>
+			name.startsWith('also.') ? [name.slice('also.'.length)] : []
+		);
+		const taken = { head: params.id, also, number: number.trim() };
+		if (await ask((db) => jobNumbered(db, taken.number)))
+			return refused(400, {
+				number: tell(message('import.number-taken', { number: taken.number }))
+			});
+		try {
+			const job = await ask((db) => beginVisit(db, taken, read.since, person));
+			redirect(303, `/jobs/${job}/then`);
+		} catch (failure) {
+			if (isHttpError(failure) && failure.status === 409)
+				return refused(409, { number: failure.body.message });
+			throw failure;
+		}
+	}
+};

@@ -1,0 +1,153 @@
+<script lang="ts">
+	/** A complaint weighed by what was found: what is likely, and what to do next. */
+	import { v7 as uuid } from 'uuid';
+	import {
+		CHECK_CODES,
+		CHECKS,
+		diagnoseJob,
+		newestLooks,
+		sinceOf,
+		thenAndNow,
+		type CheckCode
+	} from '@zinc-ledger/core';
+	import { label } from '@zinc-ledger/words';
+	import { getBench } from '$lib/bench/bench.svelte';
+	import Causes from '$lib/diagnosis/Causes.svelte';
+	import LookForm from '$lib/diagnosis/LookForm.svelte';
+	import Trials from '$lib/diagnosis/Trials.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import Photos from '$lib/photos/Photos.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
+	import Button from '$lib/ui/Button.svelte';
+	import Disclosure from '$lib/ui/Disclosure.svelte';
+	import { capital, moment } from '$lib/ui/words';
+	import { pageOfCheck } from '$lib/diagnosis/checks';
+	import { readSince, sinceTexts, type SinceField } from '$lib/visit/since';
+	import SinceFields from '$lib/visit/SinceFields.svelte';
+
+	let { data } = $props();
+	const book = getBook();
+	const bench = getBench();
+	useKeys([]);
+	const beside = $derived(data.signed ? thenAndNow(data.signed, book.job) : []);
+	const diagnosis = $derived(diagnoseJob(book.job, book.sheet, beside, data.likelihoods));
+	const since = $derived(sinceOf(book.job));
+	const looks = $derived(newestLooks(book.job));
+	const next = $derived(diagnosis?.next?.check ?? null);
+	let chosen = $state<CheckCode | null>(null);
+	const shown = $derived(chosen ?? next);
+
+	let values = $state(sinceTexts(null));
+	let problems = $state<Partial<Record<SinceField, string>>>({});
+	let problem = $state<string | null>(null);
+	let telling = $state(false);
+	async function tell(event: SubmitEvent) {
+		event.preventDefault();
+		const read = readSince(values);
+		problems = read.ok ? {} : read.problems;
+		if (!read.ok) return;
+		const entry = { id: uuid(), ...read.since, at: new Date().toISOString() };
+		problem = await book.append('since', bench.person, entry);
+		if (problem === null) telling = false;
+	}
+	function startTelling() {
+		values = sinceTexts(since);
+		telling = true;
+	}
+</script>
+
+<svelte:head><title>Diagnosis · {book.job.number} · Zinc Ledger</title></svelte:head>
+
+<div class="min-h-0 flex-1 overflow-auto px-4 py-4 bench:px-6">
+	<div class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink pb-2">
+		<h1 class="text-xl font-semibold">Diagnosis</h1>
+		<span class="text-soft">
+			{since?.complaint
+				? capital(label('complaint', since.complaint))
+				: 'No complaint is told'}{since?.noticed ? `: “${since.noticed}”` : ''}
+		</span>
+		{#if !telling}
+			<Button class="ml-auto" onclick={startTelling}>
+				{since ? 'Tell it anew' : 'Tell what is wrong'}
+			</Button>
+		{/if}
+	</div>
+	{#if telling}
+		<form class="mt-3 max-w-4xl" onsubmit={tell} aria-label="What happened since">
+			<SinceFields bind:values {problems} />
+			<div class="mt-3 flex gap-3">
+				<Button look="main">Save</Button>
+				<Button type="button" onclick={() => (telling = false)}>Cancel</Button>
+			</div>
+			<Alert problem={problem && capital(problem)} />
+		</form>
+	{/if}
+	{#if diagnosis}
+		<div class="mt-3 grid gap-x-10 gap-y-6 bench:grid-cols-[minmax(0,1fr)_24rem]">
+			<div>
+				<p class="text-[17px]" data-answer={diagnosis.answer.sort}>
+					{#if diagnosis.answer.sort === 'cause'}
+						Most likely: <b>{label('cause', diagnosis.answer.cause)}</b>.
+					{:else if diagnosis.answer.sort === 'elsewhere'}
+						<b>The valve train is in order: look elsewhere.</b> Spark, plugs, leads, cap and fuel, in
+						no order; no spring is ordered.
+					{:else}
+						<b>Not known yet.</b>
+						{next
+							? 'Do this next:'
+							: 'Nothing is left that would tell much: change one thing at a time.'}
+					{/if}
+				</p>
+				{#if shown}
+					<section class="mt-3" aria-label="Next check">
+						<h2 class="flex items-baseline gap-3 border-b border-ink pb-1 font-semibold">
+							{capital(label('check', shown))}
+							<span class="figure text-[13px] text-soft">about {CHECKS[shown]} min</span>
+							{#if pageOfCheck(shown, book.job)}
+								<a class="ml-auto text-[13px] underline" href={pageOfCheck(shown, book.job)}>
+									to its figures
+								</a>
+							{/if}
+						</h2>
+						{#key shown}
+							<LookForm check={shown} before={looks.get(shown)} onkept={() => (chosen = null)} />
+						{/key}
+					</section>
+				{/if}
+				<Disclosure class="mt-4" title="All checks">
+					<ul class="grid gap-x-8 tablet:grid-cols-2">
+						{#each CHECK_CODES as check (check)}
+							{@const look = looks.get(check)}
+							<li class="flex items-center gap-2 border-b border-hair py-0.5 text-[14px]">
+								<Button small onclick={() => (chosen = check)}>
+									{capital(label('check', check))}
+								</Button>
+								<span class="ml-auto text-soft">
+									{#if look}
+										{book.initials(look.person)} {moment(look.at)}
+									{:else if diagnosis.done.includes(check)}
+										by its figures
+									{:else}
+										<span class="figure">{CHECKS[check]} min</span>
+									{/if}
+								</span>
+							</li>
+						{/each}
+					</ul>
+				</Disclosure>
+				<Trials />
+				<section class="mt-6" aria-label="Photos">
+					<h2 class="mb-2 border-b border-ink pb-1 font-semibold">Photos of what was seen</h2>
+					<Photos photos={data.photos} to="/api/jobs/{book.job.id}/photos" of="what was seen" />
+				</section>
+			</div>
+			<Causes {diagnosis} />
+		</div>
+	{:else if !telling}
+		<p class="mt-3 max-w-2xl text-soft">
+			A diagnosis begins with what the driver noticed: at one engine speed or everywhere, a noise at
+			one valve, something broken. It is told with what happened since the head was here.
+		</p>
+	{/if}
+</div>

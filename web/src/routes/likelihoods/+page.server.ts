@@ -1,0 +1,35 @@
+import { fail } from '@sveltejs/kit';
+import { COMPLAINTS, message, type Complaint } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
+import { ask } from '$lib/server/ask';
+import { formTexts } from '$lib/server/body';
+import { isWeight, likelihoods, WEIGHED } from '$lib/server/likelihoods';
+import { changeLimits } from '$lib/server/shop';
+
+export const load = async ({ url }) => {
+	const asked = url.searchParams.get('complaint') as Complaint;
+	return {
+		complaint: COMPLAINTS.includes(asked) ? asked : COMPLAINTS[0],
+		likelihoods: await ask(likelihoods)
+	};
+};
+
+export const actions = {
+	/** Says how the shop weighs some causes; a field left empty is weighed as is usual. */
+	default: async ({ request, locals }) => {
+		const fields = Object.entries(await formTexts(request)).filter(([field]) =>
+			field.startsWith(WEIGHED)
+		);
+		if (!locals.person) return fail(401, { message: tell(message('server.operator-required')) });
+		const wrong = fields.filter(([field, text]) => !isWeight(field, text.trim()));
+		if (wrong.length > 0)
+			return fail(400, {
+				message: tell(message('diagnosis.not-a-weight')),
+				wrong: wrong.map(([field]) => field)
+			});
+		const changes = fields.map(([field, text]) => ({ field, from: null, to: text.trim() }));
+		const { person } = locals;
+		await ask((db) => changeLimits(db, changes, person));
+		return { saved: changes.length };
+	}
+};
