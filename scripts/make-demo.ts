@@ -7,37 +7,25 @@
  *   npm run demo
  */
 import { readFileSync, writeFileSync } from 'node:fs';
-import loadHighs from 'highs';
-import { v5 as named } from 'uuid';
 import {
 	applyToSetup,
-	assemblyOf,
 	evaluate,
-	inPlaceFor,
 	lengthOf,
-	lengthText,
-	lockHalves,
 	maySign,
 	medianSpring,
 	mm,
 	newJob,
 	openItems,
-	shimChanges,
-	withPlan,
 	type Job,
-	type Quantity,
-	type Reading,
 	type Setup,
 	type StationEntry,
 	type Sweep
 } from '@zinc-ledger/core';
 import { readJob, writeJob } from '@zinc-ledger/core/file';
-import { highsSolver, planJob } from '@zinc-ledger/core/planner';
 import { normal, randomFrom, sampled } from '@zinc-ledger/core/synthetic';
 import { bindOf, worked } from '../web/src/lib/springs/worked.ts';
+import { Bench, id } from './demo-bench.ts';
 
-const SPACE = '3c0b7c52-7a0e-4f0c-9d55-0a61f2a0d9e1';
-const id = (name: string) => named(name, SPACE);
 const random = randomFrom(2026);
 const demo = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
@@ -48,143 +36,9 @@ const six = demo('2417-straight-six');
 const twin = demo('2409-twin-cam');
 const [RUNA, KELSO] = [six.people[0]!, demo('2426-placed-springs').people[0]!];
 
-/** What happened to a job, one thing after another, some minutes apart. */
-class Bench {
-	job: Job;
-	#at: number;
-	#count = 0;
-
-	constructor(taken: Parameters<typeof newJob>[0], begun: string) {
-		this.job = { ...newJob(taken), people: [RUNA, KELSO] };
-		this.#at = Date.parse(begun);
-	}
-
-	#entry(by = RUNA) {
-		this.#at += 40_000 + Math.floor(random() * 30_000);
-		const at = new Date(Math.floor(this.#at / 1000) * 1000).toISOString();
-		return { id: id(`${this.job.number} ${this.#count++}`), person: by.id, at };
-	}
-
-	inspect(condition: 'new' | 'reused') {
-		for (const { label } of this.job.stations)
-			this.job.inspections.push({
-				...this.#entry(),
-				station: label,
-				condition,
-				tip: 'good',
-				groove: 'good',
-				stem: 'good',
-				seatMark: 'even'
-			});
-	}
-
-	/** Reads a quantity at stations, as a gauge of this resolution shows it. */
-	read(
-		quantity: Quantity,
-		value: (station: StationEntry) => number,
-		stations: readonly StationEntry[] = this.job.stations
-	) {
-		const unit = this.#isMetric ? 'mm' : 'in';
-		const resolution = this.#isMetric ? 0.01 : 0.0254;
-		for (const station of stations) {
-			const round = { locator: true, shims: quantity !== 'installed-height', recess: `0 ${unit}` };
-			const reading: Reading = {
-				...this.#entry(),
-				station: station.label,
-				quantity,
-				read: lengthText(mm(Math.round(value(station) / resolution) * resolution), unit),
-				gauge: {
-					name: quantity === 'lash' ? 'Feeler gauges' : 'Height gauge',
-					resolution: this.#isMetric ? '0.01 mm' : '0.001 in',
-					correction: '0 mm'
-				},
-				inPlace: inPlaceFor(this.job, station, quantity, { ...round, sealHome: true }),
-				...(quantity === 'lash' && {
-					engine: 'cold' as const,
-					lash: { as: 'set' as const, marked: true }
-				})
-			};
-			this.job.readings.push(reading);
-		}
-	}
-
-	get #isMetric() {
-		return this.job.setup.shimStock.some(({ thickness }) => thickness.endsWith('mm'));
-	}
-
-	/** Takes on every finding of fit that may be taken on, as the shop looked into it. */
-	accept(reason: string) {
-		for (const { key } of evaluate(this.job).fit.filter(
-			({ outcome, severity }) => outcome === 'fails' && severity === 'watch'
-		))
-			this.job.acceptances.push({ ...this.#entry(), finding: key, accepted: true, reason });
-	}
-
-	/** Plans the whole job and accepts it. */
-	async plan() {
-		const answer = await planJob(
-			{
-				job: this.job,
-				shims: [],
-				placeSprings: (this.job.setup.springs ?? []).length > 0,
-				fixed: [],
-				lockStock: []
-			},
-			{ solver: async () => highsSolver(await loadHighs()) }
-		);
-		if (answer.sort !== 'plan') throw new Error(`${this.job.number}: ${JSON.stringify(answer)}`);
-		const before = this.job.stations;
-		const planned = withPlan(this.job, answer.stations);
-		this.job = {
-			...planned,
-			plans: [
-				{
-					...this.#entry(),
-					proven: answer.proven,
-					before: before.map((entry) => ({ ...entry })),
-					stations: answer.stations.map(({ label, shims, locks, spring }) => ({
-						label,
-						shims: [...shims],
-						...(locks && { locks }),
-						...(spring !== undefined && { spring })
-					}))
-				}
-			]
-		};
-		if (shimChanges(before, planned.stations).length === 0)
-			throw new Error(`${this.job.number}: a plan that changes nothing`);
-	}
-
-	/** Ticks steps of the assembly in their order, a part of them or all. */
-	assemble(part = 1) {
-		const { steps } = assemblyOf(this.job, evaluate(this.job));
-		const entries = steps.slice(0, Math.round(steps.length * part)).map((step) => ({
-			...this.#entry(),
-			place: step.place,
-			step: step.step,
-			done: true,
-			...(step.counts && { count: lockHalves(this.job) })
-		}));
-		this.job = { ...this.job, assembly: entries };
-	}
-
-	tryVacuum(reached: () => string) {
-		const { vacuum } = this.job.setup.limits;
-		for (const { label } of this.job.stations)
-			this.job.checks.push({
-				...this.#entry(KELSO),
-				sort: 'vacuum',
-				station: label,
-				reached: reached(),
-				least: vacuum.least,
-				seconds: vacuum.seconds
-			});
-	}
-
-	/** The height that the build should have at a station, from the reading in force. */
-	builtHeight = ({ label }: StationEntry) =>
-		evaluate(this.job).stations.find((one) => one.label === label)!.figures.height.figure!;
-}
+/** A job just taken in, at a bench. */
+const taken = (job: Parameters<typeof newJob>[0], begun: string) =>
+	new Bench({ ...newJob(job), people: [RUNA, KELSO] }, begun, random);
 
 const around = (middle: number, spread: number) => middle + spread * normal(random);
 /** Another job's parts and limits, without what belongs to its own engine. */
@@ -198,7 +52,7 @@ const setupOf = (job: Job, change: Partial<Setup>): Setup => ({
 
 /** A single that was finished and signed, and came back a season later. */
 function single(number: string, takenIn: string, change: Partial<Setup>) {
-	return new Bench(
+	return taken(
 		{
 			id: id(number),
 			number,
@@ -244,7 +98,7 @@ const back = single('2424', '2026-11-24T09:15:00.000Z', {
 });
 
 /** A flat six with a tested set, one spring of it odd; planned, and half of it built. */
-const flat = new Bench(
+const flat = taken(
 	{
 		id: id('2405'),
 		number: '2405',
@@ -319,7 +173,7 @@ flat.accept('Locks tried in this retainer, bearing blued and full');
 flat.assemble(0.55);
 
 /** Five valves a cylinder, read half way. */
-const five = new Bench(
+const five = taken(
 	{
 		id: id('2411'),
 		number: '2411',
@@ -351,7 +205,7 @@ five.read(
 );
 
 /** Stem seals on the car: a cylinder is held up by air while its springs are off. */
-const car = new Bench(
+const car = taken(
 	{
 		id: id('2414'),
 		number: '2414',
@@ -411,7 +265,7 @@ const four = {
 } as const;
 
 /** Its springs just hold the valves at the speed it is turned to: a few grams decide. */
-const light = new Bench(
+const light = taken(
 	{
 		id: id('2418'),
 		number: '2418',
@@ -430,7 +284,7 @@ const light = new Bench(
 	'2026-11-18T08:05:00.000Z'
 );
 /** Twenty-eight pounds of boost behind intake valves whose springs were chosen without it. */
-const boosted = new Bench(
+const boosted = taken(
 	{
 		id: id('2420'),
 		number: '2420',

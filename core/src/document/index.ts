@@ -15,6 +15,7 @@ export * from './resolve-parts.ts';
 export * from './scopes.ts';
 export * from './setup-like.ts';
 export * from './take-kit.ts';
+export * from './visit-entries.ts';
 export * from './visit-job.ts';
 export * from './with-parts.ts';
 export * from './units-as-read.ts';

@@ -2,10 +2,17 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readJob } from '../document/file.ts';
-import type { Job, Look, Since, Trial } from '../document/index.ts';
+import {
+	newestLooks,
+	openTrial,
+	type Job,
+	type Look,
+	type Since,
+	type Trial
+} from '../document/index.ts';
 import { evaluate } from '../evaluation/index.ts';
 import { thenAndNow } from '../then-and-now/index.ts';
-import { diagnoseJob, figureEvidence, newestLooks, openTrial } from './job-diagnosis.ts';
+import { diagnoseJob, figureEvidence } from './job-diagnosis.ts';
 
 const read = readJob(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8'));
 if (!read.ok) throw new Error('demo');

@@ -13,7 +13,7 @@ import {
 	type Found,
 	type Likelihoods
 } from '../diagnosis/index.ts';
-import type { Job, Look, Trial } from '../document/index.ts';
+import { newestLooks, sinceOf, type Job } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 import type { FigureName, StationSheet } from '../figures/index.ts';
 import type { StationBeside } from '../then-and-now/index.ts';
@@ -40,19 +40,6 @@ export interface JobDiagnosis extends Diagnosis {
 	readonly byFigures: ByFigures;
 	/** Checks that are done: looked at, or every figure of them is there. */
 	readonly done: readonly CheckCode[];
-}
-
-/** What happened since the last visit, as it was told last; null where nobody did. */
-export const sinceOf = ({ since }: Job) => since.at(-1) ?? null;
-
-/** The newest look at each thing. */
-export const newestLooks = ({ looks }: Job): ReadonlyMap<CheckCode, Look> =>
-	new Map(looks.map((look) => [look.check, look]));
-
-/** What is being tried, and has no result yet; null where nothing is. */
-export function openTrial({ trials }: Job): Trial | null {
-	const closed = new Set(trials.flatMap(({ of }) => of ?? []));
-	return trials.findLast(({ id, result }) => result === undefined && !closed.has(id)) ?? null;
 }
 
 const HALF_WIDTH = 1.96;

@@ -1,7 +1,7 @@
 /** A head then and now as a sheet freezes it: what moved, what it was lost to, what was looked at, tried and changed. */
-import { partsOf, stationsThen, type Job, type KindSetup } from '../document/index.ts';
+import { partsOf, sinceOf, stationsThen, type Job, type KindSetup } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
-import { diagnoseJob, sinceOf } from '../job-diagnosis/index.ts';
+import { diagnoseJob } from '../job-diagnosis/index.ts';
 import { STATION_PARTS } from '../part/index.ts';
 import { inCommon, thenAndNow } from '../then-and-now/index.ts';
 import { isBeyond } from '../visit/index.ts';

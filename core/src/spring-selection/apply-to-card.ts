@@ -18,6 +18,8 @@ export interface TestedSpring {
 	readonly tag: string;
 	readonly curve: Curve;
 	readonly bind: BindFound;
+	/** What it was tested on, where that is known. */
+	readonly tester?: string | undefined;
 }
 
 /**
@@ -58,9 +60,15 @@ function testedIn(card: SpringCard, curve: Curve, bind: BindFound) {
 /** A tagged spring of a set as a job carries it, for the plan to place. */
 export const taggedFor = (
 	card: SpringCard,
-	{ tag, curve, bind }: TestedSpring,
+	{ tag, curve, bind, tester }: TestedSpring,
 	set: string
-): TaggedSpring => ({ tag, set, card: card.id, ...testedIn(card, curve, bind) });
+): TaggedSpring => ({
+	tag,
+	set,
+	card: card.id,
+	...testedIn(card, curve, bind),
+	...(tester !== undefined && { tester })
+});
 
 /**
  * The card with the tested curve and bind of a spring, in the card's own units,
@@ -119,7 +127,11 @@ export function applyToSetup(
 		kinds,
 		...(card && {
 			springs: [
-				...(setup.springs ?? []).filter((spring) => spring.card !== card.id),
+				// What was not tested again stays what it was before it ran.
+				...(setup.springs ?? []).filter(
+					({ card: of, earlier, tag }) =>
+						of !== card.id || (earlier && !tested.some((one) => one.tag === tag))
+				),
 				...tested.map((spring) => taggedFor(card, spring, set.name))
 			]
 		})

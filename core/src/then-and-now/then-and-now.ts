@@ -7,6 +7,8 @@ import {
 	lashAsFound,
 	meanOfRepeats,
 	partsByStation,
+	newestLooks,
+	springAt,
 	stationsThen,
 	type Job,
 	type KindSetup,
@@ -19,8 +21,12 @@ import { mm } from '../units/index.ts';
 import { combinedUncertainty } from '../verdict/index.ts';
 import {
 	changeOf,
+	commonCause,
+	commonPart,
 	lossesOf,
 	whatHappened,
+	type CommonCause,
+	type CommonPart,
 	type Moved,
 	type FigureRead,
 	type Losses,
@@ -98,7 +104,8 @@ export function thenAndNow(signed: Job, back: Job): StationBeside[] {
 			if (beside) moved[trace] = beside;
 		}
 		const tested = springsOf(before, station);
-		const loads = tested && loadsOf(tested);
+		const loads =
+			tested && loadsOf(tested, isOnAnotherTester(before.label, station.label, then, now));
 		if (loads) moved.load = loads;
 		const changes = Object.fromEntries(
 			Object.entries(moved).map(([trace, { change }]) => [trace, change])
@@ -211,14 +218,27 @@ function springsOf(before: StationSheet, station: StationSheet) {
 	return { then: standing(was, h0, before), now: standing(is, h1, station) };
 }
 
+/** Whether a station's spring of now was tested on something else than its spring of then. */
+function isOnAnotherTester(before: string, label: string, then: Look, now: Look): boolean {
+	const testerAt = ({ job }: Look, at: string) => {
+		const entry = job.stations.find((one) => one.label === at)!;
+		return springAt(job.setup, entry)?.tester;
+	};
+	const [was, is] = [testerAt(then, before), testerAt(now, label)];
+	return was !== undefined && is !== undefined && was !== is;
+}
+
 /** Loads of both tests at the height that the spring stands at now; null where one of them was not tested there. */
-function loadsOf({ then, now }: NonNullable<ReturnType<typeof springsOf>>): QuantityBeside | null {
+function loadsOf(
+	{ then, now }: NonNullable<ReturnType<typeof springsOf>>,
+	isAnotherGauge: boolean
+): QuantityBeside | null {
 	const height = mm(now.height.value);
 	const [was, is] = [then.curve.load(height), now.curve.load(height)];
 	if (was === null || is === null) return null;
 	const figure = (load: number) => ({ value: load, uncertainty: TESTER * load });
 	const change = changeOf(figure(was), figure(is));
-	return { then: figure(was), now: figure(is), change, isAnotherGauge: false };
+	return { then: figure(was), now: figure(is), change, isAnotherGauge };
 }
 
 /** What all stations moved by together on another gauge, in mm; shown apart, and not forgiven. */
@@ -244,4 +264,29 @@ export function inCommon(stations: readonly StationBeside[]): InCommon[] {
 		const uncertainty = (1.25 * single) / all.length;
 		return Math.abs(by) > uncertainty ? [{ trace, by, uncertainty }] : [];
 	});
+}
+
+/** What the loads of springs tested on another tester have in common, and what that is to be taken for. */
+export interface LoadsInCommon extends CommonPart {
+	readonly cause: Exclude<CommonCause, 'none'>;
+}
+
+/**
+ * What all loads on another tester have in common. Whether that is the tester's is known once a
+ * reference was read on both, which a look tells; until then it is either's.
+ *
+ * @returns null where they have nothing in common, or were read on the same tester
+ */
+export function loadsInCommon(stations: readonly StationBeside[], back: Job): LoadsInCommon | null {
+	const loads = stations.flatMap(({ moved: { load } }) => (load?.isAnotherGauge ? [load] : []));
+	const part = commonPart(
+		loads.map(({ then, now }) => now.value / then.value),
+		combinedUncertainty(TESTER, TESTER)
+	);
+	const look = newestLooks(back).get('gauge-reference');
+	const isOff = look?.seen.some(({ evidence }) => evidence === 'reference-off');
+	// A reference that reads alike on both leaves the springs; one that reads off as they do, the tester.
+	const reference = look && part ? { value: isOff ? part.ratio : 1, uncertainty: TESTER } : null;
+	const cause = commonCause(part, false, reference);
+	return part && cause !== 'none' ? { ...part, cause } : null;
 }

@@ -48,6 +48,8 @@ export const TaggedSpring = z.strictObject({
 	bind: PositiveSize.optional(),
 	/** Half-width of the bind's 95 % interval. */
 	bindUncertainty: Size.optional(),
+	/** What it was tested on. */
+	tester: Line.optional(),
 	/** Tested before it ran: what it was at an earlier visit. */
 	earlier: z.literal(true).optional()
 });

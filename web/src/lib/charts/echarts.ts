@@ -1,5 +1,5 @@
 /** The parts of ECharts that charts here need; loaded only where one is. */
-import { HeatmapChart, LineChart } from 'echarts/charts';
+import { BarChart, HeatmapChart, LineChart } from 'echarts/charts';
 import {
 	DataZoomInsideComponent,
 	GridComponent,
@@ -14,6 +14,7 @@ import { use } from 'echarts/core';
 import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
 
 use([
+	BarChart,
 	HeatmapChart,
 	LineChart,
 	GridComponent,

@@ -2,6 +2,7 @@
 export const PLACES = [
 	['/sums', 'Quick sums'],
 	['/springs', 'Springs'],
+	['/service', 'Service'],
 	['/gauges', 'Gauges'],
 	['/kits', 'Kits'],
 	['/parts', 'Parts']

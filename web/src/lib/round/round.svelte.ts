@@ -225,10 +225,15 @@ export class Round {
 		return this.order.flatMap((station, i) => (this.#isRead(station.label) ? [] : [i]));
 	}
 
-	/** A gap that was read before its seal was home is asked for again once the seals are. */
+	/**
+	 * A gap that was read before its seal was home is asked for again once the seals are, and a
+	 * lash that was found once it is set.
+	 */
 	#isRead(label: string): boolean {
 		const reading = this.#book.station(label)?.inForce[this.quantity];
-		return reading !== undefined && !(this.parts?.sealHome && reading.inPlace.sealHome === false);
+		if (reading === undefined) return false;
+		if (this.lash.as === 'set' && reading.lash?.as === 'found') return false;
+		return !(this.parts?.sealHome && reading.inPlace.sealHome === false);
 	}
 
 	#nextOpen(): number | undefined {

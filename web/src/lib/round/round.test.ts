@@ -42,6 +42,15 @@ describe('a round', () => {
 		expect([round.entry.label, round.left, round.typed]).toEqual(['5E', 3, '']);
 		expect(round.last!.read).toBe('1.819 in');
 	});
+	it('asks for a lash that was found once it is set', () => {
+		round = new Round('lash', new Book({ ...job, readings: [] }, 1), bench);
+		round.lash = { as: 'found', marked: false };
+		round.begin(PARTS);
+		type('0.020');
+		const { left } = round;
+		round.lash = { as: 'set', marked: false };
+		expect(round.left).toBe(left + 1);
+	});
 	it('takes nothing that is no figure', () => {
 		round.begin(PARTS);
 		for (const text of ['', 'abc', '-1.8', '1,8,2']) type(text);

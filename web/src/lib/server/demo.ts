@@ -3,7 +3,7 @@ import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
 import { z } from 'zod';
-import { METRIC, templateOf, type Job, type Person } from '@zinc-ledger/core';
+import { METRIC, templateOf, type Job, type Person, type VisitOf } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Gauge, GaugeCheck } from '@zinc-ledger/core/gauge-schema';
 import { readKits } from '@zinc-ledger/core/kits';
@@ -18,6 +18,7 @@ import { saveKept } from './kept';
 import { importKits } from './kits';
 import { keepParts } from './parts';
 import { addSet, keepSweep } from './springs';
+import { keepLimit } from './service';
 import { signJob } from './signed';
 
 const DemoGauges = z.object({
@@ -38,6 +39,8 @@ const DemoSets = z.object({
 		})
 	)
 });
+type Library = readonly { part: { id: string; name: string } }[];
+
 /** Jobs of the demo that are signed, each with a sheet of its own. */
 const SIGNED = ['2402'];
 /** Engines of the demo that are kept as templates, by the job that each is made from. */
@@ -57,21 +60,52 @@ export async function loadDemo(db: Database, folder: string): Promise<void> {
 	const kits = readKits(await text('kits.json'));
 	if (!kits.ok) throw new Error(`kits.json: ${JSON.stringify(kits.problems[0])}`);
 	await importKits(db, kits.value, null);
+	const visits: VisitOf[] = [];
 	for (const file of (await readdir(join(folder, 'jobs')))
 		.filter((name) => name.endsWith('.json'))
 		.sort()) {
 		const read = readJob(await text(join('jobs', file)));
 		if (!read.ok) throw new Error(`${file}: ${JSON.stringify(read.problems[0])}`);
 		const result = await importJob(db, read.value);
+		if (read.value.visitOf) visits.push(read.value.visitOf);
 		await keepTemplate(db, read.value);
 		log.info({ file, problems: result.problems }, 'demo job loaded');
 	}
 	const person = await loadBench(db, DemoGauges.parse(JSON.parse(await text('gauges.json'))));
 	const sets = DemoSets.parse(JSON.parse(await text('sets.json')));
 	await loadSets(db, sets, library.value, person);
+	await loadVisits(db, JSON.parse(await text('visit-sets.json')), visits, library.value, person);
 	for (const number of SIGNED) {
 		const job = await jobNumbered(db, number);
 		if (job) await signJob(db, job, person, METRIC);
+	}
+}
+
+const DemoLimits = z.object({
+	limits: z.array(
+		z.object({
+			card: z.string(),
+			duty: z.string().nullable(),
+			hours: z.number(),
+			overSpeed: z.number().optional()
+		})
+	)
+});
+
+/** Signs what visits start from, oldest first, with the springs that were tested at them and what these may run. */
+async function loadVisits(
+	db: Database,
+	file: unknown,
+	visits: readonly VisitOf[],
+	library: Library,
+	person: Person
+): Promise<void> {
+	await loadSets(db, DemoSets.parse(file), library, person);
+	for (const { job, sheet: id, at } of visits.toSorted((a, b) => a.at.localeCompare(b.at)))
+		await signJob(db, job, person, METRIC, undefined, { id, at });
+	for (const { card, ...limit } of DemoLimits.parse(file).limits) {
+		const part = library.find((one) => one.part.name === card)!.part.id;
+		await keepLimit(db, { part, ...limit }, person);
 	}
 }
 
@@ -106,7 +140,7 @@ async function loadBench(
 async function loadSets(
 	db: Database,
 	{ sets }: z.infer<typeof DemoSets>,
-	library: readonly { part: { id: string; name: string } }[],
+	library: Library,
 	person: Person
 ): Promise<void> {
 	for (const { card, job, tags, sweeps, ...set } of sets) {

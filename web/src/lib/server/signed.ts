@@ -124,13 +124,18 @@ function checkScope(job: Job, sheet: Sheet, scope: Scope): void {
  * is named and stays as it is.
  *
  * @param wanted the furthest that the whole job can be signed for, where none is named
+ * @param known id and time of a sheet that was signed before it came here
  */
 export async function signJob(
 	db: Database,
 	jobId: string,
 	person: Person,
 	units: Units,
-	wanted?: Scope
+	wanted?: Scope,
+	known: { readonly id: string; readonly at: string } = {
+		id: uuid(),
+		at: new Date().toISOString()
+	}
 ): Promise<SignedEntry> {
 	return inTransaction(db, async (trx) => {
 		// Two who sign at once wait for each other here.
@@ -142,8 +147,7 @@ export async function signJob(
 		const scope = wanted ?? wholeJob(job, furthest(job, sheet) ?? 'measured');
 		checkScope(job, sheet, scope);
 		const [last] = await listSigned(trx, jobId);
-		const id = uuid();
-		const at = new Date().toISOString();
+		const { id, at } = known;
 		const revision = (last?.revision ?? 0) + 1;
 		const before = job.visitOf && (await signedBefore(trx, jobId));
 		const then = before ? checkJob(readSigned(before.content).job) : null;

@@ -72,7 +72,7 @@ export const testedOf = (
 	springs.flatMap(({ tag, sweeps: [sweep], measured }) => {
 		const done = sweep && worked(sweep, build);
 		const bind = done && bindOf(done.bind, measured.bind?.height);
-		return done?.curve && bind ? [{ tag, curve: done.curve, bind }] : [];
+		return done?.curve && bind ? [{ tag, curve: done.curve, bind, tester: testerName(sweep) }] : [];
 	});
 
 export interface Row {

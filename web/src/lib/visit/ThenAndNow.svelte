@@ -26,7 +26,7 @@
 				{/each}
 				{#if hasLosses}
 					<th class="text-right">
-						Lost to height, to sag <span class="figure block">{bench.units.load}</span>
+						Lost to height,<br />to sag <span class="figure block">{bench.units.load}</span>
 					</th>
 				{/if}
 				<th class="pl-5">What it looks like</th>
@@ -44,7 +44,7 @@
 								<span class="figure {isNews ? 'font-semibold' : 'text-faint'}">
 									{changeText(trace, beside.change, bench)}
 								</span>
-								<span class="figure block text-xs text-soft">
+								<span class="figure block text-xs whitespace-nowrap text-soft">
 									{figureText(trace, beside.then.value, bench)} → {figureText(
 										trace,
 										beside.now.value,

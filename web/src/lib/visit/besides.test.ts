@@ -2,7 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { METRIC, thenAndNow } from '@zinc-ledger/core';
 import { Bench } from '$lib/bench/bench.svelte';
 import { demoJob } from '$lib/test/demo';
-import { changeText, explanationText, hasMoved, shownTraces } from './besides';
+import { lossesChart } from './losses-chart';
+import {
+	besideState,
+	changeText,
+	explanationText,
+	hasMoved,
+	isAmong,
+	shownTraces,
+	type BesideFilter
+} from './besides';
 
 const job = demoJob('2418-light-retainers');
 const metric = new Bench(null, METRIC);
@@ -24,6 +33,26 @@ describe('then and now as a table', () => {
 	it('tells a change with its sign, and which valves moved', () => {
 		expect(changeText('height', of('2I').moved.height!.change, metric)).toMatch(/^\+0\.\d\d$/);
 		expect(stations.filter(hasMoved).map(({ station }) => station)).toEqual(['2I']);
+	});
+	it('is narrowed to what moved, what lost load and what grew', () => {
+		const among = (filter: BesideFilter, list = stations) =>
+			list.filter((one) => isAmong(filter, one)).map(({ station }) => station);
+		expect(among('all')).toHaveLength(stations.length);
+		expect([among('moved'), among('grown'), among('lost')]).toEqual([['2I'], ['2I'], []]);
+		const part = (by: number) => ({ by, uncertainty: 5 });
+		const losses = { all: part(30), toHeight: part(22), toSag: part(8) };
+		const weak = stations.map((one) => (one.station === '3E' ? { ...one, losses } : one));
+		expect(among('lost', weak)).toEqual(['3E']);
+		const chart = lossesChart(weak, METRIC)({} as never);
+		expect(chart.xAxis).toMatchObject({ data: ['3E'] });
+		expect(chart.series.map(({ data }) => data)).toEqual([[22], [8]]);
+	});
+	it('is told in the plan: moved, as it was, not compared', () => {
+		expect(['2I', '1I', '9X'].map((label) => besideState(of(label)))).toEqual([
+			'watch',
+			'clear',
+			'not-measured'
+		]);
 	});
 	it('says what it looks like, with how much of it', () => {
 		const [best] = of('2I').happened!.explanations;

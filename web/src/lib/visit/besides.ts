@@ -3,8 +3,10 @@ import {
 	isBeyond,
 	mm,
 	newtons,
+	TRACES,
 	type Moved,
 	type Explanation,
+	type State,
 	type StationBeside,
 	type Trace
 } from '@zinc-ledger/core';
@@ -15,9 +17,7 @@ type Reader = Pick<Bench, 'length' | 'load'>;
 
 /** Quantities that any station can be compared in, in the order of the table. */
 export const shownTraces = (stations: readonly StationBeside[]): Trace[] =>
-	(['height', 'seal-gap', 'tip-height', 'lash', 'load'] as const).filter((trace) =>
-		stations.some(({ moved }) => moved[trace])
-	);
+	TRACES.filter((trace) => stations.some(({ moved }) => moved[trace]));
 
 export const figureText = (trace: Trace, value: number, { length, load }: Reader): string =>
 	trace === 'load' ? load(newtons(value)) : length(mm(value));
@@ -40,3 +40,31 @@ export const explanationText = ({ happened }: Explanation, reader: Reader): stri
 				`${label('happening', happening)} ${figureText(happening === 'spring-sagged' ? 'load' : 'height', amount, reader)}`
 		)
 		.join(' and ');
+
+/** Which valves a table is narrowed to. */
+export const BESIDE_FILTERS = ['all', 'moved', 'lost', 'grown'] as const;
+export type BesideFilter = (typeof BESIDE_FILTERS)[number];
+
+/** Whether a valve is one of those: any quantity moved, its load fell, its height grew. */
+export function isAmong(filter: BesideFilter, station: StationBeside): boolean {
+	const { moved, losses } = station;
+	switch (filter) {
+		case 'all':
+			return true;
+		case 'moved':
+			return hasMoved(station);
+		case 'grown':
+			return moved.height !== undefined && moved.height.change.by > moved.height.change.uncertainty;
+		case 'lost':
+			return (
+				(losses !== null && losses.all.by > losses.all.uncertainty) ||
+				(moved.load !== undefined && -moved.load.change.by > moved.load.change.uncertainty)
+			);
+	}
+}
+
+/** How a valve stands in the plan: moved, as it was, or not compared. */
+export function besideState(station: StationBeside | undefined): State {
+	if (!station || Object.keys(station.moved).length === 0) return 'not-measured';
+	return hasMoved(station) ? 'watch' : 'clear';
+}

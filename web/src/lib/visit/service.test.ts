@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { alike, lifeText, ranText } from './service';
+import { alike, batchText, dueText, lifeText, limitText, ranText } from './service';
 
 const ran = { hours: 41.5, runs: 0, kilometres: 1200, over_speed: 0 };
 describe('service as it is shown', () => {
@@ -12,6 +12,25 @@ describe('service as it is shown', () => {
 	});
 	it('says where a life is over, and where it has no limit', () => {
 		expect([null, 0.62, 1.04].map(lifeText)).toEqual(['no limit', '62 %', '104 %: over']);
+	});
+	it('says how many heads are due, and which of them are over', () => {
+		const due = (head: string, used: number) => ({ head, used });
+		expect(dueText([])).toMatch(/^No head is due/);
+		expect(dueText([due('a', 0.8), due('a', 0.75)])).toBe('1 head has parts near their limit');
+		expect(dueText([due('a', 1.1), due('b', 0.9)])).toBe(
+			'2 heads have parts near their limit, 1 over it'
+		);
+	});
+	it('says what may be run, and what a batch lost', () => {
+		expect(limitText({ hours: 60, runs: 120, overSpeed: 0.1 })).toBe(
+			'60 h, 120 runs, an over-speed costs 10 %'
+		);
+		expect(limitText({})).toBe('none');
+		const lost = { batch: '7C', sets: 6, lost: 0.041, within: 0.008, hours: 20.2 };
+		expect(batchText(lost)).toBe('batch 7C: lost 4.1 ± 0.8 % in 20 h, 6 sets');
+		expect(batchText({ ...lost, batch: null, sets: 1, within: null })).toBe(
+			'without a batch: lost 4.1 % in 20 h, 1 set'
+		);
 	});
 	it('has what ran alike in one row', () => {
 		const spring = { ...ran, part: 'spring' as const, name: 'Single', used: 0.5 };

@@ -1,5 +1,5 @@
 /** Service as it is shown: rows that say the same once, and words for amounts. */
-import type { Served } from '@zinc-ledger/core';
+import { SERVICE_UNITS, type Served, type ServiceLimit } from '@zinc-ledger/core';
 
 export interface ServiceRow {
 	readonly part: Served;
@@ -50,4 +50,41 @@ export function alike(items: readonly ServiceRow[]): AlikeRow[] {
 		rows.set(key, { ...item, key, stations: [...before, station] });
 	}
 	return [...rows.values()];
+}
+
+/** How many heads want something soon. */
+export function dueText(
+	due: readonly { readonly head: string; readonly used: number | null }[]
+): string {
+	const heads = new Set(due.map(({ head }) => head)).size;
+	const over = new Set(due.filter(({ used }) => used! >= 1).map(({ head }) => head)).size;
+	if (heads === 0) return 'No head is due: none has parts near a limit';
+	const many = `${heads} ${heads === 1 ? 'head has' : 'heads have'} parts near their limit`;
+	return over > 0 ? `${many}, ${over} over it` : many;
+}
+
+/** "60 h, 120 runs, an over-speed costs 10 %" */
+export function limitText(limit: ServiceLimit): string {
+	const { overSpeed } = limit;
+	const amounts = SERVICE_UNITS.flatMap((unit) => {
+		const at = limit[unit];
+		return at ? [`${at.toLocaleString('en')} ${UNIT_WORDS[unit]}`] : [];
+	});
+	const costs = overSpeed ? [`an over-speed costs ${Math.round(100 * overSpeed)} %`] : [];
+	return [...amounts, ...costs].join(', ') || 'none';
+}
+const UNIT_WORDS = { hours: 'h', runs: 'runs', kilometres: 'km', cycles: 'cycles' } as const;
+
+/** "batch 7C lost 4.1 ± 0.8 % in 20 h, 6 sets" */
+export function batchText(batch: {
+	readonly batch: string | null;
+	readonly sets: number;
+	readonly lost: number;
+	readonly within: number | null;
+	readonly hours: number;
+}): string {
+	const percent = (part: number) => (100 * part).toFixed(1);
+	const band = batch.within === null ? '' : ` ± ${percent(batch.within)}`;
+	const name = batch.batch === null ? 'without a batch' : `batch ${batch.batch}`;
+	return `${name}: lost ${percent(batch.lost)}${band} % in ${Math.round(batch.hours)} h, ${batch.sets} ${batch.sets === 1 ? 'set' : 'sets'}`;
 }

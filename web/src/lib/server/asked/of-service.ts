@@ -57,7 +57,7 @@ async function runsOf(trx: Database, job: Job): Promise<Run[]> {
 		).map(({ id, cylinder_head_id }) => [id, cylinder_head_id])
 	);
 	const parts = servedParts(read.value).filter(({ head }) => heads.has(head));
-	const springs = await taggedIn(trx, [sheet.job_id, job.id]);
+	const springs = await taggedOn(trx, [...heads.values()]);
 	const carried = await itemsOf(trx, sheet.job_id);
 	const { overSpeed, ...ran } = serviceTold(since);
 	return parts.map((part): Run => {
@@ -82,13 +82,15 @@ async function runsOf(trx: Database, job: Job): Promise<Run[]> {
 	});
 }
 
-/** Springs of the sets of some jobs, by the set's name and their tag. */
-async function taggedIn(trx: Database, jobs: readonly string[]): Promise<Map<string, string>> {
+/** Springs of the sets that some heads came with at any visit, by the set's name and their tag. */
+async function taggedOn(trx: Database, heads: readonly string[]): Promise<Map<string, string>> {
 	const rows = await trx
 		.selectFrom('spring')
 		.innerJoin('spring_set', 'spring_set.id', 'spring.set_id')
 		.select(['spring.id', 'tag', 'spring_set.name'])
-		.where('spring_set.job_id', 'in', jobs)
+		.where('spring_set.job_id', 'in', (visits) =>
+			visits.selectFrom('head').select('job_id').where('cylinder_head_id', 'in', heads)
+		)
 		.execute();
 	return new Map(rows.map(({ id, tag, name }) => [`${name}\n${tag}`, id]));
 }

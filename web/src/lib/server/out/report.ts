@@ -80,6 +80,7 @@ function moved({ columns, rows }: Report): Content {
 						cell
 							? {
 									text: inFigures(cell.text),
+									noWrap: true,
 									bold: cell.isNews,
 									fontSize: 7.5,
 									...(!cell.isNews && { color: SOFT })

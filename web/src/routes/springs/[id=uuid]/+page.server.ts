@@ -93,7 +93,13 @@ export const actions = {
 			});
 		const set = await ask((db) => findSet(db, params.id));
 		if (!set?.jobId) refuse(409, message('set.not-for-job'));
-		const springs = await ask((db) => springsOf(db, params.id, 1));
+		const visit = await ask((db) => loadJob(db, set.jobId!));
+		// On a visit only what was tested since the head is here says what a spring is now.
+		const since = visit?.job.visitOf ? Date.parse(visit.job.takenIn) : 0;
+		const springs = (await ask((db) => springsOf(db, params.id, 1))).map((spring) => ({
+			...spring,
+			sweeps: spring.sweeps.filter(({ at }) => Date.parse(at) >= since)
+		}));
 		const tested = testedOf(springs, set.build);
 		const median = medianSpring(tested, mm(lengthOf(set.seat)));
 		if (!median) return fail(409, { problems: [{ path: 'set', text: message('set.not-tested') }] });

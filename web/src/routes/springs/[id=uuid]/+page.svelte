@@ -109,7 +109,8 @@
 						>job {data.set.jobNumber}</a
 					>{/if}
 			</p>
-			<Button href="/springs/{data.set.id}/labels" class="ml-auto">Labels</Button>
+			<Button href="/service/{data.set.id}" class="ml-auto">Over its service</Button>
+			<Button href="/springs/{data.set.id}/labels">Labels</Button>
 			<Button href="/springs/{data.set.id}/capture" look="main">Test springs</Button>
 		</div>
 		{#if form && 'problems' in form && form.problems}

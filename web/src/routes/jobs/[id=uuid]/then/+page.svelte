@@ -1,28 +1,40 @@
 <script lang="ts">
 	/** The head as it was signed last beside the head as it came back. */
-	import { inCommon, thenAndNow } from '@zinc-ledger/core';
+	import { inCommon, loadsInCommon, thenAndNow } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import Chart from '$lib/charts/Chart.svelte';
+	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
-	import { moment } from '$lib/ui/words';
-	import { changeText, hasMoved } from '$lib/visit/besides';
+	import { byPercent, moment } from '$lib/ui/words';
+	import {
+		BESIDE_FILTERS,
+		besideState,
+		changeText,
+		isAmong,
+		type BesideFilter
+	} from '$lib/visit/besides';
+	import { lossesChart } from '$lib/visit/losses-chart';
 	import ThenAndNow from '$lib/visit/ThenAndNow.svelte';
 
 	let { data } = $props();
 	const book = getBook();
 	const bench = getBench();
 	useKeys([]);
-	const SHOWN = [
-		{ value: 'all', label: 'all' },
-		{ value: 'moved', label: 'moved' }
-	] as const;
-	let shown = $state<(typeof SHOWN)[number]['value']>('all');
+	let shown = $state<BesideFilter>('all');
 	const stations = $derived(data.then ? thenAndNow(data.then.signed, book.job) : []);
 	const common = $derived(inCommon(stations));
-	const rows = $derived(shown === 'moved' ? stations.filter(hasMoved) : stations);
+	const loads = $derived(loadsInCommon(stations, book.job));
+	const rows = $derived(stations.filter((one) => isAmong(shown, one)));
+	const byLabel = $derived(new Map(stations.map((one) => [one.station, one])));
+	/** The plan by what moved, in place of how the figures stand. */
+	const inPlan = $derived(
+		book.sheet.stations.map((one) => ({ ...one, state: besideState(byLabel.get(one.label)) }))
+	);
+	const hasLosses = $derived(stations.some(({ losses }) => losses));
 </script>
 
 <svelte:head><title>Then and now · {book.job.number} · Zinc Ledger</title></svelte:head>
@@ -37,7 +49,13 @@
 					>job <span class="figure">{data.then.number}</span></a
 				>, sheet {data.then.revision}, signed {moment(data.then.at)}
 			</span>
-			<span class="ml-auto"><ToggleGroup label="Valves" options={SHOWN} bind:value={shown} /></span>
+			<span class="ml-auto"
+				><ToggleGroup
+					label="Valves"
+					options={BESIDE_FILTERS.map((value) => ({ value, label: value }))}
+					bind:value={shown}
+				/></span
+			>
 		{/if}
 	</div>
 	{#if data.then}
@@ -49,13 +67,43 @@
 				it counts.
 			</p>
 		{/each}
+		{#if loads}
+			<p class="mt-2">
+				<Mark state={loads.cause === 'sag' ? 'stop' : 'inconclusive'} word /> All springs read
+				<b class="figure">{byPercent(loads.ratio - 1)}</b> at the same height, on another tester:
+				{#if loads.cause === 'either'}
+					read a reference spring on both. Until then the whole of it counts.
+				{:else if loads.cause === 'tester'}
+					a reference read off as they do, so it is the tester.
+				{:else}
+					a reference read alike on both, so it is the springs.
+				{/if}
+				<a class="underline" href="/jobs/{book.job.id}/diagnosis">Write down the reference</a>
+			</p>
+		{/if}
 		<p class="mt-2 max-w-3xl text-[13px] text-soft">
 			Compared over the same parts only, shims taken off, loads at the height of now. Grey is within
 			what both were read to; * was read on another gauge. Lash counts as it was found, before it
 			was turned.
 		</p>
+		<div class="mt-3">
+			<HeadPlan
+				job={book.job}
+				stations={inPlan}
+				done={{ is: ({ state }) => state !== 'not-measured', word: 'compared' }}
+			/>
+		</div>
 		<ThenAndNow stations={rows} />
-		{#if rows.length === 0}<p class="mt-3 text-soft">No valve moved.</p>{/if}
+		{#if rows.length === 0}<p class="mt-3 text-soft">No valve is among these.</p>{/if}
+		{#if hasLosses}
+			<h2 class="mt-6 mb-1 border-b border-ink pb-1 font-semibold">
+				Seat load lost, along the head
+			</h2>
+			<Chart
+				option={lossesChart(stations, bench.units)}
+				label="Seat load lost to height and to sag, valve by valve"
+			/>
+		{/if}
 	{:else}
 		<p class="mt-3">Nothing was signed of this engine before this visit.</p>
 	{/if}
