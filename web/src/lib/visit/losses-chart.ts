@@ -18,7 +18,7 @@ export const lossesChart =
 		return {
 			animation: false,
 			grid: { left: 56, right: 16, top: 34, bottom: 30 },
-			legend: { top: 0, left: 0, textStyle: text, icon: 'rect' },
+			legend: { top: 0, right: 8, textStyle: text, icon: 'rect' },
 			tooltip: { trigger: 'axis' },
 			xAxis: {
 				type: 'category',

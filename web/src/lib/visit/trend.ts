@@ -76,7 +76,7 @@ export function trendLines(trend: SetTrend, { load, units }: Reader): string[] {
 /** Points with the line and its band, and the limit across. */
 export const trendChart =
 	({ points, at, unit, limit }: SetTrend, { load }: Units) =>
-	({ ink, soft, metal, stop, window }: ChartColours) => {
+	({ ink, soft, metal, stop }: ChartColours) => {
 		const per = NEWTONS_PER[load];
 		const last = points.at(-1)!.service;
 		const shown = at ? Array.from({ length: 31 }, (_, i) => (i * last * 1.5) / 30) : [];
@@ -97,7 +97,7 @@ export const trendChart =
 		return {
 			animation: false,
 			grid: { left: 64, right: 20, top: 34, bottom: 44 },
-			legend: { top: 0, left: 0, textStyle: text },
+			legend: { top: 0, right: 8, textStyle: text },
 			tooltip: { trigger: 'axis', valueFormatter: (value: unknown) => Number(value).toFixed(1) },
 			xAxis: {
 				type: 'value',
