@@ -8,7 +8,6 @@ import {
 	lengthText,
 	lockHalves,
 	mm,
-	newJob,
 	shimChanges,
 	withPlan,
 	type Job,

@@ -18,7 +18,6 @@ import {
 	openItems,
 	type Job,
 	type Setup,
-	type StationEntry,
 	type Sweep
 } from '@zinc-ledger/core';
 import { readJob, writeJob } from '@zinc-ledger/core/file';

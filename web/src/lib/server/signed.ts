@@ -68,20 +68,12 @@ export async function signedText(db: Database, jobId: string, id: string): Promi
 	return row.content;
 }
 
-const SIGNED_BEFORE = [
-	'job.id as job',
-	'job.number',
-	'signed_sheet.revision',
-	'signed_sheet.at',
-	'content'
-] as const;
-
 /** The sheet that a visit starts from; else the newest that was signed of one of its heads on an earlier job; null where there is none. */
 export async function signedBefore(db: Database, jobId: string) {
 	const sheets = db
 		.selectFrom('signed_sheet')
 		.innerJoin('job', 'job.id', 'signed_sheet.job_id')
-		.select(SIGNED_BEFORE);
+		.select(['job.id as job', 'job.number', 'signed_sheet.revision', 'signed_sheet.at', 'content']);
 	const visit = await db
 		.selectFrom('job')
 		.select('visit_of')

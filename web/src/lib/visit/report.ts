@@ -145,7 +145,7 @@ function doneLines({ trials, changes }: FrozenVisit, job: Job): string[] {
 			`${capital(label('work', work))}${stations ? ` at ${stations.join(' ')}` : ''}${note ? `: ${note}` : ''}.`
 	);
 	const list = (shims: readonly string[]) => shims.join(' + ') || 'none';
-	const built = changes.flatMap(({ station, parts, shims, spring }) => [
+	const built = changes.flatMap(({ station, shims, spring }) => [
 		...(shims ? [`${station}: shims ${list(shims.from)} to ${list(shims.to)}.`] : []),
 		...(spring
 			? [`${station}: spring ${spring.from ?? 'untagged'} to ${spring.to ?? 'another'}.`]

@@ -139,13 +139,13 @@ export const trendChart =
 							line(
 								'band',
 								(service) => at(service).load + at(service).uncertainty,
-								window,
+								soft,
 								'dashed'
 							),
 							line(
 								'band',
 								(service) => at(service).load - at(service).uncertainty,
-								window,
+								soft,
 								'dashed'
 							)
 						]

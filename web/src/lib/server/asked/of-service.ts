@@ -1,13 +1,6 @@
 /** What every part has run, as rows: told at the visits of its head, added up over all of them. */
 import { sql } from 'kysely';
-import {
-	lifeUsed,
-	servedParts,
-	serviceTold,
-	type Job,
-	type ServedPart,
-	type ServiceLimit
-} from '@zinc-ledger/core';
+import { lifeUsed, servedParts, serviceTold, type Job, type ServiceLimit } from '@zinc-ledger/core';
 import { checkJob } from '@zinc-ledger/core/file';
 import type { Database } from '../database/connection';
 import type { Tables } from '../database/schema';

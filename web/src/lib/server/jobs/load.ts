@@ -15,9 +15,8 @@ export async function loadJob(db: Database, id: string): Promise<Loaded | undefi
 	return (await loadJobs(db, [id]))[0];
 }
 
-/** Several jobs whole, in the order of the ids. */
-export async function loadJobs(db: Database, ids: readonly string[]): Promise<Loaded[]> {
-	if (ids.length === 0) return [];
+/** All rows of some jobs. */
+async function rowsOf(db: Database, ids: readonly string[]) {
 	const [jobs, heads, stations, readings, voids, decisions, kept] = await Promise.all([
 		db
 			.selectFrom('job')
@@ -51,6 +50,13 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 		db.selectFrom('decision').selectAll().where('job_id', 'in', ids).orderBy('position').execute(),
 		db.selectFrom('job_entry').selectAll().where('job_id', 'in', ids).orderBy('position').execute()
 	]);
+	return { jobs, heads, stations, readings, voids, decisions, kept };
+}
+
+/** Several jobs whole, in the order of the ids. */
+export async function loadJobs(db: Database, ids: readonly string[]): Promise<Loaded[]> {
+	if (ids.length === 0) return [];
+	const { jobs, heads, stations, readings, voids, decisions, kept } = await rowsOf(db, ids);
 	const people = await peopleNamed(db, [
 		...readings.map((row) => row.person_id),
 		...voids.map((row) => row.person_id),
