@@ -50,7 +50,7 @@ describe('the bar of a phone', () => {
 describe('the bar above', () => {
 	const bar = () => markup(TopBar, { scheme: 'light', onkeys: none, onfind: none }, around);
 	it('has the brand, where to go, what finds, and who works here', () => {
-		expect(words(bar())).toMatch(/Springs Gauges Kits Parts Ctrl K find \? keys/);
+		expect(words(bar())).toMatch(/Springs Service Gauges Kits Parts Ctrl K find \? keys/);
 		expect(words(bar())).toContain(`Bench ${job.people[0]!.initials} in lbf`);
 		expect(words(bar())).not.toContain('Who works here?');
 	});

@@ -1,15 +1,19 @@
 /** A head that comes back: a job from its last signed sheet, with its springs and their service. */
 import { readFileSync } from 'node:fs';
+import { sql } from 'kysely';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { METRIC, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { deriveService, serviceWhenTested } from './asked/of-service';
+import { rebuild } from './asked/rebuild';
+import { loadDemo } from './demo';
 import { findHead, headsOfEngine, markHead, moveHead, visitsOfHead } from './heads';
 import { loadJob } from './jobs/load';
 import { importJob, insertReadings } from './jobs/store';
-import { keepLimit } from './service';
+import { dueHeads, keepLimit, lossByBatch, trendOfSet } from './service';
 import { signedBefore, signJob } from './signed';
+import { listSets } from './springs';
 import { testDatabase, type TestDatabase } from './test-database';
 import { beginVisit, lastSignedOfHead } from './visits';
 
@@ -65,6 +69,19 @@ describe('a head that comes back', () => {
 		for (const { used } of (await items()).filter(({ part_id }) => part_id === card))
 			expect(used).toBeCloseTo(0.25, 12);
 	});
+	it('says what is due, to the page and to whoever asks the database', async () => {
+		const due = await dueHeads(test.db, 0.2, 10);
+		expect(due.length).toBeGreaterThan(0);
+		expect(due[0]).toMatchObject({ head, engine: twin.engine.name, part: 'spring' });
+		expect(await dueHeads(test.db, 0.9, 10)).toEqual([]);
+		const asked = [...readFileSync('docs/asking.md', 'utf8').matchAll(/```sql\n([^`]+)```/g)];
+		const { rows } = await sql.raw<{ used: number }>(asked[3]![1]!).execute(test.db);
+		expect(rows).toEqual([]);
+		const sooner = asked[3]![1]!.replace('0.7', '0.2');
+		expect((await sql.raw<{ used: number }>(sooner).execute(test.db)).rows[0]!.used).toBe(
+			due[0]!.used
+		);
+	});
 	it('counts on where parts stayed in, and anew where they were replaced', async () => {
 		const [visit] = await visitsOfHead(test.db, head);
 		const { job } = (await loadJob(test.db, visit!))!;
@@ -112,6 +129,37 @@ describe('a head that comes back', () => {
 			await deriveService(test.db, (await loadJob(test.db, id))!.job);
 		expect(await items()).toEqual(before);
 		await serviceWhenTested(test.db, []);
+	});
+});
+
+describe('sets over their service', () => {
+	it('lose load by visit, and batches by the set', async () => {
+		const demo = await testDatabase('service');
+		try {
+			await loadDemo(demo.db, 'demo');
+			await rebuild(demo.db);
+			const { sets } = await listSets(demo.db);
+			const sprint = sets.find(({ name }) => name === 'Corvane sprint')!;
+			const trend = await trendOfSet(demo.db, sprint.id);
+			expect(
+				trend.map(({ visit, hours, springs }) => [visit, Number(hours), Number(springs)])
+			).toEqual([
+				[1, 0, 16],
+				[2, 14, 16],
+				[3, 30, 16],
+				[4, 45, 16]
+			]);
+			const loads = trend.map(({ load }) => Number(load));
+			expect(loads).toEqual(loads.toSorted((a, b) => b - a));
+			const [batch] = await lossByBatch(demo.db, sprint.card!.id);
+			expect(batch).toMatchObject({ sets: 1, springs: 16, within: null, hours: 45 });
+			expect(batch!.lost).toBeCloseTo(0.034, 2);
+			const asked = [...readFileSync('docs/asking.md', 'utf8').matchAll(/```sql\n([^`]+)```/g)];
+			const text = asked[4]![1]!.replace('$1', `'${sprint.id}'`);
+			expect((await sql.raw(text).execute(demo.db)).rows).toHaveLength(4);
+		} finally {
+			await demo.drop();
+		}
 	});
 });
 

@@ -45,7 +45,10 @@
 <svelte:head><title>Service · Zinc Ledger</title></svelte:head>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
-	<h1 class="border-b-2 border-ink pb-2 text-2xl font-semibold">Service</h1>
+	<div class="flex items-center gap-3 border-b-2 border-ink pb-2">
+		<h1 class="text-2xl font-semibold">Service</h1>
+		<a class="ml-auto underline" href="/service/file" download>CSV</a>
+	</div>
 	<section class="mt-4" aria-label="Due">
 		<h2 class="font-semibold">{dueText(data.due)}</h2>
 		{#if data.due.length > 0}

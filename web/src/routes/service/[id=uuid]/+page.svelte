@@ -27,7 +27,8 @@
 				>{bench.length(lengthOf(data.set.seat))} {bench.units.length}</span
 			> over its service
 		</span>
-		<Button href="/springs/{data.set.id}" class="ml-auto">The set</Button>
+		<a class="ml-auto underline" href="/service/{data.set.id}/file" download>CSV</a>
+		<Button href="/springs/{data.set.id}">The set</Button>
 	</div>
 	{#if trend}
 		<ul class="mt-3 max-w-3xl">
