@@ -356,7 +356,15 @@ function send({
 }
 
 /** Rows that follow the documents by themselves, a moment later. */
-const DERIVED = ['job_state', 'job_stage', 'part_need', 'station_result', 'spring_result'];
+const DERIVED = [
+	'job_state',
+	'job_stage',
+	'part_need',
+	'station_result',
+	'spring_result',
+	'service_run',
+	'service_item'
+];
 
 /** What stands in every other table, in one digest. */
 async function dump(): Promise<string> {

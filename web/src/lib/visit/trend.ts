@@ -136,18 +136,8 @@ export const trendChart =
 				...(at
 					? [
 							line('line', (service) => at(service).load, ink),
-							line(
-								'band',
-								(service) => at(service).load + at(service).uncertainty,
-								soft,
-								'dashed'
-							),
-							line(
-								'band',
-								(service) => at(service).load - at(service).uncertainty,
-								soft,
-								'dashed'
-							)
+							line('band', (service) => at(service).load + at(service).uncertainty, soft, 'dashed'),
+							line('band', (service) => at(service).load - at(service).uncertainty, soft, 'dashed')
 						]
 					: [])
 			]

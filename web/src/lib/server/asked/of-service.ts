@@ -14,11 +14,13 @@ export async function deriveService(db: Database, job: Job): Promise<void> {
 	if (!job.visitOf) return;
 	await inTransaction(db, async (trx) => {
 		const before = await trx
-			.deleteFrom('service_run')
+			.selectFrom('service_run')
+			.selectAll()
 			.where('job_id', '=', job.id)
-			.returning(['item', 'spring_id'])
 			.execute();
 		const runs = await runsOf(trx, job);
+		if (isSame(before, runs)) return;
+		await trx.deleteFrom('service_run').where('job_id', '=', job.id).execute();
 		if (runs.length > 0) await trx.insertInto('service_run').values(runs).execute();
 		await addUp(
 			trx,
@@ -27,6 +29,16 @@ export async function deriveService(db: Database, job: Job): Promise<void> {
 		const springs = [...before, ...runs].flatMap(({ spring_id }) => spring_id ?? []);
 		await serviceWhenTested(trx, springs);
 	});
+}
+
+/** Whether rows say the same, whatever their order and that of their columns. */
+function isSame(some: readonly Run[], others: readonly Run[]): boolean {
+	const plain = (rows: readonly Run[]) =>
+		rows
+			.map((row) => JSON.stringify(Object.entries(row).toSorted(([a], [b]) => a.localeCompare(b))))
+			.toSorted()
+			.join();
+	return plain(some) === plain(others);
 }
 
 /** What ran between the sheet that a visit starts from and the visit; nothing where nobody told it. */

@@ -11,16 +11,27 @@ export async function GET({ params }) {
 	const set = await ask((db) => findSet(db, params.id));
 	if (!set) refuse(404, message('server.unknown', { what: 'set' }));
 	const rows = await ask((db) => trendOfSet(db, params.id));
-	const lines = rows.map((row) => ({
-		Set: set.name,
-		Visit: row.visit,
-		Springs: row.springs,
-		'Height, mm': row.height,
-		'Mean load, N': Number(row.load).toFixed(2),
-		'Spread, N': Number(row.spread).toFixed(2),
-		'Hours, h': row.hours,
-		Runs: row.runs,
-		'Distance, km': row.kilometres
-	}));
-	return csvFile('set-over-service.csv', Papa.unparse(lines));
+	const fields = [
+		'Set',
+		'Visit',
+		'Springs',
+		'Height, mm',
+		'Mean load, N',
+		'Spread, N',
+		'Hours, h',
+		'Runs',
+		'Distance, km'
+	];
+	const data = rows.map((row) => [
+		set.name,
+		row.visit,
+		row.springs,
+		row.height,
+		Number(row.load).toFixed(2),
+		Number(row.spread).toFixed(2),
+		row.hours,
+		row.runs,
+		row.kilometres
+	]);
+	return csvFile('set-over-service.csv', Papa.unparse({ fields, data }));
 }
