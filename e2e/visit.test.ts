@@ -31,6 +31,16 @@ describe('an engine that is here again', () => {
 		await until(async () => !(await browser.text('main table')).includes('1E'));
 		expect(await browser.faults()).toEqual([]);
 	});
+	it('takes what was looked at before anybody complains of anything', async () => {
+		const { browser } = at;
+		await browser.go(`${path}/diagnosis`);
+		await browser.sees('No complaint is told');
+		await browser.click('Read a reference on the gauges', 'button');
+		await browser.click('Done: keep what was found', 'button');
+		await until(async () => (await browser.text('main')).includes('RT'));
+		expect(await browser.text('main')).not.toContain('Not known yet');
+		expect(await browser.faults()).toEqual([]);
+	});
 	it('is not told of a job whose engine was never here', async () => {
 		const { browser } = at;
 		await browser.go(`${await browser.openJob('2418')}/then`);

@@ -47,7 +47,9 @@ export function isWeight(field: string, text: string): boolean {
 	const [head, sort, of, cause] = field.split('.');
 	if (`${head}.` !== WEIGHED || !CAUSES.includes(cause as Cause)) return false;
 	if (sort === 'step')
-		return EVIDENCE_CODES.includes(of as EvidenceCode) && (text === '' || text in STEPS);
+		return (
+			EVIDENCE_CODES.includes(of as EvidenceCode) && (text === '' || Object.hasOwn(STEPS, text))
+		);
 	const weight = Number(text);
 	const isInRange = text === '' || (Number.isFinite(weight) && weight >= 0.01 && weight <= 100);
 	return sort === 'start' && COMPLAINTS.includes(of as Complaint) && isInRange;

@@ -5,9 +5,8 @@ import { checkJob } from '@zinc-ledger/core/file';
 import { deriveService } from './asked/of-service';
 import { told } from './asked/told';
 import type { Database } from './database/connection';
-import { inTransaction } from './database/transaction';
 import { findHead } from './heads';
-import { importJob, insertEntries } from './jobs/store';
+import { importJob } from './jobs/store';
 import { findEngineById } from './customers';
 import { readSigned } from './signed';
 import { refuse } from './refuse';
@@ -71,22 +70,17 @@ export async function beginVisit(
 		}
 	});
 	if (!job) refuse(409, message('visit.other-layout'));
-	const { problems } = await importJob(db, job);
-	if (problems[0]) refuse(409, problems[0].text);
-	await inTransaction(db, async (trx) => {
-		await insertEntries(trx, job.id, 'since', [
-			{ id: uuid(), ...since, person: person.id, at: takenIn }
-		]);
-		// Its springs came with it: what is tested of them now is of this visit.
-		await trx
-			.updateTable('spring_set')
-			.set({ job_id: job.id })
-			.where('job_id', '=', last.jobId)
-			.execute();
-	});
-	await told(() =>
-		deriveService(db, { ...job, since: [{ id: '', ...since, person: '', at: '' }] })
+	const whole = {
+		...job,
+		people: [person],
+		since: [{ id: uuid(), ...since, person: person.id, at: takenIn }]
+	};
+	// Its springs came with it: what is tested of them now is of this visit.
+	const { problems } = await importJob(db, whole, (trx) =>
+		trx.updateTable('spring_set').set({ job_id: job.id }).where('job_id', '=', last.jobId).execute()
 	);
+	if (problems[0]) refuse(409, problems[0].text);
+	await told(() => deriveService(db, whole));
 	return job.id;
 }
 

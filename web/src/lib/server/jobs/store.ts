@@ -34,10 +34,19 @@ class Refused extends Error {
 /**
  * Stores a whole job in one transaction, or nothing: a job that is already in
  * the book, or whose number or entries another job has, is a problem and changes nothing.
+ *
+ * @param also what else is to be done with it, or not at all
  */
-export async function importJob(db: Database, job: Job): Promise<{ problems: Problem[] }> {
+export async function importJob(
+	db: Database,
+	job: Job,
+	also: (trx: Database) => Promise<unknown> = () => Promise.resolve()
+): Promise<{ problems: Problem[] }> {
 	try {
-		await inTransaction(db, (trx) => insertJob(trx, job));
+		await inTransaction(db, async (trx) => {
+			await insertJob(trx, job);
+			await also(trx);
+		});
 		return { problems: [] };
 	} catch (failure) {
 		if (failure instanceof Refused) return { problems: [failure.problem] };

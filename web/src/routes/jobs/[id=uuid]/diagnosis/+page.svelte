@@ -2,7 +2,6 @@
 	/** A complaint weighed by what was found: what is likely, and what to do next. */
 	import { v7 as uuid } from 'uuid';
 	import {
-		CHECK_CODES,
 		CHECKS,
 		diagnoseJob,
 		newestLooks,
@@ -13,6 +12,7 @@
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Causes from '$lib/diagnosis/Causes.svelte';
+	import Checks from '$lib/diagnosis/Checks.svelte';
 	import LookForm from '$lib/diagnosis/LookForm.svelte';
 	import Trials from '$lib/diagnosis/Trials.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -21,7 +21,7 @@
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Disclosure from '$lib/ui/Disclosure.svelte';
-	import { capital, moment } from '$lib/ui/words';
+	import { capital } from '$lib/ui/words';
 	import { pageOfCheck } from '$lib/diagnosis/checks';
 	import { readSince, sinceTexts, type SinceField } from '$lib/visit/since';
 	import SinceFields from '$lib/visit/SinceFields.svelte';
@@ -58,6 +58,23 @@
 </script>
 
 <svelte:head><title>Diagnosis · {book.job.number} · Zinc Ledger</title></svelte:head>
+
+{#snippet lookAt(check: CheckCode)}
+	<section class="mt-3" aria-label="Next check">
+		<h2 class="flex items-baseline gap-3 border-b border-ink pb-1 font-semibold">
+			{capital(label('check', check))}
+			<span class="figure text-[13px] text-soft">about {CHECKS[check]} min</span>
+			{#if pageOfCheck(check, book.job)}
+				<a class="ml-auto text-[13px] underline" href={pageOfCheck(check, book.job)}>
+					to its figures
+				</a>
+			{/if}
+		</h2>
+		{#key check}
+			<LookForm {check} before={looks.get(check)} onkept={() => (chosen = null)} />
+		{/key}
+	</section>
+{/snippet}
 
 <div class="min-h-0 flex-1 overflow-auto px-4 py-4 bench:px-6">
 	<div class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink pb-2">
@@ -99,42 +116,9 @@
 							: 'Nothing is left that would tell much: change one thing at a time.'}
 					{/if}
 				</p>
-				{#if shown}
-					<section class="mt-3" aria-label="Next check">
-						<h2 class="flex items-baseline gap-3 border-b border-ink pb-1 font-semibold">
-							{capital(label('check', shown))}
-							<span class="figure text-[13px] text-soft">about {CHECKS[shown]} min</span>
-							{#if pageOfCheck(shown, book.job)}
-								<a class="ml-auto text-[13px] underline" href={pageOfCheck(shown, book.job)}>
-									to its figures
-								</a>
-							{/if}
-						</h2>
-						{#key shown}
-							<LookForm check={shown} before={looks.get(shown)} onkept={() => (chosen = null)} />
-						{/key}
-					</section>
-				{/if}
+				{#if shown}{@render lookAt(shown)}{/if}
 				<Disclosure class="mt-4" title="All checks">
-					<ul class="grid gap-x-8 tablet:grid-cols-2">
-						{#each CHECK_CODES as check (check)}
-							{@const look = looks.get(check)}
-							<li class="flex items-center gap-2 border-b border-hair py-0.5 text-[14px]">
-								<Button small onclick={() => (chosen = check)}>
-									{capital(label('check', check))}
-								</Button>
-								<span class="ml-auto text-soft">
-									{#if look}
-										{book.initials(look.person)} {moment(look.at)}
-									{:else if diagnosis.done.includes(check)}
-										by its figures
-									{:else}
-										<span class="figure">{CHECKS[check]} min</span>
-									{/if}
-								</span>
-							</li>
-						{/each}
-					</ul>
+					<Checks done={diagnosis.done} onchoose={(check) => (chosen = check)} />
 				</Disclosure>
 				<Trials />
 				<section class="mt-6" aria-label="Photos">
@@ -149,5 +133,9 @@
 			A diagnosis begins with what the driver noticed: at one engine speed or everywhere, a noise at
 			one valve, something broken. It is told with what happened since the head was here.
 		</p>
+		{#if chosen}<div class="max-w-3xl">{@render lookAt(chosen)}</div>{/if}
+		<div class="mt-4 max-w-3xl">
+			<Checks done={[]} onchoose={(check) => (chosen = check)} />
+		</div>
 	{/if}
 </div>
