@@ -3,7 +3,7 @@ import { partsOf, sinceOf, stationsThen, type Job, type KindSetup } from '../doc
 import type { Sheet } from '../evaluation/index.ts';
 import { diagnoseJob } from '../job-diagnosis/index.ts';
 import { STATION_PARTS } from '../part/index.ts';
-import { inCommon, thenAndNow } from '../then-and-now/index.ts';
+import { inCommon, loadsInCommon, thenAndNow } from '../then-and-now/index.ts';
 import { isBeyond } from '../visit/index.ts';
 
 /** Which parts and shims stand at a station otherwise than they were signed. */
@@ -61,6 +61,7 @@ export function visitAsSigned(job: Job, sheet: Sheet, then: Job) {
 			}
 		})),
 		common: inCommon(stations),
+		loads: loadsInCommon(stations, job),
 		diagnosis: diagnosis && { complaint: diagnosis.complaint, answer: diagnosis.answer },
 		trials: job.trials.filter(({ result }) => result !== undefined),
 		changes: changesOf(then, job)

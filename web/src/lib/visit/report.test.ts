@@ -84,6 +84,28 @@ describe('the report of a return visit', () => {
 			'Tried: other leads, ten minutes idling: gone.'
 		]);
 	});
+	it('says of loads on another tester first what all have in common', () => {
+		const [before, now] = ['2403-circuit-six', '2423-circuit-six-back'].map(demoJob) as [Job, Job];
+		const read = (job: Job) => {
+			const signing = {
+				id: ID,
+				revision: 1,
+				person: job.people[0]!,
+				at: '2026-10-21T10:00:00.000Z'
+			};
+			const text = signSheet(job, signing, METRIC, { sha256, write }, before);
+			return reportOf((JSON.parse(text) as SignedSheet).visit as unknown as FrozenVisit, job);
+		};
+		expect(read(now).found.slice(0, 2)).toEqual([
+			'All 12 valves moved further than they were read to.',
+			expect.stringMatching(/^All springs read −3\.5 % .* is not known until a reference spring/)
+		]);
+		const look = { ...told, check: 'gauge-reference' as const };
+		const looked = (seen: Job['looks'][number]['seen']) =>
+			read({ ...now, looks: [...now.looks, { ...look, seen }] }).found[1];
+		expect(looked([{ evidence: 'reference-off' }])).toMatch(/so it is the tester/);
+		expect(looked([])).toMatch(/so the springs lost it/);
+	});
 	it('is frozen with the sheet, whose digest it is in', () => {
 		const { text } = frozen(back(0.4));
 		const checked = verifySheet(text, sha256);

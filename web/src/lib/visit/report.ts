@@ -15,6 +15,7 @@ import {
 } from '@zinc-ledger/core';
 import type { FrozenVisit } from '@zinc-ledger/core/signed';
 import { capital, label } from '@zinc-ledger/words';
+import { byPercent } from '$lib/ui/words';
 import { ranText } from './service';
 
 export interface Report {
@@ -75,9 +76,8 @@ export function reportOf(visit: FrozenVisit, job: Job, units: Units = METRIC): R
 			looksLike: looksLike(one, amount)
 		})),
 		found: [
-			moved.length === 0
-				? `All ${visit.stations.length} valves compared stand as they were signed.`
-				: `${moved.length} of ${visit.stations.length} valves moved further than they were read to; the rest stands as it was signed.`,
+			movedText(moved.length, visit.stations.length),
+			...loadsLines(visit),
 			...visit.common.map(
 				({ trace, by }) =>
 					`All valves read ${signed(trace, by)} in ${label('trace', trace)} on another gauge: until a standard was read on both, the whole of it counts.`
@@ -86,6 +86,26 @@ export function reportOf(visit: FrozenVisit, job: Job, units: Units = METRIC): R
 		],
 		done: doneLines(visit, job)
 	};
+}
+
+function movedText(moved: number, of: number): string {
+	if (moved === 0) return `All ${of} valves compared stand as they were signed.`;
+	return moved === of
+		? `All ${of} valves moved further than they were read to.`
+		: `${moved} of ${of} valves moved further than they were read to; the rest stands as it was signed.`;
+}
+
+/** What all springs have in common on another tester is said before any single one is. */
+function loadsLines({ loads }: FrozenVisit): string[] {
+	if (!loads) return [];
+	const all = `All springs read ${byPercent(loads.ratio - 1)} at the same height, on another tester`;
+	const TOLD = {
+		either:
+			'whether that is the springs or the tester is not known until a reference spring was read on both',
+		tester: 'a reference read off as they do, so it is the tester and no spring lost that',
+		sag: 'a reference read alike on both, so the springs lost it'
+	} as const;
+	return [`${all}: ${TOLD[loads.cause]}.`];
 }
 
 function sinceLines({ of, since }: FrozenVisit): string[] {
