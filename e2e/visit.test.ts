@@ -41,6 +41,15 @@ describe('an engine that is here again', () => {
 		expect(await browser.text('main')).not.toContain('Not known yet');
 		expect(await browser.faults()).toEqual([]);
 	});
+	it('says what to do with each spring that has run, and why', async () => {
+		const { browser } = at;
+		await browser.go(`${await browser.openJob('2423')}/then`);
+		await browser.sees('on another tester: read a reference spring on both');
+		expect(await browser.text('[data-fate="4E"]')).toMatch(/^4E Replace sagged beyond the limit/);
+		expect(await browser.text('[data-fate="3I"]')).toMatch(/^3I Reshim and keep shims bring/);
+		expect(await browser.text('[data-fate="1I"]')).toMatch(/^1I Reuse in order .* 17 %$/);
+		expect(await browser.faults()).toEqual([]);
+	});
 	it('is not told of a job whose engine was never here', async () => {
 		const { browser } = at;
 		await browser.go(`${await browser.openJob('2418')}/then`);

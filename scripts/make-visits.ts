@@ -233,7 +233,8 @@ const circuitFirst = new Bench(
 			},
 			setup: setupOf(six, {
 				use: { duty: 'circuit', engineSpeed: 7200, workDone: 'New seats and guides' },
-				lifters: 'solid'
+				lifters: 'solid',
+				policies: { ...six.setup.policies, usedSprings: 'retested' }
 			})
 		}),
 		people

@@ -32,6 +32,7 @@ export * from './visit/index.ts';
 export * from './then-and-now/index.ts';
 export * from './job-diagnosis/index.ts';
 export * from './service/index.ts';
+export * from './used-springs/index.ts';
 export * from './valve-control/index.ts';
 export * from './assembly/index.ts';
 export * from './lash-setting/index.ts';

@@ -12,6 +12,8 @@ import type {
 	EngineState,
 	Evidence,
 	EvidenceCode,
+	Fate,
+	FateReason,
 	FigureName,
 	GaugeSort,
 	Groove,
@@ -83,6 +85,9 @@ export interface Labels {
 	readonly likely: Of<Likely>;
 	readonly trialResult: Of<NonNullable<Trial['result']>>;
 	readonly served: Of<Served>;
+	/** What becomes of a spring that has run, and what decided it. */
+	readonly fate: Of<Fate>;
+	readonly fateReason: Of<FateReason>;
 	readonly work: Of<Work>;
 	/** How far a signature goes. */
 	readonly scope: Of<ScopeName>;

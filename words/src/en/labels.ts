@@ -448,6 +448,24 @@ export const labels: Labels = {
 		unlikely: 'unlikely'
 	},
 	trialResult: { gone: 'gone', better: 'better', same: 'no change', worse: 'worse' },
+	fate: {
+		reuse: 'reuse',
+		reshim: 'reshim and keep',
+		swap: 'swap',
+		replace: 'replace',
+		'not-known': 'not known yet'
+	},
+	fateReason: {
+		policy: 'this shop never uses springs again',
+		'service-over': 'its life is over',
+		sagged: 'sagged beyond the limit',
+		'bind-short': 'too near coil bind once shimmed',
+		'seal-short': 'too near the seal once shimmed',
+		'shim-brings-back': 'shims bring its height back',
+		'even-elsewhere': 'another valve would take it',
+		'in-order': 'in order',
+		'not-tested': 'not tested again'
+	},
 	served: { spring: 'spring', rocker: 'rocker', lifter: 'lifter', valve: 'valve' },
 	happening: {
 		'seat-sank': 'seat or valve face sank',

@@ -141,3 +141,14 @@ export const serviceOfHead = (db: Database, head: string) =>
 		.orderBy('part')
 		.orderBy('station')
 		.execute();
+
+/** By valve of a job, the part of its life that the spring there has run; those without a limit are left out. */
+export const springLife = (db: Database, jobId: string) =>
+	db
+		.selectFrom('service_run')
+		.innerJoin('service_item', 'service_item.item', 'service_run.item')
+		.select(['service_run.station', 'used'])
+		.where('service_run.job_id', '=', jobId)
+		.where('service_run.part', '=', 'spring')
+		.where('used', 'is not', null)
+		.execute();

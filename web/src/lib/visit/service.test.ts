@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { alike, batchText, dueText, lifeText, limitText, ranText } from './service';
+import { alike, batchText, dueText, fateCounts, lifeText, limitText, ranText } from './service';
 
 const ran = { hours: 41.5, runs: 0, kilometres: 1200, over_speed: 0 };
 describe('service as it is shown', () => {
@@ -31,6 +31,12 @@ describe('service as it is shown', () => {
 		expect(batchText({ ...lost, batch: null, sets: 1, within: null })).toBe(
 			'without a batch: lost 4.1 % in 20 h, 1 set'
 		);
+	});
+	it('counts what becomes of springs', () => {
+		const of = (...fates: ('reuse' | 'replace' | 'reshim')[]) =>
+			fateCounts(fates.map((fate) => ({ fate })));
+		expect(of('replace', 'reuse', 'reuse', 'reshim')).toBe('2 reuse, 1 reshim and keep, 1 replace');
+		expect(of()).toBe('');
 	});
 	it('has what ran alike in one row', () => {
 		const spring = { ...ran, part: 'spring' as const, name: 'Single', used: 0.5 };

@@ -1,5 +1,12 @@
 /** Service as it is shown: rows that say the same once, and words for amounts. */
-import { SERVICE_UNITS, type Served, type ServiceLimit } from '@zinc-ledger/core';
+import {
+	FATES,
+	SERVICE_UNITS,
+	type Served,
+	type ServiceLimit,
+	type SpringFate
+} from '@zinc-ledger/core';
+import { label } from '@zinc-ledger/words';
 
 export interface ServiceRow {
 	readonly part: Served;
@@ -88,3 +95,10 @@ export function batchText(batch: {
 	const name = batch.batch === null ? 'without a batch' : `batch ${batch.batch}`;
 	return `${name}: lost ${percent(batch.lost)}${band} % in ${Math.round(batch.hours)} h, ${batch.sets} ${batch.sets === 1 ? 'set' : 'sets'}`;
 }
+
+/** "9 reuse, 2 reshim and keep, 1 replace" */
+export const fateCounts = (fates: readonly Pick<SpringFate, 'fate'>[]): string =>
+	FATES.flatMap((fate) => {
+		const count = fates.filter((one) => one.fate === fate).length;
+		return count > 0 ? [`${count} ${label('fate', fate)}`] : [];
+	}).join(', ');

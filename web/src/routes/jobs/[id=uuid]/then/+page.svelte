@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The head as it was signed last beside the head as it came back. */
-	import { inCommon, loadsInCommon, thenAndNow } from '@zinc-ledger/core';
+	import { fatesOf, inCommon, loadsInCommon, thenAndNow } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
@@ -18,6 +18,7 @@
 		type BesideFilter
 	} from '$lib/visit/besides';
 	import { lossesChart } from '$lib/visit/losses-chart';
+	import SpringFates from '$lib/visit/SpringFates.svelte';
 	import ThenAndNow from '$lib/visit/ThenAndNow.svelte';
 
 	let { data } = $props();
@@ -34,6 +35,8 @@
 	const inPlan = $derived(
 		book.sheet.stations.map((one) => ({ ...one, state: besideState(byLabel.get(one.label)) }))
 	);
+	const life = $derived(new Map(data.life.map(({ station, used }) => [station, used!])));
+	const fates = $derived(fatesOf(book.job, book.sheet, stations, life));
 	const hasLosses = $derived(stations.some(({ losses }) => losses));
 </script>
 
@@ -95,6 +98,7 @@
 		</div>
 		<ThenAndNow stations={rows} />
 		{#if rows.length === 0}<p class="mt-3 text-soft">No valve is among these.</p>{/if}
+		<SpringFates {fates} />
 		{#if hasLosses}
 			<h2 class="mt-6 mb-1 border-b border-ink pb-1 font-semibold">
 				Seat load lost, along the head
