@@ -14,6 +14,7 @@ import {
 	type Person,
 	type Quantity,
 	type Reading,
+	type Setup,
 	type StationEntry
 } from '@zinc-ledger/core';
 import { highsSolver, planJob } from '@zinc-ledger/core/planner';
@@ -162,3 +163,12 @@ export class Bench {
 	builtHeight = ({ label }: StationEntry) =>
 		evaluate(this.job).stations.find((one) => one.label === label)!.figures.height.figure!;
 }
+
+/** Another job's parts and limits, without what belongs to its own engine. */
+const OWN = new Set(['cam', 'growth', 'compression', 'customerStatement']);
+export const setupOf = (job: Job, change: Partial<Setup>): Setup => ({
+	...(Object.fromEntries(
+		Object.entries(structuredClone(job.setup)).filter(([name]) => !OWN.has(name))
+	) as unknown as Setup),
+	...change
+});

@@ -23,7 +23,7 @@ import {
 import { readJob, writeJob } from '@zinc-ledger/core/file';
 import { normal, randomFrom, sampled } from '@zinc-ledger/core/synthetic';
 import { bindOf, worked } from '../web/src/lib/springs/worked.ts';
-import { Bench, id } from './demo-bench.ts';
+import { Bench, id, setupOf } from './demo-bench.ts';
 
 const random = randomFrom(2026);
 const demo = (name: string): Job => {
@@ -40,15 +40,6 @@ const taken = (job: Parameters<typeof newJob>[0], begun: string) =>
 	new Bench({ ...newJob(job), people: [RUNA, KELSO] }, begun, random);
 
 const around = (middle: number, spread: number) => middle + spread * normal(random);
-/** Another job's parts and limits, without what belongs to its own engine. */
-const OWN = new Set(['cam', 'growth', 'compression', 'customerStatement']);
-const setupOf = (job: Job, change: Partial<Setup>): Setup => ({
-	...(Object.fromEntries(
-		Object.entries(structuredClone(job.setup)).filter(([name]) => !OWN.has(name))
-	) as unknown as Setup),
-	...change
-});
-
 /** A single that was finished and signed, and came back a season later. */
 function single(number: string, takenIn: string, change: Partial<Setup>) {
 	return taken(

@@ -17,7 +17,6 @@ import {
 	type EvidenceCode,
 	type Job,
 	type Look,
-	type Setup,
 	type Since,
 	type StationEntry,
 	type Sweep
@@ -25,7 +24,7 @@ import {
 import { readJob, writeJob } from '@zinc-ledger/core/file';
 import { normal, randomFrom, sampled } from '@zinc-ledger/core/synthetic';
 import { bindOf, testerName, worked } from '../web/src/lib/springs/worked.ts';
-import { Bench, id } from './demo-bench.ts';
+import { Bench, id, setupOf } from './demo-bench.ts';
 
 const demo = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
@@ -36,14 +35,6 @@ const [six, twin] = [demo('2417-straight-six'), demo('2409-twin-cam')];
 const people = [six.people[0]!, demo('2426-placed-springs').people[0]!];
 const random = randomFrom(1811);
 const around = (middle: number, spread: number) => middle + spread * normal(random);
-const OWN = new Set(['cam', 'growth', 'compression', 'customerStatement']);
-const setupOf = (job: Job, change: Partial<Setup>): Setup => ({
-	...(Object.fromEntries(
-		Object.entries(structuredClone(job.setup)).filter(([name]) => !OWN.has(name))
-	) as unknown as Setup),
-	...change
-});
-
 /** A set of springs over its life: each made a little otherwise, each losing what it loses. */
 interface MadeSet {
 	readonly name: string;
