@@ -34,6 +34,17 @@ export const capital = (text: string): string => text.charAt(0).toUpperCase() + 
 /** Part of a whole as a whole per cent: "12 %". */
 export const percent = (part: number): string => `${(100 * part).toFixed(0)} %`;
 
+const PERCENT = new Intl.NumberFormat('en', {
+	style: 'percent',
+	minimumFractionDigits: 1,
+	maximumFractionDigits: 1,
+	signDisplay: 'exceptZero'
+});
+
+/** A part of a whole as more or less than it: "+2.4 %", "−12.6 %", "0.0 %". */
+export const byPercent = (part: number) =>
+	PERCENT.format(part).replace('-', '−').replace('%', ' %');
+
 /**
  * Builds a phrase from a template whose holes are texts, measures or phrases.
  *

@@ -1,10 +1,8 @@
 /** A job like another: its set-up without what was measured, counted, tested or told at that visit. */
 import type { Job, KindSetup, Setup } from './schema.ts';
 
-/** What belongs to one visit, and to no other job of the same sort. */
-const OF_THE_VISIT = [
-	'springs',
-	'followerStock',
+/** What was said of one stay in the shop, and of no other. */
+const OF_ONE_STAY = [
 	'customerStatement',
 	'order',
 	'came',
@@ -13,11 +11,20 @@ const OF_THE_VISIT = [
 	'atHand'
 ] as const satisfies readonly (keyof Setup)[];
 
-/** The same without one of its entries. */
-function without<Of extends object, Key extends keyof Of>(of: Of, key: Key): Omit<Of, Key> {
-	const { [key]: _, ...rest } = of;
-	return rest;
-}
+/** What belongs to one engine besides: its springs as they were tested, its follower shims. */
+const OF_ONE_ENGINE = ['springs', 'followerStock'] as const satisfies readonly (keyof Setup)[];
+
+/** The same without some of its entries. */
+const without = <Of extends object, Key extends keyof Of>(of: Of, ...keys: Key[]): Omit<Of, Key> =>
+	Object.fromEntries(
+		Object.entries(of).filter(([name]) => !(keys as string[]).includes(name))
+	) as unknown as Omit<Of, Key>;
+
+/** The set-up as it is for the next stay of the same heads. */
+export const withoutStay = (setup: Setup): Setup => ({
+	...without(setup, ...OF_ONE_STAY),
+	use: without(setup.use, 'workDone')
+});
 
 /** A kind's parts new from the card: no test of a set, nothing used before, nothing ground off. */
 function likeNew(kind: KindSetup): KindSetup {
@@ -36,12 +43,9 @@ function likeNew(kind: KindSetup): KindSetup {
  * @example setupLike(job).springs // undefined
  */
 export function setupLike({ setup }: Job): Setup {
-	const kept = Object.fromEntries(
-		Object.entries(setup).filter(([name]) => !(OF_THE_VISIT as readonly string[]).includes(name))
-	) as unknown as Setup;
+	const kept = without(withoutStay(setup), ...OF_ONE_ENGINE);
 	return {
 		...kept,
-		use: without(kept.use, 'workDone'),
 		kinds: { intake: likeNew(kept.kinds.intake), exhaust: likeNew(kept.kinds.exhaust) },
 		shimStock: kept.shimStock.map((size) => without(size, 'count'))
 	};

@@ -2,17 +2,8 @@
 import { walk } from '../station/index.ts';
 import { newJob } from './defaults.ts';
 import { REUSABLE } from './policies.ts';
-import type { Job, KindSetup, Setup, StationEntry, VisitOf } from './schema.ts';
-
-/** What was said of one stay in the shop, and of no other. */
-const OF_ONE_STAY = [
-	'customerStatement',
-	'order',
-	'came',
-	'leftOut',
-	'workLocation',
-	'atHand'
-] as const satisfies readonly (keyof Setup)[];
+import { withoutStay } from './setup-like.ts';
+import type { Job, KindSetup, StationEntry, VisitOf } from './schema.ts';
 
 /** A spring's test as it is known at the next visit: of before it ran. */
 function ranSince<Parts extends Pick<KindSetup, 'spring'>>(parts: Parts): Parts {
@@ -86,18 +77,12 @@ export function visitJob(
 		readonly heads: Job['heads'];
 	}
 ): Job | null {
-	const kept = Object.fromEntries(
-		Object.entries(signed.setup).filter(
-			([name]) => !(OF_ONE_STAY as readonly string[]).includes(name)
-		)
-	) as unknown as Setup;
-	const { workDone: _, ...use } = kept.use;
+	const kept = withoutStay(signed.setup);
 	const { intake, exhaust } = kept.kinds;
 	const { heads, visitOf, ...rest } = taken;
 	const here = new Set(heads.map(({ id }) => id));
 	const setup = {
 		...kept,
-		use,
 		kinds: { intake: used(intake), exhaust: used(exhaust) },
 		...(kept.springs && {
 			springs: kept.springs.map((spring) => ({ ...spring, earlier: true as const }))

@@ -56,7 +56,7 @@ describe('a complaint of a job', () => {
 		expect(tall!.found['heights-grown']).toBeGreaterThan(0.95);
 		expect(tall!.byFigures['heights-grown']).toMatchObject({
 			stations: ['3I'],
-			by: { station: '3I', trace: 'height' }
+			by: { station: '3I', moved: 'height' }
 		});
 		const weight = (one: NonNullable<typeof tall>) =>
 			one.causes.findIndex(({ cause }) => cause === 'height-grew');

@@ -6,6 +6,7 @@ import {
 	CHECK_CODES,
 	diagnose,
 	evidenceOf,
+	type Cause,
 	type CheckCode,
 	type Complaint,
 	type Diagnosis,
@@ -15,22 +16,30 @@ import {
 } from '../diagnosis/index.ts';
 import { newestLooks, sinceOf, type Job } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
-import type { FigureName, StationSheet } from '../figures/index.ts';
+import { jobLimits, type FigureName, type StationSheet } from '../figures/index.ts';
+import { message, type Message } from '../message/index.ts';
 import type { StationBeside } from '../then-and-now/index.ts';
-import { lengthOf } from '../units/index.ts';
+import { NORMAL } from '../verdict/index.ts';
 import type { Trace } from '../visit/index.ts';
+
+/** What moved, or which figure stands so. */
+type FigureOf = { readonly moved: Trace } | { readonly figure: FigureName };
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'diagnosis.cause': { readonly cause: Cause };
+		'diagnosis.elsewhere': null;
+		'diagnosis.not-known-yet': null;
+	}
+}
 
 /** How surely something is so by the figures, and where it is most. */
 export interface FigureEvidence {
 	readonly surely: number;
 	/** Stations at which it is likelier than not. */
 	readonly stations: readonly string[];
-	/** The figure of the station where it is surest, in mm or N; null where none is told. */
-	readonly by: {
-		readonly station: string;
-		readonly value: number;
-		readonly trace: Trace | FigureName;
-	} | null;
+	/** The figure of the station where it is surest, in its SI unit; null where none is told. */
+	readonly by: ({ readonly station: string; readonly value: number } & FigureOf) | null;
 }
 export type ByFigures = Readonly<Partial<Record<EvidenceCode, FigureEvidence>>>;
 
@@ -42,11 +51,10 @@ export interface JobDiagnosis extends Diagnosis {
 	readonly done: readonly CheckCode[];
 }
 
-const HALF_WIDTH = 1.96;
 /** How surely a figure that was read to so much lies above a line. The logistic curve stands for the normal one, within 0.01. */
 const surelyAbove = (value: number, uncertainty: number, line: number): number =>
 	uncertainty > 0
-		? 1 / (1 + Math.exp((-1.702 * (value - line)) / (uncertainty / HALF_WIDTH)))
+		? 1 / (1 + Math.exp((-1.702 * (value - line)) / (uncertainty / NORMAL)))
 		: Number(value > line);
 
 interface At {
@@ -56,19 +64,17 @@ interface At {
 }
 
 /** Of several stations the one where it is surest says how surely it is so. */
-function surest(at: readonly At[], trace: Trace | FigureName, nth = 0): FigureEvidence | null {
+function surest(at: readonly At[], of: FigureOf, nth = 0): FigureEvidence | null {
 	const sorted = at.toSorted((a, b) => b.surely - a.surely);
 	const chosen = sorted[nth];
 	if (!chosen) return null;
 	return {
 		surely: chosen.surely,
 		stations: at.filter(({ surely }) => surely > 0.5).map(({ station }) => station),
-		by: { station: sorted[0]!.station, value: sorted[0]!.value, trace }
+		by: { station: sorted[0]!.station, value: sorted[0]!.value, ...of }
 	};
 }
 
-/** Part of its load that a spring may lose at the same height before it counts as weak. */
-const WEAK = 0.05;
 /** Lash that moved on as many valves is spread, and no single one's. */
 const MANY = 3;
 
@@ -78,8 +84,8 @@ export function figureEvidence(
 	sheet: Sheet,
 	beside: readonly StationBeside[]
 ): ByFigures {
-	const { heightTolerance, lashWatch } = job.setup.limits;
-	const lashLine = () => lengthOf(lashWatch);
+	const { limits } = jobLimits(job);
+	const lashLine = () => limits.lash.watch;
 	const moved = (trace: Trace, line: (then: number) => number, sign = 1): At[] =>
 		beside.flatMap(({ station, moved: all }) => {
 			const one = all[trace];
@@ -97,15 +103,15 @@ export function figureEvidence(
 	const isSpread = either.filter(({ surely }) => surely > 0.5).length >= MANY;
 	const found: Record<string, FigureEvidence | null> = {
 		'heights-grown': surest(
-			moved('height', () => lengthOf(heightTolerance)),
-			'height'
+			moved('height', () => limits.heightTolerance),
+			{ moved: 'height' }
 		),
-		'lash-closed': surest(lashClosed, 'lash'),
-		'one-lash-opened': isSpread ? null : surest(lashMoved, 'lash'),
-		'lash-spread': surest(either, 'lash', MANY - 1),
+		'lash-closed': surest(lashClosed, { moved: 'lash' }),
+		'one-lash-opened': isSpread ? null : surest(lashMoved, { moved: 'lash' }),
+		'lash-spread': surest(either, { moved: 'lash' }, MANY - 1),
 		'bench-low': surest(
-			moved('load', (then) => WEAK * then, -1),
-			'load'
+			moved('load', (then) => limits.sag.watch * then, -1),
+			{ moved: 'load' }
 		),
 		'bind-short': short(sheet, 'bindMargin'),
 		'seal-short': short(sheet, 'sealClearance'),
@@ -130,7 +136,7 @@ function short({ stations }: Sheet, name: FigureName): FigureEvidence | null {
 			const surely = 1 - surelyAbove(verdict!.figure, verdict!.uncertainty, floor);
 			return [{ station: station.label, surely, value: verdict!.figure }];
 		}),
-		name
+		{ figure: name }
 	);
 }
 
@@ -176,4 +182,16 @@ export function diagnoseJob(
 	}
 	const done = [...new Set([...looks.keys(), ...doneByFigures(sheet, beside)])];
 	return { complaint, found, byFigures, done, ...diagnose(complaint, found, done, by) };
+}
+
+/** The answer, to be said. */
+export function answerMessage({ answer }: Pick<Diagnosis, 'answer'>): Message {
+	switch (answer.sort) {
+		case 'cause':
+			return message('diagnosis.cause', { cause: answer.cause });
+		case 'elsewhere':
+			return message('diagnosis.elsewhere');
+		case 'not-known-yet':
+			return message('diagnosis.not-known-yet');
+	}
 }

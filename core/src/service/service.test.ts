@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readJob } from '../document/file.ts';
-import { lifeUsed, pricePerHour, servedParts, serviceTold } from './service.ts';
+import { lifeUsed, servedParts, serviceTold } from './service.ts';
 
 const NONE = { hours: 0, runs: 0, kilometres: 0, cycles: 0, overSpeed: 0 };
 const told = { id: 'x', person: 'x', at: '2026-01-01T00:00:00.000Z' };
@@ -23,11 +23,6 @@ describe('service', () => {
 		).toBeCloseTo(0.95, 12);
 		expect(lifeUsed({ ...NONE, hours: 30 }, {})).toBeNull();
 		expect(lifeUsed({ ...NONE, overSpeed: 1 }, { overSpeed: 1 })).toBe(1);
-	});
-	it('is no cheaper for a lower price where it lasts a third as long', () => {
-		const [cheap, dear] = [pricePerHour(120, { hours: 20 })!, pricePerHour(240, { hours: 60 })!];
-		expect(cheap).toBeGreaterThan(dear);
-		expect(pricePerHour(120, { runs: 20 })).toBeNull();
 	});
 	it('knows tagged springs by set and tag, and other parts by their station', () => {
 		const read = readJob(readFileSync('demo/jobs/2426-placed-springs.json', 'utf8'));

@@ -88,6 +88,9 @@ export function servedParts(signed: Job): ServedPart[] {
 	);
 }
 
+/** From this part of a life on it is told that something is due before long. */
+export const DUE_FROM = 0.7;
+
 /** Minutes of an hour, and turns of the crankshaft to one of the cam. */
 const [MINUTES, TURNS] = [60, 2];
 
@@ -126,7 +129,3 @@ export function lifeUsed(service: Service, limit: ServiceLimit): number | null {
 		? null
 		: Math.max(0, ...parts) + events;
 }
-
-/** What a part costs for an hour of its life; null where its hours are not limited. */
-export const pricePerHour = (price: number, { hours }: ServiceLimit): number | null =>
-	hours ? price / hours : null;

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { readJob } from '../document/file.ts';
 import type { Job, Reading } from '../document/index.ts';
 import { isBeyond } from '../visit/index.ts';
-import { inCommon, thenAndNow } from './then-and-now.ts';
+import { inCommon, loadsInCommon } from './common.ts';
+import { thenAndNow } from './then-and-now.ts';
 
 const read = readJob(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8'));
 if (!read.ok) throw new Error('demo');
@@ -105,5 +106,52 @@ describe('a head then and now', () => {
 				)
 			)
 		).toEqual([]);
+	});
+});
+
+describe('springs on another tester', () => {
+	const demo = (name: string): Job => {
+		const job = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
+		if (!job.ok) throw new Error(name);
+		return job.value;
+	};
+	const [then, back] = [demo('2403-circuit-six'), demo('2423-circuit-six-back')];
+	const withReference = (reference: { then: string; now: string } | undefined): Job => ({
+		...back,
+		looks: [
+			...back.looks,
+			{
+				...back.looks[0]!,
+				id: 'b5a1a3c0-0000-7000-8000-000000000099',
+				check: 'gauge-reference',
+				seen: [],
+				...(reference && { reference })
+			}
+		]
+	});
+	const look = (job: Job) => {
+		const stations = thenAndNow(then, job);
+		return { loads: loadsInCommon(stations, job)!, stations };
+	};
+	const sagAt = (job: Job, label: string) => {
+		const { load } = look(job).stations.find(({ station }) => station === label)!.moved;
+		return -load!.change.by / load!.then.value;
+	};
+	it('are either’s until figures of a reference are there, whatever was looked at', () => {
+		for (const job of [back, withReference(undefined)]) {
+			expect(look(job).loads).toMatchObject({ cause: 'either', reference: null });
+			expect(look(job).loads.ratio).toBeCloseTo(0.965, 3);
+			expect(sagAt(job, '1I')).toBeCloseTo(0.035, 3);
+		}
+	});
+	it('have what a reference read otherwise taken off, and no more than that', () => {
+		const tester = withReference({ then: '600 N', now: '580 N' });
+		expect(look(tester).loads.cause).toBe('tester');
+		expect(look(tester).loads.ratio).toBeCloseTo(0.965, 3);
+		expect(sagAt(tester, '1I')).toBeCloseTo(0.0017, 3);
+		expect(sagAt(tester, '4E')).toBeCloseTo(0.096, 2);
+		const alike = withReference({ then: '600 N', now: '600 N' });
+		expect(look(alike).loads.cause).toBe('sag');
+		expect(sagAt(alike, '1I')).toBeCloseTo(0.035, 3);
 	});
 });

@@ -82,8 +82,8 @@ export function together(a: Repeatability | null, b: Repeatability | null): Repe
 /** Part of the rounding that repeats which are all alike may still scatter by; by simulation, `uncertainty.test.ts`. */
 const HIDDEN = 0.5;
 
-/** The two-sided 95 % point of the normal distribution. */
-const NORMAL = 1.959963985;
+/** The two-sided 95 % point of the normal distribution: half-width of an interval over its standard deviation. */
+export const NORMAL = 1.959963985;
 
 /**
  * The two-sided 95 % point of Student's distribution; exact for one and two degrees

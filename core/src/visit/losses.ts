@@ -1,5 +1,5 @@
 /** What a seat load was lost to: the height that grew, or the spring that sagged. Source: handbook §10. */
-import { combinedUncertainty } from '../verdict/index.ts';
+import { combinedUncertainty, NORMAL } from '../verdict/index.ts';
 import type { Curve } from '../spring/index.ts';
 import { median } from '../station/index.ts';
 import { mm, type Millimetres } from '../units/index.ts';
@@ -81,14 +81,13 @@ export function commonPart(ratios: readonly number[], single: number): CommonPar
 	const ratio = median(ratios);
 	const off = median(ratios.map((one) => Math.abs(one - ratio)));
 	// Median's own scatter is a quarter more than a mean's; 1.4826 makes a middle distance a deviation.
-	const deviation = Math.max(1.4826 * off, single / HALF_WIDTH);
+	const deviation = Math.max(1.4826 * off, single / NORMAL);
 	return {
 		ratio,
-		uncertainty: (HALF_WIDTH * 1.25 * deviation) / Math.sqrt(ratios.length),
-		isAlike: 1.4826 * off * HALF_WIDTH <= 1.8 * single
+		uncertainty: (NORMAL * 1.25 * deviation) / Math.sqrt(ratios.length),
+		isAlike: 1.4826 * off * NORMAL <= 1.8 * single
 	};
 }
-const HALF_WIDTH = 1.96;
 
 /** What all springs falling alike is to be taken for. */
 export type CommonCause = 'none' | 'sag' | 'tester' | 'either';

@@ -2,7 +2,37 @@
 import { describe, expect, it } from 'vitest';
 import { dice } from './test/made-up.ts';
 import { trendOf, type TrendPoint } from './trend.ts';
+import { meanWithin, trendOfSet } from './set-trend.ts';
 import { fateOf, type UsedSpring } from './used-spring.ts';
+
+describe('a set over its service', () => {
+	const visit = (hours: number, load: number, more = {}) => ({
+		load,
+		hours,
+		runs: 0,
+		kilometres: 0,
+		...more
+	});
+	it('is none before it was tested or had run', () => {
+		expect(trendOfSet([], 0.1)).toBeNull();
+		expect(trendOfSet([visit(0, 300), visit(0, 299)], 0.1)).toBeNull();
+	});
+	it('is held against the part of its first load that may be lost', () => {
+		const life = [visit(0, 300), visit(10, 294), visit(20, 292), visit(30, 290), visit(40, 288)];
+		const trend = trendOfSet(life, 0.1)!;
+		expect([trend.unit, trend.limit, trend.settled]).toEqual(['hours', 270, 6]);
+		expect(trend.reaches!.at).toBeCloseTo(130, 0);
+		expect(trendOfSet(life, 0.05)!.limit).toBe(285);
+		const runs = life.map((one) => ({ ...one, hours: 0, runs: one.hours }));
+		expect(trendOfSet(runs, 0.1)!.unit).toBe('runs');
+	});
+	it('says as little of a batch as so few sets can', () => {
+		expect(meanWithin(null, 1)).toBeNull();
+		expect(meanWithin(0.01, 1)).toBeNull();
+		expect(meanWithin(0.01, 2)).toBeCloseTo((12.706 * 0.01) / Math.SQRT2, 5);
+		expect(meanWithin(0.01, 400)).toBeCloseTo((1.966 * 0.01) / 20, 5);
+	});
+});
 
 describe('a load over service', () => {
 	/** A spring of 600 N that settles by 12 N in its first run and loses 0.8 N an hour after it. */
@@ -52,13 +82,14 @@ describe('a load over service', () => {
 });
 
 describe('a spring that has run', () => {
+	const known = (value: number, uncertainty = 0) => ({ value, uncertainty });
 	const sound: UsedSpring = {
-		sag: 0.02,
+		sag: known(0.02, 0.01),
 		sagLimit: 0.1,
 		shim: 0,
-		bindMargin: 2,
+		bindMargin: known(2, 0.1),
 		bindFloor: 1.27,
-		sealClearance: 2,
+		sealClearance: known(2, 0.1),
 		sealFloor: 1.27,
 		serviceLeft: 0.5,
 		isReuseAllowed: true,
@@ -69,14 +100,37 @@ describe('a spring that has run', () => {
 		['is shimmed where that brings its load back', { shim: 0.38 }, 'reshim', 'shim-brings-back'],
 		['is replaced where the shop says so', { isReuseAllowed: false }, 'replace', 'policy'],
 		['is replaced when its service is over', { serviceLeft: 0 }, 'replace', 'service-over'],
-		['is replaced when it sagged', { sag: 0.1 }, 'replace', 'sagged'],
-		['is replaced when shims would bind it', { shim: 1, bindMargin: 1.2 }, 'replace', 'bind-short'],
-		['is replaced when the seal is hit', { sealClearance: 1 }, 'replace', 'seal-short'],
+		['is replaced when it sagged', { sag: known(0.1) }, 'replace', 'sagged'],
+		[
+			'is replaced when shims would bind it',
+			{ shim: 1, bindMargin: known(1.2) },
+			'replace',
+			'bind-short'
+		],
+		['is replaced when the seal is hit', { sealClearance: known(1) }, 'replace', 'seal-short'],
 		[
 			'goes where it fits',
-			{ shim: 1, bindMargin: 1.2, fitsElsewhere: true },
+			{ shim: 1, bindMargin: known(1.2), fitsElsewhere: true },
 			'swap',
 			'even-elsewhere'
+		],
+		[
+			'is not passed with a loss too close to call',
+			{ sag: known(0.095, 0.01) },
+			'not-known',
+			'too-close'
+		],
+		[
+			'is not passed too near coil bind',
+			{ bindMargin: known(1.3, 0.05) },
+			'not-known',
+			'too-close'
+		],
+		[
+			'is not passed too near the seal',
+			{ sealClearance: known(1.3, 0.05) },
+			'not-known',
+			'too-close'
 		],
 		['is not known before it was tested', { sag: null }, 'not-known', 'not-tested'],
 		['is not cleared by a margin nobody read', { bindMargin: null }, 'not-known', 'not-tested']

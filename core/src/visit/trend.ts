@@ -1,4 +1,5 @@
 /** A spring's load at its nominal height over its service: settling told apart, then a line with its band. Source: handbook §10. */
+import { NORMAL, studentFactor } from '../verdict/index.ts';
 
 /** One look at a spring or a set. */
 export interface TrendPoint {
@@ -27,9 +28,6 @@ export interface Trend {
 
 /** A line wants so many looks after the first run. */
 const FEWEST = 3;
-/** Half-width of a 95 % interval over its standard deviation, by how many looks more than a line needs. */
-const STUDENT = [12.71, 4.3, 3.18, 2.78, 2.57, 2.45, 2.36, 2.31, 2.26, 2.23] as const;
-const HALF_WIDTH = 1.96;
 /** The band is followed so many times as far as the springs have run. */
 const FAR = 20;
 
@@ -45,7 +43,7 @@ export function trendOf(points: readonly TrendPoint[], limit: number): Trend {
 	const after = sorted.slice(1);
 	const settled = fresh && first ? fresh.load - first.load : null;
 	if (after.length < FEWEST) return { settled, slope: null, at: null, reaches: null };
-	const weights = after.map(({ uncertainty }) => (HALF_WIDTH / uncertainty) ** 2);
+	const weights = after.map(({ uncertainty }) => (NORMAL / uncertainty) ** 2);
 	const sum = (of: (point: TrendPoint) => number) =>
 		after.reduce((all, point, i) => all + weights[i]! * of(point), 0);
 	const weight = sum(() => 1);
@@ -57,7 +55,7 @@ export function trendOf(points: readonly TrendPoint[], limit: number): Trend {
 	const left = sum(({ service, load }) => (load - level - fall * (service - mean)) ** 2) / free;
 	// Looks that scatter more than they were read to widen the band; that they agree by chance narrows nothing.
 	const excess = Math.max(1, left);
-	const times = left > 1 ? Math.sqrt(excess) * (STUDENT[free - 1] ?? HALF_WIDTH) : HALF_WIDTH;
+	const times = left > 1 ? Math.sqrt(excess) * studentFactor(free) : NORMAL;
 	const at = (service: number) => ({
 		load: level + fall * (service - mean),
 		uncertainty: times * Math.sqrt(1 / weight + (service - mean) ** 2 / spread)

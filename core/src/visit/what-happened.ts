@@ -1,10 +1,8 @@
 /** What happened to a station, from what moved at it: non-negative amounts of as few causes as will do. */
+import { NORMAL } from '../verdict/index.ts';
 import type { Moved } from './change.ts';
 import { weightedFit } from './least-squares.ts';
 import { HAPPENINGS, SIGNATURES, TRACES, type Happening, type Trace } from './signatures.ts';
-
-/** Half-width of a 95 % interval over its standard deviation. */
-const HALF_WIDTH = 1.96;
 
 export interface Happened {
 	readonly happening: Happening;
@@ -55,7 +53,7 @@ const LEFT_BY_CHANCE = [1e-6, 10.8, 13.8, 16.3, 18.5, 20.5, 22.5, 24.3, 26.1] as
 export function whatHappened(moved: Readonly<Partial<Record<Trace, Moved>>>): WhatHappened {
 	const traces = TRACES.filter((trace) => moved[trace]);
 	const measured = traces.map((trace) => moved[trace]!.by);
-	const deviations = traces.map((trace) => moved[trace]!.uncertainty / HALF_WIDTH);
+	const deviations = traces.map((trace) => moved[trace]!.uncertainty / NORMAL);
 	const found = SUBSETS.flatMap((subset): (Explanation & { readonly price: number })[] => {
 		const explained = explain(subset, traces, measured, deviations);
 		return explained ? [{ ...explained, price: explained.left + PRICE * subset.length }] : [];
@@ -97,7 +95,7 @@ function explain(
 		happened: subset.map((happening, k) => ({
 			happening,
 			amount: fit.amounts[k]!,
-			uncertainty: HALF_WIDTH * fit.deviations[k]!
+			uncertainty: NORMAL * fit.deviations[k]!
 		})),
 		left: fit.left
 	};

@@ -464,7 +464,8 @@ export const labels: Labels = {
 		'shim-brings-back': 'shims bring its height back',
 		'even-elsewhere': 'another valve would take it',
 		'in-order': 'in order',
-		'not-tested': 'not tested again'
+		'not-tested': 'not tested again, or a margin not known',
+		'too-close': 'too close to a limit to call: measure again'
 	},
 	served: { spring: 'spring', rocker: 'rocker', lifter: 'lifter', valve: 'valve' },
 	happening: {

@@ -10,6 +10,7 @@ import {
 } from '@zinc-ledger/core';
 import type { Sentences } from '../catalogue.ts';
 import {
+	byPercent,
 	capital,
 	joined,
 	length,
@@ -828,6 +829,23 @@ export const sentences: Sentences = {
 	'server.operator-gone': 'Operator no longer exists: select an operator.',
 	'server.changed-meanwhile':
 		'Somebody else changed this meanwhile; your entries are kept. Compare with theirs in another window, then load this page again.',
+	'beside.all-on-another-gauge': ({ trace, by }) =>
+		say`All valves read ${by < 0 ? '−' : '+'}${length(mm(Math.abs(by)))} in ${labels.trace[trace]} on another gauge: read a standard on both. Until then the whole of it counts`,
+	'beside.all-on-another-tester': ({ ratio, reference, cause }) => {
+		const all = `All springs read ${byPercent(ratio - 1)} at the same height, on another tester`;
+		if (reference === null)
+			return cause === 'either'
+				? `${all}: read a reference spring on both. Until then the whole of it counts`
+				: `${all}, and not all alike: springs lost load, whatever the testers read. Read a reference spring on both`;
+		const read = `a reference spring read ${byPercent(reference - 1)} on it, which is taken off`;
+		return cause === 'tester'
+			? `${all}: ${read}. No more than that is left in common`
+			: `${all}: ${read}. The rest is the springs’`;
+	},
+	'diagnosis.cause': ({ cause }) => `Most likely: ${labels.cause[cause]}`,
+	'diagnosis.elsewhere':
+		'The valve train is in order: look elsewhere, at spark, plugs, leads, cap and fuel, in no order. No spring is ordered',
+	'diagnosis.not-known-yet': 'What is behind the complaint is not known yet',
 	'lash.not-found':
 		'lash was turned before it was read as found: what moved since it was signed cannot be told',
 	'visit.nothing-signed':

@@ -2,7 +2,8 @@
 import { z } from 'zod';
 import { CHECK_CODES, COMPLAINTS, EVIDENCE_CODES } from '../../diagnosis/index.ts';
 import { issue, type FieldUnit } from '../../message/index.ts';
-import { Id, Line, Moment, Name } from '../../units/schema.ts';
+import { loadOf } from '../../units/index.ts';
+import { Id, Line, Load, Moment, Name } from '../../units/schema.ts';
 import { StationLabel } from './station.ts';
 
 /** The signed sheet that a visit starts from. */
@@ -47,6 +48,8 @@ export const Since = z.strictObject({
 	at: Moment
 });
 
+const SpringLoad = Load.refine((text) => loadOf(text) > 0, issue('field.not-positive'));
+
 /** One check that was done, with what of all it tells was seen; the rest was looked for and is not there. The newest of a check counts. */
 export const Look = z.strictObject({
 	id: Id,
@@ -59,6 +62,8 @@ export const Look = z.strictObject({
 			})
 		)
 		.max(20),
+	/** What a spring read on the tester of then and on that of now, at one height. */
+	reference: z.strictObject({ then: SpringLoad, now: SpringLoad }).optional(),
 	note: Line.optional(),
 	person: Id,
 	at: Moment

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** One check as it is done: what of all it tells was seen, and where. The rest was looked for and is not there. */
+	import { untrack } from 'svelte';
 	import { v7 as uuid } from 'uuid';
 	import {
 		EVIDENCE,
@@ -8,7 +9,7 @@
 		type EvidenceCode,
 		type Look
 	} from '@zinc-ledger/core';
-	import { labelsOf } from '@zinc-ledger/words';
+	import { labelsOf, tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -16,7 +17,7 @@
 	import Checkbox from '$lib/ui/Checkbox.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital } from '$lib/ui/words';
-	import { valvesTyped } from './evidence';
+	import { readReference, valvesTyped } from './evidence';
 
 	interface Props {
 		check: CheckCode;
@@ -32,6 +33,10 @@
 	const wasSeen = (code: EvidenceCode) => before?.seen.find(({ evidence }) => evidence === code);
 	let seen = $state<Partial<Record<EvidenceCode, boolean>>>({});
 	let valves = $state<Partial<Record<EvidenceCode, string>>>({});
+	const isReference = $derived(check === 'gauge-reference');
+	/** What a reference spring read on the tester of then and of now, as typed. */
+	let then = $state(untrack(() => before?.reference?.then ?? ''));
+	let now = $state(untrack(() => before?.reference?.now ?? ''));
 	let note = $state('');
 	let problem = $state<string | null>(null);
 	const isSeen = (code: EvidenceCode) => seen[code] ?? wasSeen(code) !== undefined;
@@ -49,6 +54,11 @@
 			problem = `No such valve: ${unknown.join(' ')}`;
 			return;
 		}
+		const reference = readReference(then, now, bench.units.load);
+		if (isReference && !reference.ok) {
+			problem = tell(reference.problem);
+			return;
+		}
 		problem = await book.append('looks', bench.person, {
 			id: uuid(),
 			check,
@@ -56,6 +66,7 @@
 				evidence,
 				...(stations.length > 0 && { stations })
 			})),
+			...(isReference && reference.ok && reference.loads && { reference: reference.loads }),
 			...(note.trim() !== '' && { note: note.trim() }),
 			at: new Date().toISOString()
 		});
@@ -82,6 +93,17 @@
 			{/if}
 		</div>
 	{/each}
+	{#if isReference}
+		<div class="mt-2 grid max-w-xl grid-cols-2 gap-3">
+			<TextField
+				label="Reference spring, tester of then"
+				hint="at one height, in {bench.units.load}"
+				figure
+				bind:value={then}
+			/>
+			<TextField label="The same, tester of now" figure bind:value={now} />
+		</div>
+	{/if}
 	<div class="mt-2 flex flex-wrap items-end gap-3">
 		<TextField class="min-w-64 flex-1" label="Note" bind:value={note} />
 		<Button look="main">Done: keep what was found</Button>

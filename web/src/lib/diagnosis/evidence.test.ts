@@ -1,21 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { METRIC } from '@zinc-ledger/core';
 import { Bench } from '$lib/bench/bench.svelte';
-import { evidenceText, figureText, valvesTyped } from './evidence';
+import { evidenceText, figureText, readReference, valvesTyped } from './evidence';
 
 const metric = new Bench(null, METRIC);
-const by = (trace: 'height' | 'load' | 'bindMargin' | 'controlLimit', value: number) => ({
+const by = (
+	value: number,
+	of: { moved: 'height' | 'load' } | { figure: 'bindMargin' | 'controlLimit' }
+) => ({
 	surely: 1,
 	stations: ['3I'],
-	by: { station: '3I', trace, value }
+	by: { station: '3I', value, ...of }
 });
 
 describe('evidence in words and figures', () => {
 	it('tells a change with its sign and a margin as it is', () => {
-		expect(figureText(by('height', 0.5), metric)).toBe('3I +0.50 mm');
-		expect(figureText(by('load', -40), metric)).toBe('3I −40 N');
-		expect(figureText(by('bindMargin', 0.71), metric)).toBe('3I 0.71 mm');
-		expect(figureText(by('controlLimit', 6412.4), metric)).toBe('3I 6412 rpm');
+		expect(figureText(by(0.5, { moved: 'height' }), metric)).toBe('3I +0.50 mm');
+		expect(figureText(by(-40, { moved: 'load' }), metric)).toBe('3I −40 N');
+		expect(figureText(by(0.71, { figure: 'bindMargin' }), metric)).toBe('3I 0.71 mm');
+		expect(figureText(by(6412.4, { figure: 'controlLimit' }), metric)).toBe('3I 6,410 rpm');
 		expect(figureText({ surely: 1, stations: [], by: null }, metric)).toBe('');
 	});
 	it('says where a mark was seen, and that it was looked for and is not there', () => {
@@ -31,6 +34,15 @@ describe('evidence in words and figures', () => {
 			evidenceText(code, { byFigures: {}, found }, [look], metric);
 		expect(text('hammered-tips')).toBe('hammered tips (1E 2E)');
 		expect(text('blue-rocker')).toBe('not: blue rocker or tip');
+	});
+	it('takes a reference spring that was read on both testers, or none', () => {
+		expect(readReference('', ' ', 'lbf')).toEqual({ ok: true, loads: undefined });
+		expect(readReference('132', '127.5', 'lbf')).toEqual({
+			ok: true,
+			loads: { then: '132 lbf', now: '127.5 lbf' }
+		});
+		expect(readReference('132', '', 'lbf').ok).toBe(false);
+		expect(readReference('heavy', '127', 'lbf').ok).toBe(false);
 	});
 	it('knows valves as they are typed', () => {
 		expect(valvesTyped(' 1i, 2E 9X', ['1I', '2E'])).toEqual({

@@ -3,11 +3,15 @@ import {
 	FIGURES,
 	mm,
 	newtons,
+	readLoadEntry,
+	showSpeed,
 	type EvidenceCode,
 	type FigureEvidence,
-	type FigureName,
 	type JobDiagnosis,
-	type Look
+	type LoadUnit,
+	type Look,
+	type Message,
+	type RevolutionsPerMinute
 } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
 import type { Bench } from '$lib/bench/bench.svelte';
@@ -18,14 +22,14 @@ type Reader = Pick<Bench, 'length' | 'load' | 'units'>;
 /** The figure of the valve where it is surest: "3I +0.50 mm". */
 export function figureText({ by }: FigureEvidence, reader: Reader): string {
 	if (!by) return '';
-	const { station, value, trace } = by;
-	if (!(trace in FIGURES) || trace === 'height' || trace === 'lash')
-		return `${station} ${changeText(trace as 'height', { by: value, uncertainty: 0 }, reader)} ${trace === 'load' ? reader.units.load : reader.units.length}`;
-	const { dimension } = FIGURES[trace as FigureName];
-	if (dimension === 'speed') return `${station} ${Math.round(value)} rpm`;
-	return dimension === 'load'
-		? `${station} ${reader.load(newtons(value))} ${reader.units.load}`
-		: `${station} ${reader.length(mm(value))} ${reader.units.length}`;
+	const { station, value } = by;
+	const unit = (isLoad: boolean) => (isLoad ? reader.units.load : reader.units.length);
+	if ('moved' in by)
+		return `${station} ${changeText(by.moved, { by: value, uncertainty: 0 }, reader)} ${unit(by.moved === 'load')}`;
+	const { dimension } = FIGURES[by.figure];
+	if (dimension === 'speed') return `${station} ${showSpeed(value as RevolutionsPerMinute)} rpm`;
+	const isLoad = dimension === 'load';
+	return `${station} ${isLoad ? reader.load(newtons(value)) : reader.length(mm(value))} ${unit(isLoad)}`;
 }
 
 /** Where it was seen: "3I 3E" of a look, or the figure. */
@@ -50,4 +54,18 @@ export function valvesTyped(typed: string, known: readonly string[]) {
 		stations: words.flatMap((word) => labels.get(word.toUpperCase()) ?? []),
 		unknown: words.filter((word) => !labels.has(word.toUpperCase()))
 	};
+}
+
+/** A reference spring read on both testers, as typed: none where neither field is filled in. */
+export function readReference(
+	then: string,
+	now: string,
+	unit: LoadUnit
+):
+	| { readonly ok: true; readonly loads: Look['reference'] }
+	| { readonly ok: false; readonly problem: Message } {
+	if (then.trim() === '' && now.trim() === '') return { ok: true, loads: undefined };
+	const [first, second] = [readLoadEntry(then, unit), readLoadEntry(now, unit)];
+	if (!first.ok) return first;
+	return second.ok ? { ok: true, loads: { then: first.text, now: second.text } } : second;
 }

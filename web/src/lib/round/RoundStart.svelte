@@ -133,10 +133,9 @@
 	{#if asksWhy}
 		<div class="mt-3">
 			<Alert>
-				The lash of {unread.length === book.job.stations.length ? 'no valve' : unread.join(' ')} was {unread.length ===
-				book.job.stations.length
-					? ''
-					: 'not '}read as found. Once an adjuster is turned, nobody can tell what moved.
+				Nobody read the lash of {unread.length === book.job.stations.length
+					? 'any valve'
+					: unread.join(' ')} as found. Once an adjuster is turned, nobody can tell what moved.
 			</Alert>
 			<TextField
 				label="Why it is not read as found"

@@ -1,7 +1,7 @@
 /** Heads, wherever they are fitted, and their visits. */
-import { v7 as uuid } from 'uuid';
 import type { Job } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
+import { inTransaction } from './database/transaction';
 
 /** A head with the engine it is on; that is null where another took its place. */
 export const findHead = (db: Database, id: string) =>
@@ -42,18 +42,20 @@ export async function moveHead(
 	engineId: string,
 	place: string
 ): Promise<void> {
-	await db
-		.updateTable('cylinder_head')
-		.set({ engine_id: null })
-		.where('engine_id', '=', engineId)
-		.where('place', '=', place)
-		.where('id', '!=', id)
-		.execute();
-	await db
-		.updateTable('cylinder_head')
-		.set({ engine_id: engineId, place })
-		.where('id', '=', id)
-		.execute();
+	await inTransaction(db, async (trx) => {
+		await trx
+			.updateTable('cylinder_head')
+			.set({ engine_id: null })
+			.where('engine_id', '=', engineId)
+			.where('place', '=', place)
+			.where('id', '!=', id)
+			.execute();
+		await trx
+			.updateTable('cylinder_head')
+			.set({ engine_id: engineId, place })
+			.where('id', '=', id)
+			.execute();
+	});
 }
 
 /** What a head is known by: its casting or serial number, or the shop's label. */
@@ -83,13 +85,23 @@ export async function headAt(
 	{ id: place, identity, mark }: Job['heads'][number]
 ): Promise<string> {
 	const before = await headIn(db, engineId, place);
-	const id = identity ?? before?.id ?? uuid();
-	await db
-		.insertInto('cylinder_head')
-		// One whose place another has is on no engine, until somebody says so.
-		.values({ id, engine_id: before ? null : engineId, place, mark: mark ?? null })
-		.onConflict((conflict) => conflict.doNothing())
-		.execute();
+	if (identity === undefined && !before) {
+		// Where two jobs bring it at once, one of them makes it.
+		await db
+			.insertInto('cylinder_head')
+			.values({ engine_id: engineId, place, mark: mark ?? null })
+			.onConflict((conflict) => conflict.columns(['engine_id', 'place']).doNothing())
+			.execute();
+		return (await headIn(db, engineId, place))!.id;
+	}
+	const id = identity ?? before!.id;
+	if (identity !== undefined)
+		await db
+			.insertInto('cylinder_head')
+			// One whose place another has is on no engine, until somebody says so.
+			.values({ id, engine_id: before ? null : engineId, place, mark: mark ?? null })
+			.onConflict((conflict) => conflict.column('id').doNothing())
+			.execute();
 	if (mark !== undefined && before?.mark === null && id === before.id) await markHead(db, id, mark);
 	return id;
 }

@@ -17,7 +17,7 @@ import type { Database } from './database/connection';
 export const WEIGHED = 'diagnosis.';
 
 /** The shop's own, by field: "diagnosis.start.misfire.float", "diagnosis.step.leaks-down.float". */
-async function ownWeights(db: Database): Promise<Map<string, string>> {
+export async function ownWeights(db: Database): Promise<Map<string, string>> {
 	const rows = await db
 		.selectFrom('shop_limit')
 		.select(['field', 'to'])

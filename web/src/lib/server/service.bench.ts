@@ -6,9 +6,10 @@
  */
 import { performance } from 'node:perf_hooks';
 import { sql } from 'kysely';
+import { DUE_FROM } from '@zinc-ledger/core';
 import { connect } from './database/connection';
 import { migrate } from './database/migrate';
-import { dueHeads, lossByBatch, trendOfSet } from './service';
+import { dueHeads, lossByBatch, visitsOfSet } from './service';
 
 const url = process.env.ZINC_BENCH_DATABASE;
 if (!url) throw new Error('ZINC_BENCH_DATABASE is not set');
@@ -95,9 +96,9 @@ async function time(name: string, ask: () => Promise<readonly unknown[]>): Promi
 		`${name.padEnd(26)} ${rows} rows, median ${median.toFixed(1)} ms (${(median / GOAL).toFixed(2)} of the goal), slowest ${slowest.toFixed(1)} ms`
 	);
 }
-await time('trend of a set', () => trendOfSet(db, set));
+await time('trend of a set', () => visitsOfSet(db, set));
 await time('loss by batch of a card', () => lossByBatch(db, card!));
-await time('what is due', () => dueHeads(db, 0.7, 100));
+await time('what is due', () => dueHeads(db, DUE_FROM));
 const whole = [...(await scans())].filter(([table, times]) => times > (before.get(table) ?? 0));
 console.log(
 	`large tables read from end to end: ${whole.map(([table]) => table).join(', ') || 'none'}`

@@ -31,8 +31,14 @@ export async function keepLimit(
 	});
 }
 
-/** Heads of which parts have used this part of their life, or more, the most used first: one row a head and sort of part. */
-export const dueHeads = (db: Database, from: number, limit: number) =>
+/** Parts looked at for a page of what is due: those that have used most. */
+const MOST_LOOKED_AT = 2000;
+
+/**
+ * Heads of which parts have used this part of their life, or more, the most used first: one row a
+ * head and sort of part, of so many parts that have used most.
+ */
+export const dueHeads = (db: Database, from: number, parts = MOST_LOOKED_AT) =>
 	db
 		.selectFrom((select) =>
 			select
@@ -40,7 +46,7 @@ export const dueHeads = (db: Database, from: number, limit: number) =>
 				.selectAll()
 				.where('used', '>=', from)
 				.orderBy('used', 'desc')
-				.limit(MOST_LOOKED_AT)
+				.limit(parts)
 				.as('item')
 		)
 		.innerJoin('cylinder_head', 'cylinder_head.id', 'item.cylinder_head_id')
@@ -61,7 +67,8 @@ export const dueHeads = (db: Database, from: number, limit: number) =>
 			select.fn.max('item.hours').as('hours'),
 			select.fn.max('item.runs').as('runs'),
 			select.fn.max('item.kilometres').as('kilometres'),
-			select.fn.countAll<number>().as('count')
+			select.fn.max('item.over_speed').as('over_speed'),
+			sql<number>`count(*)::int`.as('count')
 		])
 		.groupBy([
 			'cylinder_head.id',
@@ -74,18 +81,15 @@ export const dueHeads = (db: Database, from: number, limit: number) =>
 			'item.name'
 		])
 		.orderBy('used', 'desc')
-		.limit(limit)
 		.execute();
-/** Parts looked at for the list of what is due: those that have used most. */
-const MOST_LOOKED_AT = 2000;
 
 /** The mean load of a set at its nominal height by visit, with what it had run and how far its springs lie apart. */
-export const trendOfSet = (db: Database, setId: string) =>
+export const visitsOfSet = (db: Database, setId: string) =>
 	db
 		.selectFrom('spring_result')
 		.select(['visit', 'height'])
 		.select((select) => [
-			select.fn.countAll<number>().as('springs'),
+			sql<number>`count(*)::int`.as('springs'),
 			select.fn.avg<number>('seat_load').as('load'),
 			sql<number>`coalesce(stddev_samp(seat_load), 0)`.as('spread'),
 			select.fn.avg<number>('hours').as('hours'),
@@ -102,28 +106,31 @@ export interface BatchLoss {
 	readonly batch: string | null;
 	readonly sets: number;
 	readonly springs: number;
-	/** Mean part of its first load that a spring has lost, and the half-width of its 95 % interval over sets. */
+	/** Mean part of its first load that a spring has lost, and the standard deviation between sets; null for one. */
 	readonly lost: number;
-	readonly within: number | null;
+	readonly spread: number | null;
 	readonly hours: number;
+	readonly runs: number;
+	readonly kilometres: number;
 }
 
 /** What the batches of a card have lost of their first load: by set, so that sixteen springs of one head do not count as sixteen heads. */
 export async function lossByBatch(db: Database, cardId: string): Promise<BatchLoss[]> {
 	const { rows } = await sql<BatchLoss>`
 		select batch, count(*)::int as sets, sum(springs)::int as springs, avg(lost) as lost,
-			case when count(*) > 1 then 1.96 * stddev_samp(lost) / sqrt(count(*)) end as within,
-			avg(hours) as hours
+			stddev_samp(lost) as spread, avg(hours) as hours,
+			avg(runs)::double precision as runs, avg(kilometres) as kilometres
 		from (
-			select batch, set_id, count(*) as springs, avg(1 - last / first) as lost, avg(hours) as hours
+			select batch, set_id, count(*) as springs, avg(1 - last / first) as lost,
+				avg(hours) as hours, avg(runs) as runs, avg(kilometres) as kilometres
 			from (
-				select distinct on (spring_id) batch, set_id, hours, seat_load as last,
+				select distinct on (spring_id) batch, set_id, hours, runs, kilometres, seat_load as last,
 					first_value(seat_load) over (partition by spring_id order by visit, at) as first
 				from spring_result
 				where card_id = ${cardId} and seat_load is not null
 				order by spring_id, visit desc, at desc
 			) by_spring
-			where hours > 0
+			where hours > 0 or runs > 0 or kilometres > 0
 			group by batch, set_id
 		) by_set
 		group by batch

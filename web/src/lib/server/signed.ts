@@ -98,6 +98,15 @@ export async function signedBefore(db: Database, jobId: string) {
 
 export const readSigned = (text: string) => JSON.parse(text) as AnySignedSheet;
 
+/** The job frozen in the sheet that a visit starts from, with what that sheet is; null where there is none that can be read. */
+export async function jobSignedBefore(db: Database, jobId: string) {
+	const found = await signedBefore(db, jobId);
+	if (!found) return null;
+	const { content, ...about } = found;
+	const read = checkJob(readSigned(content).job);
+	return read.ok ? { ...about, signed: read.value } : null;
+}
+
 /** Refuses a scope that nothing was read in, that lacks something, or in which something is open. */
 function checkScope(job: Job, sheet: Sheet, scope: Scope): void {
 	const known = new Set(job.stations.map(({ label }) => label));
@@ -141,8 +150,7 @@ export async function signJob(
 		const [last] = await listSigned(trx, jobId);
 		const { id, at } = known;
 		const revision = (last?.revision ?? 0) + 1;
-		const before = job.visitOf && (await signedBefore(trx, jobId));
-		const then = before ? checkJob(readSigned(before.content).job) : null;
+		const then = job.visitOf ? await jobSignedBefore(trx, jobId) : null;
 		const supersedes = last && { id: last.id, sha256: last.sha256 };
 		const content = signSheet(
 			job,
@@ -160,7 +168,7 @@ export async function signJob(
 			},
 			units,
 			{ sha256, write },
-			then?.ok ? then.value : null
+			then?.signed
 		);
 		const digest = readSigned(content).sha256;
 		const entries = entryCount(job);

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { sql } from 'kysely';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { METRIC, type Job } from '@zinc-ledger/core';
+import { HISTORY, METRIC, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { deriveService, serviceWhenTested } from './asked/of-service';
 import { rebuild } from './asked/rebuild';
@@ -11,7 +11,7 @@ import { loadDemo } from './demo';
 import { findHead, headsOfEngine, markHead, moveHead, visitsOfHead } from './heads';
 import { loadJob } from './jobs/load';
 import { importJob, insertReadings } from './jobs/store';
-import { dueHeads, keepLimit, lossByBatch, trendOfSet } from './service';
+import { dueHeads, keepLimit, lossByBatch, visitsOfSet } from './service';
 import { signedBefore, signJob } from './signed';
 import { listSets } from './springs';
 import { testDatabase, type TestDatabase } from './test-database';
@@ -70,10 +70,10 @@ describe('a head that comes back', () => {
 			expect(used).toBeCloseTo(0.25, 12);
 	});
 	it('says what is due, to the page and to whoever asks the database', async () => {
-		const due = await dueHeads(test.db, 0.2, 10);
+		const due = await dueHeads(test.db, 0.2);
 		expect(due.length).toBeGreaterThan(0);
 		expect(due[0]).toMatchObject({ head, engine: twin.engine.name, part: 'spring' });
-		expect(await dueHeads(test.db, 0.9, 10)).toEqual([]);
+		expect(await dueHeads(test.db, 0.9)).toEqual([]);
 		const asked = [...readFileSync('docs/asking.md', 'utf8').matchAll(/```sql\n([^`]+)```/g)];
 		const { rows } = await sql.raw<{ used: number }>(asked[3]![1]!).execute(test.db);
 		expect(rows).toEqual([]);
@@ -123,6 +123,21 @@ describe('a head that comes back', () => {
 		expect(job.engine.id).toBe(other.id);
 		expect(job.heads[0]).toMatchObject({ identity: head, mark: 'casting 4471' });
 	});
+	it('is one head where two jobs of a new engine come in at once', async () => {
+		const engine = { ...twin.engine, id: uuid() };
+		const both = ['5010', '5011'].map((number): Job => {
+			const bare = { ...structuredClone(twin), id: uuid(), number, engine };
+			for (const list of HISTORY) (bare[list] as unknown[]) = [];
+			return bare;
+		});
+		const kept = await Promise.all(both.map((job) => importJob(test.db, job)));
+		expect(kept.flatMap(({ problems }) => problems)).toEqual([]);
+		const [one, ...others] = await headsOfEngine(test.db, engine.id);
+		expect(others).toEqual([]);
+		expect((await visitsOfHead(test.db, one!.id)).toSorted()).toEqual(
+			both.map(({ id }) => id).toSorted()
+		);
+	});
 	it('is derived the same again, sweeps with what their springs had run', async () => {
 		const before = await items();
 		for (const id of (await visitsOfHead(test.db, head)).toReversed())
@@ -140,19 +155,17 @@ describe('sets over their service', () => {
 			await rebuild(demo.db);
 			const { sets } = await listSets(demo.db);
 			const sprint = sets.find(({ name }) => name === 'Corvane sprint')!;
-			const trend = await trendOfSet(demo.db, sprint.id);
-			expect(
-				trend.map(({ visit, hours, springs }) => [visit, Number(hours), Number(springs)])
-			).toEqual([
+			const trend = await visitsOfSet(demo.db, sprint.id);
+			expect(trend.map(({ visit, hours, springs }) => [visit, hours, springs])).toEqual([
 				[1, 0, 16],
 				[2, 14, 16],
 				[3, 30, 16],
 				[4, 45, 16]
 			]);
-			const loads = trend.map(({ load }) => Number(load));
+			const loads = trend.map(({ load }) => load);
 			expect(loads).toEqual(loads.toSorted((a, b) => b - a));
 			const [batch] = await lossByBatch(demo.db, sprint.card!.id);
-			expect(batch).toMatchObject({ sets: 1, springs: 16, within: null, hours: 45 });
+			expect(batch).toMatchObject({ sets: 1, springs: 16, spread: null, hours: 45 });
 			expect(batch!.lost).toBeCloseTo(0.034, 2);
 			const asked = [...readFileSync('docs/asking.md', 'utf8').matchAll(/```sql\n([^`]+)```/g)];
 			const text = asked[4]![1]!.replace('$1', `'${sprint.id}'`);

@@ -1,4 +1,4 @@
-export { capital } from '@zinc-ledger/words';
+export { byPercent, capital } from '@zinc-ledger/words';
 
 /** "23 Nov": the same in every browser and on the server. */
 export function shortDate(iso: string): string {
@@ -19,14 +19,3 @@ export function moment(iso: string): string {
 		minute: '2-digit'
 	});
 }
-
-const PERCENT = new Intl.NumberFormat('en', {
-	style: 'percent',
-	minimumFractionDigits: 1,
-	maximumFractionDigits: 1,
-	signDisplay: 'exceptZero'
-});
-
-/** A part of a whole as more or less than it: "+2.4 %", "−12.6 %", "0.0 %". */
-export const byPercent = (part: number) =>
-	PERCENT.format(part).replace('-', '−').replace('%', ' %');

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** What to do with each spring that has run, and what decided it. */
-	import { lengthOf, type SpringFate } from '@zinc-ledger/core';
+	import { lengthOf, mm, type SpringFate } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -11,6 +11,7 @@
 	let { fates }: { fates: readonly SpringFate[] } = $props();
 	const book = getBook();
 	const bench = getBench();
+	const margin = (room: SpringFate['bindMargin']) => bench.length(room && mm(room.value));
 	const { bindFloor, sealFloor } = $derived(book.job.setup.limits);
 </script>
 
@@ -49,14 +50,15 @@
 								{capital(label('fate', one.fate))}
 							</td>
 							<td>{label('fateReason', one.reason)}</td>
-							<td class="figure text-right">{one.sag === null ? '·' : byPercent(-one.sag)}</td>
+							<td class="figure text-right">{one.sag === null ? '·' : byPercent(-one.sag.value)}</td
+							>
 							<td class="figure">
 								{one.fate === 'reshim'
 									? one.shims?.map((shim) => bench.length(shim)).join(' + ')
 									: ''}
 							</td>
-							<td class="figure text-right">{bench.length(one.bindMargin)}</td>
-							<td class="figure text-right">{bench.length(one.sealClearance)}</td>
+							<td class="figure text-right">{margin(one.bindMargin)}</td>
+							<td class="figure text-right">{margin(one.sealClearance)}</td>
 							<td class="figure text-right">
 								{one.serviceLeft === null ? '·' : `${Math.round(100 * one.serviceLeft)} %`}
 							</td>

@@ -5,7 +5,14 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import { capital } from '$lib/ui/words';
-	import { changeText, explanationText, figureText, shownTraces } from './besides';
+	import {
+		changeText,
+		explanationText,
+		figureText,
+		FITS_NONE,
+		partsText,
+		shownTraces
+	} from './besides';
 
 	let { stations }: { stations: readonly StationBeside[] } = $props();
 	const bench = getBench();
@@ -67,7 +74,7 @@
 						{#if !happened}
 							nothing to compare
 						{:else if happened.fitsNone}
-							fits none of what is known
+							{FITS_NONE}
 						{:else}
 							{#each happened.explanations as one, i (i)}
 								<span class="block">
@@ -77,8 +84,7 @@
 								</span>
 							{/each}
 							{#if happened.parts}
-								<span class="block text-soft">{label('trace', happened.parts)} would part them</span
-								>
+								<span class="block text-soft">{partsText(happened.parts)}</span>
 							{/if}
 						{/if}
 					</td>

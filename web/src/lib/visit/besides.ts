@@ -13,7 +13,7 @@ import {
 import { label } from '@zinc-ledger/words';
 import type { Bench } from '$lib/bench/bench.svelte';
 
-type Reader = Pick<Bench, 'length' | 'load'>;
+export type Reader = Pick<Bench, 'length' | 'load'>;
 
 /** Quantities that any station can be compared in, in the order of the table. */
 export const shownTraces = (stations: readonly StationBeside[]): Trace[] =>
@@ -33,7 +33,10 @@ export const hasMoved = ({ moved }: StationBeside): boolean =>
 	Object.values(moved).some(({ change }) => isBeyond(change));
 
 /** "seat sank 0.016 and tip worn 0.012" */
-export const explanationText = ({ happened }: Explanation, reader: Reader): string =>
+export const explanationText = (
+	{ happened }: Pick<Explanation, 'happened'>,
+	reader: Reader
+): string =>
 	happened
 		.map(
 			({ happening, amount }) =>
@@ -68,3 +71,7 @@ export function besideState(station: StationBeside | undefined): State {
 	if (!station || Object.keys(station.moved).length === 0) return 'not-measured';
 	return hasMoved(station) ? 'watch' : 'clear';
 }
+
+export const FITS_NONE = 'fits none of what is known';
+/** What would part causes that fit alike. */
+export const partsText = (trace: Trace): string => `${label('trace', trace)} would part them`;

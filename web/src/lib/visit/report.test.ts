@@ -98,13 +98,16 @@ describe('the report of a return visit', () => {
 		};
 		expect(read(now).found.slice(0, 2)).toEqual([
 			'All 12 valves moved further than they were read to.',
-			expect.stringMatching(/^All springs read −3\.5 % .* is not known until a reference spring/)
+			expect.stringMatching(/^All springs read −3\.5 % .*: read a reference spring on both/)
 		]);
-		const look = { ...told, check: 'gauge-reference' as const };
-		const looked = (seen: Job['looks'][number]['seen']) =>
-			read({ ...now, looks: [...now.looks, { ...look, seen }] }).found[1];
-		expect(looked([{ evidence: 'reference-off' }])).toMatch(/so it is the tester/);
-		expect(looked([])).toMatch(/so the springs lost it/);
+		const looked = (then: string, read_: string) => {
+			const look = { ...told, check: 'gauge-reference' as const, seen: [] };
+			return read({ ...now, looks: [...now.looks, { ...look, reference: { then, now: read_ } }] });
+		};
+		const tester = looked('600 N', '580 N');
+		expect(tester.found[1]).toMatch(/read −3\.3 % on it, which is taken off\. No more than that/);
+		expect(tester.rows.map(({ station }) => station)).toEqual(['2E', '3I', '4E', '5E']);
+		expect(looked('600 N', '600 N').found[1]).toMatch(/The rest is the springs’\.$/);
 	});
 	it('is frozen with the sheet, whose digest it is in', () => {
 		const { text } = frozen(back(0.4));

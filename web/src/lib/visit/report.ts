@@ -1,21 +1,28 @@
 /** What a customer reads of a head that came back: what moved, what was done and why. Read from the signed sheet, never worked out anew. */
 import {
+	answerMessage,
+	inCommonMessages,
 	METRIC,
-	mm,
-	newtons,
-	SORT_OF,
 	showLength,
 	showLoad,
-	type Happening,
+	SORT_OF,
+	TRACES,
+	worksDone,
 	type Job,
 	type Millimetres,
 	type Newtons,
-	type Trace,
 	type Units
 } from '@zinc-ledger/core';
 import type { FrozenVisit } from '@zinc-ledger/core/signed';
-import { capital, label } from '@zinc-ledger/words';
-import { byPercent } from '$lib/ui/words';
+import { capital, label, write } from '@zinc-ledger/words';
+import {
+	changeText,
+	explanationText,
+	figureText,
+	FITS_NONE,
+	partsText,
+	type Reader
+} from './besides';
 import { ranText } from './service';
 
 export interface Report {
@@ -34,28 +41,18 @@ export interface Report {
 	readonly done: readonly string[];
 }
 
-const ORDER: readonly Trace[] = [
-	'height',
-	'seal-gap',
-	'tip-height',
-	'lash',
-	'head-below-deck',
-	'tip-length',
-	'load'
-];
-
 /** The report of a visit, in the units that its sheet was signed in. */
 export function reportOf(visit: FrozenVisit, job: Job, units: Units = METRIC): Report {
-	const traces = ORDER.filter((trace) => visit.stations.some(({ moved }) => moved[trace]));
-	const amount = (trace: Trace, value: number) =>
-		trace === 'load'
-			? showLoad(newtons(value) as Newtons, units)
-			: showLength(mm(value) as Millimetres, units);
-	const signed = (trace: Trace, by: number) =>
-		`${by < 0 ? '−' : '+'}${amount(trace, Math.abs(by))}`;
+	const reader = {
+		length: (of: Millimetres | null | undefined) => (of == null ? '·' : showLength(of, units)),
+		load: (of: Newtons | null | undefined) => (of == null ? '·' : showLoad(of, units))
+	};
+	const traces = TRACES.filter((trace) => visit.stations.some(({ moved }) => moved[trace]));
 	const moved = visit.stations.filter((one) =>
 		Object.values(one.moved).some(({ isNews }) => isNews)
 	);
+	const said = [...inCommonMessages(visit.common, visit.loads)];
+	if (visit.diagnosis) said.push(answerMessage(visit.diagnosis));
 	return {
 		since: sinceLines(visit),
 		columns: traces.map((trace) => ({
@@ -66,23 +63,20 @@ export function reportOf(visit: FrozenVisit, job: Job, units: Units = METRIC): R
 			station: one.station,
 			cells: traces.map((trace) => {
 				const cell = one.moved[trace];
-				return cell
-					? {
-							text: `${signed(trace, cell.change.by)} (${amount(trace, cell.then.value)} to ${amount(trace, cell.now.value)})`,
-							isNews: cell.isNews
-						}
-					: null;
+				if (!cell) return null;
+				const [then, now] = [cell.then, cell.now].map(({ value }) =>
+					figureText(trace, value, reader)
+				);
+				return {
+					text: `${changeText(trace, cell.change, reader)} (${then} to ${now})`,
+					isNews: cell.isNews
+				};
 			}),
-			looksLike: looksLike(one, amount)
+			looksLike: looksLike(one, reader)
 		})),
 		found: [
 			movedText(moved.length, visit.stations.length),
-			...loadsLines(visit),
-			...visit.common.map(
-				({ trace, by }) =>
-					`All valves read ${signed(trace, by)} in ${label('trace', trace)} on another gauge: until a standard was read on both, the whole of it counts.`
-			),
-			...answerLines(visit)
+			...said.map((message) => `${write(message, units)}.`)
 		],
 		done: doneLines(visit, job)
 	};
@@ -93,19 +87,6 @@ function movedText(moved: number, of: number): string {
 	return moved === of
 		? `All ${of} valves moved further than they were read to.`
 		: `${moved} of ${of} valves moved further than they were read to; the rest stands as it was signed.`;
-}
-
-/** What all springs have in common on another tester is said before any single one is. */
-function loadsLines({ loads }: FrozenVisit): string[] {
-	if (!loads) return [];
-	const all = `All springs read ${byPercent(loads.ratio - 1)} at the same height, on another tester`;
-	const TOLD = {
-		either:
-			'whether that is the springs or the tester is not known until a reference spring was read on both',
-		tester: 'a reference read off as they do, so it is the tester and no spring lost that',
-		sag: 'a reference read alike on both, so the springs lost it'
-	} as const;
-	return [`${all}: ${TOLD[loads.cause]}.`];
 }
 
 function sinceLines({ of, since }: FrozenVisit): string[] {
@@ -126,41 +107,16 @@ function sinceLines({ of, since }: FrozenVisit): string[] {
 	];
 }
 
-function looksLike(
-	{ happened }: FrozenVisit['stations'][number],
-	amount: (trace: Trace, value: number) => string
-): string {
+function looksLike({ happened }: FrozenVisit['stations'][number], reader: Reader): string {
 	if (!happened) return '';
-	if (happened.fitsNone) return 'fits none of what is known';
-	const said = happened.explanations.map((one) =>
-		one
-			.map(
-				({ happening, amount: by }: { happening: Happening; amount: number }) =>
-					`${label('happening', happening)} ${amount(happening === 'spring-sagged' ? 'load' : 'height', by)}`
-			)
-			.join(' and ')
-	);
-	const parts = happened.parts ? `; ${label('trace', happened.parts)} would part them` : '';
+	if (happened.fitsNone) return FITS_NONE;
+	const said = happened.explanations.map((one) => explanationText({ happened: one }, reader));
+	const parts = happened.parts ? `; ${partsText(happened.parts)}` : '';
 	return `${said.filter(Boolean).join(', or ')}${parts}`;
 }
 
-function answerLines({ diagnosis }: FrozenVisit): string[] {
-	if (!diagnosis) return [];
-	const { answer } = diagnosis;
-	switch (answer.sort) {
-		case 'cause':
-			return [`Most likely: ${label('cause', answer.cause)}.`];
-		case 'elsewhere':
-			return [
-				'The valve train is in order: look elsewhere, at spark, plugs, leads, cap and fuel. No spring is needed.'
-			];
-		default:
-			return ['What is behind the complaint is not known yet.'];
-	}
-}
-
 function doneLines({ trials, changes }: FrozenVisit, job: Job): string[] {
-	const works = job.headWork.map(
+	const works = worksDone(job.headWork).map(
 		({ work, stations, note }) =>
 			`${capital(label('work', work))}${stations ? ` at ${stations.join(' ')}` : ''}${note ? `: ${note}` : ''}.`
 	);

@@ -16,9 +16,11 @@ describe('service as it is shown', () => {
 	it('says how many heads are due, and which of them are over', () => {
 		const due = (head: string, used: number) => ({ head, used });
 		expect(dueText([])).toMatch(/^No head is due/);
-		expect(dueText([due('a', 0.8), due('a', 0.75)])).toBe('1 head has parts near their limit');
+		expect(dueText([due('a', 0.8), due('a', 0.75)])).toBe(
+			'1 head has run 70 % of a part’s life or more'
+		);
 		expect(dueText([due('a', 1.1), due('b', 0.9)])).toBe(
-			'2 heads have parts near their limit, 1 over it'
+			'2 heads have run 70 % of a part’s life or more, 1 over it'
 		);
 	});
 	it('says what may be run, and what a batch lost', () => {
@@ -26,9 +28,10 @@ describe('service as it is shown', () => {
 			'60 h, 120 runs, an over-speed costs 10 %'
 		);
 		expect(limitText({})).toBe('none');
-		const lost = { batch: '7C', sets: 6, lost: 0.041, within: 0.008, hours: 20.2 };
+		const ran = { hours: 20, runs: 0, kilometres: 0 };
+		const lost = { batch: '7C', sets: 6, lost: 0.041, spread: 0.0076, ...ran };
 		expect(batchText(lost)).toBe('batch 7C: lost 4.1 ± 0.8 % in 20 h, 6 sets');
-		expect(batchText({ ...lost, batch: null, sets: 1, within: null })).toBe(
+		expect(batchText({ ...lost, batch: null, sets: 1, spread: null })).toBe(
 			'without a batch: lost 4.1 % in 20 h, 1 set'
 		);
 	});

@@ -1,6 +1,8 @@
 /** Service as it is shown: rows that say the same once, and words for amounts. */
 import {
+	DUE_FROM,
 	FATES,
+	meanWithin,
 	SERVICE_UNITS,
 	type Served,
 	type ServiceLimit,
@@ -66,7 +68,7 @@ export function dueText(
 	const heads = new Set(due.map(({ head }) => head)).size;
 	const over = new Set(due.filter(({ used }) => used! >= 1).map(({ head }) => head)).size;
 	if (heads === 0) return 'No head is due: none has parts near a limit';
-	const many = `${heads} ${heads === 1 ? 'head has' : 'heads have'} parts near their limit`;
+	const many = `${heads} ${heads === 1 ? 'head has' : 'heads have'} run ${Math.round(100 * DUE_FROM)} % of a part’s life or more`;
 	return over > 0 ? `${many}, ${over} over it` : many;
 }
 
@@ -82,18 +84,21 @@ export function limitText(limit: ServiceLimit): string {
 }
 const UNIT_WORDS = { hours: 'h', runs: 'runs', kilometres: 'km', cycles: 'cycles' } as const;
 
-/** "batch 7C lost 4.1 ± 0.8 % in 20 h, 6 sets" */
-export function batchText(batch: {
-	readonly batch: string | null;
-	readonly sets: number;
-	readonly lost: number;
-	readonly within: number | null;
-	readonly hours: number;
-}): string {
+/** "batch 7C: lost 4.1 ± 0.8 % in 20 h, 6 sets" */
+export function batchText(
+	batch: Omit<Ran, 'over_speed'> & {
+		readonly batch: string | null;
+		readonly sets: number;
+		readonly lost: number;
+		readonly spread: number | null;
+	}
+): string {
 	const percent = (part: number) => (100 * part).toFixed(1);
-	const band = batch.within === null ? '' : ` ± ${percent(batch.within)}`;
+	const within = meanWithin(batch.spread, batch.sets);
+	const band = within === null ? '' : ` ± ${percent(within)}`;
 	const name = batch.batch === null ? 'without a batch' : `batch ${batch.batch}`;
-	return `${name}: lost ${percent(batch.lost)}${band} % in ${Math.round(batch.hours)} h, ${batch.sets} ${batch.sets === 1 ? 'set' : 'sets'}`;
+	const ran = ranText({ ...batch, over_speed: 0 });
+	return `${name}: lost ${percent(batch.lost)}${band} % in ${ran}, ${batch.sets} ${batch.sets === 1 ? 'set' : 'sets'}`;
 }
 
 /** "9 reuse, 2 reshim and keep, 1 replace" */

@@ -1,77 +1,44 @@
 /** A set's load over its service, as a page shows it. */
-import { NEWTONS_PER, newtons, trendOf, type Trend, type Units } from '@zinc-ledger/core';
+import { NEWTONS_PER, newtons, type SetTrend, type Units } from '@zinc-ledger/core';
 import type { Bench } from '$lib/bench/bench.svelte';
 import type { ChartColours } from '$lib/charts/Chart.svelte';
 
-/** The mean load of a set at one visit. */
-export interface VisitPoint {
-	readonly springs: number;
-	readonly load: number;
-	/** Standard deviation of its springs' loads. */
-	readonly spread: number;
-	readonly hours: number;
-	readonly runs: number;
-	readonly kilometres: number;
-}
-
-const UNITS = { hours: 'h', runs: 'runs', kilometres: 'km' } as const;
-type Unit = keyof typeof UNITS;
-
-export interface SetTrend extends Trend {
-	/** What its service is counted in. */
-	readonly unit: string;
-	readonly points: readonly {
-		readonly service: number;
-		readonly load: number;
-		readonly uncertainty: number;
-	}[];
-	readonly limit: number;
-}
-
-/** A tester's reading of a mean repeats to this part of it. */
-const REPEATS = 0.004;
-
-/**
- * The trend of a set, in hours where they were told, else runs or kilometres.
- *
- * @param sag part of its first load at which a spring is not used any more
- * @returns null before it was tested twice
- */
-export function trendOfPoints(visits: readonly VisitPoint[], sag: number): SetTrend | null {
-	const [first] = visits;
-	const unit = (Object.keys(UNITS) as Unit[]).find((one) => visits.some((visit) => visit[one] > 0));
-	if (!first || !unit) return null;
-	const points = visits.map((visit) => ({
-		service: visit[unit],
-		load: visit.load,
-		uncertainty: 1.96 * REPEATS * visit.load
-	}));
-	const limit = first.load * (1 - sag);
-	return { ...trendOf(points, limit), unit: UNITS[unit], points, limit };
-}
+const UNITS: Readonly<Record<SetTrend['unit'], string>> = {
+	hours: 'h',
+	runs: 'runs',
+	kilometres: 'km'
+};
+/** What the service of a trend is told in: "h". */
+export const trendUnit = ({ unit }: Pick<SetTrend, 'unit'>) => UNITS[unit];
 
 type Reader = Pick<Bench, 'load' | 'units'>;
 
 /** What is to be said of it. */
 export function trendLines(trend: SetTrend, { load, units }: Reader): string[] {
-	const { settled, slope, reaches, unit, points } = trend;
+	const { settled, slope, reaches, points } = trend;
+	const unit = trendUnit(trend);
 	const force = (value: number) => `${load(newtons(value))} ${units.load}`;
 	const last = points.at(-1)!.service;
 	const round = (service: number) => `${Math.round(service)} ${unit}`;
+	const share = (loss: number) => ((100 * TEN * loss) / points[0]!.load).toFixed(2);
+	const settling =
+		settled === null ? [] : [`Its first run took ${force(settled)}: that is settling.`];
+	if (slope === null)
+		return [...settling, 'A line is told from three visits after the first run on.'];
+	const line = `Since then it loses ${share(slope.value)} % of its first load in ${TEN} ${unit}, ± ${share(slope.uncertainty)}.`;
+	if (reaches === null) return [...settling, line, 'By that line it does not reach its limit.'];
+	const between =
+		reaches.to === null
+			? `from ${round(reaches.from)} on`
+			: `between ${round(reaches.from)} and ${round(reaches.to)}`;
 	return [
-		...(settled === null ? [] : [`Its first run took ${force(settled)}: that is settling.`]),
-		slope === null
-			? 'A line is told from three visits after the first run on.'
-			: `Since then it loses ${((100 * slope.value * 10) / points[0]!.load).toFixed(2)} % of its first load in 10 ${unit}, ± ${((100 * slope.uncertainty * 10) / points[0]!.load).toFixed(2)}.`,
-		...(slope === null
-			? []
-			: [
-					reaches === null
-						? 'By that line it does not reach its limit.'
-						: `By that line it reaches its limit of ${force(trend.limit)} at ${round(reaches.at)}, between ${round(reaches.from)} and ${reaches.to === null ? 'never' : round(reaches.to)}; it has run ${round(last)}.`
-				])
+		...settling,
+		line,
+		`By that line it reaches its limit of ${force(trend.limit)} at ${round(reaches.at)}, ${between}; it has run ${round(last)}.`
 	];
 }
+/** What a loss is told for. */
+const TEN = 10;
 
 /** Points with the line and its band, and the limit across. */
 export const trendChart =
@@ -101,7 +68,7 @@ export const trendChart =
 			tooltip: { trigger: 'axis', valueFormatter: (value: unknown) => Number(value).toFixed(1) },
 			xAxis: {
 				type: 'value',
-				name: unit,
+				name: UNITS[unit],
 				nameLocation: 'middle',
 				nameGap: 26,
 				nameTextStyle: text,

@@ -3,7 +3,7 @@ import { COMPLAINTS, message, type Complaint } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { ask } from '$lib/server/ask';
 import { formTexts } from '$lib/server/body';
-import { isWeight, likelihoods, WEIGHED } from '$lib/server/likelihoods';
+import { isWeight, likelihoods, ownWeights, WEIGHED } from '$lib/server/likelihoods';
 import { changeLimits } from '$lib/server/shop';
 
 export const load = async ({ url }) => {
@@ -27,9 +27,16 @@ export const actions = {
 				message: tell(message('diagnosis.not-a-weight')),
 				wrong: wrong.map(([field]) => field)
 			});
-		const changes = fields.map(([field, text]) => ({ field, from: null, to: text.trim() }));
 		const { person } = locals;
-		await ask((db) => changeLimits(db, changes, person));
-		return { saved: changes.length };
+		await ask(async (db) => {
+			const own = await ownWeights(db);
+			const changes = fields.map(([field, text]) => ({
+				field,
+				from: own.get(field) ?? null,
+				to: text.trim()
+			}));
+			await changeLimits(db, changes, person);
+		});
+		return { saved: fields.length };
 	}
 };

@@ -1,16 +1,12 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { issue, message, SERVICE_UNITS } from '@zinc-ledger/core';
+import { DUE_FROM, issue, message, SERVICE_UNITS } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { ask } from '$lib/server/ask';
 import { limitsOf } from '$lib/server/asked/of-service';
 import { fieldProblems, formTexts, isId, trimmed } from '$lib/server/body';
 import { findPart, listParts } from '$lib/server/parts';
 import { dueHeads, keepLimit, lossByBatch } from '$lib/server/service';
-
-/** From this part of a life on something is due before long. */
-const NEARLY = 0.7;
-const MOST_DUE = 100;
 
 export const load = async ({ url }) => {
 	const asked = url.searchParams.get('card');
@@ -25,7 +21,7 @@ export const load = async ({ url }) => {
 			cards.map(({ id }) => id)
 		);
 		return {
-			due: await dueHeads(db, NEARLY, MOST_DUE),
+			due: await dueHeads(db, DUE_FROM),
 			cards,
 			card,
 			limits: limits.map((limit) => ({

@@ -71,7 +71,7 @@
 								>
 								<td><a class="underline" href="/heads/{one.head}">{one.mark ?? one.place}</a></td>
 								<td>{one.count} × {label('served', one.part)} {one.name ?? ''}</td>
-								<td class="figure text-right">{ranText({ ...one, over_speed: 0 })}</td>
+								<td class="figure text-right">{ranText(one)}</td>
 								<td class={one.used! >= 1 ? 'font-semibold text-stop' : ''}>{lifeText(one.used)}</td
 								>
 							</tr>

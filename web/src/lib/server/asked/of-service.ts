@@ -69,10 +69,10 @@ async function runsOf(trx: Database, job: Job): Promise<Run[]> {
 		const { station, card, name, tag } = part;
 		const spring = tag ? (springs.get(`${tag.set}\n${tag.tag}`) ?? null) : null;
 		const place = `${station}/${part.part}`;
-		const item = spring ?? (part.isCarried && carried.get(place)) ?? null;
+		const carriedAs = part.isCarried ? carried.get(place) : undefined;
 		return {
 			job_id: job.id,
-			item: item || `${sheet.job_id}/${place}`,
+			item: spring ?? carriedAs ?? `${sheet.job_id}/${place}`,
 			part: part.part,
 			spring_id: spring,
 			part_id: card,
@@ -174,11 +174,18 @@ async function useUp(trx: Database, items: readonly string[]): Promise<void> {
 		.where('item', 'in', items)
 		.execute();
 	const limits = await limitsOf(trx, [...new Set(rows.flatMap(({ part_id }) => part_id ?? []))]);
-	for (const { item, part_id, duty, over_speed, ...ran } of rows) {
+	const used = rows.map(({ part_id, duty, over_speed, ...ran }) => {
 		const limit = limitFor(limits, part_id, duty);
-		const used = limit ? lifeUsed({ ...ran, overSpeed: over_speed }, limit) : null;
-		await trx.updateTable('service_item').set({ used }).where('item', '=', item).execute();
-	}
+		return limit ? lifeUsed({ ...ran, overSpeed: over_speed }, limit) : null;
+	});
+	await sql`
+		update service_item set used = one.used
+		from unnest(
+			${sql.val(rows.map(({ item }) => item))}::text[],
+			${sql.val(used)}::double precision[]
+		) as one (item, used)
+		where service_item.item = one.item
+	`.execute(trx);
 }
 
 /** Counts anew what parts of a sort have used of their life, as after a change of its limits. */

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The load of a set at its nominal height over its service: what settled, the line after that, and when it reaches its limit. */
-	import { lengthOf, newtons } from '@zinc-ledger/core';
+	import { lengthOf, newtons, trendOfSet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
@@ -8,12 +8,12 @@
 	import Table from '$lib/ui/Table.svelte';
 	import { byPercent } from '$lib/ui/words';
 	import { ranText } from '$lib/visit/service';
-	import { trendChart, trendLines, trendOfPoints } from '$lib/visit/trend';
+	import { trendChart, trendLines, trendUnit } from '$lib/visit/trend';
 
 	let { data } = $props();
 	const bench = getBench();
 	useKeys([]);
-	const trend = $derived(trendOfPoints(data.points, data.sag));
+	const trend = $derived(trendOfSet(data.points, data.set.limits.sagStop));
 	const first = $derived(data.points[0]?.load ?? null);
 </script>
 
@@ -37,7 +37,7 @@
 		<div class="mt-3 max-w-4xl">
 			<Chart
 				option={trendChart(trend, bench.units)}
-				label="Mean load of the set over {trend.unit}, with the line and its band"
+				label="Mean load of the set over {trendUnit(trend)}, with the line and its band"
 			/>
 		</div>
 	{/if}

@@ -93,9 +93,10 @@ export const actions = {
 			});
 		const set = await ask((db) => findSet(db, params.id));
 		if (!set?.jobId) refuse(409, message('set.not-for-job'));
-		const visit = await ask((db) => loadJob(db, set.jobId!));
+		const loaded = await ask((db) => loadJob(db, set.jobId!));
+		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 		// On a visit only what was tested since the head is here says what a spring is now.
-		const since = visit?.job.visitOf ? Date.parse(visit.job.takenIn) : 0;
+		const since = loaded.job.visitOf ? Date.parse(loaded.job.takenIn) : 0;
 		const springs = (await ask((db) => springsOf(db, params.id, 1))).map((spring) => ({
 			...spring,
 			sweeps: spring.sweeps.filter(({ at }) => Date.parse(at) >= since)
@@ -106,12 +107,8 @@ export const actions = {
 		const cards = (await ask((db) => listParts(db, { sort: 'spring' }))).map(
 			(part) => (part as LibraryPart<'spring'>).part
 		);
-		const saved = await ask(async (db) => {
-			const loaded = await loadJob(db, set.jobId!);
-			if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
-			const setup = applyToSetup(loaded.job.setup, set, tested, median, cards);
-			return saveSetup(db, set.jobId!, loaded.revision, setup, person);
-		});
+		const setup = applyToSetup(loaded.job.setup, set, tested, median, cards);
+		const saved = await ask((db) => saveSetup(db, set.jobId!, loaded.revision, setup, person));
 		if (saved === null)
 			return fail(409, {
 				problems: [{ path: 'job', text: message('server.changed-meanwhile') }]

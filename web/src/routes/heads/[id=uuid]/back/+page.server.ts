@@ -5,7 +5,7 @@ import { ask } from '$lib/server/ask';
 import { formTexts } from '$lib/server/body';
 import { findHead } from '$lib/server/heads';
 
-import { jobNumbered, nextJobNumber } from '$lib/server/jobs/find';
+import { nextJobNumber } from '$lib/server/jobs/find';
 import { refuse } from '$lib/server/refuse';
 import { beginVisit, headsBeside, lastSignedOfHead } from '$lib/server/visits';
 import { readSince } from '$lib/visit/since';
@@ -42,10 +42,6 @@ export const actions = {
 			name.startsWith('also.') ? [name.slice('also.'.length)] : []
 		);
 		const taken = { head: params.id, also, number: number.trim() };
-		if (await ask((db) => jobNumbered(db, taken.number)))
-			return refused(400, {
-				number: tell(message('import.number-taken', { number: taken.number }))
-			});
 		try {
 			const job = await ask((db) => beginVisit(db, taken, read.since, person));
 			redirect(303, `/jobs/${job}/then`);

@@ -2,6 +2,7 @@
 	/** A complaint weighed by what was found: what is likely, and what to do next. */
 	import { v7 as uuid } from 'uuid';
 	import {
+		answerMessage,
 		CHECKS,
 		diagnoseJob,
 		newestLooks,
@@ -9,7 +10,7 @@
 		thenAndNow,
 		type CheckCode
 	} from '@zinc-ledger/core';
-	import { label } from '@zinc-ledger/words';
+	import { label, tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Causes from '$lib/diagnosis/Causes.svelte';
 	import Checks from '$lib/diagnosis/Checks.svelte';
@@ -30,7 +31,7 @@
 	const book = getBook();
 	const bench = getBench();
 	useKeys([]);
-	const beside = $derived(data.signed ? thenAndNow(data.signed, book.job) : []);
+	const beside = $derived(data.then ? thenAndNow(data.then.signed, book.job) : []);
 	const diagnosis = $derived(diagnoseJob(book.job, book.sheet, beside, data.likelihoods));
 	const since = $derived(sinceOf(book.job));
 	const looks = $derived(newestLooks(book.job));
@@ -42,7 +43,7 @@
 	let problems = $state<Partial<Record<SinceField, string>>>({});
 	let problem = $state<string | null>(null);
 	let telling = $state(false);
-	async function tell(event: SubmitEvent) {
+	async function keepSince(event: SubmitEvent) {
 		event.preventDefault();
 		const read = readSince(values);
 		problems = read.ok ? {} : read.problems;
@@ -86,12 +87,12 @@
 		</span>
 		{#if !telling}
 			<Button class="ml-auto" onclick={startTelling}>
-				{since ? 'Tell it anew' : 'Tell what is wrong'}
+				{since ? 'Change' : 'Tell what is wrong'}
 			</Button>
 		{/if}
 	</div>
 	{#if telling}
-		<form class="mt-3 max-w-4xl" onsubmit={tell} aria-label="What happened since">
+		<form class="mt-3 max-w-4xl" onsubmit={keepSince} aria-label="What happened since">
 			<SinceFields bind:values {problems} />
 			<div class="mt-3 flex gap-3">
 				<Button look="main">Save</Button>
@@ -104,13 +105,8 @@
 		<div class="mt-3 grid gap-x-10 gap-y-6 bench:grid-cols-[minmax(0,1fr)_24rem]">
 			<div>
 				<p class="text-[17px]" data-answer={diagnosis.answer.sort}>
-					{#if diagnosis.answer.sort === 'cause'}
-						Most likely: <b>{label('cause', diagnosis.answer.cause)}</b>.
-					{:else if diagnosis.answer.sort === 'elsewhere'}
-						<b>The valve train is in order: look elsewhere.</b> Spark, plugs, leads, cap and fuel, in
-						no order; no spring is ordered.
-					{:else}
-						<b>Not known yet.</b>
+					<b>{tell(answerMessage(diagnosis))}.</b>
+					{#if diagnosis.answer.sort === 'not-known-yet'}
 						{next
 							? 'Do this next:'
 							: 'Nothing is left that would tell much: change one thing at a time.'}

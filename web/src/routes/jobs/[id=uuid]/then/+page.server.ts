@@ -1,16 +1,10 @@
-/** The engine's last signed sheet before this visit. */
-import { checkJob } from '@zinc-ledger/core/file';
+/** The last signed sheet of the job's heads before this visit, and what their springs have run of their life. */
 import { ask } from '$lib/server/ask';
 import { springLife } from '$lib/server/service';
-import { readSigned, signedBefore } from '$lib/server/signed';
+import { jobSignedBefore } from '$lib/server/signed';
 
-export const load = async ({ params }) => {
-	const { found, life } = await ask(async (db) => ({
-		found: await signedBefore(db, params.id),
+export const load = ({ params }) =>
+	ask(async (db) => ({
+		then: await jobSignedBefore(db, params.id),
 		life: await springLife(db, params.id)
 	}));
-	if (!found) return { then: null, life };
-	const { content, ...about } = found;
-	const read = checkJob(readSigned(content).job);
-	return { life, then: read.ok ? { ...about, signed: read.value } : null };
-};

@@ -1,7 +1,13 @@
 <script lang="ts">
 	/** The head as it was signed last beside the head as it came back. */
-	import { fatesOf, inCommon, loadsInCommon, thenAndNow } from '@zinc-ledger/core';
-	import { label } from '@zinc-ledger/words';
+	import {
+		fatesOf,
+		inCommon,
+		inCommonMessages,
+		loadsInCommon,
+		thenAndNow
+	} from '@zinc-ledger/core';
+	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
@@ -9,14 +15,8 @@
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
-	import { byPercent, moment } from '$lib/ui/words';
-	import {
-		BESIDE_FILTERS,
-		besideState,
-		changeText,
-		isAmong,
-		type BesideFilter
-	} from '$lib/visit/besides';
+	import { moment } from '$lib/ui/words';
+	import { BESIDE_FILTERS, besideState, isAmong, type BesideFilter } from '$lib/visit/besides';
 	import { lossesChart } from '$lib/visit/losses-chart';
 	import SpringFates from '$lib/visit/SpringFates.svelte';
 	import ThenAndNow from '$lib/visit/ThenAndNow.svelte';
@@ -27,7 +27,6 @@
 	useKeys([]);
 	let shown = $state<BesideFilter>('all');
 	const stations = $derived(data.then ? thenAndNow(data.then.signed, book.job) : []);
-	const common = $derived(inCommon(stations));
 	const loads = $derived(loadsInCommon(stations, book.job));
 	const rows = $derived(stations.filter((one) => isAmong(shown, one)));
 	const byLabel = $derived(new Map(stations.map((one) => [one.station, one])));
@@ -62,26 +61,12 @@
 		{/if}
 	</div>
 	{#if data.then}
-		{#each common as { trace, by, uncertainty } (trace)}
-			<p class="mt-2">
-				<Mark state="inconclusive" word /> All valves read
-				<b class="figure">{changeText(trace, { by, uncertainty }, bench)}</b>
-				in {label('trace', trace)} on another gauge: read a standard on both. Until then the whole of
-				it counts.
-			</p>
+		{#each inCommonMessages(inCommon(stations), loads) as said (said.code + JSON.stringify(said))}
+			<p class="mt-2"><Mark state="inconclusive" word /> {write(said, bench.units)}.</p>
 		{/each}
-		{#if loads}
-			<p class="mt-2">
-				<Mark state={loads.cause === 'sag' ? 'stop' : 'inconclusive'} word /> All springs read
-				<b class="figure">{byPercent(loads.ratio - 1)}</b> at the same height, on another tester:
-				{#if loads.cause === 'either'}
-					read a reference spring on both. Until then the whole of it counts.
-				{:else if loads.cause === 'tester'}
-					a reference read off as they do, so it is the tester.
-				{:else}
-					a reference read alike on both, so it is the springs.
-				{/if}
-				<a class="underline" href="/jobs/{book.job.id}/diagnosis">Write down the reference</a>
+		{#if loads && loads.reference === null}
+			<p class="mt-1">
+				<a class="underline" href="/jobs/{book.job.id}/diagnosis">Enter a reference spring</a>
 			</p>
 		{/if}
 		<p class="mt-2 max-w-3xl text-[13px] text-soft">

@@ -3,14 +3,14 @@ import { message } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { csvFile } from '$lib/server/out/csv-file';
 import { refuse } from '$lib/server/refuse';
-import { trendOfSet } from '$lib/server/service';
+import { visitsOfSet } from '$lib/server/service';
 import { findSet } from '$lib/server/springs';
 
 /** A set's mean load at its nominal height by visit, as open CSV in SI units. */
 export async function GET({ params }) {
 	const set = await ask((db) => findSet(db, params.id));
 	if (!set) refuse(404, message('server.unknown', { what: 'set' }));
-	const rows = await ask((db) => trendOfSet(db, params.id));
+	const rows = await ask((db) => visitsOfSet(db, params.id));
 	const fields = [
 		'Set',
 		'Visit',
@@ -27,8 +27,8 @@ export async function GET({ params }) {
 		row.visit,
 		row.springs,
 		row.height,
-		Number(row.load).toFixed(2),
-		Number(row.spread).toFixed(2),
+		row.load.toFixed(2),
+		row.spread.toFixed(2),
 		row.hours,
 		row.runs,
 		row.kilometres

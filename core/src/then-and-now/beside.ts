@@ -1,0 +1,34 @@
+/** A head then and now: what stands beside each other at a station. */
+import type { Kind } from '../station/index.ts';
+import type { FigureRead, Losses, Moved, Trace, WhatHappened } from '../visit/index.ts';
+
+/** One quantity then and now. */
+export interface QuantityBeside {
+	readonly then: FigureRead;
+	readonly now: FigureRead;
+	readonly change: Moved;
+	/** Read on another gauge: what all stations have in common may be the gauges'. */
+	readonly isAnotherGauge: boolean;
+}
+
+export interface StationBeside {
+	readonly station: string;
+	readonly kind: Kind;
+	/** What was measured then and now with the same parts in place. */
+	readonly moved: Readonly<Partial<Record<Trace, QuantityBeside>>>;
+	/** What the seat load was lost to; null where its spring was not tested both times. */
+	readonly losses: Losses | null;
+	/** What explains what moved; null where nothing can be compared. */
+	readonly happened: WhatHappened | null;
+}
+
+/** Quantities of length that are compared. */
+export const COMPARED = [
+	'height',
+	'seal-gap',
+	'tip-height',
+	'lash',
+	'head-below-deck',
+	'tip-length'
+] as const satisfies readonly Trace[];
+export type Compared = (typeof COMPARED)[number];
