@@ -50,6 +50,30 @@ describe('an engine that is here again', () => {
 		expect(await browser.text('[data-fate="1I"]')).toMatch(/^1I Reuse in order .* 17 %$/);
 		expect(await browser.faults()).toEqual([]);
 	});
+	it('is planned with new springs where one is out, beside what all new would cost', async () => {
+		const { browser } = at;
+		const path = await browser.openJob('2423');
+		await browser.go(`${path}/plan`);
+		await browser.sees('not used again: 4E');
+		await browser.click('Place the 11 tested springs');
+		await browser.click('Calculate plan', 'button');
+		await browser.sees('all new springs');
+		expect(await browser.text('[data-plan="4E"]')).toMatch(/T7 new/);
+		expect(await browser.text('[data-plan="1I"]')).not.toContain('new');
+		const sides = await browser.text('[aria-label="Spread of seat loads"]');
+		expect(sides).toMatch(/all new springs \d+ \d+ \d+ 12 174\.00 100 %/);
+		expect(sides).toMatch(/this plan \d+ \d+ \d+ 1 14\.50 17 %/);
+		await browser.click('Accept this plan', 'button');
+		await browser.sees('Accepted');
+		await browser.go(`${path}/plan/picks`);
+		expect(await browser.text('main')).toMatch(/New spring Fennick D-37 dual 1/);
+		await browser.go(`${path}/plan`);
+		await until(async () => !(await browser.text('main')).includes('not used again'));
+		await browser.sees('23 in stock');
+		await browser.go(`${path}/then`);
+		expect(await browser.text('[data-fate="4E"]')).toMatch(/^4E Replace .* 12\.7 %/);
+		expect(await browser.faults()).toEqual([]);
+	});
 	it('is not told of a job whose engine was never here', async () => {
 		const { browser } = at;
 		await browser.go(`${await browser.openJob('2418')}/then`);

@@ -17,7 +17,8 @@ export function partsOf(setup: Setup, station: StationEntry): KindSetup {
 	const override = setup.overrides?.find(
 		(entry) => entry.cylinder === station.cylinder && entry.kind === station.kind
 	);
-	if (!override && !station.parts && station.spring === undefined) return kind;
+	const isAsItsKind = station.spring === undefined && !station.newSpring;
+	if (!override && !station.parts && isAsItsKind) return kind;
 	const own = {
 		...kind,
 		...(override?.lift && { lift: override.lift }),
@@ -25,7 +26,10 @@ export function partsOf(setup: Setup, station: StationEntry): KindSetup {
 		...station.parts
 	};
 	const spring = springAt(setup, station);
-	if (!own.spring || !spring) return own;
+	if (!own.spring) return own;
+	// The tests of its kind's set are of springs that ran.
+	if (station.newSpring) return { ...own, spring: { ...own.spring, tested: undefined } };
+	if (!spring) return own;
 	const { points, bind, bindUncertainty, set, tag, earlier } = spring;
 	const tested = {
 		points,

@@ -19,12 +19,16 @@ const used = (kind: KindSetup): KindSetup => ({
 });
 
 /** What stood at a station as it was signed, at its place of now. */
-const stationBack = (now: StationEntry, signed: StationEntry): StationEntry => ({
-	...signed,
-	...now,
-	shims: signed.shims,
-	...(signed.parts && { parts: ranSince(signed.parts) })
-});
+function stationBack(now: StationEntry, signed: StationEntry): StationEntry {
+	// What was new when it was signed has run since.
+	const { newSpring: _, ...built } = signed;
+	return {
+		...built,
+		...now,
+		shims: signed.shims,
+		...(signed.parts && { parts: ranSince(signed.parts) })
+	};
+}
 
 /**
  * Which station of a signed sheet each station of a visit is: the same one along its head,

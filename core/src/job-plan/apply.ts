@@ -10,6 +10,7 @@ declare module '../message/message.ts' {
 	interface Messages {
 		'part.shim': { readonly thickness: Millimetres };
 		'part.spring': { readonly tag: string; readonly kind: Kind | null };
+		'part.new-spring': { readonly name: string };
 	}
 }
 
@@ -90,19 +91,22 @@ export function shelfAfter(
 
 /** A station as the plan has it. */
 export function plannedEntry(entry: StationEntry, planned: PlannedStation): StationEntry {
-	const { lockOffset, ...rest } = entry;
+	const { lockOffset, spring, newSpring, ...rest } = entry;
 	const locks = planned.locks;
+	const tag = planned.newSpring ? undefined : (planned.spring ?? spring);
+	const isNew = tag === undefined && (planned.newSpring ?? newSpring);
 	return {
 		...rest,
 		shims: [...planned.shims],
 		...(!locks && lockOffset !== undefined && { lockOffset }),
 		...(locks && { parts: { ...entry.parts, locks } }),
-		...(planned.spring !== undefined && { spring: planned.spring })
+		...(tag !== undefined && { spring: tag }),
+		...(isNew && { newSpring: true as const })
 	};
 }
 
 export interface PartPick {
-	readonly sort: 'shim' | 'locks' | 'spring';
+	readonly sort: 'shim' | 'locks' | 'spring' | 'new-spring';
 	readonly part: Message;
 	/** Taken for the plan in all. */
 	readonly wanted: number;
@@ -115,11 +119,15 @@ export interface PartPick {
 	readonly stations: readonly string[];
 }
 
-/** What a plan takes, part by part: shims by size, locks that replace others, springs by tag. */
+/**
+ * What a plan takes, part by part: shims by size, locks that replace others, springs by tag, new ones by card.
+ *
+ * @param counted locks and new springs on the shelf, by name; those that are not among them are not counted
+ */
 export function pickList(
 	job: Job,
 	planned: readonly PlannedStation[],
-	lockShelf: ReadonlyMap<string, number> = new Map()
+	counted: ReadonlyMap<string, number> = new Map()
 ): PartPick[] {
 	const before = new Map(job.stations.map((entry) => [entry.label, entry]));
 	const shelf = new Map<number, number | null>();
@@ -144,12 +152,17 @@ export function pickList(
 		picks.set(key, pick);
 		return pick;
 	};
+	const freshOf = (card: string) =>
+		planned.filter(({ label }) => {
+			const entry = before.get(label);
+			return entry?.newSpring && partsOf(job.setup, entry).spring?.id === card;
+		}).length;
 	const fitted = new Map<number, number>();
 	for (const { label } of planned) {
 		for (const shim of before.get(label)?.shims ?? [])
 			fitted.set(lengthOf(shim), (fitted.get(lengthOf(shim)) ?? 0) + 1);
 	}
-	for (const { label, shims, locks, spring } of planned) {
+	for (const { label, shims, locks, spring, newSpring } of planned) {
 		const entry = before.get(label);
 		for (const shim of shims) {
 			const size = lengthOf(shim);
@@ -161,7 +174,12 @@ export function pickList(
 			).fitted = fitted.get(size) ?? 0;
 		}
 		if (locks && entry && partsOf(job.setup, entry).locks?.name !== locks.name)
-			add('locks', message('name', { name: locks.name }), label, lockShelf.get(locks.name) ?? null);
+			add('locks', message('name', { name: locks.name }), label, counted.get(locks.name) ?? null);
+		const card = entry && partsOf(job.setup, entry).spring;
+		if (newSpring && card) {
+			const part = message('part.new-spring', { name: card.name });
+			add('new-spring', part, label, counted.get(card.name) ?? null).fitted = freshOf(card.id);
+		}
 		if (spring !== undefined && entry && spring !== entry.spring) {
 			// Two sets on one job may have the same tags; the kinds then tell them apart.
 			const isShared = (job.setup.springs ?? []).filter(({ tag }) => tag === spring).length > 1;

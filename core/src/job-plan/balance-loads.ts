@@ -3,7 +3,11 @@ import { assignment, type Choice } from '../plan/index.ts';
 import type { Kind } from '../station/index.ts';
 import type { BuildOption } from './builds.ts';
 
-export type BuildChoice = Choice & { readonly build: BuildOption };
+export type BuildChoice = Choice & {
+	readonly build: BuildOption;
+	/** With a new spring in place of one that ran. */
+	readonly isNew: boolean;
+};
 
 /** Loads are compared in steps of this many newtons. */
 const STEP = 0.1;

@@ -306,6 +306,7 @@ describe('springs evened out', () => {
 		distance: 0,
 		parts: 0,
 		takes: [],
+		isNew: false,
 		build: build(seatLoad, shims)
 	});
 	it('changes springs only between the same builds', () => {

@@ -10,28 +10,17 @@ import {
 	type Answer,
 	type HowToSolve,
 	type Problem,
-	type ShimStock,
 	type Solved
 } from '../plan/index.ts';
 import { currentReadings, partsOf, type StationEntry } from '../document/index.ts';
-import {
-	forgottenOn,
-	heightsRead,
-	jobLimits,
-	kindSheet,
-	type KindSheet
-} from '../figures/index.ts';
-import {
-	buildsOf,
-	missingFor,
-	QUANTUM,
-	type BuildOption,
-	type BuildLimit,
-	type ToBuild
-} from './builds.ts';
+import { forgottenOn, heightsRead, jobLimits, kindSheet } from '../figures/index.ts';
+import { buildsOf, missingFor, QUANTUM } from './builds.ts';
 import { balanceLoads, type BuildChoice } from './balance-loads.ts';
+import { candidatesOf } from './candidates.ts';
 import { withShelf } from './shelf.ts';
 import { springsToPlace } from './springs-to-place.ts';
+import { locksToTake, poolOf, stockOf, takesOf, withThoseInHeads } from './stock.ts';
+import { whyNot } from './why-not.ts';
 import type { PlanAnswer, PlannedStation, PlanQuestion } from './types.ts';
 
 declare module '../message/message.ts' {
@@ -44,14 +33,6 @@ declare module '../message/message.ts' {
 			readonly stock: number;
 		};
 		'plan.springs-do-not-place': null;
-		'plan.limit-short': {
-			readonly station: string;
-			readonly limit: BuildLimit;
-			readonly by: Millimetres;
-		};
-		'plan.nothing-holds': { readonly station: string };
-		'plan.solved-from-stock': { readonly limit: Message; readonly parts: readonly Message[] };
-		'plan.solved-on-order': { readonly limit: Message; readonly parts: readonly Message[] };
 	}
 }
 
@@ -168,18 +149,19 @@ function toPlannedStation(
 		label: entry.label,
 		shims: choice.build.shims.map(write),
 		...(choice.build.locks && { locks: choice.build.locks }),
-		...(spring !== undefined && { spring })
+		...(choice.isNew ? { newSpring: true as const } : spring !== undefined && { spring })
 	};
 }
 
 /** The job's plan as a problem of choosing. */
-function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQuestion): Asked {
-	const job = withShelf(asking, shims ?? []);
+function problemOf(question: PlanQuestion): Asked {
+	const { lockStock, placeSprings, fixed, newSprings = [] } = question;
+	const job = withShelf(question.job, question.shims ?? []);
 	const { setup } = job;
 	const shared = jobLimits(job);
 	const standing = currentReadings(job);
 	const isFixed = new Set(fixed);
-	const springs = placeSprings ? springsToPlace(job, isFixed) : [];
+	const springs = placeSprings ? springsToPlace(job, isFixed, question) : [];
 	const asked = forgottenOn(
 		job,
 		heightsRead(job, standing, shared.repeats),
@@ -190,55 +172,38 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 		job.stations.filter(({ label }) => !isFixed.has(label)),
 		shared.stock
 	);
-	const stock = [...sizes.map(({ count }) => count), ...lockStock.map(({ count }) => count)];
-	const kinds = new Map<string, KindSheet>();
+	const stock = stockOf(sizes, lockStock, withThoseInHeads(newSprings, job, isFixed), job);
 	const stations: StationEntry[] = [];
 	const leftOut: (readonly [string, Message])[] = [];
 	const choices: BuildChoice[] = [];
-
-	/** A station with each spring that may go there; with none where none is to be placed. */
-	const candidatesOf = (entry: StationEntry) => {
-		const parts = partsOf(setup, entry);
-		const own = springs.flatMap(({ card }, i) => (card === parts.spring?.id ? [i] : []));
-		return (own.length > 0 ? own : [null]).map((spring) => {
-			const fitted =
-				spring === null ? parts : partsOf(setup, { ...entry, spring: springs[spring]!.tag });
-			const key = `${entry.kind} ${entry.parts ? entry.label : ''} ${entry.cylinder} ${spring ?? entry.spring ?? ''}`;
-			const kind = kinds.get(key) ?? kindSheet(entry.kind, fitted, setup, null);
-			kinds.set(key, kind);
-			const station: ToBuild = {
-				entry,
-				parts: fitted,
-				standing: standing.get(entry.label)!,
-				kind,
-				shared,
-				sizes,
-				locks: [null, ...locksToTake(lockStock)]
-			};
-			return { spring, station };
-		});
-	};
+	const candidates = candidatesOf(job, springs, question, ({ label }) => ({
+		standing: standing.get(label)!,
+		shared,
+		sizes,
+		locks: [null, ...locksToTake(lockStock)]
+	}));
 
 	for (const entry of job.stations) {
 		if (isFixed.has(entry.label)) continue;
-		const candidates = candidatesOf(entry);
+		const mayGo = candidates.of(entry);
 		const missing = asked.has(entry.head)
 			? message('height.answer-first')
-			: missingFor(candidates[0]!.station);
+			: missingFor((mayGo[0] ?? candidates.asItStands(entry)).station);
 		if (missing) {
 			leftOut.push([entry.label, missing]);
 			continue;
 		}
 		const at = stations.push(entry) - 1;
-		for (const { spring, station } of candidates) {
+		for (const { spring, card, price, station } of mayGo) {
 			for (const build of buildsOf(station)) {
 				if (build.short > 0) continue;
 				choices.push({
 					station: at,
 					spring,
 					distance: build.distance,
-					parts: build.parts,
-					takes: takesOf(build, sizes, lockStock),
+					parts: build.parts + price,
+					takes: takesOf(build, stock, card),
+					isNew: card !== null,
 					build
 				});
 			}
@@ -247,105 +212,16 @@ function problemOf({ job: asking, shims, lockStock, placeSprings, fixed }: PlanQ
 	const text = new Map(setup.shimStock.map(({ thickness }) => [lengthOf(thickness), thickness]));
 	for (const { shims } of job.stations) for (const shim of shims) text.set(lengthOf(shim), shim);
 	return {
-		problem: { stations: stations.length, springs: springs.length, stock, choices },
+		problem: {
+			stations: stations.length,
+			springs: springs.length,
+			stock: stock.counts,
+			choices
+		},
 		stations,
 		springs: springs.map(({ tag }) => tag),
-		names: namesOf(sizes, lockStock),
+		names: stock.names,
 		leftOut,
 		write: (shim) => text.get(shim) ?? `${shim} mm`
 	};
-}
-
-/** Lock sets of the shelf that the plan may take. */
-const locksToTake = (lockStock: PlanQuestion['lockStock']) =>
-	lockStock.flatMap(({ locks, count, excluded }) => (count > 0 && !excluded ? [locks] : []));
-
-const namesOf = (
-	sizes: readonly ShimStock[],
-	lockStock: PlanQuestion['lockStock']
-): readonly Message[] => [
-	...sizes.map(({ thickness }) => message('part.shim', { thickness })),
-	...lockStock.map(({ locks }) => message('name', { name: locks.name }))
-];
-
-function takesOf(
-	build: BuildOption,
-	sizes: readonly ShimStock[],
-	lockStock: PlanQuestion['lockStock']
-): (readonly [number, number])[] {
-	const takes = sizes.flatMap((size, part): (readonly [number, number])[] => {
-		const count = build.sizes.filter((one) => one === size).length;
-		return count > 0 ? [[part, count]] : [];
-	});
-	const lock = lockStock.findIndex(({ locks }) => locks === build.locks);
-	return lock < 0 ? takes : [...takes, [sizes.length + lock, 1]];
-}
-
-/** The shelf, alike sizes added up, and what is under the stations already and comes free. */
-function poolOf(stations: readonly StationEntry[], stock: readonly ShimStock[]): ShimStock[] {
-	const pool: { -readonly [K in keyof ShimStock]: ShimStock[K] }[] = [];
-	for (const size of stock) {
-		const alike = pool.find(
-			({ thickness, inside, outside }) =>
-				thickness === size.thickness && inside === size.inside && outside === size.outside
-		);
-		if (alike) alike.count += size.count;
-		else pool.push({ ...size });
-	}
-	for (const { shims } of stations) {
-		for (const shim of shims) {
-			const thickness = lengthOf(shim);
-			const alike = pool.find((size) => size.thickness === thickness);
-			if (alike) alike.count++;
-			else pool.push({ thickness, count: 1 });
-		}
-	}
-	return pool;
-}
-
-/** Which limit keeps a station from being built, by how much, and what on the shelf or on order would free it. */
-function whyNot(question: PlanQuestion, entry: StationEntry): Message {
-	const { lockStock } = question;
-	const job = withShelf(question.job, question.shims ?? []);
-	const parts = partsOf(job.setup, entry);
-	const shared = jobLimits(job);
-	const base: ToBuild = {
-		entry,
-		parts,
-		standing: currentReadings(job).get(entry.label)!,
-		kind: kindSheet(entry.kind, parts, job.setup, null),
-		shared,
-		sizes: poolOf([entry], shared.stock),
-		locks: [null, ...locksToTake(lockStock)]
-	};
-	const nearest = buildsOf(base).reduce<BuildOption | null>(
-		(best, build) => (!best || build.short < best.short ? build : best),
-		null
-	);
-	const { label: station } = entry;
-	const limit = nearest?.floor
-		? message('plan.limit-short', { station, limit: nearest.floor, by: nearest.short })
-		: message('plan.nothing-holds', { station });
-	const shelf = lockStock.filter(({ count }) => count > 0).map(({ locks }) => locks);
-	const onShelf = solvedBy({ ...base, locks: [null, ...shelf] });
-	if (onShelf) return message('plan.solved-from-stock', { limit, parts: onShelf });
-	const onOrder = solvedBy({
-		...base,
-		sizes: shared.stock.map((size) => ({ ...size, count: shared.limits.maxShims })),
-		locks: [null, ...lockStock.map(({ locks }) => locks)]
-	});
-	return onOrder ? message('plan.solved-on-order', { limit, parts: onOrder }) : limit;
-}
-
-/** The parts of the build nearest to the aim that meets every minimum; null where none does. */
-function solvedBy(station: ToBuild): readonly Message[] | null {
-	const build = buildsOf(station)
-		.filter(({ short }) => short === 0)
-		.toSorted((a, b) => a.distance - b.distance || a.parts - b.parts)[0];
-	if (!build) return null;
-	const parts = [
-		...build.shims.map((thickness) => message('part.shim', { thickness })),
-		...(build.locks ? [message('name', { name: build.locks.name })] : [])
-	];
-	return parts.length === 0 ? null : parts;
 }

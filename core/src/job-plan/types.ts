@@ -12,6 +12,15 @@ export interface LockStock {
 	readonly excluded?: boolean;
 }
 
+/** New springs of the shelf that may go in place of used ones. */
+export interface NewSprings {
+	/** Id and name of their card. */
+	readonly card: string;
+	readonly name: string;
+	/** How many there are; null where nobody counts them. */
+	readonly count: number | null;
+}
+
 export interface PlanQuestion {
 	readonly job: Job;
 	/** Shims of the shop's library; without them the job's own count is what there is. */
@@ -22,6 +31,10 @@ export interface PlanQuestion {
 	readonly placeSprings: boolean;
 	/** Stations that stay as they are. */
 	readonly fixed: readonly string[];
+	/** Stations whose spring is not to be used again, there or elsewhere. */
+	readonly replaced?: readonly string[];
+	/** What may go in their place, and wherever springs may change places. */
+	readonly newSprings?: readonly NewSprings[];
 }
 
 /** What one station is to be built with. */
@@ -33,6 +46,8 @@ export interface PlannedStation {
 	readonly locks?: PlannedLocks | undefined;
 	/** Tag of the spring. */
 	readonly spring?: string | undefined;
+	/** A new spring of its card in place of the one that ran. */
+	readonly newSpring?: true | undefined;
 }
 
 export type PlanAnswer =

@@ -42,9 +42,13 @@ declare module '../message/issue.ts' {
 	}
 }
 
-/** What every part has, apart from its sort. */
 /** Which face goes up, as somebody would say it: "chamfer down". */
 const faceUp = Line.optional();
+const Price = z
+	.number(issue('field.number', { example: '14.50' }))
+	.min(0, issue('field.negative'))
+	.max(1_000_000, issue('field.max', { max: 1_000_000 }));
+/** What every part has, apart from its sort. */
 const common = {
 	/** The part's id in the shop's library; none for a part typed into one job only. */
 	id: Id.optional(),
@@ -52,6 +56,8 @@ const common = {
 	maker: Line.optional(),
 	batch: Line.optional(),
 	mass: Mass.optional(),
+	/** What one costs, in the shop's own currency. */
+	price: Price.optional(),
 	note: Line.optional()
 };
 const degrees = z

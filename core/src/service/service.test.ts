@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readJob } from '../document/file.ts';
-import { lifeUsed, servedParts, serviceTold } from './service.ts';
+import { lifeUsed, priceOfService, servedParts, serviceTold } from './service.ts';
 
 const NONE = { hours: 0, runs: 0, kilometres: 0, cycles: 0, overSpeed: 0 };
 const told = { id: 'x', person: 'x', at: '2026-01-01T00:00:00.000Z' };
@@ -23,6 +23,16 @@ describe('service', () => {
 		).toBeCloseTo(0.95, 12);
 		expect(lifeUsed({ ...NONE, hours: 30 }, {})).toBeNull();
 		expect(lifeUsed({ ...NONE, overSpeed: 1 }, { overSpeed: 1 })).toBe(1);
+	});
+	it('has its price an hour, a run or a kilometre, by the shorter of limit and loads', () => {
+		expect(priceOfService(15, { hours: 30 })).toEqual({ per: 0.5, unit: 'hours', life: 30 });
+		const sooner = { unit: 'hours', life: 10 } as const;
+		expect(priceOfService(15, { hours: 30 }, sooner)).toMatchObject({ per: 1.5, life: 10 });
+		expect(priceOfService(15, {}, sooner)).toMatchObject({ per: 1.5 });
+		// Loads followed by hours say nothing of runs.
+		expect(priceOfService(15, { runs: 60 }, sooner)).toMatchObject({ per: 0.25, unit: 'runs' });
+		expect(priceOfService(15, { cycles: 1e6 })).toBeNull();
+		expect(priceOfService(15, {})).toBeNull();
 	});
 	it('knows tagged springs by set and tag, and other parts by their station', () => {
 		const read = readJob(readFileSync('demo/jobs/2426-placed-springs.json', 'utf8'));

@@ -58,7 +58,7 @@ function wasCarried(
 	reused: readonly string[] = []
 ) {
 	if (!signed.visitOf) return false;
-	if (part === 'spring') return reused.includes('spring');
+	if (part === 'spring') return reused.includes('spring') && !entry.newSpring;
 	const replaced = part === 'valve' ? 'parts-changed' : 'valve-train-changed';
 	return !worksDone(signed.headWork).some(
 		(done) => done.work === replaced && concerns(done, entry)
@@ -128,4 +128,35 @@ export function lifeUsed(service: Service, limit: ServiceLimit): number | null {
 	return parts.length === 0 && limit.overSpeed === undefined
 		? null
 		: Math.max(0, ...parts) + events;
+}
+
+/** What a part costs for what it runs: its price over its life. */
+export interface ServicePrice {
+	/** In the shop's currency, for one of the unit. */
+	readonly per: number;
+	readonly unit: ServiceUnit;
+	readonly life: number;
+}
+
+/**
+ * The price of a spring an hour, a run or a kilometre: the shorter of what the shop lets it run
+ * and what its load says it will last. Cycles are counted, not bought.
+ *
+ * @param lasts what its own loads say, where they were followed
+ * @returns null where nothing says how long it lasts
+ * @example priceOfService(15, { hours: 30 }) // { per: 0.5, unit: 'hours', life: 30 }
+ */
+export function priceOfService(
+	price: number,
+	limit: ServiceLimit,
+	lasts: { readonly unit: ServiceUnit; readonly life: number } | null = null
+): ServicePrice | null {
+	const said = SERVICE_UNITS.flatMap((unit) => {
+		const at = limit[unit];
+		return at && unit !== 'cycles' ? [{ unit, life: at }] : [];
+	})[0];
+	const known = said ?? lasts;
+	if (!known) return null;
+	const life = lasts?.unit === known.unit ? Math.min(known.life, lasts.life) : known.life;
+	return { per: price / life, unit: known.unit, life };
 }

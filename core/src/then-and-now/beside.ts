@@ -14,6 +14,8 @@ export interface QuantityBeside {
 export interface StationBeside {
 	readonly station: string;
 	readonly kind: Kind;
+	/** Tag of the spring that stood there then; null where it has none. */
+	readonly spring: string | null;
 	/** What was measured then and now with the same parts in place. */
 	readonly moved: Readonly<Partial<Record<Trace, QuantityBeside>>>;
 	/** What the seat load was lost to; null where its spring was not tested both times. */

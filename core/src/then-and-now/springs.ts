@@ -1,6 +1,6 @@
 /** The springs of a head then and now: their loads at one height, with what another tester reads otherwise taken off once that is known. */
-import { springAt, type Job } from '../document/index.ts';
-import type { StationSheet } from '../figures/index.ts';
+import { partsOf, springAt, type Job, type StationEntry } from '../document/index.ts';
+import { kindSheet, type StationSheet } from '../figures/index.ts';
 import type { Curve } from '../spring/index.ts';
 import { mm, newtons } from '../units/index.ts';
 import { combinedUncertainty } from '../verdict/index.ts';
@@ -21,11 +21,22 @@ export interface TestedTwice {
 	readonly isOnAnotherTester: boolean;
 }
 
-const testerAt = ({ sheet, job }: At) =>
-	springAt(
-		job.setup,
-		job.stations.find(({ label }) => label === sheet.label)!
-	)?.tester;
+const entryOf = ({ sheet, job }: At): StationEntry =>
+	job.stations.find(({ label }) => label === sheet.label)!;
+
+/** The station with the spring that it had then, wherever that one stands now. */
+function withItsSpring(before: At, back: At): StationEntry {
+	const spring = springAt(before.job.setup, entryOf(before));
+	const { newSpring: _, ...entry } = entryOf(back);
+	return { ...entry, ...(spring && { spring: spring.tag }) };
+}
+
+/** The height at which the station came back: the seat's own, with the shims of then. */
+function cameBackAt(before: At, back: At): number | null {
+	const { figure } = back.sheet.figures.height;
+	const sum = ({ stack: { shims } }: StationSheet) => shims.reduce((all, shim) => all + shim, 0);
+	return figure === null ? null : figure + sum(back.sheet) - sum(before.sheet);
+}
 
 /** A curve as the tester of then would have read it. */
 const readAsThen = (curve: Curve, ratio: number): Curve => ({
@@ -37,14 +48,22 @@ const readAsThen = (curve: Curve, ratio: number): Curve => ({
 });
 
 /**
- * The spring of a station then and now.
+ * The spring that a station had then, and the same spring now: at the height at which it came back,
+ * whatever was shimmed or changed places since.
  *
  * @param ratio what the tester of now reads of that of then; null where nobody read a reference on both
  * @returns null where it was not tested both times, or nothing is new
  */
 export function springsOf(before: At, back: At, ratio: number | null): TestedTwice | null {
-	const [was, is] = [before.sheet.shared.curve, back.sheet.shared.curve];
-	const [h0, h1] = [before.sheet.figures.height.figure, back.sheet.figures.height.figure];
+	const itself = withItsSpring(before, back);
+	const was = before.sheet.shared.curve;
+	const { setup } = back.job;
+	const stands = entryOf(back);
+	const is =
+		itself.spring === stands.spring && !stands.newSpring
+			? back.sheet.shared.curve
+			: kindSheet(itself.kind, partsOf(setup, itself), setup, null).curve;
+	const [h0, h1] = [before.sheet.figures.height.figure, cameBackAt(before, back)];
 	if (was?.from !== 'tested' || is?.from !== 'tested' || h0 === null || h1 === null) return null;
 	const heights = [was.lowest, was.highest, is.lowest, is.highest];
 	const isTheSameTest =
@@ -52,7 +71,13 @@ export function springsOf(before: At, back: At, ratio: number | null): TestedTwi
 		was.highest === is.highest &&
 		heights.every((height) => was.load(height) === is.load(height));
 	if (isTheSameTest) return null;
-	const [tester, testerNow] = [testerAt(before), testerAt(back)];
+	const [spring, springNow] = [
+		springAt(before.job.setup, entryOf(before)),
+		springAt(setup, itself)
+	];
+	// Another set of the job may have the same tags.
+	if (spring?.set !== springNow?.set) return null;
+	const [tester, testerNow] = [spring?.tester, springNow?.tester];
 	const isOnAnotherTester = tester !== undefined && testerNow !== undefined && tester !== testerNow;
 	const takenOff = isOnAnotherTester ? ratio : null;
 	const standing = (curve: Curve, height: number, of: At, read: number) => ({

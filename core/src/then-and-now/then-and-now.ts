@@ -57,7 +57,8 @@ export function thenAndNow(signed: Job, back: Job): StationBeside[] {
 	const partners = stationsThen(signed, back);
 	const sheets = new Map(then.sheet.stations.map((station) => [station.label, station]));
 	return now.sheet.stations.flatMap((station): StationBeside[] => {
-		const before = sheets.get(partners?.get(station.label)?.label ?? '');
+		const entry = partners?.get(station.label);
+		const before = entry && sheets.get(entry.label);
 		if (!before) return [];
 		const moved: Partial<Record<Trace, QuantityBeside>> = {};
 		for (const trace of COMPARED) {
@@ -78,6 +79,7 @@ export function thenAndNow(signed: Job, back: Job): StationBeside[] {
 			{
 				station: station.label,
 				kind: station.kind,
+				spring: entry.spring ?? null,
 				moved,
 				losses: tested && lossesOf(tested.then, tested.now),
 				happened: Object.keys(changes).length > 0 ? whatHappened(changes) : null

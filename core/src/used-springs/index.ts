@@ -1,1 +1,2 @@
+export * from './plan-sides.ts';
 export * from './used-springs.ts';

@@ -40,7 +40,19 @@ describe('springs that have run', () => {
 		const added = sunk.shims!.reduce((sum, one) => sum + one, 0);
 		expect(added).toBeGreaterThan(0);
 		expect(sunk.bindMargin!.value).toBeCloseTo(before.bindMargin.figure! - added, 6);
-		expect(sunk.sealClearance!.value).toBeCloseTo(before.sealClearance.figure! - added, 6);
+		// A shim lies under the spring: the retainer stays where it was.
+		expect(sunk.sealClearance!.value).toBe(before.sealClearance.figure!);
+	});
+	it('that bind at their own valve change places where another has the room', () => {
+		// A lobe that lifts its valve so much further that its spring binds.
+		const high = { sort: 'lobe', lobe: '0.450 in', ratio: 1.5, source: 'card' } as const;
+		const overrides = [{ cylinder: 1, kind: 'intake' as const, lift: high }];
+		const one: Job = { ...retested, setup: { ...retested.setup, overrides } };
+		expect(fates(one).get('1I')).toMatchObject({ fate: 'swap', reason: 'even-elsewhere' });
+		// Where every valve opens so far, nowhere is room.
+		const all = structuredClone(one);
+		for (const kind of ['intake', 'exhaust'] as const) all.setup.kinds[kind].lift = high;
+		expect(fates(all).get('1I')).toMatchObject({ fate: 'replace', reason: 'bind-short' });
 	});
 	it('go once their life is over, however good they test', () => {
 		const all = fates(

@@ -1,5 +1,5 @@
 /** What becomes of each spring of a head that came back: reused, reshimmed or replaced, and what decided it. Source: handbook §10. */
-import type { Job } from '../document/index.ts';
+import { partsOf, type Job } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 import { jobLimits, type StationSheet } from '../figures/index.ts';
 import type { StationBeside } from '../then-and-now/index.ts';
@@ -9,6 +9,8 @@ import { fateOf, type Fate, type FateReason, type FigureRead } from '../visit/in
 
 export interface SpringFate {
 	readonly station: string;
+	/** Tag of the spring that ran there; null where it has none. */
+	readonly spring: string | null;
 	readonly fate: Fate;
 	readonly reason: FateReason;
 	/** Part of its load lost at the same height; null where it was not tested again. */
@@ -22,19 +24,35 @@ export interface SpringFate {
 	readonly serviceLeft: number | null;
 }
 
-/** What a station has once the shims that are suggested are in; added is null where nothing is aimed for. */
-function reshimmed({ shim, stack, figures: { bindMargin, sealClearance } }: StationSheet) {
+/** What a station has once the shims that are suggested are in; added is null where nothing is aimed for. A shim moves the bind margin, and not the seal. */
+function reshimmed({ shim, stack, figures, shared }: StationSheet) {
+	const { height, bindMargin, sealClearance } = figures;
 	const answer = shim?.answer.sort === 'fit' ? shim.answer : null;
 	const sum = (shims: readonly number[]) => shims.reduce((all, one) => all + one, 0);
 	const added = answer ? sum(answer.shims) - sum(stack.shims) : 0;
-	const left = ({ figure, uncertainty }: Verdict): FigureRead | null =>
-		figure === null ? null : { value: figure - added, uncertainty };
+	const left = ({ figure, uncertainty }: Verdict, less: number): FigureRead | null =>
+		figure === null ? null : { value: figure - less, uncertainty };
 	return {
 		shims: answer?.shims ?? null,
 		added: shim ? added : null,
-		bindMargin: left(bindMargin),
-		sealClearance: left(sealClearance)
+		bindMargin: left(bindMargin, added),
+		sealClearance: left(sealClearance, 0),
+		/** What the spring has there to be pressed into at full lift. */
+		pressedTo:
+			height.figure === null || !shared.lift ? null : height.figure - added - shared.lift.worst
 	};
+}
+type Reshimmed = ReturnType<typeof reshimmed>;
+
+/** Whether a spring that binds at its own station would hold its floor at another of its card. */
+function fitsAtAnother(own: Reshimmed, others: readonly Reshimmed[], floor: number): boolean {
+	const { pressedTo, bindMargin } = own;
+	if (pressedTo === null || bindMargin === null) return false;
+	return others.some((other) => {
+		if (other === own || other.pressedTo === null) return false;
+		const margin = bindMargin.value + other.pressedTo - pressedTo;
+		return margin - bindMargin.uncertainty >= floor;
+	});
 }
 
 /**
@@ -49,9 +67,15 @@ export function fatesOf(
 	lifeUsed: ReadonlyMap<string, number>
 ): SpringFate[] {
 	const { limits } = jobLimits(job);
-	const stations = new Map(sheet.stations.map((one) => [one.label, one]));
-	return beside.map(({ station, moved: { load } }) => {
-		const { added, shims, ...room } = reshimmed(stations.get(station)!);
+	const rooms = new Map(sheet.stations.map((one) => [one.label, reshimmed(one)]));
+	const cards = new Map(
+		job.stations.map((entry) => [entry.label, partsOf(job.setup, entry).spring?.id])
+	);
+	const alike = (station: string) =>
+		[...rooms].flatMap(([other, room]) => (cards.get(other) === cards.get(station) ? [room] : []));
+	return beside.map(({ station, spring, moved: { load } }) => {
+		const room = rooms.get(station)!;
+		const { added, shims, bindMargin, sealClearance } = room;
 		const used = lifeUsed.get(station);
 		const serviceLeft = used === undefined ? null : 1 - used;
 		const sag = load
@@ -65,14 +89,14 @@ export function fatesOf(
 			sagLimit: limits.sag.stop,
 			// A stack that takes shims out adds none.
 			shim: added === null ? null : Math.max(0, added),
-			bindMargin: room.bindMargin,
+			bindMargin,
 			bindFloor: limits.bindFloor,
-			sealClearance: room.sealClearance,
+			sealClearance,
 			sealFloor: limits.sealFloor,
 			serviceLeft,
 			isReuseAllowed: job.setup.policies?.usedSprings === 'retested',
-			fitsElsewhere: false
+			fitsElsewhere: fitsAtAnother(room, alike(station), limits.bindFloor)
 		});
-		return { station, fate, reason, sag, shims, ...room, serviceLeft };
+		return { station, spring, fate, reason, sag, shims, bindMargin, sealClearance, serviceLeft };
 	});
 }

@@ -615,11 +615,14 @@ export const sentences: Sentences = {
 	'plan.limit-short': ({ station, limit, by }) =>
 		say`${station}: ${labels.buildLimit[limit]} short by ${length(by)}`,
 	'plan.nothing-holds': ({ station }) => `${station}: nothing in stock meets every minimum`,
+	'plan.no-spring-left': ({ station }) =>
+		`${station}: its spring is not used again, and there is no new one of its card in the library`,
 	'plan.solved-from-stock': ({ limit, parts }, tell) =>
 		say`${tell(limit)}; would be solved by ${joined(parts.map(tell), ' + ')}, in stock`,
 	'plan.solved-on-order': ({ limit, parts }, tell) =>
 		say`${tell(limit)}; would be solved by ${joined(parts.map(tell), ' + ')}, on order`,
 	'part.shim': ({ thickness }) => say`shim ${length(thickness)}`,
+	'part.new-spring': ({ name }) => `New spring ${name}`,
 	'part.spring': ({ tag, kind }) => `Spring ${tag}${kind ? `, ${labels.kind[kind]}` : ''}`,
 
 	// How much lift

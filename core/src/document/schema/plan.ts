@@ -20,7 +20,9 @@ export const Plan = z.strictObject({
 				label: z.string().max(6),
 				shims: z.array(PositiveSize).max(4, issue('field.max', { max: 4, unit: 'shims' })),
 				locks: Locks.optional(),
-				spring: Name.optional()
+				spring: Name.optional(),
+				/** A new spring of its card, in place of the one that ran; it has no tag until it is tested. */
+				newSpring: z.literal(true).optional()
 			})
 		)
 		.min(1, issue('field.required'))

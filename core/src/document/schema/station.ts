@@ -32,7 +32,9 @@ export const StationEntry = z.strictObject({
 	/** Parts of this station in place of its kind's. */
 	parts: StationParts.optional(),
 	/** Tag of the tested spring that stands here. */
-	spring: Name.optional()
+	spring: Name.optional(),
+	/** A new spring of its card stands here, from the shelf, not tested yet. */
+	newSpring: z.literal(true).optional()
 });
 
 /** A tagged spring that was tested, as a job carries it. */

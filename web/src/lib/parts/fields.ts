@@ -42,7 +42,8 @@ const NAMED: readonly PartField[] = [
 	field('name', 'Name', 'text'),
 	shown(field('maker', 'Maker', 'text')),
 	field('batch', 'Batch', 'text'),
-	field('mass', 'Mass', 'mass')
+	field('mass', 'Mass', 'mass'),
+	field('price', 'Price of one', 'number')
 ];
 const NOTE = field('note', 'Note', 'text');
 const angle = field('angle', 'Lock angle, degrees', 'number');

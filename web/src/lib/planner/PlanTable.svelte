@@ -32,7 +32,12 @@
 	const shims = (texts: readonly string[]) =>
 		texts.map((text) => length(lengthOf(text))).join(' + ') || 'none';
 	const rows = $derived(job.stations.map((entry, i) => ({ entry, after: sheet.stations[i] })));
-	const anySpring = $derived((job.setup.springs ?? []).length > 0);
+	const anySpring = $derived(
+		(job.setup.springs ?? []).length > 0 || [...planned.values()].some((one) => one.newSpring)
+	);
+	const springOf = (
+		at: { spring?: string | undefined; newSpring?: true | undefined } | undefined
+	) => (at?.newSpring ? 'new' : at?.spring);
 </script>
 
 {#snippet change(before: string, after: string | undefined)}
@@ -85,7 +90,7 @@
 				<td class="figure">{@render change(shims(entry.shims), plan && shims(plan.shims))}</td>
 				<td>{@render change(entry.parts?.locks?.name ?? '', plan?.locks?.name)}</td>
 				{#if anySpring}
-					<td class="figure">{@render change(entry.spring ?? '·', plan?.spring)}</td>
+					<td class="figure">{@render change(springOf(entry) ?? '·', springOf(plan))}</td>
 				{/if}
 				<td class="figure text-right">{length(after?.figures.height.figure)}</td>
 				<td class="figure text-right">

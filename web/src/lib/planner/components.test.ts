@@ -86,7 +86,13 @@ describe('the table of a plan', () => {
 
 describe('the spread of seat loads', () => {
 	const spread = (planned: Job | null) =>
-		words(markup(LoadSpread, { planner: { simpler: [] } as unknown as Planner, planned }, around));
+		words(
+			markup(
+				LoadSpread,
+				{ planner: { simpler: [], answer: null } as unknown as Planner, planned, used: null },
+				around
+			)
+		);
 	it('stands as it is, and by this plan once there is one', () => {
 		expect(spread(null)).toMatch(/as it stands 4 17 0$/);
 		expect(spread(null)).not.toContain('this plan');

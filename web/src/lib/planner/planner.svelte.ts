@@ -3,8 +3,10 @@ import { onDestroy } from 'svelte';
 import { KINDS, type PlanAnswer, type PlanQuestion } from '@zinc-ledger/core';
 import type { Planner as InWorker } from './plan.worker';
 
-/** Shims alone, and shims to the card's height. */
-export type SimplerPlan = 'to-card-height' | 'shims-only';
+/** Shims alone, shims to the card's height, and where springs ran all of them new. */
+export type SimplerPlan = 'to-card-height' | 'shims-only' | 'all-new';
+
+const stationsOf = ({ job }: PlanQuestion) => job.stations.map(({ label }) => label);
 
 /** Longest time that a plan is worked on before the best so far is shown. */
 const SECONDS = 20;
@@ -52,7 +54,10 @@ export class Planner {
 		const plain = { ...question, placeSprings: false, lockStock: [] };
 		const simpler: readonly (readonly [SimplerPlan, PlanQuestion])[] = [
 			['to-card-height', { ...plain, job: toCardHeight(question.job) }],
-			['shims-only', plain]
+			['shims-only', plain],
+			...(question.newSprings
+				? [['all-new', { ...plain, replaced: stationsOf(question) }] as const]
+				: [])
 		];
 		for (const [name, asked] of simpler) {
 			const other = await this.plainly(asked);

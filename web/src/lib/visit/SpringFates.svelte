@@ -5,7 +5,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import Table from '$lib/ui/Table.svelte';
-	import { byPercent, capital } from '$lib/ui/words';
+	import { capital } from '$lib/ui/words';
 	import { fateCounts } from './service';
 
 	let { fates }: { fates: readonly SpringFate[] } = $props();
@@ -30,7 +30,9 @@
 			<Table class="mt-1 text-left text-[14px]">
 				<thead>
 					<tr>
-						<th>Valve</th><th>Do</th><th>Why</th><th class="text-right">Load lost</th><th>Shims</th>
+						<th>Valve</th><th>Do</th><th>Why</th><th class="text-right">Load lost</th><th
+							class="pl-6">Shims</th
+						>
 						<th class="text-right">
 							Bind margin then
 							<span class="figure block">min {bench.length(lengthOf(bindFloor))}</span>
@@ -50,9 +52,10 @@
 								{capital(label('fate', one.fate))}
 							</td>
 							<td>{label('fateReason', one.reason)}</td>
-							<td class="figure text-right">{one.sag === null ? '·' : byPercent(-one.sag.value)}</td
+							<td class="figure text-right"
+								>{one.sag === null ? '·' : `${(100 * one.sag.value).toFixed(1)} %`}</td
 							>
-							<td class="figure">
+							<td class="figure pl-6">
 								{one.fate === 'reshim'
 									? one.shims?.map((shim) => bench.length(shim)).join(' + ')
 									: ''}

@@ -3,9 +3,11 @@ import {
 	DUE_FROM,
 	FATES,
 	meanWithin,
+	priceOfService,
 	SERVICE_UNITS,
 	type Served,
 	type ServiceLimit,
+	type ServicePrice,
 	type SpringFate
 } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
@@ -82,6 +84,34 @@ export function limitText(limit: ServiceLimit): string {
 	const costs = overSpeed ? [`an over-speed costs ${Math.round(100 * overSpeed)} %`] : [];
 	return [...amounts, ...costs].join(', ') || 'none';
 }
+/** "14.50" */
+export const priceText = (price: number): string =>
+	price.toLocaleString('en', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+
+/** "12 at 14.50 are 174.00: 2.90 an hour over 60 h" */
+export function priceOfLife(
+	price: number,
+	springs: number,
+	limit: ServiceLimit,
+	lasts: Pick<ServicePrice, 'unit' | 'life'> | null = null
+): string {
+	const all = price * springs;
+	const bought =
+		springs === 1
+			? `${priceText(price)} each`
+			: `${springs} at ${priceText(price)} are ${priceText(all)}`;
+	const life = priceOfService(all, limit, lasts);
+	if (!life) return bought;
+	const { per, unit } = life;
+	const long = Number(life.life.toFixed(0)).toLocaleString('en');
+	return `${bought}: ${priceText(per)} ${ONE_OF[unit]} over ${long} ${UNIT_WORDS[unit]}`;
+}
+const ONE_OF = {
+	hours: 'an hour',
+	runs: 'a run',
+	kilometres: 'a km',
+	cycles: 'a cycle'
+} as const satisfies Record<ServicePrice['unit'], string>;
 const UNIT_WORDS = { hours: 'h', runs: 'runs', kilometres: 'km', cycles: 'cycles' } as const;
 
 /** "batch 7C: lost 4.1 ± 0.8 % in 20 h, 6 sets" */

@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { DUE_FROM, issue, message, SERVICE_UNITS } from '@zinc-ledger/core';
+import { DUE_FROM, issue, message, SERVICE_UNITS, type SpringCard } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { ask } from '$lib/server/ask';
 import { limitsOf } from '$lib/server/asked/of-service';
@@ -13,7 +13,8 @@ export const load = async ({ url }) => {
 	return ask(async (db) => {
 		const cards = (await listParts(db, { sort: 'spring' })).map(({ part }) => ({
 			id: part.id,
-			name: part.name
+			name: part.name,
+			price: (part as SpringCard).price ?? null
 		}));
 		const card = cards.find(({ id }) => id === asked) ?? null;
 		const limits = await limitsOf(
@@ -26,7 +27,8 @@ export const load = async ({ url }) => {
 			card,
 			limits: limits.map((limit) => ({
 				...limit,
-				name: cards.find(({ id }) => id === limit.part)!.name
+				name: cards.find(({ id }) => id === limit.part)!.name,
+				price: cards.find(({ id }) => id === limit.part)!.price
 			})),
 			batches: card ? await lossByBatch(db, card.id) : []
 		};

@@ -11,7 +11,14 @@
 	import Table from '$lib/ui/Table.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital } from '$lib/ui/words';
-	import { batchText, dueText, lifeText, limitText, ranText } from '$lib/visit/service';
+	import {
+		batchText,
+		dueText,
+		lifeText,
+		limitText,
+		priceOfLife,
+		ranText
+	} from '$lib/visit/service';
 
 	let { data, form } = $props();
 	useKeys([{ keys: ['Enter'], does: 'save the limit' }]);
@@ -85,16 +92,17 @@
 		<section aria-label="Limits">
 			<h2 class="border-b border-ink pb-1 font-semibold">What springs may run</h2>
 			<Table class="mt-1 text-left text-[14px]">
-				<thead><tr><th>Card</th><th>Duty</th><th>Limit</th></tr></thead>
+				<thead><tr><th>Card</th><th>Duty</th><th>Limit</th><th>Price of its life</th></tr></thead>
 				<tbody>
 					{#each data.limits as limit (limit.part + (limit.duty ?? ''))}
 						<tr>
 							<td>{limit.name}</td>
 							<td>{limit.duty ?? 'every other'}</td>
 							<td>{limitText(limit)}</td>
+							<td>{limit.price === null ? 'no price' : priceOfLife(limit.price, 1, limit)}</td>
 						</tr>
 					{:else}
-						<tr><td colspan="3" class="text-soft">No limit is set: nothing is ever due.</td></tr>
+						<tr><td colspan="4" class="text-soft">No limit is set: nothing is ever due.</td></tr>
 					{/each}
 				</tbody>
 			</Table>

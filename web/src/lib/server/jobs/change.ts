@@ -5,6 +5,7 @@ import {
 	layoutProblem,
 	lengthOf,
 	springReferenceLost,
+	partsOf,
 	plannedEntry,
 	planInForce,
 	shimChanges,
@@ -222,7 +223,12 @@ export async function withdrawPlan(
 				at: new Date().toISOString()
 			}
 		]);
-		await reserve(trx, jobId, { reason: 'plan taken back', person: person.id }, built);
+		await reserve(
+			trx,
+			jobId,
+			{ reason: 'plan taken back', person: person.id, isTakenBack: true },
+			built
+		);
 		for (const { after } of built) await keepStation(trx, jobId, after);
 	});
 }
@@ -261,16 +267,23 @@ interface Rebuilt {
 	readonly after: StationEntry;
 }
 
+interface Reserved {
+	readonly reason: string;
+	readonly person: string;
+	/** What was taken before is given back, new springs too. */
+	readonly isTakenBack?: boolean;
+}
+
 /**
- * Takes what a build needs off the shelf, and lays back what it takes out: shims and lock
- * sets of the library, and shims that only the job counts.
+ * Takes what a build needs off the shelf, and lays back what it takes out: shims, lock
+ * sets and new springs of the library, and shims that only the job counts.
  *
  * @throws {@link Short} where the shelf holds less
  */
 async function reserve(
 	trx: Database,
 	jobId: string,
-	why: { readonly reason: string; readonly person: string },
+	{ isTakenBack = false, ...why }: Reserved,
 	built: readonly Rebuilt[]
 ): Promise<void> {
 	const { setup, revision } = await lockJob(trx, jobId);
@@ -282,7 +295,11 @@ async function reserve(
 			.where('id', '=', jobId)
 			.execute();
 	}
-	await moveParts(trx, [...moves, ...lockMoves(built)], { ...why, job: jobId });
+	// A new spring that makes way for a tested one is most likely that one: it lies on no shelf.
+	const springs = springMoves(setup, built).filter(({ change }) =>
+		isTakenBack ? change > 0 : change < 0
+	);
+	await moveParts(trx, [...moves, ...lockMoves(built), ...springs], { ...why, job: jobId });
 }
 
 /** What becomes of the shelf of shims: moves of the library's, and what the job itself counts. */
@@ -332,6 +349,20 @@ const lockMoves = (built: readonly Rebuilt[]): Move[] =>
 		...(before.parts?.locks?.id ? [{ part: before.parts.locks.id, change: 1 }] : []),
 		...(after.parts?.locks?.id ? [{ part: after.parts.locks.id, change: -1 }] : [])
 	]);
+
+/** New springs that stations are given, or give back, card by card. */
+function springMoves(setup: Setup, built: readonly Rebuilt[]): Move[] {
+	const moves = new Map<string, number>();
+	const count = (entry: StationEntry, by: number) => {
+		const card = entry.newSpring && partsOf(setup, entry).spring?.id;
+		if (card) moves.set(card, (moves.get(card) ?? 0) + by);
+	};
+	for (const { before, after } of built) {
+		count(before, 1);
+		count(after, -1);
+	}
+	return [...moves].map(([part, change]) => ({ part, change }));
+}
 
 /** Sets the shims or the own parts of a station's build, and keeps who decided so. */
 export async function setStation<K extends 'shims' | 'parts'>(

@@ -18,6 +18,7 @@ import {
 import { findJobIds, nextJobNumber } from './find';
 import { findReadings, loadJob } from './load';
 import { importJob, insertReadings, insertVoids } from './store';
+import { setCount } from '../stock';
 import { findPart, keepParts, listParts } from '../parts';
 import { listGaugesWithRepeats, saveGauge } from '../gauges';
 import { storeReadings } from '../readings';
@@ -197,6 +198,38 @@ describe('plans and repeats', () => {
 		await acceptPlan(test.db, six.id, withLocks(6, ['1I']));
 		expect(await shelf()).toBe(0);
 		expect((await station()).shims).toEqual([]);
+	});
+	it('takes new springs off the shelf once, and gives them back with the plan alone', async () => {
+		const { id: card, ...spring } = six.setup.kinds.intake.spring!;
+		await keepParts(test.db, [
+			{ sort: 'spring', part: { ...spring, id: card }, stock: null, retired: false }
+		]);
+		await setCount(test.db, card, 2, { reason: 'counted', person: null });
+		const shelf = async () => (await findPart(test.db, card))!.stock;
+		const withNew = (n: number, labels: string[]) => ({
+			...plan(n),
+			stations: labels.map((label) => ({ label, shims: [], newSpring: true as const }))
+		});
+		await expect(acceptPlan(test.db, six.id, withNew(7, ['1I', '1E', '2I']))).rejects.toMatchObject(
+			{ says: { params: { required: 3, stock: 2 } } }
+		);
+		await acceptPlan(test.db, six.id, withNew(8, ['1I']));
+		expect([await shelf(), (await station()).newSpring]).toEqual([1, true]);
+		expect((await station()).spring).toBeUndefined();
+		// Another plan moves it to another valve: it is the same spring.
+		const moved = withNew(9, ['1E']);
+		const stay = { label: '1I', shims: [], spring: 'T2' };
+		await acceptPlan(test.db, six.id, { ...moved, stations: [...moved.stations, stay] });
+		expect([await shelf(), (await station()).newSpring]).toEqual([1, undefined]);
+		// Tested and tagged it lies on no shelf again; with the plan it does.
+		const tagged = { ...plan(10, '1E'), stations: [{ label: '1E', shims: [], spring: 'T9' }] };
+		await acceptPlan(test.db, six.id, tagged);
+		expect(await shelf()).toBe(1);
+		await withdrawPlan(test.db, six.id, tagged.id, 'wrong spring', person);
+		expect(await shelf()).toBe(1);
+		await withdrawPlan(test.db, six.id, moved.id, 'not needed', person);
+		await withdrawPlan(test.db, six.id, plan(8).id, 'not needed', person);
+		expect(await shelf()).toBe(2);
 	});
 	it('many are stored at once, all or none, and the newest of their stations come back', async () => {
 		const base = six.readings[0]!;

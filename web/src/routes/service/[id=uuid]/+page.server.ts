@@ -1,6 +1,7 @@
 /** A set of springs over its service. */
 import { message } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
+import { limitsOf } from '$lib/server/asked/of-service';
 import { refuse } from '$lib/server/refuse';
 import { visitsOfSet } from '$lib/server/service';
 import { findSet } from '$lib/server/springs';
@@ -9,5 +10,6 @@ export const load = ({ params }) =>
 	ask(async (db) => {
 		const set = await findSet(db, params.id);
 		if (!set) refuse(404, message('server.unknown', { what: 'set' }));
-		return { set, points: await visitsOfSet(db, params.id) };
+		const limits = set.card ? await limitsOf(db, [set.card.id]) : [];
+		return { set, points: await visitsOfSet(db, params.id), limits };
 	});

@@ -1,19 +1,24 @@
 <script lang="ts">
 	/** The load of a set at its nominal height over its service: what settled, the line after that, and when it reaches its limit. */
-	import { lengthOf, newtons, trendOfSet } from '@zinc-ledger/core';
+	import { lengthOf, newtons, trendOfSet, type ServiceLimit } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import { byPercent } from '$lib/ui/words';
-	import { ranText } from '$lib/visit/service';
+	import { priceOfLife, ranText } from '$lib/visit/service';
 	import { trendChart, trendLines, trendUnit } from '$lib/visit/trend';
 
 	let { data } = $props();
 	const bench = getBench();
+	const NO_LIMIT: ServiceLimit & { duty: string | null } = { duty: null };
+	const price = $derived(data.set.card?.price);
 	useKeys([]);
 	const trend = $derived(trendOfSet(data.points, data.set.limits.sagStop));
+	/** By its own line, where it reaches its limit. */
+	const lasts = $derived(trend?.reaches ? { unit: trend.unit, life: trend.reaches.at } : null);
+	const springs = $derived(Math.max(0, ...data.points.map((point) => point.springs)));
 	const first = $derived(data.points[0]?.load ?? null);
 </script>
 
@@ -33,6 +38,11 @@
 	{#if trend}
 		<ul class="mt-3 max-w-3xl">
 			{#each trendLines(trend, bench) as line (line)}<li>{line}</li>{/each}
+			{#if price !== undefined}
+				{#each data.limits.length > 0 ? data.limits : [NO_LIMIT] as limit (limit.duty)}
+					<li>{priceOfLife(price, springs, limit, lasts)}{limit.duty ? `, ${limit.duty}` : ''}.</li>
+				{/each}
+			{/if}
 		</ul>
 		<div class="mt-3 max-w-4xl">
 			<Chart

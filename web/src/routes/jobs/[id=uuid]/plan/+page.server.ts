@@ -1,6 +1,17 @@
+/** What a plan may take from: lock sets, and on a visit new springs and what the used ones were. */
+import type { LibraryPart } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { listParts } from '$lib/server/parts';
+import { springLife } from '$lib/server/service';
+import { jobSignedBefore } from '$lib/server/signed';
 
-export const load = async () => ({
-	locks: await ask((db) => listParts(db, { sort: 'locks' }))
-});
+export const load = ({ params }) =>
+	ask(async (db) => {
+		const then = await jobSignedBefore(db, params.id);
+		return {
+			locks: (await listParts(db, { sort: 'locks' })) as LibraryPart<'locks'>[],
+			springs: (then ? await listParts(db, { sort: 'spring' }) : []) as LibraryPart<'spring'>[],
+			then,
+			life: then ? await springLife(db, params.id) : []
+		};
+	});

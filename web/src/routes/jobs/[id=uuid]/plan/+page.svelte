@@ -11,9 +11,7 @@
 		KINDS,
 		pickList,
 		withPlan,
-		type LibraryPart,
-		type PlanAnswer,
-		keyOf
+		type PlanAnswer
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
@@ -23,10 +21,11 @@
 	import LoadsAlong from '$lib/planner/LoadsAlong.svelte';
 	import LoadSpread from '$lib/planner/LoadSpread.svelte';
 	import PlanStatus from '$lib/planner/PlanStatus.svelte';
+	import Picks from '$lib/planner/Picks.svelte';
 	import StationChange from '$lib/planner/StationChange.svelte';
+	import { usedSpringsOf } from '$lib/planner/used-springs';
+	import UsedSprings from '$lib/planner/UsedSprings.svelte';
 	import Key from '$lib/ui/Key.svelte';
-	import { capital } from '$lib/ui/words';
-	import { write } from '@zinc-ledger/words';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Checkbox from '$lib/ui/Checkbox.svelte';
@@ -44,17 +43,26 @@
 	const fixed = new SvelteSet<string>();
 	const considered = new SvelteSet<string>();
 	let placeSprings = $state(true);
+	let allNew = $state(false);
 	let selected = $state<string | null>(null);
 	let problem = $state<string | null>(null);
 
 	const springs = $derived(book.job.setup.springs ?? []);
-	const placeable = $derived(springsToPlace(book.job, new Set(fixed)));
+	const used = $derived(
+		usedSpringsOf(book.job, book.sheet, data.then?.signed ?? null, data.life, data.springs)
+	);
+	/** What the plan is told of springs that ran; nothing on a job that is no visit. */
+	const ran = $derived(
+		used && {
+			newSprings: used.newSprings,
+			replaced: allNew ? book.job.stations.map((station) => station.label) : used.replaced
+		}
+	);
+	const placeable = $derived(springsToPlace(book.job, new Set(fixed), ran ?? {}));
 	/** Lock sets that suit the stem and the retainer of this job, on the shelf or to be ordered. */
 	const lockSets = $derived.by(() => {
 		const own = KINDS.map((kind) => book.job.setup.kinds[kind].locks).filter((locks) => locks);
-		return (data.locks as LibraryPart<'locks'>[]).filter(({ part }) =>
-			own.some((locks) => canReplaceLocks(locks!, part))
-		);
+		return data.locks.filter(({ part }) => own.some((locks) => canReplaceLocks(locks!, part)));
 	});
 
 	type Found = Extract<PlanAnswer, { sort: 'plan' }>;
@@ -65,13 +73,14 @@
 	const leftOut = $derived(new Map(found?.leftOut));
 	const job = $derived(found ? withPlan(book.shelved, found.stations) : null);
 	const then = $derived(job ? evaluate(job) : null);
-	const lockShelf = $derived(
+	const counted = $derived(
 		new Map(
-			lockSets.flatMap(({ part, stock }) => (stock == null ? [] : [[part.name, stock] as const]))
+			[...lockSets, ...data.springs].flatMap(({ part, stock }) =>
+				stock == null ? [] : [[part.name, stock] as const]
+			)
 		)
 	);
-	const picks = $derived(found ? pickList(book.shelved, found.stations, lockShelf) : []);
-	const placed = $derived(picks.filter(({ sort }) => sort === 'spring').length);
+	const picks = $derived(found ? pickList(book.shelved, found.stations, counted) : []);
 	const label = $derived(selected ?? found?.stations[0]?.label ?? book.job.stations[0]!.label);
 	const before = $derived(book.station(label)!);
 	const after = $derived(then?.stations.find((station) => station.label === label));
@@ -85,6 +94,7 @@
 			shims: book.shims,
 			placeSprings: placeSprings && placeable.length > 0,
 			fixed: [...fixed],
+			...ran,
 			lockStock: lockSets.map(({ part, stock }) => ({
 				locks: part,
 				count: stock ?? 0,
@@ -100,12 +110,7 @@
 				id: uuid(),
 				at: new Date().toISOString(),
 				proven: found.proven,
-				stations: found.stations.map(({ label: at, shims, locks, spring }) => ({
-					label: at,
-					shims: [...shims],
-					...(locks && { locks }),
-					...(spring !== undefined && { spring })
-				}))
+				stations: found.stations.map(({ shims, ...rest }) => ({ ...rest, shims: [...shims] }))
 			},
 			bench.person
 		);
@@ -148,6 +153,7 @@
 					{springs.length} tested: a sample, too few to place at {book.job.stations.length} valves.
 				</p>
 			{/if}
+			{#if used}<UsedSprings {used} bind:allNew />{/if}
 			{#each lockSets.filter(({ stock }) => (stock ?? 0) > 0) as { part, stock } (part.id ?? part.name)}
 				<Checkbox
 					checked={considered.has(part.name)}
@@ -184,25 +190,18 @@
 			/>
 		</div>
 		<footer
-			class="grid items-end gap-x-8 gap-y-2 border-t-2 border-ink py-2 text-[13px] tablet:grid-cols-[17rem_minmax(0,1fr)]"
+			class="grid items-end gap-x-8 gap-y-2 border-t-2 border-ink py-2 text-[13px] tablet:grid-cols-[max-content_minmax(0,1fr)]"
 		>
-			<LoadSpread {planner} planned={job} />
-			<LoadsAlong now={book.sheet} {then} called="planned" />
+			<LoadSpread {planner} planned={job} {used} />
+			<div class={used ? 'hidden min-[1500px]:block' : ''}>
+				<LoadsAlong now={book.sheet} {then} called="planned" />
+			</div>
 			{#if found}
 				<p class="min-w-0 text-soft tablet:col-span-2">
 					<Button onclick={accept} disabled={planner.working} look="main" class="float-right ml-4"
 						>Accept this plan</Button
 					>
-					{#if placed > 0}<span class="mr-3">{placed} springs moved</span>{/if}
-					{#each picks.filter(({ sort }) => sort !== 'spring') as pick (keyOf(pick.part))}
-						<span class="mr-3 whitespace-nowrap {pick.short > 0 ? 'font-semibold text-watch' : ''}">
-							{capital(write(pick.part, bench.units))} × {pick.wanted}{pick.short > 0
-								? `, ${pick.short} short`
-								: pick.shelf === null
-									? ', not counted'
-									: ''}
-						</span>
-					{/each}
+					<Picks {picks} />
 				</p>
 			{/if}
 		</footer>

@@ -76,7 +76,7 @@
 						<tr>
 							<td class="figure font-semibold">{station.label}</td>
 							<td class="figure">{station.shims.join(' + ') || 'none'}</td>
-							<td class="figure">{station.spring ?? '·'}</td>
+							<td class="figure">{station.newSpring ? 'new' : (station.spring ?? '·')}</td>
 							<td>{station.locks?.name ?? 'unchanged'}</td>
 						</tr>
 					{/each}

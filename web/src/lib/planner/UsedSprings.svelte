@@ -1,0 +1,25 @@
+<script lang="ts">
+	/** What a plan does with springs that ran: those of their fate, or all of them new. */
+	import Checkbox from '$lib/ui/Checkbox.svelte';
+	import { getBook } from '$lib/job/book.svelte';
+	import type { UsedSprings } from './used-springs';
+
+	interface Props {
+		used: UsedSprings;
+		allNew: boolean;
+	}
+	let { used, allNew = $bindable() }: Props = $props();
+	const book = getBook();
+	const stock = $derived(
+		used.newSprings.map(({ name, count }) => `${name}, ${count ?? 'not counted,'} in stock`)
+	);
+</script>
+
+<Checkbox bind:checked={allNew}>
+	All new springs <span class="text-soft">({stock.join('; ') || 'none in the library'})</span>
+</Checkbox>
+{#if used.replaced.length > 0}
+	<a class="underline" href="/jobs/{book.job.id}/then">
+		not used again: <span class="figure">{used.replaced.join(' ')}</span>
+	</a>
+{/if}
