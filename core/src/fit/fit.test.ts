@@ -8,6 +8,7 @@ import { readParts } from '../part/file.ts';
 import type { LibraryPart } from '../part/index.ts';
 import { keyOf, message } from '../message/index.ts';
 import { inches, poundsForce } from '../units/index.ts';
+import { alikeFindings, contextOf } from './alike.ts';
 import { findings } from './fit.ts';
 import { remediesFor } from './remedy.ts';
 import type { FitContext, FitInput } from './rule.ts';
@@ -436,8 +437,10 @@ describe('findings on a job', () => {
 		expect(stems(job).acceptance).toBeNull();
 	});
 	it('an acceptance taken back no longer holds', () => {
-		const group = [{ context: sound(), stations: [] }];
+		const [, bad] = CASES.find(([id]) => id === 'F10')!;
+		const group = [{ context: changed(bad), stations: [] }];
 		const tripped = findings(group, []).find(({ rule }) => rule === 'F10')!;
+		expect(tripped.outcome).toBe('fails');
 		const entry = { ...demo().acceptances[0]!, finding: tripped.key };
 		const back = { ...entry, accepted: false, at: '2026-11-20T00:00:00.000Z' };
 		const accepted = (list: (typeof entry)[]) =>
@@ -467,6 +470,75 @@ describe('findings on a job', () => {
 		const finding = evaluate(job).fit.find((one) => one.key === key)!;
 		expect(finding.acceptance).not.toBeNull();
 		expect(evaluate(job).state).toBe('stop');
+	});
+});
+
+describe('alike findings of valves with springs of their own', () => {
+	const tagged = (): Job => {
+		const job = demo();
+		job.setup.springs = job.stations.map(({ label, kind }) => ({
+			tag: label,
+			set: 'Six',
+			card: job.setup.kinds[kind].spring!.id,
+			points: [
+				{ height: '48 mm', load: '500 N' },
+				{ height: '30 mm', load: '1600 N' }
+			]
+		}));
+		for (const entry of job.stations) entry.spring = entry.label;
+		job.acceptances = [];
+		return job;
+	};
+	const makers = (job: Job) => evaluate(job).fit.filter(({ rule }) => rule === 'F10');
+	const alike = (job: Job) =>
+		alikeFindings(evaluate(job).fit, job.stations).filter(({ rule }) => rule === 'F10');
+	const accept = (job: Job, finding: string, accepted = true, day = 1) =>
+		job.acceptances.push({
+			...demo().acceptances[0]!,
+			id: crypto.randomUUID(),
+			finding,
+			accepted,
+			at: `2026-11-0${day}T08:00:00.000Z`
+		});
+
+	it('are asked about once a kind, and accepted for each valve', () => {
+		const job = tagged();
+		expect(makers(job)).toHaveLength(job.stations.length);
+		expect(alike(job).map(({ kind, stations }) => [kind, stations])).toEqual([
+			['intake', []],
+			['exhaust', []]
+		]);
+		accept(job, alike(job)[0]!.key);
+		expect(makers(job).filter(({ acceptance }) => acceptance)).toHaveLength(6);
+		expect(makers(job).every(({ kind, acceptance }) => !!acceptance === (kind === 'intake'))).toBe(
+			true
+		);
+		// Taken back for all of them at once, too.
+		accept(job, alike(job)[0]!.key, false, 2);
+		expect(makers(job).some(({ acceptance }) => acceptance)).toBe(false);
+	});
+	it('are told apart where one was accepted before, or compares other figures', () => {
+		const job = tagged();
+		accept(job, makers(job).find(({ stations }) => stations[0] === '1I')!.key);
+		const intake = alike(job).filter(({ kind }) => kind === 'intake');
+		expect(intake.map(({ stations, acceptance }) => [stations, acceptance !== null])).toEqual([
+			[['1I'], true],
+			[['2I', '3I', '4I', '5I', '6I'], false]
+		]);
+		const other = tagged();
+		accept(other, alike(other)[0]!.key);
+		const own = other.stations.find(({ label }) => label === '3I')!;
+		own.parts = { locks: { ...other.setup.kinds.intake.locks!, maker: 'Somebody' } };
+		const changed = makers(other).find(({ stations }) => stations[0] === '3I')!;
+		expect([changed.outcome, changed.acceptance]).toEqual(['fails', null]);
+	});
+	it('are asked about the parts of a valve they stand at', () => {
+		const job = tagged();
+		const { fitContexts } = evaluate(job);
+		const context = contextOf(fitContexts, { kind: 'exhaust', stations: [] })!;
+		expect(context.parts.spring!.tested!.set).toMatch(/^Six, \dE$/);
+		const own = contextOf(fitContexts, { kind: 'exhaust', stations: ['4E'] })!;
+		expect(own.parts.spring!.tested!.set).toBe('Six, 4E');
 	});
 });
 

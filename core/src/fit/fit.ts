@@ -3,6 +3,7 @@ import { keyOf } from '../message/index.ts';
 import { mm } from '../units/index.ts';
 import type { Acceptance, Job, KindSetup, StationEntry } from '../document/index.ts';
 import type { KindSheet, StationSheet } from '../figures/index.ts';
+import { covers, findingKey } from './alike.ts';
 import { comparedInVersion1 } from './version-1.ts';
 import type { Finding, FitGroup } from './finding.ts';
 import type { FitContext, SpringUse } from './rule.ts';
@@ -47,29 +48,48 @@ export function fitGroups(job: Job, fitted: readonly Fitted[]): FitGroup[] {
 	});
 }
 
+/** What an acceptance names: rule, place and the figures compared. */
+const KEY = /^(\S+) ([^:]*): (.*)$/s;
+interface Said {
+	readonly rule: string;
+	readonly where: string;
+	readonly compared: string | undefined;
+	readonly entry: Acceptance;
+}
+
+/** The newest that was said of a rule's finding at a place; of what nobody spoke, null. */
+const newestOf = (said: readonly Said[], rule: string, where: string, compared: string | null) =>
+	said.reduce<Acceptance | null>(
+		(newest, one) =>
+			one.rule === rule &&
+			one.compared === compared &&
+			covers(one.where, where) &&
+			(!newest || Date.parse(newest.at) <= Date.parse(one.entry.at))
+				? one.entry
+				: newest,
+		null
+	);
+
 /** Every rule asked of every group. */
 export function findings(
 	groups: readonly FitGroup[],
 	acceptances: readonly Acceptance[]
 ): Finding[] {
-	const newest = new Map<string, Acceptance>();
-	for (const entry of acceptances) {
-		const before = newest.get(entry.finding);
-		if (!before || Date.parse(before.at) <= Date.parse(entry.at)) newest.set(entry.finding, entry);
-	}
+	const accepted = acceptances.map((entry): Said => {
+		const [, rule = '', where = '', compared] = KEY.exec(entry.finding) ?? [];
+		return { rule, where, compared, entry };
+	});
 	return groups.flatMap(({ context, stations }) =>
 		RULES.map((rule): Finding => {
 			const check = rule.check(context);
 			const compared = check.outcome === 'missing' ? null : check.compared;
 			const where = stations.length > 0 ? stations.join(' ') : context.kind;
 			// Only what fails can be accepted, and then for the figures compared.
-			const key =
-				check.outcome === 'fails'
-					? `${rule.id} ${where}: ${keyOf(check.compared)}`
-					: `${rule.id} ${where}`;
-			const then = check.outcome === 'fails' ? comparedInVersion1(check.compared) : null;
+			const fails = check.outcome === 'fails' ? check.compared : null;
 			const entry =
-				newest.get(key) ?? (then === null ? undefined : newest.get(`${rule.id} ${where}: ${then}`));
+				fails &&
+				(newestOf(accepted, rule.id, where, keyOf(fails)) ??
+					newestOf(accepted, rule.id, where, comparedInVersion1(fails)));
 			return {
 				rule: rule.id,
 				severity: (check.outcome === 'fails' && check.severity) || rule.severity,
@@ -78,7 +98,7 @@ export function findings(
 				stations,
 				compared,
 				missing: check.outcome === 'missing' ? check.missing : [],
-				key,
+				key: findingKey({ rule: rule.id, outcome: check.outcome, compared }, where),
 				acceptance: entry?.accepted ? entry : null
 			};
 		})

@@ -1,3 +1,4 @@
+export * from './alike.ts';
 export * from './finding.ts';
 export * from './fit.ts';
 export * from './locks.ts';

@@ -2,6 +2,7 @@
 import { KINDS } from '../station/index.ts';
 import { isBegun, assemblyOf, halfBuilt } from '../assembly/index.ts';
 import { NO_CHECKS, passagesAtFault } from '../build-checks/index.ts';
+import { alikeFindings } from '../fit/index.ts';
 import { openItems } from '../open-items/index.ts';
 import { message, type Message } from '../message/index.ts';
 import { furthest } from '../scope/index.ts';
@@ -287,12 +288,11 @@ function outdated({ readings, stations }: Job, plan: Plan): Message | null {
 /** Parts are done when every rule of fit passes or what fails is accepted. */
 function partsStage(job: Job, sheet: Sheet): Stage {
 	const without = KINDS.find((kind) => !job.setup.kinds[kind].spring);
-	const failing = sheet.fit.filter(
-		({ outcome, severity }) => outcome === 'fails' && severity !== 'note'
-	);
+	const fit = alikeFindings(sheet.fit, job.stations);
+	const failing = fit.filter(({ outcome, severity }) => outcome === 'fails' && severity !== 'note');
 	const open = failing.filter(({ acceptance }) => !acceptance);
 	const stops = open.filter(({ severity }) => severity === 'stop').length;
-	const unknown = sheet.fit.filter(({ outcome }) => outcome === 'missing').length;
+	const unknown = fit.filter(({ outcome }) => outcome === 'missing').length;
 	const accepted = failing.length - open.length;
 	const partsNote = () => {
 		if (without) return message('of-kind', { kind: without, says: message('stage.no-spring') });

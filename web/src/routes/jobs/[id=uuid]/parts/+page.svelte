@@ -1,5 +1,7 @@
 <script lang="ts">
 	import {
+		alikeFindings,
+		contextOf,
 		evaluate,
 		KINDS,
 		REUSABLE,
@@ -40,15 +42,12 @@
 	const sheet = $derived(tried ? evaluate({ ...book.job, setup: tried }) : book.sheet);
 
 	const rank = (finding: Finding) => ['stop', 'watch', 'note'].indexOf(finding.severity);
+	const fit = $derived(alikeFindings(sheet.fit, book.job.stations));
 	const failing = $derived(
-		sheet.fit.filter(({ outcome }) => outcome === 'fails').toSorted((a, b) => rank(a) - rank(b))
+		fit.filter(({ outcome }) => outcome === 'fails').toSorted((a, b) => rank(a) - rank(b))
 	);
-	const unknown = $derived(sheet.fit.filter(({ outcome }) => outcome === 'missing'));
-	const passing = $derived(sheet.fit.filter(({ outcome }) => outcome === 'passes'));
-	const contextOf = ({ kind, stations }: Finding) =>
-		sheet.fitContexts.find(
-			(group) => group.context.kind === kind && group.stations.join() === stations.join()
-		)?.context;
+	const unknown = $derived(fit.filter(({ outcome }) => outcome === 'missing'));
+	const passing = $derived(fit.filter(({ outcome }) => outcome === 'passes'));
 	const choicesFor = (place: StationPart) =>
 		data.library.filter((part) => part.sort === SORT_OF[place] && !part.retired);
 	const isInLibrary = (kind: Kind, place: StationPart) =>
@@ -192,7 +191,7 @@
 			{#each failing as finding (finding.key)}
 				<FindingItem
 					{finding}
-					context={contextOf(finding)}
+					context={contextOf(sheet.fitContexts, finding)}
 					library={data.library}
 					kept={tried === null}
 					onmend={(remedy) => mend(finding, remedy)}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import {
 		chooseSprings,
+		contextOf,
 		KINDS,
 		showMass,
 		showSpeed,
@@ -25,10 +26,8 @@
 	let problem = $state<string | null>(null);
 
 	const candidates = $derived.by(() => {
-		const group = book.sheet.fitContexts.find(
-			({ context, stations }) => context.kind === kind && stations.length === 0
-		);
-		return group ? chooseSprings(group.context, data.parts, data.kits) : [];
+		const context = contextOf(book.sheet.fitContexts, { kind, stations: [] });
+		return context ? chooseSprings(context, data.parts, data.kits) : [];
 	});
 	const could = $derived(candidates.filter(({ ruledOut }) => ruledOut.length === 0).length);
 	const figures = (one: SpringCandidate) => [
