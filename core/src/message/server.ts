@@ -101,6 +101,7 @@ export type Unknown =
 	| 'head'
 	| 'set'
 	| 'photo'
+	| 'mark'
 	| 'page'
 	| 'action'
 	| 'sweep'

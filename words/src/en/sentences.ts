@@ -84,6 +84,7 @@ const UNKNOWN = {
 	head: 'head',
 	set: 'set',
 	photo: 'photo',
+	mark: 'mark',
 	page: 'page',
 	action: 'action',
 	sweep: 'sweep',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { METRIC } from '@zinc-ledger/core';
 import { Bench } from '$lib/bench/bench.svelte';
-import { evidenceText, figureText, readReference, valvesTyped } from './evidence';
+import { evidenceText, figureText, marksSeen, readReference, valvesTyped } from './evidence';
 
 const metric = new Bench(null, METRIC);
 const by = (
@@ -20,6 +20,21 @@ describe('evidence in words and figures', () => {
 		expect(figureText(by(0.71, { figure: 'bindMargin' }), metric)).toBe('3I 0.71 mm');
 		expect(figureText(by(6412.4, { figure: 'controlLimit' }), metric)).toBe('3I 6,410 rpm');
 		expect(figureText({ surely: 1, stations: [], by: null }, metric)).toBe('');
+	});
+	it('has a place for photos of each mark that was seen, or is on one already', () => {
+		const look = (evidence: 'hammered-tips' | 'blue-rocker', stations?: string[]) => ({
+			id: '',
+			check: 'look-under-cover' as const,
+			seen: [{ evidence, ...(stations && { stations }) }],
+			person: '',
+			at: ''
+		});
+		expect(marksSeen([look('hammered-tips', ['1E']), look('blue-rocker')], [])).toEqual([
+			{ evidence: 'hammered-tips', stations: ['1E'] },
+			{ evidence: 'blue-rocker', stations: [] }
+		]);
+		// Looked at again and not seen any more, it keeps its photos.
+		expect(marksSeen([], ['hammered-tips'])).toEqual([{ evidence: 'hammered-tips', stations: [] }]);
 	});
 	it('says where a mark was seen, and that it was looked for and is not there', () => {
 		const look = {

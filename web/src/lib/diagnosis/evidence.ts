@@ -46,6 +46,14 @@ export function evidenceText(
 	return `${isThere ? '' : 'not: '}${label('finding', code)}${where === '' ? '' : ` (${where})`}`;
 }
 
+/** Marks that were seen, or are on photos, with their stations as the newest look at each has them. */
+export function marksSeen(looks: Iterable<Look>, pictured: readonly EvidenceCode[]) {
+	const marks = new Map<EvidenceCode, readonly string[]>(pictured.map((code) => [code, []]));
+	for (const { seen } of looks)
+		for (const { evidence, stations = [] } of seen) marks.set(evidence, stations);
+	return [...marks].map(([evidence, stations]) => ({ evidence, stations }));
+}
+
 /** Valves as they are typed, and those that are none of this head. */
 export function valvesTyped(typed: string, known: readonly string[]) {
 	const labels = new Map(known.map((one) => [one.toUpperCase(), one]));

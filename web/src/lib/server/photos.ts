@@ -1,7 +1,7 @@
 /** Photos of valves: taken in through a decoder, made small, stripped of where and when they were taken. */
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
-import type { Person } from '@zinc-ledger/core';
+import type { EvidenceCode, Person } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
 import { message, type Message } from '@zinc-ledger/core';
@@ -25,6 +25,8 @@ export interface Photo {
 	readonly id: string;
 	/** Null for what came with a head, and for the paper of a kit. */
 	readonly station: string | null;
+	/** The mark that it shows. */
+	readonly evidence: EvidenceCode | null;
 	readonly width: number;
 	readonly height: number;
 	readonly person: string;
@@ -82,9 +84,14 @@ async function decoded(sent: Buffer): Promise<MadeSmall | { problem: Message }> 
 	}
 }
 
-/** What a photo is of: a valve of a job, what came with its head, or the paper of a kit. */
+/** What a photo is of: a valve of a job, a mark seen on it, what came with its head, or the paper of a kit. */
 export type Pictured =
-	{ readonly job: string; readonly station: string | null } | { readonly kit: string };
+	| {
+			readonly job: string;
+			readonly station: string | null;
+			readonly evidence?: EvidenceCode | null;
+	  }
+	| { readonly kit: string };
 
 /** Keeps a photo with what it is of; a problem when that has its fill. */
 export async function keepPhoto(
@@ -94,7 +101,7 @@ export async function keepPhoto(
 	by: Person
 ): Promise<Photo | { problem: Message }> {
 	const [table, owner] = 'kit' in of ? (['kit', of.kit] as const) : (['job', of.job] as const);
-	const station = 'kit' in of ? null : of.station;
+	const { station = null, evidence = null } = 'kit' in of ? {} : of;
 	return inTransaction(db, async (trx) => {
 		// Those who bring photos of one thing at once are counted one after the other.
 		await trx.selectFrom(table).select('id').where('id', '=', owner).forUpdate().execute();
@@ -103,6 +110,7 @@ export async function keepPhoto(
 			.select((select) => select.fn.countAll<string>().as('count'))
 			.where(table === 'kit' ? 'kit_id' : 'job_id', '=', owner)
 			.where('station', 'is not distinct from', station)
+			.where('evidence', 'is not distinct from', evidence)
 			.executeTakeFirstOrThrow();
 		if (Number(there.count) >= MOST_PER_STATION) {
 			return { problem: message('photo.enough', { station, max: MOST_PER_STATION }) };
@@ -114,13 +122,22 @@ export async function keepPhoto(
 				job_id: table === 'job' ? owner : null,
 				kit_id: table === 'kit' ? owner : null,
 				station,
+				evidence,
 				...made,
 				person_id: by.id
 			})
 			.returning(['id', 'at'])
 			.executeTakeFirstOrThrow();
 		const { width, height } = made;
-		return { id: row.id, station, width, height, person: by.id, at: row.at.toISOString() };
+		return {
+			id: row.id,
+			station,
+			evidence,
+			width,
+			height,
+			person: by.id,
+			at: row.at.toISOString()
+		};
 	});
 }
 
@@ -139,12 +156,13 @@ async function photosWhere(
 ): Promise<Photo[]> {
 	const rows = await db
 		.selectFrom('photo')
-		.select(['id', 'station', 'width', 'height', 'person_id', 'at'])
+		.select(['id', 'station', 'evidence', 'width', 'height', 'person_id', 'at'])
 		.where(column, '=', id)
 		.orderBy('at')
 		.execute();
-	return rows.map(({ person_id, at, ...photo }) => ({
+	return rows.map(({ person_id, at, evidence, ...photo }) => ({
 		...photo,
+		evidence: evidence as EvidenceCode | null,
 		person: person_id,
 		at: at.toISOString()
 	}));

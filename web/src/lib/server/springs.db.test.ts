@@ -186,6 +186,13 @@ describe('what is added to a job', () => {
 		});
 		const photos = await listPhotos(test.db, job.id);
 		expect(photos).toHaveLength(12);
+		// A mark seen at a visit has photos of its own.
+		const mark = { job: job.id, station: null, evidence: 'hammered-tips' } as const;
+		expect(await keepPhoto(test.db, mark, made, person)).toMatchObject({
+			station: null,
+			evidence: 'hammered-tips'
+		});
+		expect((await listPhotos(test.db, job.id)).at(-1)).toMatchObject({ evidence: 'hammered-tips' });
 		const bytes = (await photoContent(test.db, photos[0]!.id, 'thumbnail'))!;
 		expect((await sharp(bytes).metadata()).width).toBe(240);
 		expect(await photoContent(test.db, person.id, 'content')).toBeUndefined();

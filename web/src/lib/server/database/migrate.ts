@@ -16,6 +16,7 @@ import * as asFound from './migrations/0013-as-found';
 import * as setBuild from './migrations/0014-set-build';
 import * as motions from './migrations/0015-motions';
 import * as visits from './migrations/0016-visits';
+import * as photosOfMarks from './migrations/0017-photos-of-marks';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -33,7 +34,8 @@ const MIGRATIONS = {
 	'0013-as-found': asFound,
 	'0014-set-build': setBuild,
 	'0015-motions': motions,
-	'0016-visits': visits
+	'0016-visits': visits,
+	'0017-photos-of-marks': photosOfMarks
 };
 
 /**

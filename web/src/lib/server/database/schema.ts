@@ -117,6 +117,8 @@ export interface Tables {
 		job_id: string | null;
 		/** Null for what came with the head, and for the paper of a kit. */
 		station: string | null;
+		/** The mark that it shows; null for a photo of nothing in particular. */
+		evidence: string | null;
 		kit_id: string | null;
 		width: number;
 		height: number;

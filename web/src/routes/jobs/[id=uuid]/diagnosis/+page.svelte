@@ -18,7 +18,7 @@
 	import Trials from '$lib/diagnosis/Trials.svelte';
 	import { getBook } from '$lib/job/book.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import Photos from '$lib/photos/Photos.svelte';
+	import SeenPhotos from '$lib/diagnosis/SeenPhotos.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Disclosure from '$lib/ui/Disclosure.svelte';
@@ -117,10 +117,7 @@
 					<Checks done={diagnosis.done} onchoose={(check) => (chosen = check)} />
 				</Disclosure>
 				<Trials />
-				<section class="mt-6" aria-label="Photos">
-					<h2 class="mb-2 border-b border-ink pb-1 font-semibold">Photos of what was seen</h2>
-					<Photos photos={data.photos} to="/api/jobs/{book.job.id}/photos" of="what was seen" />
-				</section>
+				<SeenPhotos looks={looks.values()} photos={data.photos} />
 			</div>
 			<Causes {diagnosis} />
 		</div>

@@ -176,7 +176,9 @@
 				{/each}
 			</ul>
 		</section>
-		<Came photos={data.photos.filter((photo) => photo.station === null)} />
+		<Came
+			photos={data.photos.filter(({ station, evidence }) => station === null && evidence === null)}
+		/>
 		<p class="caution">
 			Keep every valve with its station: tag or rack. Solvents: ventilation and gloves.
 		</p>

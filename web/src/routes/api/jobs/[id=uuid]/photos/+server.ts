@@ -1,20 +1,26 @@
-import { message } from '@zinc-ledger/core';
+import { EVIDENCE_CODES, message, type EvidenceCode } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
 import { photoSent } from '$lib/server/photo-sent';
 import { keepPhoto } from '$lib/server/photos';
 import { refuse } from '$lib/server/refuse';
 
-/** Takes a photo of a station's valve, or of what came with the head where no station is named: the bytes as the body. */
+const isEvidence = (code: string): code is EvidenceCode =>
+	(EVIDENCE_CODES as readonly string[]).includes(code);
+
+/** Takes a photo of a station's valve, of a mark that was seen, or of what came with the head where neither is named: the bytes as the body. */
 export async function POST({ request, params, url, locals }) {
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
 	const station = url.searchParams.get('station');
+	const evidence = url.searchParams.get('evidence');
+	if (evidence !== null && !isEvidence(evidence))
+		refuse(400, message('server.unknown', { what: 'mark' }));
 	const loaded = await ask((db) => loadJob(db, params.id));
 	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	if (station !== null && !loaded.job.stations.some(({ label }) => label === station))
 		refuse(404, message('job.no-station', { station }));
 	return photoSent(request, (made) =>
-		ask((db) => keepPhoto(db, { job: params.id, station }, made, person))
+		ask((db) => keepPhoto(db, { job: params.id, station, evidence }, made, person))
 	);
 }
