@@ -267,10 +267,10 @@ const sprintSet: MadeSet = {
 	strengths: Array.from({ length: 16 }, () => around(1, 0.01)),
 	spring: (strength) => ({
 		sort: 'single',
-		free: 46.2,
-		solid: 22.4,
+		free: 40.75,
+		solid: 22.2,
 		load: (height: number) =>
-			strength * 25.5 * Math.max(0, 46.2 - height) + 1500 * Math.max(0, 22.4 - height)
+			strength * 35.5 * Math.max(0, 40.75 - height) + 1500 * Math.max(0, 22.2 - height)
 	})
 };
 const KEPT = [1, 0.984, 0.975, 0.966];

@@ -86,6 +86,7 @@ const MAKES_STALE: Readonly<Record<Work, readonly Stale[]>> = {
 		...INSPECTED
 	],
 	'valve-train-changed': [
+		'valve-lift',
 		...ROCKER_GAPS,
 		'pushrod',
 		'rocker-slot',

@@ -1,4 +1,4 @@
-/** What is measured on valves, seats and chambers before a head is built; each an optional round. */
+/** What is measured on valves, seats, chambers and lobes beside the stack; each an optional round. */
 export const INSPECTED = [
 	'valve-length',
 	'tip-length',
@@ -9,6 +9,7 @@ export const INSPECTED = [
 	'valve-margin',
 	'stem-height',
 	'head-below-deck',
+	'valve-lift',
 	'chamber-volume'
 ] as const;
 export type Inspected = (typeof INSPECTED)[number];
@@ -24,6 +25,7 @@ export const INSPECTED_FIGURE = {
 	'valve-margin': 'valveMargin',
 	'stem-height': 'stemHeight',
 	'head-below-deck': 'headBelowDeck',
+	'valve-lift': 'valveLift',
 	'chamber-volume': 'chamberVolume'
 } as const satisfies Record<Inspected, string>;
 export type InspectedFigure = (typeof INSPECTED_FIGURE)[Inspected];

@@ -103,5 +103,6 @@ export const INSPECTED_FIGURES = {
 	valveMargin: inspected('valve-margin'),
 	stemHeight: inspected('stem-height'),
 	headBelowDeck: inspected('head-below-deck'),
+	valveLift: inspected('valve-lift'),
 	chamberVolume: inspected('chamber-volume')
 };

@@ -17,6 +17,7 @@ const INSPECTED_BANDS: Readonly<Record<Inspected, Band<number>>> = {
 	'valve-margin': { from: 0.2, to: 5 },
 	'stem-height': { from: 20, to: 90 },
 	'head-below-deck': { from: 0, to: 15 },
+	'valve-lift': { from: 3, to: 25 },
 	'chamber-volume': { from: 10, to: 300 }
 };
 

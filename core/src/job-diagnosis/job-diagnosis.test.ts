@@ -45,6 +45,27 @@ describe('a complaint of a job', () => {
 		expect(diagnosed(signed)).toBeNull();
 		expect(diagnosed({ ...signed, since: [since({ hours: 40 })] })).toBeNull();
 	});
+	it('knows a lobe that lifts less by its figures, and says where', () => {
+		const lifts = (read: string): Job => ({
+			...signed,
+			since: [since({ complaint: 'misfire' })],
+			readings: [
+				...signed.readings,
+				...signed.stations.map(({ label }, i) => ({
+					...signed.readings.find(({ quantity }) => quantity === 'installed-height')!,
+					id: id(20 + i),
+					station: label,
+					quantity: 'valve-lift' as const,
+					read: label === '4E' ? read : '0.520 in'
+				}))
+			]
+		});
+		const told = (back: Job) =>
+			figureEvidence(back, evaluate(back), thenAndNow(lifts('0.520 in'), back))['lift-fell']!;
+		expect(told(lifts('0.500 in'))).toMatchObject({ stations: ['4E'], by: { moved: 'lift' } });
+		expect(told(lifts('0.500 in')).surely).toBeGreaterThan(0.9);
+		expect(told(lifts('0.520 in')).surely).toBeLessThan(0.1);
+	});
 	it('counts heights as looked at once all were read, and as grown by how surely they are', () => {
 		const complaint = since({ complaint: 'stops-pulling' });
 		const [asWas, tall] = [0, 0.5].map((by) => {

@@ -75,6 +75,8 @@ function surest(at: readonly At[], of: FigureOf, nth = 0): FigureEvidence | null
 	};
 }
 
+/** From this much of its lift lost on, in mm, a lobe is worn more than lifts are read apart. */
+const LIFT_FELL = 0.1;
 /** Lash that moved on as many valves is spread, and no single one's. */
 const MANY = 3;
 
@@ -112,6 +114,10 @@ export function figureEvidence(
 		'bench-low': surest(
 			moved('load', (then) => limits.sag.watch * then, -1),
 			{ moved: 'load' }
+		),
+		'lift-fell': surest(
+			moved('lift', () => LIFT_FELL, -1),
+			{ moved: 'lift' }
 		),
 		'bind-short': short(sheet, 'bindMargin'),
 		'seal-short': short(sheet, 'sealClearance'),

@@ -72,7 +72,7 @@ export const taggedFor = (
 
 /**
  * The card with the tested curve and bind of a spring, in the card's own units,
- * and, where the spring is not the one that the card tells of, which it is more like.
+ * and, where the spring is not the one that the card tells of, which it may be.
  *
  * @param set name of the set the spring belongs to
  * @param library cards that the spring may be of
@@ -83,7 +83,7 @@ export function applyToCard(
 	set: string,
 	library: readonly SpringCard[]
 ): SpringCard {
-	const matches = identify({ curve, bind }, library);
+	const match = identify({ curve, bind }, library).find(({ fits }) => fits !== 'mismatch');
 	const own = identify({ curve, bind }, [card])[0];
 	return {
 		...card,
@@ -91,7 +91,7 @@ export function applyToCard(
 			...testedIn(card, curve, bind),
 			set,
 			...(own?.fits === 'mismatch' && {
-				mismatch: matches[0]?.card.name ?? ''
+				mismatch: match?.card.name ?? ''
 			})
 		}
 	};

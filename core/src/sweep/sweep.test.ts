@@ -444,6 +444,8 @@ describe('a tested spring onto a card', () => {
 			rate: '80 N/mm' as const
 		};
 		expect(applyToCard(card, spring('T9', 80), 'set', [card, strong]).tested?.mismatch).toBe('D-2');
+		// The nearest of the library may be no more like it than its own.
+		expect(applyToCard(card, spring('T9', 80), 'set', [card]).tested?.mismatch).toBe('');
 	});
 	it('goes on the kinds that have its card, and each of its springs with it', () => {
 		const other = { ...card, id: '0197a000-0000-7000-8000-00000000c0df', name: 'D-2' };

@@ -31,6 +31,7 @@ export const COMPARED = [
 	'tip-height',
 	'lash',
 	'head-below-deck',
-	'tip-length'
+	'tip-length',
+	'lift'
 ] as const satisfies readonly Trace[];
 export type Compared = (typeof COMPARED)[number];

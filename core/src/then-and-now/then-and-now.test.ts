@@ -41,7 +41,37 @@ const lash = (read: string, as: 'found' | 'set', minute: number): Reading => ({
 	at: `2026-11-20T08:${String(minute).padStart(2, '0')}:00.000Z`
 });
 
+/** The job with its lifts read at two valves. */
+const lifted = (intake: string): Job => ({
+	...signed,
+	readings: [
+		...signed.readings,
+		...(['1I', '2I'] as const).map((station, i): Reading => {
+			const { lash: _, ...base } = lash('0', 'set', 50 + i);
+			return {
+				...base,
+				station,
+				quantity: 'valve-lift',
+				read: station === '1I' ? intake : '0.560 in'
+			};
+		})
+	]
+});
+
 describe('a head then and now', () => {
+	it('names a worn lobe by the lift that fell, and no other', () => {
+		const moved = thenAndNow(lifted('0.560 in'), lifted('0.540 in'));
+		const worn = moved.find(({ station }) => station === '1I')!;
+		expect(worn.moved.lift!.change.by).toBeCloseTo(-0.508, 6);
+		expect(worn.happened!.explanations[0]!.happened).toMatchObject([{ happening: 'lobe-worn' }]);
+		const [sound] = moved.find(({ station }) => station === '2I')!.happened!.explanations;
+		expect(sound!.happened).toEqual([]);
+		const rockers = structuredClone(lifted('0.540 in'));
+		rockers.setup.kinds.intake.rocker!.name = 'another';
+		// Another rocker lifts otherwise by itself.
+		const other = thenAndNow(lifted('0.560 in'), rockers);
+		expect(other.find(({ station }) => station === '1I')!.moved.lift).toBeUndefined();
+	});
 	it('has nothing to tell where nothing moved', () => {
 		for (const { moved: all, happened, losses } of thenAndNow(signed, signed)) {
 			expect(Object.values(all).some(({ change }) => isBeyond(change))).toBe(false);

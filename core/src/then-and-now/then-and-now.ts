@@ -26,7 +26,8 @@ const READ_AS: Readonly<Record<Compared, Quantity>> = {
 	'tip-height': 'tip-height',
 	lash: 'lash',
 	'head-below-deck': 'head-below-deck',
-	'tip-length': 'tip-length'
+	'tip-length': 'tip-length',
+	lift: 'valve-lift'
 };
 /** Parts that a quantity is measured over: another one in place changes it by itself. */
 const OVER: Readonly<Record<Compared, readonly (keyof KindSetup)[]>> = {
@@ -35,7 +36,8 @@ const OVER: Readonly<Record<Compared, readonly (keyof KindSetup)[]>> = {
 	'tip-height': ['retainer', 'locks', 'valve', 'lashCap'],
 	lash: ['rocker', 'valve', 'lashCap'],
 	'head-below-deck': ['valve'],
-	'tip-length': ['valve']
+	'tip-length': ['valve'],
+	lift: ['rocker', 'lifter']
 };
 
 /** One look at a head: its job, the sheet of it, and the parts at each station. */
@@ -155,6 +157,8 @@ function figureOf(
 			return known(figures.headBelowDeck?.figure, figures.headBelowDeck?.uncertainty ?? 0);
 		case 'tip-length':
 			return known(figures.tipLength?.figure, figures.tipLength?.uncertainty ?? 0);
+		case 'lift':
+			return known(figures.valveLift?.figure, figures.valveLift?.uncertainty ?? 0);
 	}
 }
 

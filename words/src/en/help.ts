@@ -189,6 +189,13 @@ export const help: HelpTexts = {
 		how: 'Depth gauge across the chamber, valve held on its seat.',
 		forgotten: 'It parts a sunk seat from a stretched stem when the head comes back.'
 	},
+	valveLift: {
+		title: 'Valve lift',
+		what: 'How far the valve opens at the top of its lobe, with its lash set.',
+		how: 'Dial indicator in line with the stem, on the retainer; zero on the base circle, then turn by hand to full lift.',
+		forgotten:
+			'A worn lobe opens less and leaves the lash as it was. A pumped-down lifter does the same: bleed it first.'
+	},
 	chamberVolume: {
 		title: 'Chamber volume',
 		what: 'What the chamber holds, valves and plug in, at the deck.',

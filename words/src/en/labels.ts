@@ -46,6 +46,7 @@ export const labels: Labels = {
 		valveMargin: 'Valve margin',
 		stemHeight: 'Stem height',
 		headBelowDeck: 'Head below deck',
+		valveLift: 'Valve lift',
 		chamberVolume: 'Chamber volume'
 	},
 	limit: {
@@ -120,6 +121,7 @@ export const labels: Labels = {
 		'valve-margin': 'valve margin',
 		'stem-height': 'stem height',
 		'head-below-deck': 'valve head below deck',
+		'valve-lift': 'valve lift',
 		'chamber-volume': 'chamber volume'
 	},
 	work: {

@@ -15,7 +15,8 @@ const Valve = z
 		seatRunOut: range(Size),
 		valveMargin: range(Size),
 		stemHeight: range(Size),
-		headBelowDeck: range(Size)
+		headBelowDeck: range(Size),
+		valveLift: range(Size)
 	})
 	.optional();
 

@@ -5,6 +5,7 @@ const PAGES: Readonly<Partial<Record<CheckCode, string>>> = {
 	'lash-as-found': '/round?of=lash',
 	'on-head-loads': '/round?of=on-head-load',
 	heights: '/round?of=installed-height',
+	'lift-round': '/round?of=valve-lift',
 	margins: '',
 	'control-figure': '/control',
 	'leak-down': '/checks',

@@ -29,7 +29,8 @@ describe('evidence in words and figures', () => {
 			person: '',
 			at: ''
 		});
-		expect(marksSeen([look('hammered-tips', ['1E']), look('blue-rocker')], [])).toEqual([
+		const said = { ...look('blue-rocker'), seen: [{ evidence: 'over-speed-event' as const }] };
+		expect(marksSeen([look('hammered-tips', ['1E']), look('blue-rocker'), said], [])).toEqual([
 			{ evidence: 'hammered-tips', stations: ['1E'] },
 			{ evidence: 'blue-rocker', stations: [] }
 		]);

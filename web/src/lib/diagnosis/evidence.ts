@@ -1,5 +1,6 @@
 /** What speaks for and against a cause, in words and figures. */
 import {
+	EVIDENCE,
 	FIGURES,
 	mm,
 	newtons,
@@ -46,11 +47,12 @@ export function evidenceText(
 	return `${isThere ? '' : 'not: '}${label('finding', code)}${where === '' ? '' : ` (${where})`}`;
 }
 
-/** Marks that were seen, or are on photos, with their stations as the newest look at each has them. */
+/** Marks that were seen, or are on photos, with their stations as the newest look at each has them; what was only said shows on none. */
 export function marksSeen(looks: Iterable<Look>, pictured: readonly EvidenceCode[]) {
 	const marks = new Map<EvidenceCode, readonly string[]>(pictured.map((code) => [code, []]));
 	for (const { seen } of looks)
-		for (const { evidence, stations = [] } of seen) marks.set(evidence, stations);
+		for (const { evidence, stations = [] } of seen)
+			if (EVIDENCE[evidence].sort !== 'said') marks.set(evidence, stations);
 	return [...marks].map(([evidence, stations]) => ({ evidence, stations }));
 }
 

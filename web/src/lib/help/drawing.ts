@@ -75,6 +75,7 @@ export const MARKS: Readonly<Record<HelpTopic, Mark>> = {
 	valveMargin: between(AT.seat - 4, AT.seat),
 	stemHeight: between(AT.tip, AT.pocket),
 	headBelowDeck: between(AT.seat, AT.deck),
+	valveLift: between(AT.retainer, AT.atLift),
 	chamberVolume: part(AT.seat, AT.deck)
 };
 

@@ -31,6 +31,7 @@ export const GAUGES_FOR: Readonly<Record<Quantity, readonly GaugeSort[]>> = {
 	'valve-margin': ['micrometer', 'depth-gauge'],
 	'stem-height': ['depth-gauge'],
 	'head-below-deck': ['depth-gauge'],
+	'valve-lift': ['dial-indicator'],
 	'chamber-volume': []
 };
 
@@ -183,6 +184,12 @@ export const ROUND_WORDS: Readonly<Record<Quantity, RoundWords>> = {
 		gauge: 'Depth gauge',
 		todo: () => 'Valve held on its seat. From the deck down to the valve’s head.',
 		caution: 'The deck clean and free of burrs; a straight edge across it first.'
+	},
+	'valve-lift': {
+		title: 'Valve lifts',
+		gauge: 'Dial indicator',
+		todo: () => 'In line with the stem, on the retainer. Zero on the base circle, then full lift.',
+		caution: 'Turn the engine by hand, ignition off. Keep fingers out of the valve train.'
 	},
 	'chamber-volume': {
 		title: 'Chamber volumes',

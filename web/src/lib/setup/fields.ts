@@ -153,6 +153,7 @@ const ENDS_OF: Readonly<Record<InspectedFigure, readonly (keyof typeof ENDS)[]>>
 	valveMargin: ['least'],
 	stemHeight: ['least', 'most', 'apart'],
 	headBelowDeck: ['least', 'most', 'apart'],
+	valveLift: ['least', 'apart'],
 	chamberVolume: ['least', 'most', 'apart']
 };
 const inspectedFields = (of: Kind | 'chamber'): SetupFieldSpec[] =>

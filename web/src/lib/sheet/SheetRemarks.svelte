@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What is to be said of the whole head: findings of fit, and remarks of no one valve. */
+	import { alikeFindings } from '@zinc-ledger/core';
 	import { ruleWords, write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { findingLines } from '$lib/fit/finding-lines';
@@ -9,9 +10,9 @@
 	const book = getBook();
 	const bench = getBench();
 	const told = $derived(
-		findingLines(book.sheet.fit, ({ compared }) => write(compared, bench.units)).filter(
-			({ finding }) => finding.severity === 'stop' || !finding.acceptance
-		)
+		findingLines(alikeFindings(book.sheet.fit, book.job.stations), ({ compared }) =>
+			write(compared, bench.units)
+		).filter(({ finding }) => finding.severity === 'stop' || !finding.acceptance)
 	);
 </script>
 
