@@ -38,6 +38,9 @@ const MIGRATIONS = {
 	'0017-photos-of-marks': photosOfMarks
 };
 
+/** Names of all, the oldest first. */
+export const migrations: readonly string[] = Object.keys(MIGRATIONS);
+
 /**
  * Brings a database up to date, forward only. Kysely's migrator takes an
  * advisory lock first, so that several processes may start at once.

@@ -1,0 +1,135 @@
+/** A shop's database in one file, and back. */
+import { execFile } from 'node:child_process';
+import { chmod, mkdir, mkdtemp, readFile, rm, stat, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { sql } from 'kysely';
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { loadDemo } from '../demo';
+import { keepPhoto, makeSmall, photoContent } from '../photos';
+import { testDatabase, type TestDatabase } from '../test-database';
+import { backUp, restore, rowsOf } from './backup';
+import { readBackup } from './file';
+
+let shop: TestDatabase;
+let folder: string;
+let file: string;
+let photo: string;
+beforeAll(async () => {
+	shop = await testDatabase('backup_shop');
+	await loadDemo(shop.db, 'demo');
+	const [job] = await shop.db.selectFrom('job').select('id').orderBy('number').execute();
+	const person = await shop.db.selectFrom('person').selectAll().executeTakeFirstOrThrow();
+	const picture = await sharp({
+		create: { width: 300, height: 200, channels: 3, background: '#678' }
+	})
+		.png()
+		.toBuffer();
+	const made = await makeSmall(picture);
+	if ('problem' in made) throw new Error(made.problem.code);
+	const kept = await keepPhoto(shop.db, { job: job!.id, station: null }, made, person);
+	photo = (kept as { id: string }).id;
+	folder = await mkdtemp(join(tmpdir(), 'zinc-backup-test-'));
+	file = join(folder, 'shop.backup');
+});
+afterAll(async () => {
+	await shop.drop();
+	await rm(folder, { recursive: true, force: true });
+});
+
+/** An empty database, for as long as the work takes. */
+async function into<T>(work: (empty: TestDatabase) => Promise<T>): Promise<T> {
+	const empty = await testDatabase('backup_empty', false);
+	try {
+		return await work(empty);
+	} finally {
+		await empty.drop();
+	}
+}
+/** All that a table says, row by row. */
+const said = async (of: TestDatabase, table: string) => {
+	const { rows } = await sql<{ row: string }>`
+		select one::text as row from ${sql.table(table)} one order by one::text
+	`.execute(of.db);
+	return rows.map(({ row }) => row);
+};
+
+describe('a backup', () => {
+	it('is restored whole: every row, every photo, every signed sheet', async () => {
+		const made = await backUp(shop.url, file);
+		expect(made.rows.job).toBeGreaterThan(10);
+		expect((await stat(file)).mode & 0o777).toBe(0o600);
+		await into(async (empty) => {
+			const restored = await restore(file, empty.url);
+			expect(restored.sheets).toBe(made.rows.signed_sheet);
+			expect(restored.sheets).toBeGreaterThan(0);
+			expect(await rowsOf(empty.db)).toEqual(await rowsOf(shop.db));
+			for (const table of Object.keys(made.rows))
+				expect(await said(empty, table), table).toEqual(await said(shop, table));
+			expect(await photoContent(empty.db, photo, 'content')).toEqual(
+				await photoContent(shop.db, photo, 'content')
+			);
+			// It is the application's own again: what is written next gets a place after the last.
+			await sql`insert into service_limit (id, part_id, person_id)
+				select gen_random_uuid(), (select id from part limit 1), (select id from person limit 1)`.execute(
+				empty.db
+			);
+		});
+	});
+	it('is of one moment, whatever is written meanwhile', async () => {
+		const other = join(folder, 'busy.backup');
+		const writing = (async () => {
+			for (let i = 0; i < 40; i++)
+				await sql`insert into customer (id, name) values (gen_random_uuid(), ${`Busy ${i}`})`.execute(
+					shop.db
+				);
+		})();
+		const made = await backUp(shop.url, other);
+		await writing;
+		await into(async (empty) => {
+			expect((await restore(other, empty.url)).rows).toEqual(made.rows);
+		});
+	});
+	it('is refused with one byte flipped, wherever it is', async () => {
+		const whole = await readFile(file);
+		const { start } = await readBackup(file);
+		const bad = join(folder, 'bad.backup');
+		const places = [0, 25, 60, start - 5, start + 10, whole.length >> 1, whole.length - 1];
+		for (const at of places) {
+			const flipped = Buffer.from(whole);
+			flipped[at]! ^= 1;
+			await writeFile(bad, flipped);
+			await into(async (empty) => {
+				await expect(restore(bad, empty.url), `byte ${at}`).rejects.toThrow(
+					/no backup|version|checksum/
+				);
+				expect(await rowsOf(empty.db)).toEqual({});
+			});
+		}
+		await writeFile(bad, whole.subarray(0, whole.length - 1));
+		await expect(readBackup(bad)).rejects.toThrow(/checksum/);
+	});
+	it('is restored by the command into an empty shop, and over no other', async () => {
+		const data = join(folder, 'data');
+		await mkdir(data);
+		for (const open of [folder, data]) await chmod(open, 0o755);
+		const zinc = (...asked: string[]) =>
+			promisify(execFile)('./zinc', asked, { env: { ...process.env, ZINC_DATA: data } });
+		await expect(zinc('backup')).rejects.toMatchObject({
+			stderr: expect.stringMatching(/start the shop once/)
+		});
+		const restored = await zinc('restore', file);
+		expect(restored.stdout).toMatch(/\d+ rows, [1-9]\d* signed sheets verified/);
+		await expect(zinc('restore', file)).rejects.toMatchObject({
+			stderr: expect.stringMatching(/holds jobs/)
+		});
+		const again = join(folder, 'again.backup');
+		await zinc('backup', again);
+		expect((await readBackup(again)).contents.rows).toEqual((await readBackup(file)).contents.rows);
+	});
+	it('goes into no database that holds anything', async () => {
+		await expect(restore(file, shop.url)).rejects.toThrow(/not empty/);
+	});
+});
