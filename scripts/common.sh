@@ -126,6 +126,7 @@ start_server() {
 	PORT=$port ZINC_MODE=$mode ZINC_DEMO=$ROOT/demo \
 		ZINC_GAUGES=$(cat "$DATA/gauges.port" 2>/dev/null || echo 4610) BODY_SIZE_LIMIT=16M \
 		ZINC_DATA=$DATA ZINC_LOG=$DATA/app-$mode.log \
+		ZINC_BACKUPS=$DATA/backups ZINC_PG_BIN=$(pg_bin) \
 		setsid node web/keeper.js >"$DATA/app-$mode.out" 2>&1 9>&- </dev/null &
 	echo $! > "$DATA/app-$mode.pid"
 	for i in $(seq 100); do

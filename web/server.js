@@ -5,11 +5,16 @@
  */
 import { createServer } from 'node:http';
 
-process.env.PROTOCOL_HEADER = 'x-zinc-scheme';
-const { handler } = await import('./build/handler.js');
-
 const port = Number(process.env.PORT ?? 4600);
 const host = process.env.HOST ?? '127.0.0.1';
+/** Whoever reaches the program is let in: nobody beyond this machine may. */
+const LOOPBACK = /^(127(\.\d{1,3}){3}|::1|localhost)$/;
+if (!LOOPBACK.test(host)) {
+	console.error(`HOST is ${host}: without sign-in and TLS nothing listens beyond loopback.`);
+	process.exit(1);
+}
+process.env.PROTOCOL_HEADER = 'x-zinc-scheme';
+const { handler } = await import('./build/handler.js');
 /** A page elsewhere may point a name of its own at this machine: it is not answered. */
 const names = new Set(
 	['127.0.0.1', 'localhost', '[::1]', host].map((name) => `${name}:${port}`.toLowerCase())

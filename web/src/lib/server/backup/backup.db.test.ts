@@ -10,7 +10,9 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../demo';
 import { keepPhoto, makeSmall, photoContent } from '../photos';
 import { testDatabase, type TestDatabase } from '../test-database';
+import { migrate, migrations, newestMigration } from '../database/migrate';
 import { backUp, restore, rowsOf } from './backup';
+import { backUpBeforeMigrating } from './before-migrating';
 import { readBackup } from './file';
 
 let shop: TestDatabase;
@@ -39,9 +41,10 @@ afterAll(async () => {
 	await rm(folder, { recursive: true, force: true });
 });
 
+let made = 0;
 /** An empty database, for as long as the work takes. */
 async function into<T>(work: (empty: TestDatabase) => Promise<T>): Promise<T> {
-	const empty = await testDatabase('backup_empty', false);
+	const empty = await testDatabase(`backup_empty_${++made}`, false);
 	try {
 		return await work(empty);
 	} finally {
@@ -128,6 +131,22 @@ describe('a backup', () => {
 		const again = join(folder, 'again.backup');
 		await zinc('backup', again);
 		expect((await readBackup(again)).contents.rows).toEqual((await readBackup(file)).contents.rows);
+	});
+	it('is made before a newer program changes a database, and of no other', async () => {
+		const backups = join(folder, 'backups');
+		await into(async (old) => {
+			expect(await backUpBeforeMigrating(old.db, old.url, backups)).toBeNull();
+			await migrate(old.db, '0016-visits');
+			const made = (await backUpBeforeMigrating(old.db, old.url, backups))!;
+			expect((await readBackup(made)).contents.migration).toBe('0016-visits');
+			await migrate(old.db);
+			expect(await backUpBeforeMigrating(old.db, old.url, backups)).toBeNull();
+			// It comes back, and up to date.
+			await into(async (empty) => {
+				await restore(made, empty.url);
+				expect(await newestMigration(empty.db)).toBe(migrations.at(-1));
+			});
+		});
 	});
 	it('goes into no database that holds anything', async () => {
 		await expect(restore(file, shop.url)).rejects.toThrow(/not empty/);

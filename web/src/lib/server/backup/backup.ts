@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { sql } from 'kysely';
 import { verifySheet } from '@zinc-ledger/core/signed';
 import { connect, type Database } from '../database/connection';
-import { migrate, migrations } from '../database/migrate';
+import { migrate, migrations, newestMigration } from '../database/migrate';
 import { extractArchive, readBackup, writeBackup, type Contents } from './file';
 import { run } from './postgres';
 
@@ -39,13 +39,6 @@ export async function rowsOf(db: Database): Promise<Record<string, number>> {
 	return counted;
 }
 
-const newestMigration = async (db: Database): Promise<string> => {
-	const { rows } = await sql<{ name: string }>`
-		select name from kysely_migration order by name desc limit 1
-	`.execute(db);
-	return rows[0]!.name;
-};
-
 /**
  * Backs a database up into a file, whatever is written to it meanwhile: what is counted and what
  * is dumped are of one moment.
@@ -64,7 +57,7 @@ export async function backUp(url: string, file: string): Promise<Contents> {
 					);
 					const about = {
 						madeAt: new Date().toISOString(),
-						migration: await newestMigration(trx),
+						migration: (await newestMigration(trx))!,
 						rows: await rowsOf(trx)
 					};
 					await run('pg_dump', url, [

@@ -42,7 +42,7 @@ async function hashed(hash: ReturnType<typeof createHash>, file: string, start =
 export async function writeBackup(file: string, archive: string, contents: Contents) {
 	const about = `${JSON.stringify(contents)}\n`;
 	const sum = await hashed(createHash('sha256').update(about), archive);
-	const part = `${file}.part`;
+	const part = `${file}.${process.pid}.part`;
 	try {
 		const out = createWriteStream(part, { mode: 0o600 });
 		out.write(`${FORMAT} ${VERSION} ${sum}\n${about}`);

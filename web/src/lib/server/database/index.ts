@@ -1,3 +1,4 @@
+import { backUpBeforeMigrating } from '../backup/before-migrating';
 import { loadDemo } from '../demo';
 import { connect, type Database } from './connection';
 import { migrate } from './migrate';
@@ -29,8 +30,11 @@ async function makeReady(): Promise<Database> {
 	const url = process.env.DATABASE_URL;
 	if (!url) throw new Error('DATABASE_URL is not set: start with ./start');
 	connection ??= connect(url);
-	await migrate(connection);
 	const mode = process.env.ZINC_MODE === 'demo' ? 'demo' : 'own';
+	const backups = process.env.ZINC_BACKUPS;
+	// Without it a database is not changed: what cannot be undone has a copy first.
+	if (mode === 'own' && backups) await backUpBeforeMigrating(connection, url, backups);
+	await migrate(connection);
 	await claim(connection, mode);
 	if (mode === 'demo') await loadDemo(connection, process.env.ZINC_DEMO ?? 'demo');
 	return connection;

@@ -1,4 +1,4 @@
-import { Migrator, type Kysely } from 'kysely';
+import { Migrator, sql, type Kysely } from 'kysely';
 import type { Tables } from './schema';
 import * as firstSlice from './migrations/0001-first-slice';
 import * as parts from './migrations/0002-parts';
@@ -40,6 +40,18 @@ const MIGRATIONS = {
 
 /** Names of all, the oldest first. */
 export const migrations: readonly string[] = Object.keys(MIGRATIONS);
+
+/** The newest that a database has; null for one with nothing in it. */
+export async function newestMigration(db: Kysely<Tables>): Promise<string | null> {
+	const there = await sql<{ is: boolean }>`
+		select to_regclass('kysely_migration') is not null as is
+	`.execute(db);
+	if (!there.rows[0]!.is) return null;
+	const { rows } = await sql<{ name: string }>`
+		select name from kysely_migration order by name desc limit 1
+	`.execute(db);
+	return rows[0]?.name ?? null;
+}
 
 /**
  * Brings a database up to date, forward only. Kysely's migrator takes an
