@@ -148,6 +148,34 @@ describe('the sides of a plan', () => {
 		});
 		expect(planSides(back, all, fates, priced(null)).price).toBeNull();
 	});
+	it('tell springs of two sets apart by their card, and those without a tag by their valve', () => {
+		const exhausts = structuredClone(back);
+		const other = '0197a000-0000-7000-8000-00000000000f';
+		exhausts.setup.kinds.exhaust.spring!.id = other;
+		const worn = (station: string, spring: string | null, serviceLeft: number) => ({
+			...fates[0]!,
+			station,
+			spring,
+			serviceLeft
+		});
+		// Both valves of the first cylinder have a T1, each of its own set.
+		const tags = exhausts.stations.map((entry) => ({
+			...entry,
+			spring: `T${entry.cylinder}`
+		}));
+		const two = { ...exhausts, stations: tags };
+		const left = tags.map(({ label, spring, kind }) =>
+			worn(label, spring, kind === 'intake' ? 0.3 : 0.6)
+		);
+		const intakes = tags.filter(({ kind }) => kind === 'intake');
+		const fresh = intakes.map(({ label }) => ({ label, shims: [], newSpring: true as const }));
+		expect(planSides(two, [], left, priced(1)).lifeLeft).toBe(0.3);
+		expect(planSides(two, fresh, left, priced(1)).lifeLeft).toBe(0.6);
+		const bare = structuredClone(back.stations);
+		for (const entry of bare) delete entry.spring;
+		const untagged = bare.map(({ label }, i) => worn(label, null, 0.2 + i / 100));
+		expect(planSides({ ...back, stations: bare }, [], untagged, priced(1)).lifeLeft).toBe(0.2);
+	});
 	it('of what stands cost nothing, and say no life where the shop limits none', () => {
 		expect(planSides(back, [], fates, priced(null))).toMatchObject({ newSprings: 0, price: 0 });
 		expect(planSides(back, [], fates, priced(null)).lifeLeft).toBeCloseTo(-0.1, 12);

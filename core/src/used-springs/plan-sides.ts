@@ -43,17 +43,27 @@ export function planSides(
 	priceOf: (card: string) => number | null
 ): PlanSides {
 	const plans = new Map(planned.map((station) => [station.label, station]));
-	const leftOf = new Map(fates.map(({ spring, serviceLeft }) => [spring, serviceLeft]));
+	const cards = new Map(
+		job.stations.map((entry) => [entry.label, partsOf(job.setup, entry).spring?.id])
+	);
+	// Springs of two sets may have the same tags; one without a tag is that of its valve.
+	const itself = (station: string, spring: string | null) =>
+		spring === null ? station : `${cards.get(station)} ${spring}`;
+	const leftOf = new Map(
+		fates.map(({ station, spring, serviceLeft }) => [itself(station, spring), serviceLeft])
+	);
 	const isNew = (label: string) => plans.get(label)?.newSpring ?? false;
 	const fresh = job.stations.filter(({ label }) => isNew(label));
-	const prices = fresh.map((entry) => {
-		const card = partsOf(job.setup, entry).spring?.id;
+	const prices = fresh.map(({ label }) => {
+		const card = cards.get(label);
 		return card === undefined ? null : priceOf(card);
 	});
 	const lives = job.stations.flatMap((entry) => {
 		if (isNew(entry.label)) return [1];
 		const spring = plans.get(entry.label)?.spring ?? entry.spring ?? null;
-		return leftOf.get(spring) ?? [];
+		return entry.newSpring && !plans.get(entry.label)?.spring
+			? [1]
+			: (leftOf.get(itself(entry.label, spring)) ?? []);
 	});
 	return {
 		newSprings: fresh.length,

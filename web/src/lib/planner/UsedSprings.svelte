@@ -11,7 +11,9 @@
 	let { used, allNew = $bindable() }: Props = $props();
 	const book = getBook();
 	const stock = $derived(
-		used.newSprings.map(({ name, count }) => `${name}, ${count ?? 'not counted,'} in stock`)
+		used.newSprings.map(
+			({ name, count }) => `${name}, ${count === null ? 'not counted' : `${count} in stock`}`
+		)
 	);
 </script>
 
