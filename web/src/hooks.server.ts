@@ -8,6 +8,8 @@ import {
 import { INCH_POUND } from '@zinc-ledger/core';
 import { AWAY } from '$lib/server/ask';
 import { deriveMissingGently, deriveSoon } from '$lib/server/asked/soon';
+import { backupFolder } from '$lib/server/backup/folder';
+import { startNightly } from '$lib/server/backup/nightly';
 import { isId } from '$lib/server/body';
 import { closeDatabase, database } from '$lib/server/database';
 import { isDatabaseAway } from '$lib/server/database/connection';
@@ -29,6 +31,8 @@ process.on('sveltekit:shutdown', () => {
 /** What was kept by a release that did not derive it is derived while the server serves. */
 export const init: ServerInit = () => {
 	void database().then(deriveMissingGently, () => undefined);
+	const folder = backupFolder();
+	if (folder !== null) startNightly(process.env.DATABASE_URL!, folder, database);
 };
 
 /**

@@ -4,6 +4,8 @@ import type { Message } from './message.ts';
 
 export interface ServerMessages {
 	'server.unknown': { readonly what: Unknown };
+	'backup.none': null;
+	'backup.old': { readonly at: string };
 	'server.no-spring': { readonly tag: string };
 	'server.no-step': { readonly step: string; readonly place: string };
 	'server.no-list': { readonly list: string };

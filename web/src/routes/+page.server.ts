@@ -7,13 +7,18 @@ import { listJobIds } from '$lib/server/jobs/list';
 import { jobLines } from '$lib/server/jobs/lines';
 import { importJob } from '$lib/server/jobs/store';
 import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
+import { backupFolder } from '$lib/server/backup/folder';
+import { backupWarning } from '$lib/server/backup/nightly';
 
 const MOST_SHOWN = 24;
 
 export const load = async ({ url }) => {
 	const query = jobQueryOf(url.searchParams);
 	const jobs = await ask(async (db) => jobLines(db, await listJobIds(db, query, MOST_SHOWN)));
-	return { query, jobs, more: jobs.length === MOST_SHOWN };
+	const folder = backupFolder();
+	const warning = folder === null ? null : await backupWarning(folder);
+	return { query, jobs, more: jobs.length === MOST_SHOWN, warning: warning && tell(warning) };
 };
 
 export const actions = {

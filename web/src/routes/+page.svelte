@@ -41,6 +41,7 @@
 <svelte:window onkeydown={press} />
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
+	<Alert problem={data.warning} class="mb-3" />
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">
 		<h1 class="text-2xl font-semibold">Jobs</h1>
 		<form role="search" action="/" class="w-full tablet:w-80">

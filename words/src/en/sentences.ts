@@ -821,6 +821,9 @@ export const sentences: Sentences = {
 	'import.csv': ({ says }) => says,
 
 	// What the server answers
+	'backup.none': 'The shop has no backup. ./zinc backup makes one; the log says why none was made.',
+	'backup.old': ({ at }) =>
+		`The last backup is of ${at.slice(0, 10)}, more than two days ago. ./zinc backup makes one; the log says why none was made.`,
 	'server.unknown': ({ what }) => `There is no such ${UNKNOWN[what]}.`,
 	'server.no-spring': ({ tag }) => `There is no spring ${tag} in this set.`,
 	'server.no-step': ({ step, place }) => `There is no step ${step} at ${place} on this job.`,

@@ -1,6 +1,6 @@
 /** A shop's database in one file, and back. */
 import { execFile } from 'node:child_process';
-import { chmod, mkdir, mkdtemp, readFile, rm, stat, writeFile } from 'node:fs/promises';
+import { chmod, mkdir, mkdtemp, readdir, readFile, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
@@ -14,6 +14,7 @@ import { migrate, migrations, newestMigration } from '../database/migrate';
 import { backUp, restore, rowsOf } from './backup';
 import { backUpBeforeMigrating } from './before-migrating';
 import { readBackup } from './file';
+import { backupWarning, backUpNightly } from './nightly';
 
 let shop: TestDatabase;
 let folder: string;
@@ -147,6 +148,31 @@ describe('a backup', () => {
 				expect(await newestMigration(empty.db)).toBe(migrations.at(-1));
 			});
 		});
+	});
+	it('is made on its own, read back, and told of when it grows old', async () => {
+		const nightly = join(folder, 'nightly');
+		const day = (n: number) => new Date(Date.UTC(2026, 2, n, 2));
+		// A shop that just opened makes its first; one that could not says so.
+		expect(await backupWarning(nightly, day(1), 1000)).toBeNull();
+		expect(await backupWarning(nightly, day(1), 3_600_000)).toEqual({ code: 'backup.none' });
+		for (let n = 1; n <= 9; n++) await backUpNightly(shop.url, nightly, day(n));
+		const kept = (await readdir(nightly)).toSorted();
+		// Seven days, and the Sunday before them.
+		expect(kept.map((name) => name.slice(14, 16))).toEqual([
+			'01',
+			'03',
+			'04',
+			'05',
+			'06',
+			'07',
+			'08',
+			'09'
+		]);
+		expect((await stat(nightly)).mode & 0o777).toBe(0o700);
+		const now = Date.now();
+		expect(await backupWarning(nightly, new Date(now), 3_600_000)).toBeNull();
+		const later = new Date(now + 49 * 3_600_000);
+		expect(await backupWarning(nightly, later)).toMatchObject({ code: 'backup.old' });
 	});
 	it('goes into no database that holds anything', async () => {
 		await expect(restore(file, shop.url)).rejects.toThrow(/not empty/);

@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto';
 import { mkdtemp, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { sql } from 'kysely';
 import { verifySheet } from '@zinc-ledger/core/signed';
 import { connect, type Database } from '../database/connection';
@@ -11,8 +11,8 @@ import { extractArchive, readBackup, writeBackup, type Contents } from './file';
 import { run } from './postgres';
 
 /** Something in a folder of its own, which goes whatever happens. */
-async function within<T>(work: (folder: string) => Promise<T>): Promise<T> {
-	const folder = await mkdtemp(join(tmpdir(), 'zinc-backup-'));
+async function within<T>(place: string, work: (folder: string) => Promise<T>): Promise<T> {
+	const folder = await mkdtemp(join(place, '.zinc-backup-'));
 	try {
 		return await work(folder);
 	} finally {
@@ -46,7 +46,7 @@ export async function rowsOf(db: Database): Promise<Record<string, number>> {
 export async function backUp(url: string, file: string): Promise<Contents> {
 	const db = connect(url);
 	try {
-		return await within(async (folder) => {
+		return await within(dirname(file), async (folder) => {
 			const archive = join(folder, 'archive');
 			return db
 				.transaction()
@@ -99,7 +99,7 @@ export async function restore(
 	try {
 		if ((await tablesOf(db)).length > 0)
 			throw new Error('The database to restore into is not empty.');
-		await within(async (folder) => {
+		await within(tmpdir(), async (folder) => {
 			const archive = join(folder, 'archive');
 			await extractArchive(file, start, archive);
 			await run('pg_restore', url, [

@@ -1,4 +1,5 @@
 import { backUpBeforeMigrating } from '../backup/before-migrating';
+import { backupFolder } from '../backup/folder';
 import { loadDemo } from '../demo';
 import { connect, type Database } from './connection';
 import { migrate } from './migrate';
@@ -31,9 +32,9 @@ async function makeReady(): Promise<Database> {
 	if (!url) throw new Error('DATABASE_URL is not set: start with ./start');
 	connection ??= connect(url);
 	const mode = process.env.ZINC_MODE === 'demo' ? 'demo' : 'own';
-	const backups = process.env.ZINC_BACKUPS;
+	const backups = backupFolder();
 	// Without it a database is not changed: what cannot be undone has a copy first.
-	if (mode === 'own' && backups) await backUpBeforeMigrating(connection, url, backups);
+	if (backups !== null) await backUpBeforeMigrating(connection, url, backups);
 	await migrate(connection);
 	await claim(connection, mode);
 	if (mode === 'demo') await loadDemo(connection, process.env.ZINC_DEMO ?? 'demo');
