@@ -70,6 +70,8 @@ describe('an engine that is here again', () => {
 		await browser.go(`${path}/plan`);
 		await until(async () => !(await browser.text('main')).includes('not used again'));
 		await browser.sees('23 in stock');
+		// The one that was taken out is not offered to another valve.
+		await browser.sees('Place the 11 tested springs');
 		await browser.go(`${path}/then`);
 		expect(await browser.text('[data-fate="4E"]')).toMatch(/^4E Replace .* 12\.7 %/);
 		expect(await browser.faults()).toEqual([]);

@@ -12,7 +12,11 @@ import type { PlanQuestion } from './types.ts';
 export function springsToPlace(
 	{ setup, stations }: Pick<Job, 'setup' | 'stations'>,
 	isFixed: ReadonlySet<string> = new Set(),
-	{ replaced = [], newSprings = [] }: Pick<PlanQuestion, 'replaced' | 'newSprings'> = {}
+	{
+		replaced = [],
+		worn = [],
+		newSprings = []
+	}: Pick<PlanQuestion, 'replaced' | 'worn' | 'newSprings'> = {}
 ): readonly TaggedSpring[] {
 	// Springs of two sets may have the same tags: the card tells which is meant.
 	const kept = new Set(
@@ -22,7 +26,9 @@ export function springsToPlace(
 				: []
 		)
 	);
-	const free = (setup.springs ?? []).filter((one) => !kept.has(one));
+	const isWorn = ({ tag, card }: TaggedSpring) =>
+		worn.some((one) => one.tag === tag && one.card === card);
+	const free = (setup.springs ?? []).filter((one) => !kept.has(one) && !isWorn(one));
 	const wanted = stations.flatMap((entry) =>
 		isFixed.has(entry.label) ? [] : (partsOf(setup, entry).spring?.id ?? [])
 	);

@@ -33,6 +33,8 @@ export interface PlanQuestion {
 	readonly fixed: readonly string[];
 	/** Stations whose spring is not to be used again, there or elsewhere. */
 	readonly replaced?: readonly string[];
+	/** Springs that go in nowhere, whether they stand in a head or were taken out. */
+	readonly worn?: readonly { readonly tag: string; readonly card: string }[];
 	/** What may go in their place, and wherever springs may change places. */
 	readonly newSprings?: readonly NewSprings[];
 }

@@ -11,7 +11,7 @@ import { highsSolver } from '../plan/highs.ts';
 import type { LinearSolver } from '../plan/linear.ts';
 import { servedParts } from '../service/index.ts';
 import { thenAndNow } from '../then-and-now/index.ts';
-import { planSides, springsToReplace } from './plan-sides.ts';
+import { planSides, springsToReplace, wornSprings } from './plan-sides.ts';
 import { fatesOf } from './used-springs.ts';
 
 const demo = (name: string): Job => {
@@ -100,6 +100,25 @@ describe('springs that ran, in a plan', () => {
 			fitted: 1,
 			short: 0
 		});
+	});
+	it('do not come in elsewhere once they were taken out', async () => {
+		const built = withPlan(back, await planned({ replaced: ['4E'], newSprings: shelf(24) }));
+		const now = fatesNow(built);
+		const worn = wornSprings(built, now);
+		expect(worn).toEqual([
+			{ tag: 'T4', card: card.id },
+			{ tag: 'T7', card: card.id }
+		]);
+		const again = await planned({
+			job: built,
+			placeSprings: true,
+			replaced: springsToReplace(built, now),
+			worn,
+			newSprings: shelf(24)
+		});
+		const used = again.flatMap(({ spring }) => spring ?? []);
+		expect(used).toHaveLength(10);
+		for (const { tag } of worn) expect(used).not.toContain(tag);
 	});
 	it('are told as they came back, whatever was built since', async () => {
 		const replaced = springsToReplace(back, fates);

@@ -7,16 +7,31 @@ import type { SpringFate } from './used-springs.ts';
 /** Why a spring does not run again anywhere; where only its own station has no room for it, the plan looks for another. */
 const NOWHERE: ReadonlySet<FateReason> = new Set(['policy', 'service-over', 'sagged']);
 
+const isOut = ({ fate, reason }: SpringFate) => fate === 'replace' && NOWHERE.has(reason);
+
+/** Springs that are not to run again, wherever they are now: one that was taken out is not put in elsewhere. */
+export function wornSprings(
+	job: Job,
+	fates: readonly SpringFate[]
+): { tag: string; card: string }[] {
+	const entries = new Map(job.stations.map((entry) => [entry.label, entry]));
+	return fates.flatMap((one) => {
+		const card = partsOf(job.setup, entries.get(one.station)!).spring?.id;
+		return isOut(one) && one.spring !== null && card ? [{ tag: one.spring, card }] : [];
+	});
+}
+
 /** Stations whose spring ran and is not to run again, as long as it stands there. */
 export function springsToReplace(
 	{ stations }: Pick<Job, 'stations'>,
 	fates: readonly SpringFate[]
 ): string[] {
 	const entries = new Map(stations.map((entry) => [entry.label, entry]));
-	return fates.flatMap(({ station, fate, reason, spring }) => {
+	return fates.flatMap((one) => {
+		const { station, spring } = one;
 		const entry = entries.get(station);
 		const isStillThere = entry && !entry.newSpring && (entry.spring ?? null) === spring;
-		return fate === 'replace' && NOWHERE.has(reason) && isStillThere ? [station] : [];
+		return isOut(one) && isStillThere ? [station] : [];
 	});
 }
 

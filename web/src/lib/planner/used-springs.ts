@@ -10,12 +10,15 @@ import {
 	type NewSprings,
 	type PlannedStation,
 	type PlanSides,
-	type Sheet
+	type Sheet,
+	wornSprings
 } from '@zinc-ledger/core';
 
 export interface UsedSprings {
 	/** Stations whose spring is not used again. */
 	readonly replaced: readonly string[];
+	/** Springs that go in nowhere. */
+	readonly worn: readonly { readonly tag: string; readonly card: string }[];
 	readonly newSprings: readonly NewSprings[];
 	readonly sidesOf: (planned: readonly PlannedStation[]) => PlanSides;
 }
@@ -44,6 +47,7 @@ export function usedSpringsOf(
 	const known = library.filter(({ part, retired }) => cards.has(part.id) && !retired);
 	return {
 		replaced: springsToReplace(job, fates),
+		worn: wornSprings(job, fates),
 		newSprings: known.map(({ part: { id, name }, stock }) => ({ card: id, name, count: stock })),
 		sidesOf: (planned) =>
 			planSides(

@@ -55,6 +55,7 @@
 	const ran = $derived(
 		used && {
 			newSprings: used.newSprings,
+			worn: used.worn,
 			replaced: allNew ? book.job.stations.map((station) => station.label) : used.replaced
 		}
 	);
