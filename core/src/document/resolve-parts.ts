@@ -11,6 +11,10 @@ export function partsByStation(job: Job): ReadonlyMap<string, KindSetup> {
 	return new Map(job.stations.map((station) => [station.label, partsOf(job.setup, station)]));
 }
 
+/** The card of the spring at every station of a job, by label. */
+export const springCards = ({ setup, stations }: Pick<Job, 'setup' | 'stations'>) =>
+	new Map(stations.map((entry) => [entry.label, partsOf(setup, entry).spring?.id]));
+
 /** The parts of one station. */
 export function partsOf(setup: Setup, station: StationEntry): KindSetup {
 	const kind = setup.kinds[station.kind];

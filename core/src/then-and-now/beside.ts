@@ -1,6 +1,13 @@
 /** A head then and now: what stands beside each other at a station. */
 import type { Kind } from '../station/index.ts';
-import type { FigureRead, Losses, Moved, Trace, WhatHappened } from '../visit/index.ts';
+import {
+	TRACES,
+	type FigureRead,
+	type Losses,
+	type Moved,
+	type Trace,
+	type WhatHappened
+} from '../visit/index.ts';
 
 /** One quantity then and now. */
 export interface QuantityBeside {
@@ -24,14 +31,6 @@ export interface StationBeside {
 	readonly happened: WhatHappened | null;
 }
 
-/** Quantities of length that are compared. */
-export const COMPARED = [
-	'height',
-	'seal-gap',
-	'tip-height',
-	'lash',
-	'head-below-deck',
-	'tip-length',
-	'lift'
-] as const satisfies readonly Trace[];
-export type Compared = (typeof COMPARED)[number];
+/** Quantities of length that are compared: all but the load, which is at a height. */
+export type Compared = Exclude<Trace, 'load'>;
+export const COMPARED = TRACES.filter((trace): trace is Compared => trace !== 'load');

@@ -1,5 +1,5 @@
 /** The springs of a plan for a head that came back: which may not run again, and what a plan costs and has left of life. Source: handbook §10. */
-import { partsOf, type Job } from '../document/index.ts';
+import { springCards, type Job } from '../document/index.ts';
 import type { PlannedStation } from '../job-plan/index.ts';
 import type { FateReason } from '../visit/index.ts';
 import type { SpringFate } from './used-springs.ts';
@@ -14,9 +14,9 @@ export function wornSprings(
 	job: Job,
 	fates: readonly SpringFate[]
 ): { tag: string; card: string }[] {
-	const entries = new Map(job.stations.map((entry) => [entry.label, entry]));
+	const cards = springCards(job);
 	return fates.flatMap((one) => {
-		const card = partsOf(job.setup, entries.get(one.station)!).spring?.id;
+		const card = cards.get(one.station);
 		return isOut(one) && one.spring !== null && card ? [{ tag: one.spring, card }] : [];
 	});
 }
@@ -58,9 +58,7 @@ export function planSides(
 	priceOf: (card: string) => number | null
 ): PlanSides {
 	const plans = new Map(planned.map((station) => [station.label, station]));
-	const cards = new Map(
-		job.stations.map((entry) => [entry.label, partsOf(job.setup, entry).spring?.id])
-	);
+	const cards = springCards(job);
 	// Springs of two sets may have the same tags; one without a tag is that of its valve.
 	const itself = (station: string, spring: string | null) =>
 		spring === null ? station : `${cards.get(station)} ${spring}`;

@@ -1,5 +1,5 @@
 /** What becomes of each spring of a head that came back: reused, reshimmed or replaced, and what decided it. Source: handbook §10. */
-import { partsOf, type Job } from '../document/index.ts';
+import { springCards, type Job } from '../document/index.ts';
 import type { Sheet } from '../evaluation/index.ts';
 import { jobLimits, type StationSheet } from '../figures/index.ts';
 import type { StationBeside } from '../then-and-now/index.ts';
@@ -68,9 +68,7 @@ export function fatesOf(
 ): SpringFate[] {
 	const { limits } = jobLimits(job);
 	const rooms = new Map(sheet.stations.map((one) => [one.label, reshimmed(one)]));
-	const cards = new Map(
-		job.stations.map((entry) => [entry.label, partsOf(job.setup, entry).spring?.id])
-	);
+	const cards = springCards(job);
 	const alike = (station: string) =>
 		[...rooms].flatMap(([other, room]) => (cards.get(other) === cards.get(station) ? [room] : []));
 	return beside.map(({ station, spring, moved: { load } }) => {

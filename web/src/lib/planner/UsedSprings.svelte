@@ -11,7 +11,7 @@
 	let { used, allNew = $bindable() }: Props = $props();
 	const book = getBook();
 	const stock = $derived(
-		used.newSprings.map(
+		used.ran.newSprings.map(
 			({ name, count }) => `${name}, ${count === null ? 'not counted' : `${count} in stock`}`
 		)
 	);
@@ -20,8 +20,8 @@
 <Checkbox bind:checked={allNew}>
 	All new springs <span class="text-soft">({stock.join('; ') || 'none in the library'})</span>
 </Checkbox>
-{#if used.replaced.length > 0}
+{#if used.ran.replaced.length > 0}
 	<a class="underline" href="/jobs/{book.job.id}/then">
-		not used again: <span class="figure">{used.replaced.join(' ')}</span>
+		not used again: <span class="figure">{used.ran.replaced.join(' ')}</span>
 	</a>
 {/if}

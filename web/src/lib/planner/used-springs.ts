@@ -1,25 +1,22 @@
 /** Springs that ran, for the plan of a visit: which go, what may come in their place, and what a plan costs. */
 import {
 	fatesOf,
-	partsOf,
 	planSides,
+	springCards,
 	springsToReplace,
 	thenAndNow,
+	wornSprings,
 	type Job,
 	type LibraryPart,
-	type NewSprings,
 	type PlannedStation,
+	type PlanQuestion,
 	type PlanSides,
-	type Sheet,
-	wornSprings
+	type Sheet
 } from '@zinc-ledger/core';
 
 export interface UsedSprings {
-	/** Stations whose spring is not used again. */
-	readonly replaced: readonly string[];
-	/** Springs that go in nowhere. */
-	readonly worn: readonly { readonly tag: string; readonly card: string }[];
-	readonly newSprings: readonly NewSprings[];
+	/** What a plan is told of them. */
+	readonly ran: Required<Pick<PlanQuestion, 'replaced' | 'worn' | 'newSprings'>>;
 	readonly sidesOf: (planned: readonly PlannedStation[]) => PlanSides;
 }
 
@@ -43,12 +40,14 @@ export function usedSpringsOf(
 		life.flatMap(({ station, used }) => (used === null ? [] : [[station, used]]))
 	);
 	const fates = fatesOf(job, sheet, thenAndNow(signed, job), lives);
-	const cards = new Set(job.stations.map((entry) => partsOf(job.setup, entry).spring?.id));
+	const cards = new Set(springCards(job).values());
 	const known = library.filter(({ part, retired }) => cards.has(part.id) && !retired);
 	return {
-		replaced: springsToReplace(job, fates),
-		worn: wornSprings(job, fates),
-		newSprings: known.map(({ part: { id, name }, stock }) => ({ card: id, name, count: stock })),
+		ran: {
+			replaced: springsToReplace(job, fates),
+			worn: wornSprings(job, fates),
+			newSprings: known.map(({ part: { id, name }, stock }) => ({ card: id, name, count: stock }))
+		},
 		sidesOf: (planned) =>
 			planSides(
 				job,

@@ -127,7 +127,7 @@ describe('a backup', () => {
 		const restored = await zinc('restore', file);
 		expect(restored.stdout).toMatch(/\d+ rows, [1-9]\d* signed sheets verified/);
 		await expect(zinc('restore', file)).rejects.toMatchObject({
-			stderr: expect.stringMatching(/holds jobs/)
+			stderr: expect.stringMatching(/is not empty/)
 		});
 		const again = join(folder, 'again.backup');
 		await zinc('backup', again);

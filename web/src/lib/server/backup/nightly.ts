@@ -45,7 +45,13 @@ export async function backUpNightly(
 	await mkdir(folder, { recursive: true, mode: 0o700 });
 	const file = join(folder, nameAt(now));
 	await backUp(url, file);
-	await readBackup(file);
+	try {
+		await readBackup(file);
+	} catch (error) {
+		// One that does not read back is none, and must not pass for the last one.
+		await rm(file, { force: true });
+		throw error;
+	}
 	for (const { name } of spent(await nightlies(folder))) await rm(join(folder, name));
 	return file;
 }

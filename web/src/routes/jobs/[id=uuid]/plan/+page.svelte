@@ -53,11 +53,9 @@
 	);
 	/** What the plan is told of springs that ran; nothing on a job that is no visit. */
 	const ran = $derived(
-		used && {
-			newSprings: used.newSprings,
-			worn: used.worn,
-			replaced: allNew ? book.job.stations.map((station) => station.label) : used.replaced
-		}
+		used && allNew
+			? { ...used.ran, replaced: book.job.stations.map((station) => station.label) }
+			: used?.ran
 	);
 	const placeable = $derived(springsToPlace(book.job, new Set(fixed), ran ?? {}));
 	/** Lock sets that suit the stem and the retainer of this job, on the shelf or to be ordered. */

@@ -1,8 +1,13 @@
+/** Springs and retainers to try, and on a visit what its springs were. */
 import { ask } from '$lib/server/ask';
 import { listParts } from '$lib/server/parts';
+import { springLife } from '$lib/server/service';
+import { jobSignedBefore } from '$lib/server/signed';
 
-export const load = () =>
+export const load = ({ params }) =>
 	ask(async (db) => ({
 		springs: await listParts(db, { sort: 'spring' }),
-		retainers: await listParts(db, { sort: 'retainer' })
+		retainers: await listParts(db, { sort: 'retainer' }),
+		then: await jobSignedBefore(db, params.id),
+		life: await springLife(db, params.id)
 	}));

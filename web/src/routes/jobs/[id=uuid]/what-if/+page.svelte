@@ -24,6 +24,7 @@
 	import type { Change } from '$lib/what-if/changes';
 	import SideBySide from '$lib/what-if/SideBySide.svelte';
 	import { Planner } from '$lib/planner/planner.svelte';
+	import { usedSpringsOf } from '$lib/planner/used-springs';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
@@ -95,19 +96,23 @@
 	});
 	async function planBoth() {
 		const asked = setup;
-		const placeSprings = springsToPlace({ ...book.job, setup: asked }).length > 0;
+		const ranOf = (job: Job) =>
+			usedSpringsOf(job, evaluate(job), data.then?.signed ?? null, data.life, springs)?.ran ?? {};
+		const other = { ...book.job, setup: asked };
+		const placeSprings = springsToPlace(other, new Set(), ranOf(other)).length > 0;
 		const question = (job: Job) => ({
 			job,
 			shims: book.shims,
 			placeSprings,
 			fixed: [],
-			lockStock: []
+			lockStock: [],
+			...ranOf(job)
 		});
 		working = true;
 		const now = await planner.plainly(question(book.job));
-		const other = await planner.plainly(question({ ...book.job, setup: asked }));
+		const then = await planner.plainly(question(other));
 		working = false;
-		plans = { of: asked, now, then: other };
+		plans = { of: asked, now, then };
 	}
 	const sides = $derived<readonly Side[]>([
 		{ name: 'now', sheet: book.sheet, plan: null, highest },
