@@ -16,6 +16,8 @@ cluster_home() {
 	fi
 }
 
+new_password() { node -p 'require("node:crypto").randomBytes(24).toString("hex")'; }
+
 pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
 
 need_postgres() {
@@ -30,7 +32,7 @@ start_cluster() {
 	if [ ! -e "$cluster/PG_VERSION" ]; then
 		say 'Making a private database'
 		mkdir -p "$cluster"
-		(umask 077; node -p 'require("node:crypto").randomBytes(24).toString("hex")' > "$home/password")
+		(umask 077; new_password > "$home/password")
 		if [ "$(id -u)" = 0 ]; then chown postgres "$cluster" "$home/password"; fi
 		as_postgres "$(pg_bin)/initdb" -D "$cluster" -U zinc -E UTF8 --locale=C.UTF-8 \
 			--auth=scram-sha-256 --pwfile="$home/password" >"$DATA/initdb.log" 2>&1 ||
@@ -79,7 +81,7 @@ keep_passwords() {
 		umask 077
 		{
 			echo "127.0.0.1:*:*:zinc:$(cat "$home/password")"
-			echo "127.0.0.1:*:*:zinc_app:$(node -p 'require("node:crypto").randomBytes(24).toString("hex")')"
+			echo "127.0.0.1:*:*:zinc_app:$(new_password)"
 		} >"$PGPASSFILE.new"
 		mv "$PGPASSFILE.new" "$PGPASSFILE"
 	)
@@ -120,4 +122,24 @@ make_database() {
 			where pronamespace = 'public'::regnamespace and proowner <> 'zinc_app'::regrole
 			and not exists (select from pg_depend where objid = pg_proc.oid and deptype = 'e') \gexec
 	SQL
+}
+
+# rotate_passwords: new passwords for both of the cluster's roles, in the files that hold them.
+rotate_passwords() {
+	local home admin app
+	home=$(cluster_home)
+	admin=$(new_password)
+	app=$(new_password)
+	as_admin postgres <<-SQL
+		alter role zinc_app password '$app';
+		alter role zinc password '$admin';
+	SQL
+	(
+		umask 077
+		echo "$admin" > "$home/password.new"
+		printf '127.0.0.1:*:*:zinc:%s\n127.0.0.1:*:*:zinc_app:%s\n' "$admin" "$app" > "$PGPASSFILE.new"
+	)
+	if [ "$(id -u)" = 0 ]; then chown postgres "$home/password.new"; fi
+	mv "$home/password.new" "$home/password"
+	mv "$PGPASSFILE.new" "$PGPASSFILE"
 }

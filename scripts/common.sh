@@ -117,28 +117,49 @@ free_row() {
 	done
 }
 
+# as_user USER: words before a command that make it that user's, where root starts it.
+as_user() { [ "$(id -u)" != 0 ] || echo "setpriv --reuid $1 --regid $1 --clear-groups --"; }
+# The user of a shop's own application, who may do nothing else.
+APP_USER=zinc-ledger
+as_app() { [ "$1" != own ] || as_user "$APP_USER"; }
+
+# What the application writes, its log and backups, is its own; nobody else reads it.
+own_folders() {
+	mkdir -p -m 700 "$DATA/app" "$DATA/backups"
+	chmod 700 "$DATA/app" "$DATA/backups"
+	[ "$(id -u)" = 0 ] && [ "$1" = own ] || return 0
+	id "$APP_USER" >/dev/null 2>&1 ||
+		useradd --system --user-group --no-create-home --home-dir / --shell /usr/sbin/nologin "$APP_USER"
+	chown -R "$APP_USER:$APP_USER" "$DATA/app" "$DATA/backups"
+	$(as_app own) test -r "$ROOT/web/build/index.js" -a -x "$DATA" ||
+		fail "The user $APP_USER, as whom the shop runs, cannot read $ROOT or enter $DATA: move them out of a home folder, or start as somebody else than root."
+}
+
+# start_server MODE [N]: a process of the application, the first or the Nth of a shop.
 start_server() {
-	local mode=$1 wanted=${PORT:-$(default_port "$1")} port i
-	stop_server "$mode"
+	local mode=$1 instance=$1${2:+-$2} wanted port i
+	wanted=$((${PORT:-$(default_port "$mode")} + ${2:-1} - 1))
+	stop_server "$instance"
+	own_folders "$mode"
 	port=$(free_port "$wanted")
 	[ "$port" = "$wanted" ] || say "Port $wanted is taken; using $port."
-	echo "$port" > "$DATA/app-$mode.port"
+	echo "$port" > "$DATA/app-$instance.port"
 	PORT=$port ZINC_MODE=$mode ZINC_DEMO=$ROOT/demo \
 		ZINC_GAUGES=$(cat "$DATA/gauges.port" 2>/dev/null || echo 4610) BODY_SIZE_LIMIT=16M \
-		ZINC_DATA=$DATA ZINC_LOG=$DATA/app-$mode.log \
-		ZINC_BACKUPS=$DATA/backups ZINC_PG_BIN=$(pg_bin) \
-		setsid node web/keeper.js >"$DATA/app-$mode.out" 2>&1 9>&- </dev/null &
-	echo $! > "$DATA/app-$mode.pid"
+		ZINC_DATA=$DATA ZINC_LOG=$DATA/app/$instance.log \
+		ZINC_BACKUPS=$DATA/backups ZINC_NIGHTLY=$([ -n "${2:-}" ] || echo 1) ZINC_PG_BIN=$(pg_bin) \
+		setsid $(as_app "$mode") node web/keeper.js >"$DATA/app-$instance.out" 2>&1 9>&- </dev/null &
+	echo $! > "$DATA/app-$instance.pid"
 	for i in $(seq 100); do
-		healthy "$mode" && return
-		process_is "$(app_pid "$mode")" web/keeper.js || break
+		healthy "$instance" && return
+		process_is "$(app_pid "$instance")" web/keeper.js || break
 		sleep 0.2
 	done
-	tail -n 5 "$DATA/app-$mode.out" "$DATA/app-$mode.log" >&2
+	tail -n 5 "$DATA/app-$instance.out" "$DATA/app/$instance.log" >&2
 	node -e 'fetch(process.argv[1]).then((a) => a.text()).then((t) => console.error(t)).catch(() => {})' \
-		"$(address "$mode")/healthz"
-	stop_server "$mode"
-	fail "The application did not come up; see $DATA/app-$mode.log."
+		"$(address "$instance")/healthz"
+	stop_server "$instance"
+	fail "The application did not come up; see $DATA/app/$instance.log."
 }
 
 stop_server() {

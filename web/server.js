@@ -3,22 +3,74 @@
  * others. SvelteKit's own entry takes every request for https unless told otherwise; here
  * the scheme is known.
  */
+import { createHash, randomUUID, timingSafeEqual } from 'node:crypto';
 import { createServer } from 'node:http';
 
 const port = Number(process.env.PORT ?? 4600);
 const host = process.env.HOST ?? '127.0.0.1';
-/** Whoever reaches the program is let in: nobody beyond this machine may. */
+/** The program itself never listens to the network: a proxy with TLS does. */
 const LOOPBACK = /^(127(\.\d{1,3}){3}|::1|localhost)$/;
 if (!LOOPBACK.test(host)) {
-	console.error(`HOST is ${host}: without sign-in and TLS nothing listens beyond loopback.`);
+	console.error(
+		`HOST is ${host}: nothing listens beyond loopback without sign-in and TLS (./start --own --network).`
+	);
 	process.exit(1);
 }
-process.env.PROTOCOL_HEADER = 'x-zinc-scheme';
+const { ZINC_NETWORK: network, ORIGIN: origin, ZINC_PROXY_SECRET: secret } = process.env;
+/**
+ * On the shop's network a proxy stands in front, which has the TLS; ORIGIN is the shop's own
+ * address, and requests are the proxy's where they hold the secret that it was given.
+ */
+const isBehindProxy = network === '1';
+if (isBehindProxy && (!origin?.startsWith('https://') || !secret)) {
+	console.error('ZINC_NETWORK needs ORIGIN, an https:// address, and ZINC_PROXY_SECRET.');
+	process.exit(1);
+}
+// The framework would believe what a browser says of itself.
+for (const name of ['PROTOCOL_HEADER', 'HOST_HEADER', 'PORT_HEADER', 'ADDRESS_HEADER'])
+	delete process.env[name];
+if (isBehindProxy) process.env.ADDRESS_HEADER = 'x-zinc-address';
+else {
+	delete process.env.ORIGIN;
+	process.env.PROTOCOL_HEADER = 'x-zinc-scheme';
+}
 const { handler } = await import('./build/handler.js');
 /** A page elsewhere may point a name of its own at this machine: it is not answered. */
+const local = ['127.0.0.1', 'localhost', '[::1]', host].map((name) => `${name}:${port}`);
 const names = new Set(
-	['127.0.0.1', 'localhost', '[::1]', host].map((name) => `${name}:${port}`.toLowerCase())
+	(isBehindProxy ? [new URL(/** @type {string} */ (origin)).host] : local).map((name) =>
+		name.toLowerCase()
+	)
 );
+/** What this machine itself asks, to see that the program is well. */
+const WATCHED = new Set(['/healthz', '/readyz', '/metrics']);
+
+/**
+ * Whether a request is for one of the program's names and came the way it should.
+ *
+ * @param {import('node:http').IncomingMessage} request
+ */
+function isOurs({ headers, url }) {
+	const isLocal = local.includes((headers.host ?? '').toLowerCase());
+	if (isBehindProxy && isLocal) return WATCHED.has((url ?? '').split('?')[0] ?? '');
+	if (isBehindProxy && !isSecret(headers['x-zinc-proxy'])) return false;
+	return names.has((headers.host ?? '').toLowerCase());
+}
+
+/** @param {string | string[] | undefined} told */
+function isSecret(told) {
+	const [a, b] = [told, secret].map((text) => createHash('sha256').update(String(text)).digest());
+	return timingSafeEqual(/** @type {Buffer} */ (a), /** @type {Buffer} */ (b));
+}
+
+/**
+ * Who is at the other end of the proxy: the last that it was told of is the one it saw itself.
+ *
+ * @param {import('node:http').IncomingMessage} request
+ */
+const addressOf = ({ headers, socket }) =>
+	(isBehindProxy && String(headers['x-forwarded-for'] ?? '').split(',').at(-1)?.trim()) ||
+	(socket.remoteAddress ?? 'unknown');
 
 /** On every answer, files and errors too; pages add what their scripts may do. */
 const HEADERS = {
@@ -29,20 +81,25 @@ const HEADERS = {
 	'cross-origin-resource-policy': 'same-origin',
 	'permissions-policy': 'camera=(self), geolocation=(), microphone=()',
 	'content-security-policy':
-		"default-src 'self'; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'"
+		"default-src 'self'; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
+	...(isBehindProxy && { 'strict-transport-security': 'max-age=31536000' })
 };
 
 const server = createServer(
 	{ headersTimeout: 20_000, requestTimeout: 120_000 },
 	(request, response) => {
 		for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
-		if (!names.has((request.headers.host ?? '').toLowerCase())) {
+		const id = randomUUID();
+		request.headers['x-request-id'] = id;
+		response.setHeader('x-request-id', id);
+		if (!isOurs(request)) {
 			response
 				.writeHead(421, { 'content-type': 'text/plain' })
 				.end('There is no such address here.\n');
 			return;
 		}
 		request.headers['x-zinc-scheme'] = 'http';
+		request.headers['x-zinc-address'] = addressOf(request);
 		handler(request, response, () => {
 			response.writeHead(404).end();
 		});

@@ -1,10 +1,16 @@
 import type { Person, Units } from '@zinc-ledger/core';
+import type { Role } from '$lib/access/roles';
+import type { Session } from '$lib/server/access/sessions';
 
 declare global {
 	namespace App {
 		interface Locals {
-			/** Who works at this bench, as picked in this browser; null until somebody is. */
+			/** Who works at this bench; null until somebody does. */
 			person: Person | null;
+			/** What they may do: everything on one machine alone; null where nobody is known. */
+			role: Role | null;
+			/** The browser that is signed in; null on one machine alone. */
+			session: Session | null;
 			/** Units that somebody chose; null where each job is read as it was measured. */
 			chosenUnits: Units | null;
 			/** Those chosen, else inches and pounds: what a page reads in that is no job's. */

@@ -1,30 +1,36 @@
 import {
 	json,
-	type ActionResult,
 	type Handle,
 	type HandleServerError,
+	type RequestEvent,
 	type ServerInit
 } from '@sveltejs/kit';
 import { INCH_POUND } from '@zinc-ledger/core';
-import { AWAY } from '$lib/server/ask';
+import { note } from '$lib/server/access/audit';
+import { isForeign, refusalOf } from '$lib/server/access/gate';
+import { closeLimits } from '$lib/server/access/limits';
+import { EXPORTS } from '$lib/server/access/needs';
+import { onNetwork } from '$lib/server/access/network';
+import { whoAsks, type Who } from '$lib/server/access/who-asks';
+import { ask } from '$lib/server/ask';
 import { deriveMissingGently, deriveSoon } from '$lib/server/asked/soon';
 import { backupFolder } from '$lib/server/backup/folder';
 import { startNightly } from '$lib/server/backup/nightly';
 import { isId } from '$lib/server/body';
 import { closeDatabase, database } from '$lib/server/database';
-import { isDatabaseAway } from '$lib/server/database/connection';
 import { hangUp } from '$lib/server/devices/hub';
 import { closeLive } from '$lib/server/live';
 import { log } from '$lib/server/log';
-import { findPerson } from '$lib/server/people';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { told } from '$lib/server/refuse';
 import { unitsNamed } from '$lib/server/units-for';
+import { noteAnswer } from '$lib/server/watch';
 
 process.on('sveltekit:shutdown', () => {
 	hangUp();
 	void closeLive();
+	void closeLimits();
 	void closeDatabase();
 });
 
@@ -32,69 +38,81 @@ process.on('sveltekit:shutdown', () => {
 export const init: ServerInit = () => {
 	void database().then(deriveMissingGently, () => undefined);
 	const folder = backupFolder();
-	if (folder !== null) startNightly(process.env.DATABASE_URL!, folder, database);
+	// Of several processes of a shop one backs it up.
+	if (folder !== null && process.env.ZINC_NIGHTLY !== '') startNightly(process.env.DATABASE_URL!, folder, database);
 };
 
-/**
- * The one place that knows who asks. Today whoever works at the bench is
- * picked by name and kept in a cookie; passwords will be checked here.
- */
-export const handle: Handle = async ({ event, resolve }) => {
+/** Every request passes here: from a page of ours, by somebody who may, noted where it is to be. */
+export const handle: Handle = async (input) => {
+	const begun = performance.now();
+	const response = await answer(input);
+	const { request, route } = input.event;
+	const answered = { route: route.id ?? 'none', method: request.method, status: response.status };
+	const took = performance.now() - begun;
+	noteAnswer(answered, took);
+	if (onNetwork())
+		log.info({ request: requestId(request), ...answered, took: Math.round(took) }, 'answered');
+	return response;
+};
+
+/** The server names every request, in its answer and in the log. */
+const requestId = (request: Request) => request.headers.get('x-request-id') ?? undefined;
+
+const answer: Handle = async ({ event, resolve }) => {
 	if (isForeign(event.request, event.url)) return json(FOREIGN, { status: 403 });
 	if (namesNoAction(event.url))
 		return json(told(message('server.unknown', { what: 'action' })), { status: 404 });
-	const known = await knownPerson(event.cookies.get('zinc-person'));
-	// A page can be shown to nobody in particular; nothing can be written in nobody's name.
-	if (known === 'away' && event.request.method !== 'GET') return away(event.request);
-	const { person, units } = known && known !== 'away' ? known : { person: null, units: null };
-	event.locals.person = person;
-	event.locals.chosenUnits = person ? units : unitsNamed(event.cookies.get('zinc-units'));
-	event.locals.units = event.locals.chosenUnits ?? INCH_POUND;
+	const who = await whoAsks(event.cookies);
+	const refusal = await refusalOf(event, who);
+	if (refusal) return refusal;
+	standAs(event, who === 'away' ? null : who);
 	const scheme = event.cookies.get('zinc-scheme') === 'dark' ? 'dark' : 'light';
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('<html', `<html data-scheme="${scheme}"`)
 	});
+	await noteExport(event, response);
 	const isChange = event.request.method !== 'GET' && response.ok;
 	if (isChange && isId(event.params.id) && /^\/(api\/)?jobs\//.test(event.route.id ?? ''))
 		deriveSoon(event.params.id);
-	return response;
+	return onNetwork() ? forOneBrowser(response) : response;
 };
 
 const FOREIGN = told(message('server.foreign'));
 
-/** Whether a page of another address would change something here. */
-function isForeign(request: Request, { origin }: URL): boolean {
-	if (request.method === 'GET' || request.method === 'HEAD') return false;
-	const asking = request.headers.get('origin');
-	return asking !== null && asking !== origin;
+function standAs({ locals, cookies }: RequestEvent, who: Who | null): void {
+	locals.person = who?.known?.person ?? null;
+	locals.role = who?.role ?? null;
+	locals.session = who?.session ?? null;
+	locals.chosenUnits = who?.known ? who.known.units : unitsNamed(cookies.get('zinc-units'));
+	locals.units = locals.chosenUnits ?? INCH_POUND;
+}
+
+/** Who took something out of the shop is noted, where people are known. */
+async function noteExport(event: RequestEvent, response: Response): Promise<void> {
+	const { locals, route, url } = event;
+	if (!onNetwork() || !response.ok || !EXPORTS.has(route.id ?? '')) return;
+	const about = { path: url.pathname };
+	const address = event.getClientAddress();
+	await ask((db) => note(db, { what: 'exported', person: locals.person?.id, about, address }));
+}
+
+/** What is told to one browser is kept by nobody on the way. */
+function forOneBrowser(response: Response): Response {
+	if (!response.headers.has('cache-control'))
+		response.headers.set('cache-control', 'private, no-cache');
+	return response;
 }
 
 /** Whether an action is named as what every object has, which the framework takes for one of the page's. */
 const namesNoAction = ({ searchParams }: URL) =>
 	[...searchParams.keys()].some((key) => key.startsWith('/') && key.slice(1) in Object.prototype);
 
-async function knownPerson(id: string | undefined) {
-	if (!isId(id)) return null;
-	try {
-		return await findPerson(await database(), id);
-	} catch (error) {
-		if (isDatabaseAway(error)) return 'away';
-		throw error;
-	}
-}
-
-/** The answer where the database is away, to a form of a page or to anything else. */
-function away(request: Request): Response {
-	const isForm = request.headers.has('x-sveltekit-action');
-	const toForm = { type: 'error', status: 503, error: AWAY } satisfies ActionResult;
-	return json(isForm ? toForm : AWAY, { status: 503 });
-}
-
 export const handleError: HandleServerError = ({ error, event, status, message: text }) => {
 	if (status === 404) return told(message('server.unknown', { what: 'page' }));
 	// What the framework itself did not understand: a method, an action, a body that is none of its own.
 	if (status < 500) return { message: text };
-	log.error({ err: error, path: event.url.pathname, status }, text);
+	const { request, route } = event;
+	log.error({ err: error, request: requestId(request), route: route.id, status }, text);
 	return {
 		...told(message('server.failed')),
 		advice: tell(message('server.failed-advice'))

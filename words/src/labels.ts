@@ -1,6 +1,7 @@
 /** The values that are shown and kept, each set of them under what they are of. */
 import type {
 	Adjuster,
+	AuditedAct,
 	BindFound,
 	MANUAL_TESTER,
 	BuildLimit,
@@ -35,6 +36,7 @@ import type {
 	Served,
 	ScopeName,
 	ScopeNeed,
+	ShopRole,
 	SettingOrder,
 	Setup,
 	Source,
@@ -147,6 +149,9 @@ export interface Labels {
 	readonly match: Of<Match['fits']>;
 	readonly evidence: Of<Evidence['what']>;
 	readonly timing: Of<'card' | 'duration' | 'long-cam'>;
+	/** What somebody may do in a shop on the network, and what its trail notes. */
+	readonly role: Of<ShopRole>;
+	readonly audited: Of<AuditedAct>;
 	readonly severity: Of<'stop' | 'watch' | 'note'>;
 	readonly phase: Of<Phase>;
 	/** Sorts of what is found. */

@@ -90,7 +90,48 @@ export interface ServerMessages {
 	'set.not-tested': null;
 	'operator.pick': null;
 	'operator.initials-in-use': { readonly initials: string };
+	'access.sign-in-first': null;
+	'access.not-allowed': { readonly role: ShopRole };
+	'access.other-person': null;
+	'access.too-often': null;
+	'access.wait': { readonly minutes: number };
+	'access.refused': null;
+	'access.pin-refused': null;
+	'access.password-short': { readonly min: number };
+	'access.password-long': { readonly max: number };
+	'access.password-common': null;
+	'access.password-wrong': null;
+	'access.pin-digits': null;
+	'access.pin-common': null;
+	'access.user-name': null;
+	'access.user-name-taken': null;
+	'access.code-unknown': null;
+	'access.last-owner': null;
+	'access.link-ended': null;
+	'gauge.address-elsewhere': { readonly host: string };
 }
+
+/** What somebody may do in a shop on the network, each more than the one before. */
+export type ShopRole = 'reader' | 'helper' | 'machinist' | 'owner';
+
+/** What the trail of a shop notes. */
+export type AuditedAct =
+	| 'signed-in'
+	| 'sign-in-refused'
+	| 'signed-out'
+	| 'signed-out-everywhere'
+	| 'person-changed'
+	| 'pin-refused'
+	| 'code-made'
+	| 'joined'
+	| 'role-changed'
+	| 'sign-in-ended'
+	| 'password-changed'
+	| 'pin-changed'
+	| 'exported'
+	| 'shared'
+	| 'share-ended'
+	| 'restored';
 
 /** What was asked for and is not there. */
 export type Unknown =
@@ -108,7 +149,8 @@ export type Unknown =
 	| 'action'
 	| 'sweep'
 	| 'signed-sheet'
-	| 'output';
+	| 'output'
+	| 'share';
 
 declare module './message.ts' {
 	// eslint-disable-next-line @typescript-eslint/no-empty-object-type

@@ -8,6 +8,8 @@
 	import TopBar from '$lib/frame/TopBar.svelte';
 	import { Help, setHelp } from '$lib/help/help.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
+	import { outbox } from '$lib/outbox/outbox.svelte';
+	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
 	import { isTyping, Keys, setKeys } from '$lib/keys/keys.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 
@@ -18,6 +20,7 @@
 		untrack(() => page.data.units as Units),
 		untrack(() => data.unitsChosen)
 	);
+	bench.access = untrack(() => data.access);
 	setBench(bench);
 	const keys = new Keys();
 	setKeys(keys);
@@ -26,9 +29,15 @@
 
 	// A job that nobody chose units for says in which it was measured.
 	$effect.pre(() => {
-		const { person, unitsChosen } = data;
+		const { person, unitsChosen, access } = data;
 		const units = page.data.units as Units;
-		untrack(() => bench.hear(person, units, unitsChosen));
+		untrack(() => {
+			bench.access = access;
+			bench.hear(person, units, unitsChosen);
+			const sender = access.network ? { person: person?.id ?? null } : { anybody: true as const };
+			outbox.sendAs(sender);
+			sweepOutbox.sendAs(sender);
+		});
 	});
 
 	// Says that keys and clicks are heard from here on.

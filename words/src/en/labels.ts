@@ -647,5 +647,24 @@ export const labels: Labels = {
 		wire: 'wire'
 	},
 	timing: { card: 'cam card', duration: 'duration', 'long-cam': 'long-duration cam' },
+	role: { reader: 'reader', helper: 'helper', machinist: 'machinist', owner: 'owner' },
+	audited: {
+		'signed-in': 'signed in',
+		'sign-in-refused': 'sign-in refused',
+		'signed-out': 'signed out',
+		'signed-out-everywhere': 'signed out everywhere',
+		'person-changed': 'took over the bench',
+		'pin-refused': 'PIN refused',
+		'code-made': 'invited',
+		joined: 'joined',
+		'role-changed': 'role changed',
+		'sign-in-ended': 'sign-in ended',
+		'password-changed': 'password changed',
+		'pin-changed': 'PIN changed',
+		exported: 'took out',
+		shared: 'shared with the customer',
+		'share-ended': 'ended a shared link',
+		restored: 'restored a backup'
+	},
 	severity: { stop: 'stop', watch: 'watch', note: 'note' }
 };

@@ -89,7 +89,8 @@ const UNKNOWN = {
 	action: 'action',
 	sweep: 'sweep',
 	'signed-sheet': 'signed sheet',
-	output: 'output of a signed sheet'
+	output: 'output of a signed sheet',
+	share: 'link'
 } as const;
 const STEM_OF = {
 	valve: 'valve',
@@ -933,6 +934,28 @@ export const sentences: Sentences = {
 	'operator.initials': 'Must be one to four letters.',
 	'operator.pick': 'Select one of the people listed.',
 	'operator.initials-in-use': ({ initials }) => `Initials ${initials} are in use.`,
+	'access.sign-in-first': 'Sign in first; nothing that was typed is lost.',
+	'access.not-allowed': ({ role }) => `Not for a ${labels.role[role]} to do: ask somebody who may.`,
+	'access.other-person': 'Written by somebody else: it is sent once they are at this bench again.',
+	'access.too-often': 'Too many requests: wait a minute.',
+	'access.wait': ({ minutes }) =>
+		`Too many attempts: wait ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}.`,
+	'access.refused': 'User name or password is wrong.',
+	'access.pin-refused': 'PIN is wrong.',
+	'access.password-short': ({ min }) =>
+		`At least ${min} characters: a few words in a row are good.`,
+	'access.password-long': ({ max }) => `At most ${max} characters.`,
+	'access.password-common': 'Too easy to guess: it is on lists of common passwords, or names you.',
+	'access.password-wrong': 'Not your present password.',
+	'access.pin-digits': 'Must be four to eight digits.',
+	'access.pin-common': 'Too easy to guess: no single digit repeated, no row.',
+	'access.user-name': 'Must be 2 to 40 letters, digits, dots or hyphens.',
+	'access.user-name-taken': 'This user name is in use.',
+	'access.code-unknown': 'Unknown code, or one that has been used or is over three days old.',
+	'access.last-owner': 'The shop needs an owner: make somebody else one first.',
+	'access.link-ended': 'This link has ended. Ask the shop for a new one.',
+	'gauge.address-elsewhere': ({ host }) =>
+		`${host} is not on the shop’s list of gauge addresses: this machine and its own network are.`,
 	'job.number-missing': 'Enter a job number.',
 	'job.customer-missing': 'Enter a customer.',
 	'job.engine-missing': 'Enter an engine.'

@@ -9,6 +9,8 @@ import {
 	type Person,
 	type Units
 } from '@zinc-ledger/core';
+import { OPEN, type Access } from '$lib/access/access';
+import { reaches, type Role } from '$lib/access/roles';
 
 export type Scheme = 'light' | 'dark';
 
@@ -20,6 +22,9 @@ export class Bench {
 	person = $state.raw<Person | null>(null);
 	units = $state.raw<Units>({ length: 'in', load: 'lbf' });
 
+	/** How this browser is let in. */
+	access = $state.raw<Access>(OPEN);
+
 	/** Whether they were chosen; else each job is read as it was measured. */
 	unitsChosen = $state(true);
 
@@ -28,6 +33,9 @@ export class Bench {
 		this.units = units;
 		this.unitsChosen = unitsChosen;
 	}
+
+	/** Whether whoever is here may do what takes a role. */
+	may = (least: Role): boolean => reaches(this.access.role, least);
 
 	/** A length in the units of this bench. */
 	length = (value: Millimetres | null | undefined): string =>

@@ -178,7 +178,7 @@ export class SpringTest {
 		this.problem = null;
 		this.kept = `${tag}: ${sweep.points.length} points`;
 		this.#done = [...this.#done, tag];
-		void sweepOutbox.add(this.set.id, $state.snapshot(sweep) as Sweep);
+		void sweepOutbox.add(this.set.id, $state.snapshot(sweep) as Sweep, this.#bench.person.id);
 		const at = springs.findIndex((one) => one.tag === tag);
 		const next =
 			springs.find((one, i) => i > at && !this.isTested(one)) ??

@@ -3,6 +3,7 @@
 	import { ChevronDown, Moon, Sun } from '@lucide/svelte';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
+	import { label } from '@zinc-ledger/words';
 	import { getBench, type Scheme } from '$lib/bench/bench.svelte';
 	import { PLACES } from './places';
 	import Button from '$lib/ui/Button.svelte';
@@ -10,6 +11,8 @@
 
 	let { scheme: first, onkeys }: { scheme: Scheme; onkeys: () => void } = $props();
 	const bench = getBench();
+	const access = $derived(bench.access);
+	const LINK = 'flex min-h-11 items-center underline';
 	let open = $state(false);
 	let scheme = $state(untrack(() => first));
 
@@ -31,14 +34,25 @@
 	{/snippet}
 	<p class="flex items-baseline gap-2 border-b-2 border-ink pb-2">
 		<b>{bench.person?.name ?? 'Nobody picked'}</b>
-		<a
-			class="ml-auto flex min-h-11 items-center underline"
-			href="/bench?back={encodeURIComponent(page.url.pathname)}"
-			onclick={() => (open = false)}
-		>
-			Change
-		</a>
+		{#if !access.network || access.atBench}
+			<a
+				class="ml-auto flex min-h-11 items-center underline"
+				href="/bench?back={encodeURIComponent(page.url.pathname)}"
+				onclick={() => (open = false)}
+			>
+				Change
+			</a>
+		{/if}
 	</p>
+	{#if access.network && access.role}
+		<p class="flex flex-wrap items-baseline gap-x-4 border-b border-hair text-[13px] text-soft">
+			{label('role', access.role)}
+			<a class={LINK} href="/account" onclick={() => (open = false)}>Your sign-in</a>
+			{#if access.role === 'owner'}
+				<a class={LINK} href="/people" onclick={() => (open = false)}>People</a>
+			{/if}
+		</p>
+	{/if}
 	<!-- Fetched once the menu is opened. -->
 	{#await import('$lib/bench/UnitsSwitch.svelte') then { default: UnitsSwitch }}
 		<UnitsSwitch />

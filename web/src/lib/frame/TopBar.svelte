@@ -15,6 +15,8 @@
 	}
 	let { scheme, onkeys, onfind }: Props = $props();
 	const bench = getBench();
+	/** Nobody is signed in: there is nothing to find or to go to. */
+	const signedOut = $derived(bench.access.network && !bench.access.signedIn);
 	const title = $derived(page.data.title);
 	const rest = $derived(title ? 'hidden tablet:inline' : '');
 </script>
@@ -39,17 +41,21 @@
 		</p>
 	{/if}
 	<div class="ml-auto flex flex-none items-center gap-2 tablet:gap-4">
-		{#each PLACES as [href, name] (href)}
+		{#each signedOut ? [] : PLACES as [href, name] (href)}
 			<a {href} class="hidden min-h-11 items-center text-[14px] bench:flex">{name}</a>
 		{/each}
-		<Button look="band" class="flex" onclick={onfind}>
+		<Button look="band" class={signedOut ? 'hidden' : 'flex'} onclick={onfind}>
 			<Search size={17} class="tablet:hidden" aria-label="find" />
 			<span class="hidden items-center gap-1.5 tablet:flex"><Key>Ctrl K</Key> find</span>
 		</Button>
 		<Button look="band" class="hidden bench:flex" onclick={onkeys}>
 			<Key>?</Key> keys
 		</Button>
-		{#if !bench.person}
+		{#if signedOut}
+			{#if page.url.pathname !== '/sign-in'}
+				<a href="/sign-in" class="flex min-h-11 items-center font-semibold">Sign in</a>
+			{/if}
+		{:else if !bench.person}
 			<a
 				href="/bench?back={encodeURIComponent(page.url.pathname)}"
 				class="flex min-h-11 items-center text-[14px] font-semibold whitespace-nowrap text-[#f0c645]"

@@ -1,4 +1,5 @@
 import type { Reading } from '@zinc-ledger/core';
+import { isForLater, sends, type Sender } from './later';
 import { store, type Waiting } from './store';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
@@ -22,10 +23,25 @@ class Outbox {
 	/** Why the last sending failed, where the server itself said so. */
 	trouble = $state<string | null>(null);
 
+	/** Whether the server asks who that is before it takes any. */
+	asksWho = $state(false);
+
+	/** Whose readings go out: one is sent under no other name than its own. */
+	sender = $state.raw<Sender>({ anybody: true });
+
 	#sending = false;
 	#pause = FIRST_PAUSE;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	#onSent: Sent = () => undefined;
+
+	/** Says who is at this browser now; what waited for them goes out. */
+	sendAs(sender: Sender): void {
+		this.sender = sender;
+		void this.flush();
+	}
+
+	/** Whether a reading waits for somebody else than who is here. */
+	isOthers = ({ reading }: Waiting): boolean => !sends(this.sender, reading.person);
 
 	/** Picks up what an earlier visit left behind, and sends it. */
 	async open(onSent: Sent): Promise<void> {
@@ -58,11 +74,13 @@ class Outbox {
 				await this.#send(next);
 				this.reachable = true;
 				this.trouble = null;
+				this.asksWho = false;
 				this.#pause = FIRST_PAUSE;
 			}
 		} catch (failure) {
 			this.reachable = false;
 			this.trouble = failure instanceof NotNow ? failure.message : null;
+			this.asksWho = failure instanceof NotNow && failure.status === 401;
 			this.#timer = setTimeout(() => void this.flush(), this.#pause);
 			this.#pause = Math.min(this.#pause * 2, LONGEST_PAUSE);
 		} finally {
@@ -70,9 +88,11 @@ class Outbox {
 		}
 	}
 
-	/** The readings that wait longest, of one job; those not refused. */
+	/** The readings that wait longest, of one job; those not refused, and whoever is here wrote. */
 	#next(): readonly Waiting[] {
-		const open = this.waiting.filter((waiting) => waiting.refused === undefined);
+		const open = this.waiting.filter(
+			(waiting) => waiting.refused === undefined && !this.isOthers(waiting)
+		);
 		return open.filter(({ jobId }) => jobId === open[0]!.jobId).slice(0, AT_ONCE);
 	}
 
@@ -85,7 +105,7 @@ class Outbox {
 			headers: { 'content-type': 'application/json', 'x-sent-at': new Date().toISOString() },
 			body: JSON.stringify(isOne ? reading : batch.map((waiting) => waiting.reading))
 		});
-		if (isForLater(response.status)) throw new NotNow(await wordsOf(response));
+		if (isForLater(response.status)) throw new NotNow(await wordsOf(response), response.status);
 		const answer = (await response.json()) as { readings?: Reading[]; message?: string };
 		if (response.ok) {
 			const sent = batch.map((waiting) => waiting.reading);
@@ -111,7 +131,14 @@ class Outbox {
 }
 
 /** The server would not take it now, and says why. */
-class NotNow extends Error {}
+class NotNow extends Error {
+	constructor(
+		says: string,
+		readonly status: number
+	) {
+		super(says);
+	}
+}
 
 /** What an answer says in words; one from something between here and the server says none. */
 async function wordsOf(response: Response): Promise<string> {
@@ -120,12 +147,5 @@ async function wordsOf(response: Response): Promise<string> {
 	const isAway = response.status >= 500 && response.status !== 507;
 	return (!isAway && answer.message) || tell(message('server.not-reached'));
 }
-
-/** Answers that say nothing of the reading itself: nobody is picked, too many at once, no room. */
-const LATER = new Set([401, 402, 403, 407, 408, 413, 421, 423, 425, 429]);
-
-/** Whether the server may yet take what it would not now. Only what can never be kept is for a person to decide. */
-const isForLater = (status: number) =>
-	status >= 500 || (status >= 300 && status < 400) || LATER.has(status);
 
 export const outbox = new Outbox();

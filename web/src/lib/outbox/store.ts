@@ -13,6 +13,8 @@ export interface Waiting {
 export interface WaitingSweep {
 	readonly setId: string;
 	readonly sweep: Sweep;
+	/** Who took it; unknown where it waited since an earlier release. */
+	readonly by?: string;
 }
 
 interface Schema extends DBSchema {

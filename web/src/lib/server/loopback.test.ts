@@ -13,7 +13,7 @@ describe('a server without sign-in and TLS', () => {
 			});
 			expect([status, stderr]).toEqual([
 				1,
-				`HOST is ${host}: without sign-in and TLS nothing listens beyond loopback.\n`
+				`HOST is ${host}: nothing listens beyond loopback without sign-in and TLS (./start --own --network).\n`
 			]);
 		}
 	);

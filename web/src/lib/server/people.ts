@@ -1,7 +1,23 @@
 /** Who works here, and the units each of them reads. */
 import { v7 as uuid } from 'uuid';
-import type { Person, Units } from '@zinc-ledger/core';
+import { z } from 'zod';
+import { issue } from '@zinc-ledger/core';
+import type { LengthUnit, LoadUnit, Person, Units } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
+
+/** Somebody new, as typed in a form. */
+export const Newcomer = z.object({
+	name: z
+		.string()
+		.trim()
+		.min(1, issue('operator.name'))
+		.max(80, issue('field.max', { max: 80, unit: 'characters' })),
+	initials: z
+		.string()
+		.trim()
+		.toUpperCase()
+		.regex(/^\p{L}{1,4}$/u, issue('operator.initials'))
+});
 
 export interface Known {
 	readonly person: Person;
@@ -17,10 +33,16 @@ export async function findPerson(db: Database, id: string): Promise<Known | null
 	if (!row) return null;
 	return {
 		person: { id: row.id, name: row.name, initials: row.initials },
-		units:
-			row.length_unit && row.load_unit ? { length: row.length_unit, load: row.load_unit } : null
+		units: unitsOf(row)
 	};
 }
+
+interface UnitsRow {
+	readonly length_unit: LengthUnit | null;
+	readonly load_unit: LoadUnit | null;
+}
+export const unitsOf = ({ length_unit: length, load_unit: load }: UnitsRow): Units | null =>
+	length && load ? { length, load } : null;
 
 /** Adds a person; the same initials twice would make the record ambiguous. */
 export async function addPerson(

@@ -1,4 +1,5 @@
 import type { Sweep } from '@zinc-ledger/core';
+import { isForLater, sends, type Sender } from '$lib/outbox/later';
 import { sweepStore, type WaitingSweep } from '$lib/outbox/store';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
@@ -16,7 +17,14 @@ class SweepOutbox {
 	refused = $state<string | null>(null);
 	/** Sweeps stored since somebody last looked; a page that shows sweeps asks anew when there are any. */
 	sent = $state(0);
+	#sender: Sender = { anybody: true };
 	#sending = false;
+
+	/** Says who is at this browser now; what waited for them goes out. */
+	sendAs(sender: Sender): void {
+		this.#sender = sender;
+		void this.#flush();
+	}
 
 	async open(): Promise<void> {
 		const kept = await sweepStore.all().catch(() => []);
@@ -25,27 +33,29 @@ class SweepOutbox {
 		if (this.waiting.length > 0) void this.#flush();
 	}
 
-	async add(setId: string, sweep: Sweep): Promise<void> {
-		const waiting = { setId, sweep };
+	async add(setId: string, sweep: Sweep, by?: string): Promise<void> {
+		const waiting = { setId, sweep, ...(by && { by }) };
 		this.waiting = [...this.waiting, waiting];
 		await sweepStore.put(waiting).catch(() => undefined);
 		void this.#flush();
 	}
 
+	/** The one that waits longest of those that whoever is here took. */
+	#next = () => this.waiting.find(({ by }) => sends(this.#sender, by));
+
 	async #flush(): Promise<void> {
 		if (this.#sending) return;
 		this.#sending = true;
-		while (this.waiting.length > 0) {
-			const [next] = this.waiting;
-			const answer = await send(next!);
+		for (let next = this.#next(); next; next = this.#next()) {
+			const answer = await send(next);
 			if (answer === 'later') {
 				await new Promise((later) => setTimeout(later, PAUSE));
 				continue;
 			}
 			this.refused = answer;
 			if (answer !== null) break;
-			this.waiting = this.waiting.filter(({ sweep }) => sweep.id !== next!.sweep.id);
-			await sweepStore.remove(next!.sweep.id).catch(() => undefined);
+			this.waiting = this.waiting.filter(({ sweep }) => sweep.id !== next.sweep.id);
+			await sweepStore.remove(next.sweep.id).catch(() => undefined);
 			this.sent++;
 		}
 		this.#sending = false;
@@ -53,15 +63,15 @@ class SweepOutbox {
 }
 
 /** @returns null when it is stored, 'later' when the server is away, else why it was refused */
-async function send({ setId, sweep }: WaitingSweep): Promise<string | null | 'later'> {
+async function send({ setId, sweep, by }: WaitingSweep): Promise<string | null | 'later'> {
 	try {
-		const response = await fetch(`/api/sets/${setId}/sweeps`, {
+		const response = await fetch(`/api/sets/${setId}/sweeps${by ? `?by=${by}` : ''}`, {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
 			body: JSON.stringify(sweep)
 		});
 		if (response.ok) return null;
-		if (response.status >= 500) return 'later';
+		if (isForLater(response.status)) return 'later';
 		const answer = (await response.json()) as { message?: string };
 		return answer.message ?? tell(message('server.would-not-take'));
 	} catch {

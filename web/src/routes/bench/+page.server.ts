@@ -1,43 +1,46 @@
-import { fail, redirect } from '@sveltejs/kit';
-import { z } from 'zod';
-import { ask } from '$lib/server/ask';
-import { fieldProblems, formTexts, isId } from '$lib/server/body';
-import { addPerson, findPerson, listPeople } from '$lib/server/people';
-import { issue, message } from '@zinc-ledger/core';
+import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
+import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
+import { onNetwork } from '$lib/server/access/network';
+import { leaveBench, takeOver } from '$lib/server/access/sign-in';
+import { listWithPin } from '$lib/server/access/sign-ins';
+import { ask } from '$lib/server/ask';
+import { back } from '$lib/server/back';
+import { fieldProblems, formTexts, isId } from '$lib/server/body';
+import { addPerson, findPerson, listPeople, Newcomer } from '$lib/server/people';
 
 const YEAR = 365 * 24 * 3600;
-const Newcomer = z.object({
-	name: z
-		.string()
-		.trim()
-		.min(1, issue('operator.name'))
-		.max(80, issue('field.max', { max: 80, unit: 'characters' })),
-	initials: z
-		.string()
-		.trim()
-		.toUpperCase()
-		.regex(/^\p{L}{1,4}$/u, issue('operator.initials'))
-});
 
-export const load = async () => ({ people: await ask(listPeople) });
+/** On the network people change at a bench by PIN; on one machine alone, by name. */
+export const load = async ({ locals: { session }, url }) => {
+	if (onNetwork() && !session?.atBench)
+		redirect(303, url.searchParams.has('back') ? back(url) : '/account');
+	return { byPin: onNetwork(), people: await ask(onNetwork() ? listWithPin : listPeople) };
+};
 
-/** Back to where the person came from; only ever within the application. */
-function back(url: URL): string {
-	const path = url.searchParams.get('back') ?? '/';
-	return /^\/(?![/\\])/.test(path) ? path : '/';
-}
+const pickedBy = ({ cookies }: RequestEvent, id: string) =>
+	cookies.set('zinc-person', id, { path: '/', maxAge: YEAR, secure: false });
 
 export const actions = {
-	pick: async ({ request, cookies, url }) => {
-		const { person: id } = await formTexts(request);
-		const known = isId(id) ? await ask((db) => findPerson(db, id)) : null;
-		if (!known || !id) return fail(400, { pick: tell(message('operator.pick')) });
-		cookies.set('zinc-person', id, { path: '/', maxAge: YEAR, secure: false });
-		redirect(303, back(url));
+	pick: async (event) => {
+		const { person: id, pin = '' } = await formTexts(event.request);
+		const refused = (says: Message) => fail(400, { pick: tell(says), person: id });
+		if (!id || !isId(id)) return refused(message('operator.pick'));
+		if (onNetwork()) {
+			const hindered = await takeOver(event, id, pin);
+			if (hindered) return refused(hindered);
+		} else {
+			if (!(await ask((db) => findPerson(db, id)))) return refused(message('operator.pick'));
+			pickedBy(event, id);
+		}
+		redirect(303, back(event.url));
 	},
-	add: async ({ request, cookies, url }) => {
-		const form = await formTexts(request);
+	leave: async (event) => {
+		await leaveBench(event);
+		redirect(303, '/bench');
+	},
+	add: async (event) => {
+		const form = await formTexts(event.request);
 		const checked = Newcomer.safeParse(form);
 		if (!checked.success) {
 			const { name, initials } = fieldProblems(checked.error);
@@ -54,7 +57,7 @@ export const actions = {
 			const problems = { name: undefined, initials: says };
 			return fail(409, { problems, name, initials });
 		}
-		cookies.set('zinc-person', person.id, { path: '/', maxAge: YEAR, secure: false });
-		redirect(303, back(url));
+		if (!onNetwork()) pickedBy(event, person.id);
+		redirect(303, back(event.url));
 	}
 };

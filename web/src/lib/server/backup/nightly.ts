@@ -57,7 +57,7 @@ export async function backUpNightly(
 }
 
 /** When the last backup of a folder was written, whoever made it; null where there is none. */
-async function lastIn(folder: string): Promise<Date | null> {
+export async function lastBackup(folder: string): Promise<Date | null> {
 	const names = (await namesIn(folder)).filter((name) => name.endsWith('.backup'));
 	const written = await Promise.all(
 		names.map(async (name) => (await stat(join(folder, name))).mtime)
@@ -71,7 +71,7 @@ export async function backupWarning(
 	now = new Date(),
 	runningFor = process.uptime() * 1000
 ): Promise<Message | null> {
-	const last = await lastIn(folder);
+	const last = await lastBackup(folder);
 	if (last === null) return runningFor > FIRST_TAKES ? message('backup.none') : null;
 	return now.getTime() - last.getTime() > OLD
 		? message('backup.old', { at: last.toISOString() })

@@ -17,6 +17,7 @@ import * as setBuild from './migrations/0014-set-build';
 import * as motions from './migrations/0015-motions';
 import * as visits from './migrations/0016-visits';
 import * as photosOfMarks from './migrations/0017-photos-of-marks';
+import * as signIn from './migrations/0018-sign-in';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -35,7 +36,8 @@ const MIGRATIONS = {
 	'0014-set-build': setBuild,
 	'0015-motions': motions,
 	'0016-visits': visits,
-	'0017-photos-of-marks': photosOfMarks
+	'0017-photos-of-marks': photosOfMarks,
+	'0018-sign-in': signIn
 };
 
 /** Names of all, the oldest first. */

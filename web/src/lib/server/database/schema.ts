@@ -1,6 +1,7 @@
 /** The tables, as Kysely types. Rows hold facts; figures are worked out by the core. */
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
 import type {
+	AuditedAct,
 	Decision,
 	EntryList,
 	Reading,
@@ -27,6 +28,8 @@ import type {
 	State,
 	VisitOf
 } from '@zinc-ledger/core';
+import type { AuditAbout } from '../../access/audited';
+import type { Role } from '../../access/roles';
 
 /** What was measured of a tagged spring besides its sweeps, as length texts. */
 export interface SpringMeasured {
@@ -66,6 +69,61 @@ export interface Tables {
 		length_unit: LengthUnit | null;
 		load_unit: LoadUnit | null;
 		created_at: Written;
+	};
+	/** How a person signs in; none for those who were not invited. */
+	sign_in: {
+		person_id: string;
+		/** In small letters. */
+		user_name: string;
+		role: Role;
+		/** Argon2id, with its salt and cost. */
+		password: string;
+		pin: string | null;
+		ended: Generated<boolean>;
+	};
+	/** A code that makes a sign-in, or gives one a new password; known by its SHA-256. */
+	invitation: {
+		key: string;
+		/** Null for the shop's first owner, who says who that is. */
+		person_id: string | null;
+		role: Role;
+		made_by: string | null;
+		until: Date;
+		used_at: ColumnType<Date | null, never, Date>;
+	};
+	/** A browser that is signed in; known by the SHA-256 of what its cookie holds. */
+	session: {
+		key: string;
+		opened_by: string;
+		/** Whether several work there, each known by a PIN. */
+		at_bench: boolean;
+		/** Who is at it; null where nobody is. */
+		person_id: string | null;
+		by_pin: Generated<boolean>;
+		person_until: Date | null;
+		used_at: ColumnType<Date, Date | undefined, Date>;
+	};
+	/** What was done that a shop wants to know of; nobody changes it. */
+	audit: {
+		id: string;
+		what: AuditedAct;
+		person_id: string | null;
+		about: JSONColumnType<AuditAbout>;
+		address: string | null;
+		at: Written;
+		position: Generated<string>;
+	};
+	/** A signed sheet that a customer opens by a link; known by the SHA-256 of its token. */
+	share: {
+		id: string;
+		key: string;
+		sheet_id: string;
+		made_by: string | null;
+		made_at: Written;
+		until: Date;
+		ended_at: ColumnType<Date | null, never, Date>;
+		opened: Generated<number>;
+		opened_at: ColumnType<Date | null, never, Date>;
 	};
 	customer: { id: string; name: string; contact: string | null; created_at: Written };
 	engine: {

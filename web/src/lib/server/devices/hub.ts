@@ -1,6 +1,6 @@
 /** The links to gauges that somebody listens to, one for each however many listen. */
 import type { Gauge } from '@zinc-ledger/core';
-import { DeviceLink, type News } from './link';
+import { DeviceLink, type LinkState, type News } from './link';
 
 const links = new Map<string, DeviceLink>();
 
@@ -18,6 +18,9 @@ export function listenTo(gauge: Gauge, listener: (news: News) => void): (() => v
 		if (known.listeners === 0) links.delete(key);
 	};
 }
+
+/** The state of every link. */
+export const gaugesHeard = (): LinkState[] => [...links.values()].map(({ state }) => state);
 
 /** Ends every link. */
 export function hangUp(): void {

@@ -61,6 +61,10 @@ export class DeviceLink {
 		return this.#listeners.size;
 	}
 
+	get state(): LinkState {
+		return this.#state;
+	}
+
 	/** Listens until the returned function is called. */
 	listen(listener: (news: News) => void): () => void {
 		this.#listeners.add(listener);

@@ -2,6 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Plan } from '@zinc-ledger/core/schema';
 import { Id, Line } from '@zinc-ledger/core/units-schema';
+import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { acceptPlan, withdrawPlan } from '$lib/server/jobs/change';
@@ -21,8 +22,9 @@ export async function DELETE({ request, params, locals }) {
 }
 
 /** Accepts a plan: keeps it, and makes the stations' builds what it says. */
-export async function POST({ request, params }) {
+export async function POST({ request, params, locals }) {
 	const plan = { ...(await checkedBody(request, Plan)), at: new Date().toISOString() };
+	refuseOtherName(locals, [plan.person]);
 	return ask(async (db) => {
 		if (!(await findPerson(db, plan.person))) refuse(400, message('server.operator-required'));
 		await acceptPlan(db, params.id, plan);

@@ -2,6 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { issue } from '@zinc-ledger/core';
 import { Reading } from '@zinc-ledger/core/schema';
+import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { clockOf, storeReadings } from '$lib/server/readings';
@@ -12,8 +13,9 @@ import { clockOf, storeReadings } from '$lib/server/readings';
  * harmless. The reading names its own person: it may have waited in the
  * browser since somebody else stood there.
  */
-export async function POST({ request, params }) {
+export async function POST({ request, params, locals }) {
 	const reading = await checkedBody(request, Reading, 'readings');
+	refuseOtherName(locals, [reading.person]);
 	const clock = clockOf(request);
 	return json({ readings: await ask((db) => storeReadings(db, params.id, [reading], clock)) });
 }
@@ -24,8 +26,12 @@ const Many = z
 	.max(50, issue('field.max', { max: 50 }));
 
 /** Stores many readings at once, all or none, as {@link POST} does one. */
-export async function PUT({ request, params }) {
+export async function PUT({ request, params, locals }) {
 	const readings = await checkedBody(request, Many, 'readings');
+	refuseOtherName(
+		locals,
+		readings.map(({ person }) => person)
+	);
 	const clock = clockOf(request);
 	return json({ readings: await ask((db) => storeReadings(db, params.id, readings, clock)) });
 }

@@ -1,5 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
+import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { findPerson } from '$lib/server/people';
@@ -17,8 +18,9 @@ const Signing = z.strictObject({
 });
 
 /** Signs the job as it stands, in the scope named; what blocks is said and nothing is kept. */
-export async function POST({ request, params }) {
+export async function POST({ request, params, locals }) {
 	const { person: id, units, scope } = await checkedBody(request, Signing);
+	refuseOtherName(locals, [id]);
 	return ask(async (db) => {
 		const known = await findPerson(db, id);
 		if (!known) refuse(400, message('server.operator-required'));

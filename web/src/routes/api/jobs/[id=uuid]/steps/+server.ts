@@ -2,6 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { message } from '@zinc-ledger/core';
 import { AssemblyStep } from '@zinc-ledger/core/schema';
+import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
@@ -13,8 +14,12 @@ import { refuse } from '$lib/server/refuse';
 const Steps = z.strictObject({ steps: z.array(AssemblyStep).min(1).max(96) });
 
 /** Marks steps at several stations at once, each as an entry of its own; all of them or none. */
-export async function POST({ request, params }) {
+export async function POST({ request, params, locals }) {
 	const { steps } = await checkedBody(request, Steps);
+	refuseOtherName(
+		locals,
+		steps.map(({ person }) => person)
+	);
 	const at = new Date().toISOString();
 	const entries = steps.map((step) => ({ ...step, at }));
 	return ask(async (db) => {

@@ -1,5 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { VoidEntry } from '@zinc-ledger/core/schema';
+import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
@@ -9,8 +10,9 @@ import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 /** Strikes a reading through, with its reason. */
-export async function POST({ request, params }) {
+export async function POST({ request, params, locals }) {
 	const entry = await checkedBody(request, VoidEntry);
+	refuseOtherName(locals, [entry.person]);
 	return ask(async (db) => {
 		const loaded = await loadJob(db, params.id);
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));

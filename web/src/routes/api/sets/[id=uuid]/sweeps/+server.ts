@@ -1,15 +1,23 @@
 import { json } from '@sveltejs/kit';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
+import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody, isId } from '$lib/server/body';
+import { findPerson } from '$lib/server/people';
 import { keepSweep } from '$lib/server/springs';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
-/** Keeps a sweep with its tagged spring; the same one twice is harmless. */
-export async function POST({ request, params, locals }) {
+/**
+ * Keeps a sweep with its tagged spring; the same one twice is harmless. It names who took it,
+ * `?by=ID`: it may have waited in the browser since somebody else stood there.
+ */
+export async function POST({ request, params, locals, url }) {
 	const sweep = await checkedBody(request, Sweep);
-	const { person } = locals;
+	const by = url.searchParams.get('by') ?? locals.person?.id;
+	if (!isId(by)) refuse(401, message('server.operator-required'));
+	refuseOtherName(locals, [by]);
+	const person = (await ask((db) => findPerson(db, by)))?.person;
 	if (!person) refuse(401, message('server.operator-required'));
 	const kept = await ask((db) => keepSweep(db, params.id, sweep, person));
 	if (!kept) refuse(404, message('server.no-spring', { tag: sweep.tag }));

@@ -13,6 +13,7 @@ import {
 	Trial
 } from '@zinc-ledger/core/schema';
 import { openTrial, type Job } from '@zinc-ledger/core';
+import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
@@ -61,7 +62,7 @@ function refuseSecondTrial(job: Job, { of, result }: Trial): void {
 }
 
 /** Adds to one of the job's lists that only ever grow. */
-export async function POST({ request, params }) {
+export async function POST({ request, params, locals }) {
 	if (!Object.hasOwn(SCHEMAS, params.list))
 		refuse(404, message('server.no-list', { list: params.list }));
 	const list = params.list as keyof typeof SCHEMAS;
@@ -70,6 +71,7 @@ export async function POST({ request, params }) {
 		...(await checkedBody(request, SCHEMAS[list], list)),
 		at: new Date().toISOString()
 	};
+	refuseOtherName(locals, [entry.person]);
 	return ask(async (db) => {
 		const loaded = await loadJob(db, params.id);
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));

@@ -1,0 +1,14 @@
+import type { Role } from './roles';
+
+/** How a browser is let in. */
+export interface Access {
+	/** Whether the shop is on its network, where everybody signs in. */
+	readonly network: boolean;
+	readonly signedIn: boolean;
+	/** Whether several work at this browser, each known by a PIN. */
+	readonly atBench: boolean;
+	readonly role: Role | null;
+}
+
+/** On one machine alone everybody may do everything. */
+export const OPEN: Access = { network: false, signedIn: false, atBench: false, role: 'owner' };

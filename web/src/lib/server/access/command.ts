@@ -1,0 +1,21 @@
+/**
+ * Codes from the console, for whoever holds the machine: `first-owner` says one where the
+ * shop has no owner yet and nothing where it has, `owner` one for another owner.
+ */
+import { connect } from '../database/connection';
+import { migrate } from '../database/migrate';
+import { note } from './audit';
+import { hasOwner, invite } from './sign-ins';
+
+const [, , what] = process.argv;
+const db = connect(process.env.DATABASE_URL!);
+try {
+	await migrate(db);
+	if (what === 'owner' || !(await hasOwner(db))) {
+		const code = await invite(db, null, 'owner', null);
+		await note(db, { what: 'code-made', about: { role: 'owner' } });
+		console.log(code);
+	}
+} finally {
+	await db.destroy();
+}

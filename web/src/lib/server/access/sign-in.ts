@@ -1,0 +1,83 @@
+/** Signing in, taking a bench over, and what both count, note and refuse. */
+import type { RequestEvent } from '@sveltejs/kit';
+import { message, type Message, type Person } from '@zinc-ledger/core';
+import { ask } from '../ask';
+import { refuse } from '../refuse';
+import { note, type Act } from './audit';
+import { attempt, forgive } from './limits';
+import { onNetwork } from './network';
+import { changePerson, openSession } from './sessions';
+import { checkPassword, checkPin, listWithPin } from './sign-ins';
+import { keepToken } from './who-asks';
+
+/** What is only there where people sign in. */
+export function refuseWithoutNetwork(): void {
+	if (!onNetwork()) refuse(404, message('server.unknown', { what: 'page' }));
+}
+
+/** Notes what somebody did, in the name of whoever is signed in unless another is given. */
+export const noteAct = (event: RequestEvent, act: Act) =>
+	ask((db) =>
+		note(db, { person: event.locals.person?.id, address: event.getClientAddress(), ...act })
+	);
+
+const tooMany = (minutes: number | null): Message | null =>
+	minutes === null ? null : message('access.wait', { minutes });
+
+/** Signs a browser in by name and password; what hinders it, in the same words whatever was wrong. */
+export async function signIn(
+	event: RequestEvent,
+	{ userName, password, atBench }: { userName: string; password: string; atBench: boolean }
+): Promise<Message | null> {
+	const name = userName.trim().toLowerCase();
+	const address = event.getClientAddress();
+	const wait = (await attempt('address', address)) ?? (await attempt('name', name));
+	if (wait !== null) return tooMany(wait);
+	const person = await ask((db) => checkPassword(db, name, password));
+	if (!person) {
+		await noteAct(event, { what: 'sign-in-refused' });
+		return message('access.refused');
+	}
+	await forgive('name', name);
+	await welcome(event, person, atBench, 'signed-in');
+	return null;
+}
+
+/** Opens a session under a token that nobody knew before. */
+export async function welcome(
+	event: RequestEvent,
+	person: Person,
+	atBench: boolean,
+	what: 'signed-in' | 'joined'
+): Promise<void> {
+	keepToken(event.cookies, await ask((db) => openSession(db, person, atBench)));
+	await noteAct(event, { what, person: person.id });
+}
+
+/** Puts somebody at a shared bench by their PIN; what hinders it. The bench goes on whatever happens. */
+export async function takeOver(
+	event: RequestEvent,
+	personId: string,
+	pin: string
+): Promise<Message | null> {
+	const { session } = event.locals;
+	const person = (await ask(listWithPin)).find(({ id }) => id === personId);
+	if (!session?.atBench || !person) return message('operator.pick');
+	const wait = await attempt('pin', person.id);
+	if (wait !== null) return tooMany(wait);
+	if (!(await ask((db) => checkPin(db, person.id, pin)))) {
+		await noteAct(event, { what: 'pin-refused', about: { whom: person.id } });
+		return message('access.pin-refused');
+	}
+	await forgive('pin', person.id);
+	keepToken(event.cookies, await ask((db) => changePerson(db, session, person)));
+	await noteAct(event, { what: 'person-changed', person: person.id });
+	return null;
+}
+
+/** Takes whoever is at a shared bench off it. */
+export async function leaveBench(event: RequestEvent): Promise<void> {
+	const { session } = event.locals;
+	if (!session?.atBench) return;
+	keepToken(event.cookies, await ask((db) => changePerson(db, session, null)));
+}

@@ -1,0 +1,8 @@
+/** Where somebody came from before they were asked who they are; only ever within the application. */
+export function back(url: URL): string {
+	const here = 'http://here.invalid';
+	const asked = url.searchParams.get('back') ?? '/';
+	// Read as a browser reads it: a tab or a backslash may hide another address.
+	const read = URL.canParse(asked, here) ? new URL(asked, here) : null;
+	return read?.origin === here && asked.startsWith('/') ? read.pathname + read.search : '/';
+}

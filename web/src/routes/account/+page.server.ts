@@ -1,0 +1,70 @@
+import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
+import { message } from '@zinc-ledger/core';
+import { tell } from '@zinc-ledger/words';
+import { attempt, forgive } from '$lib/server/access/limits';
+import { passwordProblem, pinProblem } from '$lib/server/access/passwords';
+import { endAll, endSession } from '$lib/server/access/sessions';
+import { noteAct, refuseWithoutNetwork } from '$lib/server/access/sign-in';
+import { checkPassword, setSecret, userNameOf } from '$lib/server/access/sign-ins';
+import { dropToken } from '$lib/server/access/who-asks';
+import { ask } from '$lib/server/ask';
+import { formTexts } from '$lib/server/body';
+
+export const load = async ({ locals: { person, session } }) => {
+	refuseWithoutNetwork();
+	return {
+		atBench: session!.atBench,
+		userName: person && (await ask((db) => userNameOf(db, person.id)))
+	};
+};
+
+/** Whoever changes a secret of theirs knows the present password; what hinders it. */
+async function proven({ locals: { person } }: RequestEvent, password: string) {
+	if (!person) return message('server.operator-required');
+	const name = await ask((db) => userNameOf(db, person.id));
+	const minutes = await attempt('name', name);
+	if (minutes !== null) return message('access.wait', { minutes });
+	if (!(await ask((db) => checkPassword(db, name, password))))
+		return message('access.password-wrong');
+	await forgive('name', name);
+	return { person, name };
+}
+
+/** Changes a secret, and ends every other browser that the old one opened. */
+async function change(event: RequestEvent, which: 'password' | 'pin') {
+	const { present = '', secret = '' } = await formTexts(event.request);
+	const refused = (problems: { present?: string; secret?: string }) =>
+		fail(400, { which, problems });
+	const known = await proven(event, present);
+	if ('code' in known) return refused({ present: tell(known) });
+	const { person, name } = known;
+	const problem = which === 'pin' ? pinProblem(secret) : passwordProblem(secret, name);
+	if (problem) return refused({ secret: tell(problem) });
+	await ask(async (db) => {
+		await setSecret(db, person.id, which, secret);
+		await endAll(db, person.id, event.locals.session!);
+	});
+	await noteAct(event, { what: which === 'pin' ? 'pin-changed' : 'password-changed' });
+	return { changed: which };
+}
+
+export const actions = {
+	password: (event) => change(event, 'password'),
+	pin: (event) => change(event, 'pin'),
+	out: async (event) => {
+		const { session } = event.locals;
+		if (session) await ask((db) => endSession(db, session));
+		await noteAct(event, { what: 'signed-out' });
+		dropToken(event.cookies);
+		redirect(303, '/sign-in');
+	},
+	everywhere: async (event) => {
+		const { person, session } = event.locals;
+		if (!person) return fail(401, { message: tell(message('server.operator-required')) });
+		await ask((db) => endAll(db, person.id));
+		await noteAct(event, { what: 'signed-out-everywhere' });
+		if (session?.byPin) redirect(303, '/bench');
+		dropToken(event.cookies);
+		redirect(303, '/sign-in');
+	}
+};
