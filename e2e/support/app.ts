@@ -22,7 +22,12 @@ export interface App {
 }
 
 /** Serves the demo, or a shop's own empty book. */
-export async function startApp(mode: 'demo' | 'own', gauges?: Gauges): Promise<App> {
+export async function startApp(
+	mode: 'demo' | 'own',
+	gauges?: Gauges,
+	/** More of its environment, where its port is known. */
+	more: (port: number) => Readonly<Record<string, string>> = () => ({})
+): Promise<App> {
 	const name = `zinc_e2e_${process.pid}_${Date.now()}`;
 	const database = await makeDatabase(name);
 	const port = await freePort();
@@ -36,7 +41,8 @@ export async function startApp(mode: 'demo' | 'own', gauges?: Gauges): Promise<A
 				ZINC_DEMO: 'demo',
 				DATABASE_URL: database,
 				BODY_SIZE_LIMIT: '16M',
-				...(gauges && { ZINC_GAUGES: String(gauges.port) })
+				...(gauges && { ZINC_GAUGES: String(gauges.port) }),
+				...more(port)
 			},
 			stdio: ['ignore', 'ignore', 'inherit']
 		});
@@ -171,7 +177,7 @@ async function makeDatabase(name: string): Promise<string> {
  * A free port for something that may stop and start again: below those that the
  * system gives to outgoing connections, any of which could take its place meanwhile.
  */
-async function freePort(): Promise<number> {
+export async function freePort(): Promise<number> {
 	for (;;) {
 		const port = randomInt(20_000, 24_000);
 		if (await isFree(port)) return port;

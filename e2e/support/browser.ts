@@ -26,6 +26,15 @@ const CODED = new Set(
  */
 const LONGEST_SCRIPT = 540_000;
 
+/** A browser on another machine than the server's. */
+export interface Abroad {
+	/** The name it knows the server by, and the address that it stands for. */
+	readonly name: string;
+	readonly address: string;
+	/** The home folder, in which the authorities stand that it trusts. */
+	readonly home: string;
+}
+
 export class Browser {
 	readonly driver: WebDriver;
 	readonly #root: string;
@@ -37,8 +46,12 @@ export class Browser {
 		this.#profile = profile;
 	}
 
-	/** A new browser with an empty profile, its page the size of a bench laptop's. */
-	static async open(root: string): Promise<Browser> {
+	/**
+	 * A new browser with an empty profile, its page the size of a bench laptop's.
+	 *
+	 * @param abroad where the names of another machine lead, and whom its owner trusts
+	 */
+	static async open(root: string, abroad?: Abroad): Promise<Browser> {
 		const profile = mkdtempSync(join(tmpdir(), 'zinc-browser-'));
 		const options = new chrome.Options();
 		options.addArguments(
@@ -52,13 +65,19 @@ export class Browser {
 			'--disable-sync',
 			'--disable-dev-shm-usage',
 			'--hide-scrollbars',
-			`--user-data-dir=${profile}`
+			`--user-data-dir=${profile}`,
+			...(abroad ? [`--host-resolver-rules=MAP ${abroad.name} ${abroad.address}`] : [])
 		);
 		options.setChromeBinaryPath('/usr/bin/chromium');
 		const driver = (await new Builder()
 			.forBrowser('chrome')
 			.setChromeOptions(options)
-			.setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
+			.setChromeService(
+				new chrome.ServiceBuilder('/usr/bin/chromedriver').setEnvironment({
+					...(process.env as Record<string, string>),
+					...(abroad && { HOME: abroad.home })
+				})
+			)
 			.build()) as chrome.Driver;
 		await driver.manage().setTimeouts({ script: LONGEST_SCRIPT });
 		const browser = new Browser(driver, root, profile);

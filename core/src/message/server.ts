@@ -108,6 +108,7 @@ export interface ServerMessages {
 	'access.code-unknown': null;
 	'access.last-owner': null;
 	'access.link-ended': null;
+	'access.no-address': null;
 	'gauge.address-elsewhere': { readonly host: string };
 }
 

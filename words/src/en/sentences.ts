@@ -954,6 +954,7 @@ export const sentences: Sentences = {
 	'access.code-unknown': 'Unknown code, or one that has been used or is over three days old.',
 	'access.last-owner': 'The shop needs an owner: make somebody else one first.',
 	'access.link-ended': 'This link has ended. Ask the shop for a new one.',
+	'access.no-address': 'A link needs the shop’s own address: start it on its network.',
 	'gauge.address-elsewhere': ({ host }) =>
 		`${host} is not on the shop’s list of gauge addresses: this machine and its own network are.`,
 	'job.number-missing': 'Enter a job number.',

@@ -52,7 +52,7 @@
 			<Key>?</Key> keys
 		</Button>
 		{#if signedOut}
-			{#if page.url.pathname !== '/sign-in'}
+			{#if !/^\/(sign-in|shared\/)/.test(page.url.pathname)}
 				<a href="/sign-in" class="flex min-h-11 items-center font-semibold">Sign in</a>
 			{/if}
 		{:else if !bench.person}

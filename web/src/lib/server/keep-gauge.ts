@@ -6,6 +6,7 @@ import { unflatten, type Values } from '$lib/forms/flat';
 import { GAUGE_FIELDS } from '$lib/gauges/fields';
 import { ask } from './ask';
 import { CHANGED_MEANWHILE, fieldProblems, formTexts, revisionIn } from './body';
+import { reachable } from './devices/reachable';
 import { saveGauge } from './gauges';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
@@ -26,6 +27,11 @@ export async function keepGauge({ request, person, units, id, before }: Keeping)
 	const checked = Gauge.safeParse({ ...unflatten(values, GAUGE_FIELDS, before, units), id });
 	if (!checked.success) {
 		return refused(400, tell(message('server.not-saved')), fieldProblems(checked.error));
+	}
+	const host = checked.data.link?.host;
+	if (host && (await reachable(host)) === null) {
+		const says = tell(message('gauge.address-elsewhere', { host }));
+		return refused(400, tell(message('server.not-saved')), { 'link.host': says });
 	}
 	const revision = before && revisionIn(values);
 	if (!(await ask((db) => saveGauge(db, checked.data, revision, person))))

@@ -3,7 +3,7 @@
  * nothing is said here; whatever changes something and is not named here, nobody may.
  */
 import type { EntryList } from '@zinc-ledger/core';
-import { reaches, type Role } from '$lib/access/roles';
+import { reaches, type Role } from '../../access/roles.ts';
 
 /** The least that something takes: nothing, a browser signed in whoever is at it, or a role. */
 export type Need = Role | 'anyone' | 'session';

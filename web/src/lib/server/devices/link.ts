@@ -4,6 +4,7 @@
  * bounded before it is kept anywhere.
  */
 import { connect, type Socket } from 'node:net';
+import { reachable } from './reachable';
 import { lineReader, LONGEST_LINE, type Gauge } from '@zinc-ledger/core';
 
 export type LinkState = 'connecting' | 'connected' | 'away' | 'malformed' | 'flooding';
@@ -45,6 +46,7 @@ export class DeviceLink {
 	#state: LinkState = 'connecting';
 	#badUntil = 0;
 	#pause = FIRST_PAUSE;
+	#attempt = 0;
 	#again: ReturnType<typeof setTimeout> | undefined;
 	#timer: ReturnType<typeof setInterval> | undefined;
 	#said: LinkState | null = null;
@@ -69,7 +71,7 @@ export class DeviceLink {
 	listen(listener: (news: News) => void): () => void {
 		this.#listeners.add(listener);
 		listener(this.#news([]));
-		if (this.#listeners.size === 1) this.#open();
+		if (this.#listeners.size === 1) void this.#open();
 		return () => {
 			this.#listeners.delete(listener);
 			if (this.#listeners.size === 0) this.close();
@@ -77,6 +79,7 @@ export class DeviceLink {
 	}
 
 	close(): void {
+		this.#attempt++;
 		clearTimeout(this.#again);
 		clearInterval(this.#timer);
 		this.#timer = undefined;
@@ -86,10 +89,16 @@ export class DeviceLink {
 		this.#rest = '';
 	}
 
-	#open(): void {
+	/** Connects to where a gauge may be; what its name stands for is looked up each time. */
+	async #open(): Promise<void> {
 		this.#timer ??= setInterval(() => this.#tell(), EACH);
 		const { host, port } = this.#gauge.link;
-		const socket = connect({ host, port });
+		const attempt = ++this.#attempt;
+		const address = await reachable(host);
+		// Meanwhile everybody may have left, or come again.
+		if (attempt !== this.#attempt || !this.#timer) return;
+		if (address === null) return this.#later();
+		const socket = connect({ host: address, port });
 		this.#socket = socket;
 		socket.setEncoding('utf8');
 		socket.setKeepAlive(true, 5000);
@@ -100,13 +109,16 @@ export class DeviceLink {
 		socket.on('data', (text: string) => this.#take(text));
 		socket.on('error', () => undefined);
 		socket.on('close', () => {
-			if (this.#socket !== socket) return;
-			this.#state = 'away';
-			// Half a line that was cut off is no reading.
-			this.#rest = '';
-			this.#again = setTimeout(() => this.#open(), this.#pause);
-			this.#pause = Math.min(this.#pause * 2, LONGEST_PAUSE);
+			if (this.#socket === socket) this.#later();
 		});
+	}
+
+	#later(): void {
+		this.#state = 'away';
+		// Half a line that was cut off is no reading.
+		this.#rest = '';
+		this.#again = setTimeout(() => void this.#open(), this.#pause);
+		this.#pause = Math.min(this.#pause * 2, LONGEST_PAUSE);
 	}
 
 	#take(text: string): void {

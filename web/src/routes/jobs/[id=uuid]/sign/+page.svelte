@@ -17,6 +17,7 @@
 	import { printedDraft } from '$lib/paper/printed';
 	import Notes from '$lib/sign/Notes.svelte';
 	import ScopeChoice from '$lib/sign/ScopeChoice.svelte';
+	import Shares from '$lib/sign/Shares.svelte';
 	import SignedSheets from '$lib/sign/SignedSheets.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
@@ -171,6 +172,7 @@
 		</div>
 		<aside class="space-y-6 text-[13px]">
 			<SignedSheets />
+			<Shares />
 			<Notes />
 		</aside>
 	</div>

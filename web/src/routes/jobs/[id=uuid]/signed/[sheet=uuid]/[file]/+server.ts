@@ -1,6 +1,8 @@
+import { codeText } from '$lib/server/access/network';
+import { opened } from '$lib/server/access/shares';
 import { ask } from '$lib/server/ask';
 import { sheetCsv } from '$lib/server/out/csv';
-import { signedOut } from '$lib/server/out/signed-out';
+import { signedOut, type SignedOut } from '$lib/server/out/signed-out';
 import { labelPdf, sheetPdf } from '$lib/server/out/pdf';
 import { reportPdf } from '$lib/server/out/report';
 import { readSigned, signedText } from '$lib/server/signed';
@@ -32,10 +34,23 @@ export async function GET({ params, url }) {
 			if (!signed.visit) refuse(404, message('visit.none-signed'));
 			return pdf(await reportPdf(signed, size), '-report');
 		case 'label.pdf':
-			return pdf(await labelPdf(signed, `${url.origin}/jobs/${params.id}`), '-label');
+			return pdf(await labelPdf(signed, await labelCode(signed, params, url)), '-label');
 		default:
 			refuse(404, message('server.unknown', { what: 'output' }));
 	}
+}
+
+/** The job at the shop's own address, or a link of the customer's to this very sheet. */
+async function labelCode(
+	{ job }: SignedOut,
+	{ id, sheet }: { id: string; sheet: string },
+	{ searchParams }: URL
+): Promise<string> {
+	const token = searchParams.get('share');
+	if (token === null) return codeText(`/jobs/${id}`, job.number);
+	const found = await ask((db) => opened(db, token, false));
+	if (found?.sheet !== sheet) refuse(404, message('server.unknown', { what: 'share' }));
+	return codeText(`/shared/${token}`, job.number);
 }
 
 const answer = (body: string | Uint8Array<ArrayBuffer>, type: string, disposition: string) =>

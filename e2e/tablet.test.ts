@@ -1,0 +1,136 @@
+/** A tablet on the shop's network, over TLS: signed in at a shared bench, cut off, back again. */
+import { readFileSync } from 'node:fs';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { freePort, query, until } from './support/app.ts';
+import { Browser, Key } from './support/browser.ts';
+import { ADDRESS, startProxy, type Proxy } from './support/proxy.ts';
+import { NAME, PASSWORD, PIN, startShop, userName, type Shop } from './support/shop.ts';
+
+const job = JSON.parse(readFileSync('demo/jobs/2417-straight-six.json', 'utf8')) as { id: string };
+const path = `/jobs/${job.id}`;
+
+let shop: Shop;
+let proxy: Proxy;
+let tablet: Browser;
+beforeAll(async () => {
+	const port = await freePort();
+	shop = await startShop(port);
+	proxy = await startProxy(port, [Number(new URL(shop.url).port)]);
+	const abroad = { name: NAME, address: ADDRESS, home: proxy.home };
+	tablet = await Browser.open(shop.origin, abroad);
+	await tablet.size(1024, 768);
+});
+afterAll(async () => {
+	await tablet?.close();
+	await proxy?.stop();
+	await shop?.stop();
+});
+
+/** Lobe lifts that were read since the test began, with whose they are. */
+const kept = async () =>
+	(
+		(await query(
+			shop,
+			`select read, person_id from reading where job_id = $1 and quantity = 'seal-gap-at-lift' order by position`,
+			[job.id]
+		)) as { read: string; person_id: string }[]
+	).map(({ read, person_id }) => `${read} ${person_id}`);
+const of = (person: keyof Shop['people'], ...read: string[]) =>
+	read.map((one) => `${one} ${shop.people[person]}`);
+
+const signIn = async (role: 'machinist' | 'owner') => {
+	await tablet.fill('User name', userName(role));
+	await tablet.fill('Password', PASSWORD);
+};
+const takeOver = async (name: string, initials: string) => {
+	await tablet.click(name, 'button');
+	await tablet.fill(`PIN of ${initials}`, PIN);
+	await tablet.click('Take over', 'button');
+};
+const initialsOf = async (role: keyof Shop['people']) =>
+	(
+		(await query(shop, 'select name, initials from person where id = $1', [shop.people[role]])) as [
+			{ name: string; initials: string }
+		]
+	)[0];
+
+describe('a tablet at a shared bench', () => {
+	it('asks to sign in before anything is shown, over TLS with HTTP/2', async () => {
+		await tablet.go(path);
+		await tablet.sees('Sign in');
+		const page = await tablet.text();
+		expect(page).not.toContain('2417');
+		expect(
+			await tablet.run(
+				'return [isSecureContext, location.protocol, performance.getEntriesByType("navigation")[0].nextHopProtocol]'
+			)
+		).toEqual([true, 'https:', 'h2']);
+		await signIn('machinist');
+		await tablet.click('Several of us work at this bench', 'label');
+		await tablet.click('Sign in', 'button');
+		await tablet.sees('2417');
+		expect(new URL(await tablet.driver.getCurrentUrl()).pathname).toBe(path);
+	});
+
+	it('goes on measuring while the server is away, and each figure is stored once, under whoever read it', async () => {
+		await tablet.beginRound(path, 'seal-gap-at-lift');
+		await tablet.press('0.110', Key.ENTER);
+		await until(async () => (await kept()).length === 1);
+		await until(
+			() => tablet.run<boolean>('return navigator.serviceWorker.controller !== null'),
+			'no service worker took the page over'
+		);
+		await shop.stop();
+		await tablet.press('0.112', Key.ENTER);
+		await tablet.press('0.114', Key.ENTER);
+		await tablet.sees('2 unsent');
+		await tablet.go(`${path}/round?of=seal-gap-at-lift`);
+		await tablet.sees('2 unsent');
+		await shop.start();
+		await until(async () => (await kept()).length === 3, 'what was typed meanwhile was not sent');
+		expect(await kept()).toEqual(of('machinist', '0.110 in', '0.112 in', '0.114 in'));
+	});
+
+	it('keeps what was typed after the session ended for whoever typed it, and sends it under no other name', async () => {
+		await tablet.beginRound(path, 'seal-gap-at-lift');
+		await query(shop, 'delete from session');
+		await tablet.press('0.116', Key.ENTER);
+		await tablet.sees('Sign in to send it');
+		expect(await kept()).toHaveLength(3);
+
+		await tablet.click('Who is here?', 'a');
+		await tablet.sees('Password');
+		await tablet.ready();
+		await signIn('owner');
+		await tablet.click('Several of us work at this bench', 'label');
+		await tablet.click('Sign in', 'button');
+		await tablet.sees('Select operator');
+		await tablet.go(path);
+		await tablet.sees('1 unsent by somebody else');
+		expect(await kept()).toHaveLength(3);
+
+		await tablet.click('Who is here?', 'a');
+		await tablet.sees('Select operator');
+		await tablet.ready();
+		const machinist = await initialsOf('machinist');
+		await takeOver(machinist.name, machinist.initials);
+		await until(async () => (await kept()).length === 4, 'it was not sent once its writer was back');
+		expect((await kept()).at(-1)).toBe(of('machinist', '0.116 in')[0]);
+	});
+
+	it('changes hands by PIN, and every figure is of whoever is there', async () => {
+		await tablet.go('/bench');
+		const helper = await initialsOf('helper');
+		await tablet.click(helper.name, 'button');
+		await tablet.fill(`PIN of ${helper.initials}`, '9182');
+		await tablet.click('Take over', 'button');
+		await tablet.sees('PIN is wrong');
+		await tablet.fill(`PIN of ${helper.initials}`, PIN);
+		await tablet.click('Take over', 'button');
+		await tablet.sees('Next');
+		await tablet.beginRound(path, 'seal-gap-at-lift');
+		await tablet.press('0.118', Key.ENTER);
+		await until(async () => (await kept()).length === 5, 'the helper’s figure was not stored');
+		expect((await kept()).at(-1)).toBe(of('helper', '0.118 in')[0]);
+	});
+});
