@@ -246,9 +246,16 @@ describe('in the name of', () => {
 		const answer = await shop.ask(api, asJson(sent, cookie));
 		expect([answer.status, answer.text]).toEqual([403, expect.stringContaining('other-person')]);
 		expect(await rows('select 1 from reading where id = $1', [sent['id']])).toEqual([]);
-		const note = { id: sent['id'], text: 'n', person: shop.people.helper, at: new Date().toISOString() };
+		const note = {
+			id: sent['id'],
+			text: 'n',
+			private: false,
+			blocksSignOff: false,
+			person: shop.people.helper,
+			at: new Date().toISOString()
+		};
 		const entry = await shop.ask(`/api/jobs/${job.id}/entries/notes`, asJson(note, cookie));
-		expect(entry.status).toBe(403);
+		expect([entry.status, entry.text]).toEqual([403, expect.stringContaining('other-person')]);
 		const own = await shop.signIn('helper');
 		expect((await shop.ask(api, asJson(sent, own))).status).toBe(200);
 		expect(await rows('select person_id from reading where id = $1', [sent['id']])).toEqual([

@@ -78,9 +78,17 @@ proxy_file() {
 			header -Server
 			reverse_proxy $(printf '127.0.0.1:%s ' "$@"){
 				header_up x-zinc-proxy $(secret proxy)
+				# A process that is to end says so first, and is asked nothing more; each request has
+				# a connection of its own, so none is cut off that was still to be used.
+				lb_policy round_robin
 				lb_try_duration 8s
 				lb_try_interval 250ms
-				fail_duration 2s
+				health_uri /alive
+				health_interval 200ms
+				health_timeout 2s
+				transport http {
+					keepalive off
+				}
 			}
 		}
 	CADDY

@@ -43,7 +43,10 @@ const names = new Set(
 	)
 );
 /** What this machine itself asks, to see that the program is well. */
-const WATCHED = new Set(['/healthz', '/readyz', '/metrics']);
+const WATCHED = new Set(['/alive', '/healthz', '/readyz', '/metrics']);
+/** Longer than the proxy takes to see that this process is about to end. */
+const TOLD = isBehindProxy ? 800 : 0;
+let stopping = false;
 
 /**
  * Whether a request is for one of the program's names and came the way it should.
@@ -98,6 +101,10 @@ const server = createServer(
 				.end('There is no such address here.\n');
 			return;
 		}
+		if (request.url === '/alive') {
+			response.writeHead(stopping ? 503 : 200, { 'content-type': 'text/plain' }).end();
+			return;
+		}
 		request.headers['x-zinc-scheme'] = 'http';
 		request.headers['x-zinc-address'] = addressOf(request);
 		handler(request, response, () => {
@@ -109,13 +116,14 @@ server.listen(port, host, () => {
 	console.log(`serving on port ${port}`);
 });
 
-let stopping = false;
 for (const signal of ['SIGINT', 'SIGTERM']) {
 	process.on(signal, () => {
 		if (stopping) return;
 		stopping = true;
-		server.close(() => process.emit('sveltekit:shutdown', signal));
-		setTimeout(() => server.closeAllConnections(), 3000).unref();
-		setTimeout(() => process.exit(0), 6000).unref();
+		setTimeout(() => {
+			server.close(() => process.emit('sveltekit:shutdown', signal));
+			setTimeout(() => server.closeAllConnections(), 3000).unref();
+			setTimeout(() => process.exit(0), 6000).unref();
+		}, TOLD);
 	});
 }

@@ -71,8 +71,10 @@ export async function serverOf(how: {
 	readonly database: string;
 	readonly script?: string;
 	readonly env?: Readonly<Record<string, string>>;
+	/** Where it served before. */
+	readonly port?: number;
 }): Promise<{ readonly url: string; readonly process: ChildProcess }> {
-	const port = await freePort();
+	const port = how.port ?? (await freePort());
 	const url = `http://127.0.0.1:${port}`;
 	const own = spawn(process.execPath, [how.script ?? SERVER], {
 		env: {

@@ -40,18 +40,21 @@ export interface Shop extends App {
 
 export const userName = (role: Role) => `the.${role}`;
 
+/** What a process of the application is told of its network. */
+export const onNetwork = (tlsPort: number) => ({
+	ZINC_NETWORK: '1',
+	ORIGIN: `https://${NAME}:${tlsPort}`,
+	ZINC_PROXY_SECRET: SECRET,
+	ZINC_METRICS_TOKEN: 'a token for figures'
+});
+
 /**
  * Starts the demo on a network of its own; everybody has a sign-in and a PIN.
  *
  * @param tlsPort where its proxy listens, if it has one
  */
 export async function startShop(tlsPort?: number): Promise<Shop> {
-	const app = await startApp('demo', undefined, (port) => ({
-		ZINC_NETWORK: '1',
-		ORIGIN: `https://${NAME}:${tlsPort ?? port}`,
-		ZINC_PROXY_SECRET: SECRET,
-		ZINC_METRICS_TOKEN: 'a token for figures'
-	}));
+	const app = await startApp('demo', undefined, (port) => onNetwork(tlsPort ?? port));
 	const { port } = new URL(app.url);
 	const host = `${NAME}:${tlsPort ?? port}`;
 	const origin = `https://${host}`;

@@ -11,7 +11,7 @@ import { loadDemo } from '../demo';
 import { keepPhoto, makeSmall, photoContent } from '../photos';
 import { testDatabase, type TestDatabase } from '../test-database';
 import { migrate, migrations, newestMigration } from '../database/migrate';
-import { backUp, restore, rowsOf } from './backup';
+import { backUp, checkBackup, forgetSignedIn, restore, rowsOf } from './backup';
 import { backUpBeforeMigrating } from './before-migrating';
 import { readBackup } from './file';
 import { backupWarning, backUpNightly } from './nightly';
@@ -131,7 +131,10 @@ describe('a backup', () => {
 		});
 		const again = join(folder, 'again.backup');
 		await zinc('backup', again);
-		expect((await readBackup(again)).contents.rows).toEqual((await readBackup(file)).contents.rows);
+		const { rows } = (await readBackup(file)).contents;
+		// All of it, and a line in the trail that says so.
+		const noted = { ...rows, audit: rows.audit! + 1 };
+		expect((await readBackup(again)).contents.rows).toEqual(noted);
 	});
 	it('is made before a newer program changes a database, and of no other', async () => {
 		const backups = join(folder, 'backups');
@@ -176,5 +179,41 @@ describe('a backup', () => {
 	});
 	it('goes into no database that holds anything', async () => {
 		await expect(restore(file, shop.url)).rejects.toThrow(/not empty/);
+	});
+});
+
+describe('a backup under a passphrase', () => {
+	it('says nothing without it, and opens with it: here and by the program that many have', async () => {
+		const sealed = join(folder, 'sealed.backup');
+		await backUp(shop.url, sealed, 'a passphrase of the shop');
+		expect((await stat(sealed)).mode & 0o777).toBe(0o600);
+		const bytes = await readFile(sealed);
+		expect(bytes.toString('latin1')).not.toContain('zinc-ledger/backup');
+		await expect(checkBackup(sealed, undefined)).rejects.toThrow('is under a passphrase');
+		await expect(checkBackup(sealed, 'another')).rejects.toThrow('does not open');
+		await into(async (empty) => {
+			const { rows } = await restore(sealed, empty.url, 'a passphrase of the shop');
+			expect(rows).toEqual(await rowsOf(shop.db));
+		});
+		bytes[bytes.length - 40]! ^= 1;
+		await writeFile(sealed, bytes);
+		await expect(checkBackup(sealed, 'a passphrase of the shop')).rejects.toThrow('does not open');
+	});
+});
+
+describe('a shop that was restored', () => {
+	it('has nobody signed in, and says in its trail that it was', async () => {
+		await into(async (empty) => {
+			await restore(file, empty.url);
+			const person = await empty.db.selectFrom('person').select('id').executeTakeFirstOrThrow();
+			await empty.db
+				.insertInto('session')
+				.values({ key: 'k', opened_by: person.id, at_bench: false })
+				.execute();
+			await forgetSignedIn(empty.url);
+			expect(await empty.db.selectFrom('session').select('key').execute()).toEqual([]);
+			const trail = await empty.db.selectFrom('audit').select('what').execute();
+			expect(trail.map(({ what }) => what)).toContain('restored');
+		});
 	});
 });

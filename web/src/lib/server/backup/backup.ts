@@ -1,14 +1,16 @@
 /** The shop's database into one file and back: every byte checked, every row counted, every signed sheet verified. */
 import { createHash } from 'node:crypto';
-import { mkdtemp, rm, stat } from 'node:fs/promises';
+import { mkdtemp, rename, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { sql } from 'kysely';
 import { verifySheet } from '@zinc-ledger/core/signed';
+import { note } from '../access/audit';
 import { connect, type Database } from '../database/connection';
 import { migrate, migrations, newestMigration } from '../database/migrate';
-import { extractArchive, readBackup, writeBackup, type Contents } from './file';
+import { extractArchive, NotABackup, readBackup, writeBackup, type Contents } from './file';
 import { run } from './postgres';
+import { isSealed, seal, unseal } from './sealed';
 
 /** Something in a folder of its own, which goes whatever happens. */
 async function within<T>(place: string, work: (folder: string) => Promise<T>): Promise<T> {
@@ -42,8 +44,14 @@ export async function rowsOf(db: Database): Promise<Record<string, number>> {
 /**
  * Backs a database up into a file, whatever is written to it meanwhile: what is counted and what
  * is dumped are of one moment.
+ *
+ * @param passphrase under which the file is put, if any
  */
-export async function backUp(url: string, file: string): Promise<Contents> {
+export async function backUp(
+	url: string,
+	file: string,
+	passphrase = process.env.ZINC_PASSPHRASE
+): Promise<Contents> {
 	const db = connect(url);
 	try {
 		return await within(dirname(file), async (folder) => {
@@ -68,7 +76,12 @@ export async function backUp(url: string, file: string): Promise<Contents> {
 						`--file=${archive}`
 					]);
 					const contents = { ...about, bytes: (await stat(archive)).size };
-					await writeBackup(file, archive, contents);
+					if (passphrase) {
+						const plain = join(folder, 'plain');
+						await writeBackup(plain, archive, contents);
+						await seal(plain, join(folder, 'sealed'), passphrase);
+						await rename(join(folder, 'sealed'), file);
+					} else await writeBackup(file, archive, contents);
 					return contents;
 				});
 		});
@@ -90,8 +103,33 @@ const otherThan = (rows: Record<string, number>, expected: Record<string, number
  */
 export async function restore(
 	file: string,
-	url: string
+	url: string,
+	passphrase = process.env.ZINC_PASSPHRASE
 ): Promise<Contents & { readonly sheets: number }> {
+	return opened(file, passphrase, (plain) => restorePlain(plain, url));
+}
+
+/** Works on a backup as it is under its passphrase, if it is under any. */
+async function opened<T>(
+	file: string,
+	passphrase: string | undefined,
+	work: (plain: string) => Promise<T>
+): Promise<T> {
+	if (!(await isSealed(file))) return work(file);
+	if (!passphrase)
+		throw new NotABackup(`${file} is under a passphrase: give it in ZINC_PASSPHRASE.`);
+	return within(tmpdir(), async (folder) => {
+		const plain = join(folder, 'plain');
+		await unseal(file, plain, passphrase);
+		return work(plain);
+	});
+}
+
+/** Looks at every byte of a backup. @throws {@link NotABackup} where any is not as it was made */
+export const checkBackup = (file: string, passphrase = process.env.ZINC_PASSPHRASE) =>
+	opened(file, passphrase, readBackup);
+
+async function restorePlain(file: string, url: string) {
 	const { contents, start } = await readBackup(file);
 	if (!migrations.includes(contents.migration))
 		throw new Error(`The backup is of a later version of this program (${contents.migration}).`);
@@ -136,4 +174,20 @@ async function verifySheets(db: Database): Promise<number> {
 			throw new Error(`The signed sheet ${id} is not as it was signed.`);
 	}
 	return ids.length;
+}
+
+/**
+ * What a restored database is to forget: browsers that were signed in, some of which were
+ * signed out since, and codes that were handed out.
+ */
+export async function forgetSignedIn(url: string): Promise<void> {
+	const db = connect(url);
+	try {
+		await db.deleteFrom('session').execute();
+		await db.deleteFrom('invitation').execute();
+		await sql`delete from attempt`.execute(db);
+		await note(db, { what: 'restored' });
+	} finally {
+		await db.destroy();
+	}
 }

@@ -2,7 +2,7 @@
  * The command behind `./zinc backup` and `./zinc restore`: what to do, and the file; the
  * database is DATABASE_URL. Exit 1 with what is wrong.
  */
-import { backUp, restore } from './backup';
+import { backUp, forgetSignedIn, restore } from './backup';
 
 const [what, file] = process.argv.slice(2) as ['backup' | 'restore', string];
 const url = process.env.DATABASE_URL!;
@@ -14,6 +14,7 @@ try {
 		console.log(`${file}: ${count(rows)} rows, ${(bytes / 1e6).toFixed(1)} MB`);
 	} else {
 		const { rows, sheets, madeAt } = await restore(file, url);
+		await forgetSignedIn(url);
 		console.log(
 			`The backup of ${madeAt} is restored: ${count(rows)} rows, ${sheets} signed sheets verified`
 		);

@@ -3,8 +3,7 @@ import { mkdir, readdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { message, type Message } from '@zinc-ledger/core';
 import { log } from '../log';
-import { backUp } from './backup';
-import { readBackup } from './file';
+import { backUp, checkBackup } from './backup';
 import { spent, type Shelved } from './shelf';
 
 const HOUR = 3600 * 1000;
@@ -46,7 +45,7 @@ export async function backUpNightly(
 	const file = join(folder, nameAt(now));
 	await backUp(url, file);
 	try {
-		await readBackup(file);
+		await checkBackup(file);
 	} catch (error) {
 		// One that does not read back is none, and must not pass for the last one.
 		await rm(file, { force: true });

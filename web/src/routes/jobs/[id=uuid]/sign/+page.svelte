@@ -46,6 +46,9 @@
 	/** The paper as it would be signed now. */
 	const draft = $derived(paperOf(printedDraft(book.job, bench.units)));
 
+	/** Who may sign; nobody where whoever is here may not. */
+	const signer = $derived(bench.may('machinist') ? bench.person : null);
+
 	let reasons = $state<Record<string, string>>({});
 	let problem = $state<string | null>(null);
 	let busy = $state(false);
@@ -109,7 +112,7 @@
 								<span class="text-[13px] text-soft">
 									accepted by {book.initials(point.acceptance.person)}: {point.acceptance.reason}
 								</span>
-							{:else if point.severity === 'acceptance'}
+							{:else if point.severity === 'acceptance' && signer}
 								<form
 									class="flex items-end gap-2"
 									onsubmit={(event) => {
@@ -149,8 +152,12 @@
 				</Disclosure>
 			{/if}
 			<p class="mt-5 flex flex-wrap items-center gap-4">
-				<Button disabled={!ready || busy || !bench.person || isCurrent} onclick={sign} look="main">
-					{bench.person ? `Sign as ${bench.person.name}` : 'Select an operator first'}
+				<Button disabled={!ready || busy || !signer || isCurrent} onclick={sign} look="main">
+					{signer
+						? `Sign as ${signer.name}`
+						: bench.person
+							? 'A machinist signs'
+							: 'Select an operator first'}
 				</Button>
 				<span class="text-[13px] text-soft">
 					{newest
