@@ -146,7 +146,8 @@ describe('what is forged', () => {
 		const fields = { userName: userName('helper'), password: PASSWORD };
 		const { headers } = await shop.form('/sign-in', fields);
 		const set = headers['set-cookie']!.find((one) => one.startsWith('__Host-zinc='))!;
-		for (const part of ['Secure', 'HttpOnly', 'SameSite=Lax', 'Path=/']) expect(set).toContain(part);
+		for (const part of ['Secure', 'HttpOnly', 'SameSite=Lax', 'Path=/'])
+			expect(set).toContain(part);
 		expect(set).not.toContain('Domain');
 		const stored = await rows('select key from session');
 		const token = /=([\w-]+);/.exec(set)![1]!;
@@ -215,7 +216,9 @@ describe('what is guessed', () => {
 		expect(await pick(shop.people.machinist, PIN)).toBe(303);
 		expect(cookie).not.toBe(before);
 		expect((await shop.ask('/', { cookie: before })).status).toBe(303);
-		expect((await shop.ask(api, asJson(reading(shop.people.machinist, 2), cookie))).status).toBe(200);
+		expect((await shop.ask(api, asJson(reading(shop.people.machinist, 2), cookie))).status).toBe(
+			200
+		);
 		// By a PIN an owner does what a machinist may.
 		expect(await pick(shop.people.owner, PIN)).toBe(303);
 		expect((await shop.ask('/people', { cookie })).status).toBe(403);
@@ -268,7 +271,8 @@ describe('in the name of', () => {
 		const owner = await shop.signIn('owner');
 		const ended = await shop.form('/people?/end', { person: shop.people.reader }, owner);
 		expect(ended.status).toBe(200);
-		for (const one of [cookie, bench]) expect((await shop.ask('/', { cookie: one })).status).toBe(303);
+		for (const one of [cookie, bench])
+			expect((await shop.ask('/', { cookie: one })).status).toBe(303);
 		await expect(shop.signIn('reader')).rejects.toThrow('could not sign in');
 		const last = await shop.form('/people?/end', { person: shop.people.owner }, owner);
 		expect([last.status, last.text]).toEqual([400, expect.stringContaining('needs an owner')]);

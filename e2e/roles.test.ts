@@ -115,7 +115,9 @@ describe('who may do what', () => {
 			const isPassed = passed(answer);
 			if (isPassed) passes++;
 			if (isPassed !== allowed(need, role) || answer.status >= 500)
-				wrong.push(`${method} ${path} needs ${need}: ${answer.status} ${answer.text.slice(0, 120)}`);
+				wrong.push(
+					`${method} ${path} needs ${need}: ${answer.status} ${answer.text.slice(0, 120)}`
+				);
 		}
 		expect(wrong).toEqual([]);
 		expect(passes).toBeGreaterThan(role === null ? 5 : 60);

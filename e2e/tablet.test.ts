@@ -114,7 +114,10 @@ describe('a tablet at a shared bench', () => {
 		await tablet.ready();
 		const machinist = await initialsOf('machinist');
 		await takeOver(machinist.name, machinist.initials);
-		await until(async () => (await kept()).length === 4, 'it was not sent once its writer was back');
+		await until(
+			async () => (await kept()).length === 4,
+			'it was not sent once its writer was back'
+		);
 		expect((await kept()).at(-1)).toBe(of('machinist', '0.116 in')[0]);
 	});
 

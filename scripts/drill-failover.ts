@@ -7,7 +7,10 @@ import pg from 'pg';
 
 const run = promisify(execFile);
 const ports = process.argv.slice(2);
-const { KILL, PROMOTE, STANDBY_URL } = process.env as Record<'KILL' | 'PROMOTE' | 'STANDBY_URL', string>;
+const { KILL, PROMOTE, STANDBY_URL } = process.env as Record<
+	'KILL' | 'PROMOTE' | 'STANDBY_URL',
+	string
+>;
 /** Milliseconds between two readings of a bench, and for how long they go on before and after. */
 const EACH = 20;
 const BEFORE = 4000;
@@ -78,7 +81,9 @@ const lost = acknowledged.filter(({ id }) => !kept.has(id));
 const seconds = (time: number) => `${(time / 1000).toFixed(2)} s`;
 console.log(`acknowledged: ${before} before kill -9, ${acknowledged.length - before} after`);
 console.log(`kill -9 to promoted: ${seconds(promoted - killed)}`);
-console.log(`kill -9 to the first reading acknowledged by the new primary: ${seconds(first - killed)}`);
+console.log(
+	`kill -9 to the first reading acknowledged by the new primary: ${seconds(first - killed)}`
+);
 console.log(`sent more than once: ${acknowledged.filter(({ times }) => times > 1).length}`);
 console.log(`acknowledged and lost: ${lost.length}`);
 process.exitCode = lost.length > 0 || before === 0 ? 1 : 0;

@@ -28,7 +28,7 @@ if (isBehindProxy && (!origin?.startsWith('https://') || !secret)) {
 }
 // The framework would believe what a browser says of itself.
 for (const name of ['PROTOCOL_HEADER', 'HOST_HEADER', 'PORT_HEADER', 'ADDRESS_HEADER'])
-	delete process.env[name];
+	Reflect.deleteProperty(process.env, name);
 if (isBehindProxy) process.env.ADDRESS_HEADER = 'x-zinc-address';
 else {
 	delete process.env.ORIGIN;
@@ -72,7 +72,11 @@ function isSecret(told) {
  * @param {import('node:http').IncomingMessage} request
  */
 const addressOf = ({ headers, socket }) =>
-	(isBehindProxy && String(headers['x-forwarded-for'] ?? '').split(',').at(-1)?.trim()) ||
+	(isBehindProxy &&
+		String(headers['x-forwarded-for'] ?? '')
+			.split(',')
+			.at(-1)
+			?.trim()) ||
 	(socket.remoteAddress ?? 'unknown');
 
 /** On every answer, files and errors too; pages add what their scripts may do. */

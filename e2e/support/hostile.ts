@@ -1,6 +1,6 @@
 /** Requests that no page of ours would make: wrong types, sizes, encodings, ids, cookies, origins. */
 import { readFileSync } from 'node:fs';
-import pg from 'pg';
+import type pg from 'pg';
 import { randomFrom } from '@zinc-ledger/core/synthetic';
 import type { Got, Sent } from './send.ts';
 import type { Target } from './targets.ts';
@@ -313,7 +313,6 @@ async function dump(client: pg.Client): Promise<string> {
 const isDone = ({ status, text }: { status: number; text: string }) =>
 	status < 400 && !/^\{"type":"(failure|error)"/.test(text);
 
-
 export interface Storm {
 	readonly requests: number;
 	readonly targets: readonly Target[];
@@ -340,7 +339,11 @@ export async function storm({ requests, targets, world, client, ...how }: Storm)
 		const sent = hostile(target, world);
 		const answer = await how.send(sent);
 		const { status } = answer;
-		const told = JSON.stringify({ status, ...sent, body: sent.body.toString('utf8').slice(0, 300) });
+		const told = JSON.stringify({
+			status,
+			...sent,
+			body: sent.body.toString('utf8').slice(0, 300)
+		});
 		if (status >= 500 || status === 0) wrong.push(told);
 		if (sent.method === 'GET') continue;
 		const after = await dump(client);

@@ -86,7 +86,10 @@ export async function startShop(tlsPort?: number): Promise<Shop> {
 	}
 	const signIn = async (role: Role, atBench = false) => {
 		const fields = { userName: userName(role), password: PASSWORD };
-		const { cookie, text } = await form('/sign-in', { ...fields, ...(atBench && { bench: 'yes' }) });
+		const { cookie, text } = await form('/sign-in', {
+			...fields,
+			...(atBench && { bench: 'yes' })
+		});
 		if (cookie === null) throw new Error(`the ${role} could not sign in: ${text}`);
 		return cookie;
 	};

@@ -1,6 +1,6 @@
 import type { Person, Units } from '@zinc-ledger/core';
 import type { Role } from '$lib/access/roles';
-import type { Session } from '$lib/server/access/sessions';
+import type { Session } from '$lib/access/session';
 
 declare global {
 	namespace App {

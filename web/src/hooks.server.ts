@@ -39,7 +39,8 @@ export const init: ServerInit = () => {
 	void database().then(deriveMissingGently, () => undefined);
 	const folder = backupFolder();
 	// Of several processes of a shop one backs it up.
-	if (folder !== null && process.env.ZINC_NIGHTLY !== '') startNightly(process.env.DATABASE_URL!, folder, database);
+	if (folder !== null && process.env.ZINC_NIGHTLY !== '')
+		startNightly(process.env.DATABASE_URL!, folder, database);
 };
 
 /** Every request passes here: from a page of ours, by somebody who may, noted where it is to be. */
@@ -99,7 +100,7 @@ async function noteExport(event: RequestEvent, response: Response): Promise<void
 /** What is told to one browser is kept by nobody on the way. */
 function forOneBrowser(response: Response): Response {
 	if (!response.headers.has('cache-control'))
-		response.headers.set('cache-control', 'private, no-cache');
+		response.headers.append('cache-control', 'private, no-cache');
 	return response;
 }
 

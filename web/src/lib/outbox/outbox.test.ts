@@ -116,4 +116,31 @@ describe('the outbox', () => {
 			[reading(2).id, reading(3).id].map((id) => [id, 'no'])
 		);
 	});
+	it('sends what somebody wrote once they are here, and under no other name', async () => {
+		const [mine, theirs] = [reading(1), { ...reading(2), person: 'somebody else' }];
+		outbox.sendAs({ person: null });
+		await outbox.add(job.id, mine);
+		await outbox.add(job.id, theirs);
+		await settle();
+		expect(sent).toEqual([]);
+		outbox.sendAs({ person: mine.person });
+		await settle();
+		expect(sent.map(({ id }) => id)).toEqual([mine.id]);
+		expect(outbox.waiting.map((one) => [one.reading.id, outbox.isOthers(one)])).toEqual([
+			[theirs.id, true]
+		]);
+		outbox.sendAs({ person: 'somebody else' });
+		await settle();
+		expect(outbox.waiting).toEqual([]);
+		outbox.sendAs({ anybody: true });
+	});
+	it('says that it is asked who is here, until it is known', async () => {
+		answer = () => Promise.resolve(Response.json({ message: 'Sign in first.' }, { status: 401 }));
+		await outbox.add(job.id, reading(1));
+		await settle();
+		expect([outbox.asksWho, outbox.trouble]).toEqual([true, 'Sign in first.']);
+		answer = ok;
+		await vi.advanceTimersByTimeAsync(2000);
+		expect(outbox.asksWho).toBe(false);
+	});
 });

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { back } from './back';
 
-const from = (path: string) => back(new URL(`http://shop.test/bench?back=${encodeURIComponent(path)}`));
+const from = (path: string) =>
+	back(new URL(`http://shop.test/bench?back=${encodeURIComponent(path)}`));
 
 describe('the way back', () => {
 	it('leads within the application', () => {

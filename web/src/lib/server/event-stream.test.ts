@@ -28,4 +28,20 @@ describe('a stream of news', () => {
 			})()
 		).rejects.toThrow('does not keep up');
 	});
+	it('ends once whoever listens may no longer', async () => {
+		let left = 0;
+		let may = true;
+		const answer = eventStream(
+			() => () => void left++,
+			() => Promise.resolve(may),
+			5
+		);
+		const reader = answer.body!.getReader();
+		await reader.read();
+		await reader.read();
+		expect(left).toBe(0);
+		may = false;
+		while (!(await reader.read()).done);
+		expect(left).toBe(1);
+	});
 });

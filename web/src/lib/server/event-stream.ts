@@ -7,9 +7,12 @@ const MOST_UNREAD = 200;
  * Server-sent events to one browser, for as long as it listens.
  *
  * @param listen begins to listen with a function that sends; returns the one that ends it
+ * @param mayGoOn asked with each sign of life, whether whoever listens still may
  */
 export function eventStream(
-	listen: (send: (news: unknown) => void) => (() => void) | null
+	listen: (send: (news: unknown) => void) => (() => void) | null,
+	mayGoOn: () => Promise<boolean> = () => Promise.resolve(true),
+	heartbeatEach = HEARTBEAT
 ): Response {
 	let leave: (() => void) | null = null;
 	let heartbeat: ReturnType<typeof setInterval> | undefined;
@@ -30,7 +33,14 @@ export function eventStream(
 					controller.error(new Error('a listener that does not keep up'));
 				};
 				say(': here\n\n');
-				heartbeat = setInterval(() => say(': still here\n\n'), HEARTBEAT);
+				heartbeat = setInterval(() => {
+					say(': still here\n\n');
+					void mayGoOn().then((may) => {
+						if (may || isOver) return;
+						stop();
+						controller.close();
+					});
+				}, heartbeatEach);
 				const left = listen((news) => say(`data: ${JSON.stringify(news)}\n\n`));
 				if (isOver) left?.();
 				else leave = left;

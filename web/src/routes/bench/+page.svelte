@@ -45,7 +45,7 @@
 								{@render who(person)}
 							</Button>
 							{#if asked === person.id}
-								<div class="flex items-end gap-3 px-3 pb-3">
+								<div class="flex items-start gap-3 px-3 py-2">
 									<input type="hidden" name="person" value={person.id} />
 									<TextField
 										label="PIN of {person.initials}"
@@ -59,7 +59,7 @@
 										class="w-40"
 										autofocus
 									/>
-									<Button look="main">Take over</Button>
+									<Button look="main" class="mt-6">Take over</Button>
 								</div>
 							{/if}
 						{:else}

@@ -17,8 +17,7 @@ export const load = async (event: RequestEvent) => {
 	const code = event.url.searchParams.get('code');
 	if (!code) return { code: '', invitation: null, unknown: null };
 	const found = await invitationBy(event, code);
-	if ('code' in found)
-		return { code, invitation: null, unknown: tell(found) };
+	if ('code' in found) return { code, invitation: null, unknown: tell(found) };
 	const invitation = found;
 	// The shop's first owner says who of those that are known that is.
 	const people = invitation.person ? [] : await ask(listColleagues);
@@ -57,9 +56,7 @@ export const actions = {
 		const who = found.person ? { person: found.person } : await firstOwner(id, { name, initials });
 		if ('problems' in who) return refused(who.problems);
 		const { person } = who;
-		const hindered = await ask((db) =>
-			join(db, { code, person, userName, password, pin })
-		);
+		const hindered = await ask((db) => join(db, { code, person, userName, password, pin }));
 		if (hindered) return refused({}, hindered);
 		await welcome(event, person, false, 'joined');
 		redirect(303, '/');

@@ -62,7 +62,12 @@
 							{/if}
 						</span>
 					</span>
-					<form method="POST" action="?/role" use:sendForm={{ reset: false }} class="flex gap-2">
+					<form
+						method="POST"
+						action="?/role"
+						use:sendForm={{ reset: false }}
+						class="flex flex-wrap items-center gap-2"
+					>
 						<input type="hidden" name="person" value={one.id} />
 						<Select
 							{options}
@@ -72,8 +77,10 @@
 						/>
 						{#if signsIn(one)}
 							<Button disabled={roleOf(one) === one.role}>Change</Button>
-							<Button look="quiet" formaction="?/invite">New password</Button>
-							<Button look="quiet" formaction="?/end">End</Button>
+							<Button look="quiet" class="whitespace-nowrap" formaction="?/invite"
+								>New password</Button
+							>
+							<Button look="quiet" class="whitespace-nowrap" formaction="?/end">End sign-in</Button>
 						{:else}
 							<Button formaction="?/invite">Invite</Button>
 						{/if}

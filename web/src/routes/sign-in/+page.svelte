@@ -19,7 +19,12 @@
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-4 py-8 tablet:px-10">
 	<h1 class="text-2xl font-semibold">Sign in</h1>
-	<form method="POST" action={page.url.search} use:sendForm={{ reset: false }} class="mt-5 max-w-xs">
+	<form
+		method="POST"
+		action={page.url.search}
+		use:sendForm={{ reset: false }}
+		class="mt-5 max-w-xs"
+	>
 		<Alert problem={form?.problem} class="mb-3" />
 		<div class="space-y-4">
 			<TextField

@@ -67,6 +67,5 @@ export function refuseOtherName(
 	{ session, person }: App.Locals,
 	names: readonly (string | undefined)[]
 ): void {
-	if (session && names.some((id) => id !== person?.id))
-		refuse(403, message('access.other-person'));
+	if (session && names.some((id) => id !== person?.id)) refuse(403, message('access.other-person'));
 }

@@ -2,6 +2,7 @@
 import { sql } from 'kysely';
 import type { Person } from '@zinc-ledger/core';
 import { lesser, type Role } from '$lib/access/roles';
+import type { Session } from '$lib/access/session';
 import type { Database } from '../database/connection';
 import { unitsOf, type Known } from '../people';
 import { keyOf, newToken } from './tokens';
@@ -13,12 +14,6 @@ const OWN_DAYS = 30;
 const PERSON_HOURS = 2;
 /** What a PIN lets somebody do, whoever they are: people and policies take the password. */
 const MOST_BY_PIN: Role = 'machinist';
-
-export interface Session {
-	readonly key: string;
-	readonly atBench: boolean;
-	readonly byPin: boolean;
-}
 
 /** A browser that is signed in, and who is at it: nobody where a bench waits for a PIN. */
 export interface SignedIn {
@@ -77,6 +72,17 @@ export async function findSession(db: Database, token: string): Promise<SignedIn
 	};
 }
 
+/** Whether a browser is still signed in; to ask is not to use it. */
+export const isSignedIn = async (db: Database, { key }: Session): Promise<boolean> =>
+	(await db
+		.selectFrom('session')
+		.innerJoin('sign_in as opener', 'opener.person_id', 'session.opened_by')
+		.select('key')
+		.where('key', '=', key)
+		.where('opener.ended', '=', false)
+		.where(alive)
+		.executeTakeFirst()) !== undefined;
+
 const touch = (db: Database, key: string) =>
 	db
 		.updateTable('session')
@@ -125,4 +131,7 @@ export async function endAll(db: Database, personId: string, but?: Session): Pro
 
 /** Drops what ended long since. */
 export const forgetEnded = (db: Database) =>
-	db.deleteFrom('session').where('used_at', '<', sql<Date>`now() - interval '31 days'`).execute();
+	db
+		.deleteFrom('session')
+		.where('used_at', '<', sql<Date>`now() - interval '31 days'`)
+		.execute();

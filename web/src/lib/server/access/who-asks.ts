@@ -4,12 +4,13 @@
  */
 import type { Cookies } from '@sveltejs/kit';
 import type { Role } from '$lib/access/roles';
+import type { Session } from '$lib/access/session';
 import { database } from '../database';
 import { isDatabaseAway } from '../database/connection';
 import { isId } from '../body';
 import { findPerson, type Known } from '../people';
 import { onNetwork } from './network';
-import { findSession, type Session } from './sessions';
+import { findSession } from './sessions';
 
 /** The cookie of a browser that is signed in: sent over TLS only, and to no other address. */
 const SIGNED_IN = '__Host-zinc';

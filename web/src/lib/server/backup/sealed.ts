@@ -10,7 +10,8 @@ import { NotABackup } from './file';
 
 const FIRST_LINE = 'age-encryption.org/v1\n';
 
-const reading = (file: string) => Readable.toWeb(createReadStream(file)) as ReadableStream<Uint8Array>;
+const reading = (file: string) =>
+	Readable.toWeb(createReadStream(file)) as ReadableStream<Uint8Array>;
 const writing = (file: string) =>
 	Writable.toWeb(createWriteStream(file, { mode: 0o600 })) as WritableStream<Uint8Array>;
 

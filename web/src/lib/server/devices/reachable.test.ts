@@ -9,12 +9,17 @@ describe('where a gauge may be', () => {
 			expect(await reachable(host, networks)).not.toBeNull();
 		}
 	);
-	it.each(['192.168.8.1', '10.1.2.4', '169.254.169.254', '8.8.8.8', '0.0.0.0', '::ffff:8.8.8.8', ''])(
-		'nowhere else: %j',
-		async (host) => {
-			expect(await reachable(host, networks)).toBeNull();
-		}
-	);
+	it.each([
+		'192.168.8.1',
+		'10.1.2.4',
+		'169.254.169.254',
+		'8.8.8.8',
+		'0.0.0.0',
+		'::ffff:8.8.8.8',
+		''
+	])('nowhere else: %j', async (host) => {
+		expect(await reachable(host, networks)).toBeNull();
+	});
 	it('is not hidden by writing IPv4 as IPv6', async () => {
 		expect(await reachable('::ffff:127.0.0.1', networks)).toBe('127.0.0.1');
 	});

@@ -74,10 +74,7 @@ async function writeLibrary(db: Database, write: Write): Promise<void> {
 	const kits = (await db.selectFrom('kit').select('doc').orderBy('id').execute()).map(
 		({ doc }) => doc
 	);
-	await write(
-		'kits.json',
-		writeKits({ kits, parts: [...(await partsOfKits(db, kits)).values()] })
-	);
+	await write('kits.json', writeKits({ kits, parts: [...(await partsOfKits(db, kits)).values()] }));
 	await write('kits.csv', kitsToCsv(kits));
 }
 

@@ -1,5 +1,8 @@
+import type { Session } from '$lib/access/session';
+import { isSignedIn } from '$lib/server/access/sessions';
 import { ask } from '$lib/server/ask';
 import { isId } from '$lib/server/body';
+import { database } from '$lib/server/database';
 import { listenTo } from '$lib/server/devices/hub';
 import { eventStream } from '$lib/server/event-stream';
 import { findGauge } from '$lib/server/gauges';
@@ -16,7 +19,7 @@ type Listen = (send: (news: unknown) => void) => (() => void) | null;
  * What others change on jobs and what gauges send, live, as server-sent events of
  * `[topic, news]`: `?topics=job:ID,gauge:ID`.
  */
-export async function GET({ url }) {
+export async function GET({ url, locals: { session } }) {
 	const topics = [...new Set((url.searchParams.get('topics') ?? '').split(',').filter(Boolean))];
 	if (topics.length === 0 || topics.length > MOST_TOPICS)
 		refuse(400, message('server.topics-count', { max: MOST_TOPICS }));
@@ -28,8 +31,15 @@ export async function GET({ url }) {
 		return () => {
 			for (const end of leave) end?.();
 		};
-	});
+	}, stillIn(session));
 }
+
+/** Whether the browser that listens is still signed in; as far as that can be told. */
+const stillIn = (session: Session | null) => async () =>
+	session === null ||
+	(await database()
+		.then((db) => isSignedIn(db, session))
+		.catch(() => true));
 
 async function listenerOf(topic: string): Promise<Listen> {
 	const [kind, id] = topic.split(':');

@@ -13,6 +13,6 @@ export const load = async ({ params, setHeaders }) => {
 		revision: signed.signed.revision,
 		by: signed.signed.person,
 		at: signed.signed.at,
-		until,
+		until
 	};
 };

@@ -13,11 +13,14 @@ export const load = async ({ params }) => {
 	const labels = await Promise.all(
 		springs.map(async ({ tag }) => ({
 			tag,
-			code: await QRCode.toString(codeText(`/springs/${params.id}?tag=${tag}`, `${set.name} ${tag}`), {
-				type: 'svg',
-				margin: 0,
-				errorCorrectionLevel: 'M'
-			})
+			code: await QRCode.toString(
+				codeText(`/springs/${params.id}?tag=${tag}`, `${set.name} ${tag}`),
+				{
+					type: 'svg',
+					margin: 0,
+					errorCorrectionLevel: 'M'
+				}
+			)
 		}))
 	);
 	return { set, labels };

@@ -13,7 +13,11 @@
 	<div class="mb-4 flex items-center gap-3 print:hidden">
 		<Button href="/springs/{data.set.id}">Back to the set</Button>
 		<Button onclick={() => window.print()} look="main"><Printer size={17} /> Print</Button>
-		<span class="text-soft">{data.access.network ? 'The code opens the spring’s record.' : 'The code says set and tag.'}</span>
+		<span class="text-soft"
+			>{data.access.network
+				? 'The code opens the spring’s record.'
+				: 'The code says set and tag.'}</span
+		>
 	</div>
 	<ul class="scheme-light grid w-[190mm] max-w-full grid-cols-4 gap-2 bg-white p-3 text-ink">
 		{#each data.labels as { tag, code } (tag)}
