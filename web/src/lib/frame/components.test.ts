@@ -14,6 +14,8 @@ let job: Job;
 let around: Around;
 beforeEach(() => {
 	outbox.waiting = [];
+	outbox.sender = { anybody: true };
+	outbox.asksWho = false;
 	job = demoJob('2417-straight-six');
 	around = atBench(job);
 });
@@ -54,6 +56,12 @@ describe('the bar above', () => {
 		expect(words(bar())).toContain(`Bench ${job.people[0]!.initials} in lbf`);
 		expect(words(bar())).not.toContain('Who works here?');
 	});
+	it('leads nowhere before somebody signed in, but to that', () => {
+		around.bench.person = null;
+		around.bench.access = { network: true, signedIn: false, atBench: false, role: null };
+		expect(words(bar())).toContain('Sign in');
+		expect(words(bar())).not.toMatch(/Springs|Who works here/);
+	});
 	it('asks who works here while nobody is picked', () => {
 		around.bench.person = null;
 		expect(words(bar())).toContain('Who works here?');
@@ -75,6 +83,17 @@ describe('what waits to be sent', () => {
 		expect(shown()).toBe('');
 		outbox.waiting = [waiting(), waiting()];
 		expect(shown()).toBe('2 unsent');
+	});
+	it('of somebody else waits for them', () => {
+		outbox.waiting = [waiting(), waiting()];
+		outbox.sender = { person: null };
+		expect(shown()).toBe(
+			'2 unsent by somebody else: sent once they are at this bench. Who is here?'
+		);
+		outbox.sender = { person: job.readings[0]!.person };
+		expect(shown()).toBe('2 unsent');
+		outbox.asksWho = true;
+		expect(shown()).toBe('2 unsent Sign in to send it; nothing is lost. Who is here?');
 	});
 	it('of another job is not told here', () => {
 		outbox.waiting = [waiting({ jobId: 'another' })];

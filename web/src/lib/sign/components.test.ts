@@ -5,6 +5,8 @@ import { Book } from '$lib/job/book.svelte';
 import { atBench, demoJob } from '$lib/test/demo';
 import { markup, words, type Around } from '$lib/test/rendered';
 import Notes from './Notes.svelte';
+import type { Role } from '$lib/access/roles';
+import Shares from './Shares.svelte';
 import SignedSheets from './SignedSheets.svelte';
 
 let job: Job;
@@ -90,5 +92,20 @@ describe('signed sheets', () => {
 		])
 			expect(html).toContain(`/signed/sheet-1/${file}`);
 		expect(words(html)).toContain(`SHA-256 ${'1'.repeat(64)}`);
+	});
+});
+
+describe('links for the customer', () => {
+	const shown = (role: Role, network = true) => {
+		const sheet = { id: 's', revision: 2, entries: 1, sha256: '', person: 'Runa Tarn', at: '' };
+		around.bench.access = { network, signedIn: network, atBench: false, role };
+		return words(markup(Shares, {}, { ...around, book: new Book(job, 1, [sheet]) }));
+	};
+	it('are made by who may sign, of the newest sheet', () => {
+		expect(shown('machinist')).toContain('Make a link to sheet 2');
+		expect(shown('helper')).toBe('');
+	});
+	it('are none where nothing else could open them', () => {
+		expect(shown('owner', false)).toBe('');
 	});
 });

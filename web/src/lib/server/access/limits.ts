@@ -39,7 +39,7 @@ function limiterOf(what: Tried): RateLimiterPostgres {
 		storeClient: pool,
 		tableName: 'attempt',
 		tableCreated: true,
-		clearExpiredByTimeout: false,
+		clearExpiredByTimeout: true,
 		insuranceLimiter: new RateLimiterMemory(limit)
 	});
 	limiters.set(what, limiter);

@@ -29,6 +29,7 @@ const soon = () => sql<Date>`now() + make_interval(hours => ${PERSON_HOURS})`;
 /** Signs a browser in, and gives what its cookie holds. */
 export async function openSession(db: Database, person: Person, atBench: boolean): Promise<string> {
 	const token = newToken();
+	await forgetEnded(db);
 	await db
 		.insertInto('session')
 		.values({
@@ -130,7 +131,7 @@ export async function endAll(db: Database, personId: string, but?: Session): Pro
 }
 
 /** Drops what ended long since. */
-export const forgetEnded = (db: Database) =>
+const forgetEnded = (db: Database) =>
 	db
 		.deleteFrom('session')
 		.where('used_at', '<', sql<Date>`now() - interval '31 days'`)
