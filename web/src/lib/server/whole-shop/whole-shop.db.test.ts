@@ -6,6 +6,7 @@ import { sql } from 'kysely';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { evaluate } from '@zinc-ledger/core';
+import { rebuild } from '../asked/rebuild';
 import { loadDemo } from '../demo';
 import { loadJob } from '../jobs/load';
 import { keepPhoto, makeSmall } from '../photos';
@@ -22,6 +23,7 @@ beforeAll(async () => {
 	shop = await testDatabase('whole_shop');
 	other = await testDatabase('whole_other');
 	await loadDemo(shop.db, 'demo');
+	await rebuild(shop.db);
 	const person = await shop.db.selectFrom('person').selectAll().executeTakeFirstOrThrow();
 	const job = await shop.db.selectFrom('job').select('id').executeTakeFirstOrThrow();
 	await changeLimits(shop.db, [{ field: 'limits.bindMargin', from: null, to: '0.070 in' }], person);
