@@ -4,7 +4,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort, query, until } from './support/app.ts';
 import { Browser, Key } from './support/browser.ts';
 import { ADDRESS, startProxy, type Proxy } from './support/proxy.ts';
-import { NAME, PASSWORD, PIN, startShop, userName, type Shop } from './support/shop.ts';
+import { invited, NAME, PASSWORD, PIN, startShop, userName, type Shop } from './support/shop.ts';
+import { wrongAtWidths } from './support/widths.ts';
 
 const job = JSON.parse(readFileSync('demo/jobs/2417-straight-six.json', 'utf8')) as { id: string };
 const path = `/jobs/${job.id}`;
@@ -135,5 +136,33 @@ describe('a tablet at a shared bench', () => {
 		await tablet.press('0.118', Key.ENTER);
 		await until(async () => (await kept()).length === 5, 'the helper’s figure was not stored');
 		expect((await kept()).at(-1)).toBe(of('helper', '0.118 in')[0]);
+	});
+});
+
+describe('the pages of sign-in, people and customers', () => {
+	it('are whole at every width and have nothing serious for axe in either scheme', async () => {
+		const code = await invited(shop, shop.people.reader, 'reader');
+		const wrong = await wrongAtWidths(tablet, '/bench');
+		await query(shop, 'delete from session');
+		for (const path of ['/sign-in', '/join', `/join?code=${code}`])
+			wrong.push(...(await wrongAtWidths(tablet, path)));
+		await tablet.size(1024, 768);
+		await tablet.go('/sign-in');
+		await signIn('owner');
+		await tablet.click('Sign in', 'button');
+		await until(async () => new URL(await tablet.driver.getCurrentUrl()).pathname === '/');
+		for (const path of ['/people', '/audit', '/account'])
+			wrong.push(...(await wrongAtWidths(tablet, path)));
+		const [sheet] = (await query(shop, 'select id, job_id from signed_sheet limit 1')) as [
+			{ id: string; job_id: string }
+		];
+		const made = await tablet.api('POST', `/api/jobs/${sheet.job_id}/shares`, {
+			sheet: sheet.id,
+			days: 7
+		});
+		const { link } = made.body as { link: string };
+		for (const path of [new URL(link).pathname, `/jobs/${sheet.job_id}/sign`])
+			wrong.push(...(await wrongAtWidths(tablet, path)));
+		expect(wrong).toEqual([]);
 	});
 });

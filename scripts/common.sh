@@ -119,20 +119,30 @@ free_row() {
 
 # as_user USER: words before a command that make it that user's, where root starts it.
 as_user() { [ "$(id -u)" != 0 ] || echo "setpriv --reuid $1 --regid $1 --clear-groups --"; }
-# The user of a shop's own application, who may do nothing else.
-APP_USER=zinc-ledger
-as_app() { [ "$1" != own ] || as_user "$APP_USER"; }
 
-# What the application writes, its log and backups, is its own; nobody else reads it.
+# The user of a shop's own application, who may do nothing else, where root starts it.
+APP_USER=zinc-ledger
+# Words before the application's command that make it that user's.
+APP_AS=
+
+# own_folders MODE: what the application writes, its log and backups, is its own; nobody else
+# reads it. Sets APP_AS.
 own_folders() {
 	mkdir -p -m 700 "$DATA/app" "$DATA/backups"
 	chmod 700 "$DATA/app" "$DATA/backups"
+	APP_AS=
 	[ "$(id -u)" = 0 ] && [ "$1" = own ] || return 0
 	id "$APP_USER" >/dev/null 2>&1 ||
 		useradd --system --user-group --no-create-home --home-dir / --shell /usr/sbin/nologin "$APP_USER"
-	chown -R "$APP_USER:$APP_USER" "$DATA/app" "$DATA/backups"
-	$(as_app own) test -r "$ROOT/web/build/index.js" -a -x "$DATA" ||
-		fail "The user $APP_USER, as whom the shop runs, cannot read $ROOT or enter $DATA: move them out of a home folder, or start as somebody else than root."
+	if $(as_user "$APP_USER") sh -c '[ -r "$1" ] && [ -x "$2" ] && node -e 0' sh \
+		"$ROOT/web/build/index.js" "$DATA" 2>/dev/null; then
+		chown -R "$APP_USER:$APP_USER" "$DATA/app" "$DATA/backups"
+		APP_AS=$(as_user "$APP_USER")
+	else
+		local why="The user $APP_USER cannot read $ROOT, enter $DATA or run node: are they in a home folder?"
+		[ -z "${ZINC_NETWORK:-}" ] || fail "$why A shop on its network does not run as root."
+		say "$why The shop runs as root."
+	fi
 }
 
 # start_server MODE [N]: a process of the application, the first or the Nth of a shop.
@@ -148,7 +158,7 @@ start_server() {
 		ZINC_GAUGES=$(cat "$DATA/gauges.port" 2>/dev/null || echo 4610) BODY_SIZE_LIMIT=16M \
 		ZINC_DATA=$DATA ZINC_LOG=$DATA/app/$instance.log \
 		ZINC_BACKUPS=$DATA/backups ZINC_NIGHTLY=$([ -n "${2:-}" ] || echo 1) ZINC_PG_BIN=$(pg_bin) \
-		setsid $(as_app "$mode") node web/keeper.js >"$DATA/app-$instance.out" 2>&1 9>&- </dev/null &
+		setsid $APP_AS node web/keeper.js >"$DATA/app-$instance.out" 2>&1 9>&- </dev/null &
 	echo $! > "$DATA/app-$instance.pid"
 	for i in $(seq 100); do
 		healthy "$instance" && return

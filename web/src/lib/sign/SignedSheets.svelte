@@ -19,7 +19,9 @@
 					: ' · superseded'}
 			</p>
 			<p class="figure mt-0.5 text-[11px] break-all text-soft">SHA-256 {sheet.sha256}</p>
-			<p class="mt-1 flex flex-wrap gap-x-3 gap-y-1 [&>a]:min-h-6 [&>a]:underline">
+			<p
+				class="mt-1 flex flex-wrap gap-x-3 gap-y-1 [&>a]:flex [&>a]:min-h-11 [&>a]:items-center [&>a]:underline bench:[&>a]:min-h-6"
+			>
 				<a href="{at}/sheet.pdf?size=A4">PDF A4</a>
 				<a href="{at}/sheet.pdf?size=Letter">PDF Letter</a>
 				<a href="{at}/customer.pdf?size=A4">Customer’s copy</a>
