@@ -347,6 +347,14 @@ describe('a link for the customer', () => {
 		const { status, text } = await asked('Bearer a token for figures');
 		expect(status).toBe(200);
 		expect(text).toMatch(/zinc_request_seconds_count\{route="\/sign-in",method="POST"/);
+		// Who was sent to sign in is counted too.
+		expect((await shop.ask('/people')).status).toBe(303);
+		const after = await shop.ask('/metrics', {
+			headers: { authorization: 'Bearer a token for figures' }
+		});
+		expect(after.text).toMatch(
+			/zinc_request_seconds_count\{route="\/people",method="GET",status="303"/
+		);
 		const ready = JSON.parse((await shop.ask('/readyz')).text) as object;
 		expect(ready).toMatchObject({ database: 'well', disk: 'well', gauges: 'none' });
 	});

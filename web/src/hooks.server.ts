@@ -1,4 +1,6 @@
 import {
+	isHttpError,
+	isRedirect,
 	json,
 	type Handle,
 	type HandleServerError,
@@ -46,15 +48,24 @@ export const init: ServerInit = () => {
 /** Every request passes here: from a page of ours, by somebody who may, noted where it is to be. */
 export const handle: Handle = async (input) => {
 	const begun = performance.now();
-	const response = await answer(input);
-	const { request, route } = input.event;
-	const answered = { route: route.id ?? 'none', method: request.method, status: response.status };
-	const took = performance.now() - begun;
+	const noted = (status: number) => noteAnswered(input.event, status, performance.now() - begun);
+	try {
+		const response = await answer(input);
+		noted(response.status);
+		return response;
+	} catch (thrown) {
+		// Sent on to sign in, or refused as a page: an answer like any other.
+		noted(isRedirect(thrown) || isHttpError(thrown) ? thrown.status : 500);
+		throw thrown;
+	}
+};
+
+function noteAnswered({ request, route }: RequestEvent, status: number, took: number): void {
+	const answered = { route: route.id ?? 'none', method: request.method, status };
 	noteAnswer(answered, took);
 	if (onNetwork())
 		log.info({ request: requestId(request), ...answered, took: Math.round(took) }, 'answered');
-	return response;
-};
+}
 
 /** The server names every request, in its answer and in the log. */
 const requestId = (request: Request) => request.headers.get('x-request-id') ?? undefined;

@@ -24,7 +24,7 @@
 				<span class="min-w-0 break-words">
 					{label('audited', act.what)}
 					{#if act.whom}<b class="font-semibold">{act.whom}</b>{/if}
-					{#if act.about.role}<span class="text-soft">as {act.about.role}</span>{/if}
+					{#if act.about.role}<span class="text-soft">as {label('role', act.about.role)}</span>{/if}
 					{#if act.about.path}<span class="figure break-all text-soft">{act.about.path}</span>{/if}
 					{#if act.about.until}<span class="text-soft">until {moment(act.about.until)}</span>{/if}
 				</span>

@@ -24,11 +24,7 @@
 	<h1 class="text-2xl font-semibold">Select operator</h1>
 	<p class="mt-1 text-soft">Every reading and decision made here will carry this name.</p>
 	<div class="mt-6 grid max-w-4xl gap-x-14 gap-y-8 bench:grid-cols-[1fr_20rem]">
-		<form
-			method="POST"
-			action="?/pick{search}"
-			use:sendForm={{ after: () => (chosen = asked && form?.person ? asked : null) }}
-		>
+		<form method="POST" action="?/pick{search}" use:sendForm>
 			{#if !data.byPin}<Alert problem={form?.pick} class="mb-2" />{/if}
 			<ul class="border-t-2 border-ink">
 				{#each data.people as person (person.id)}
