@@ -79,8 +79,9 @@ proxy_file() {
 			reverse_proxy $(printf '127.0.0.1:%s ' "$@"){
 				header_up x-zinc-proxy $(secret proxy)
 				# A process that is to end says so first, and is asked nothing more; each request has
-				# a connection of its own, so none is cut off that was still to be used.
-				lb_policy round_robin
+				# a connection of its own, so none is cut off that was still to be used. Round robin
+				# would find nobody where two requests at once skip the one that is away.
+				lb_policy least_conn
 				lb_try_duration 8s
 				lb_try_interval 250ms
 				health_uri /alive
@@ -92,6 +93,13 @@ proxy_file() {
 			}
 		}
 	CADDY
+}
+
+# proxy_is_current ADDRESS PORT...: whether the proxy runs as it would be started now.
+proxy_is_current() {
+	proxy_runs || return 1
+	proxy_file "$@" | cmp -s - "$PROXY/Caddyfile" || return 1
+	[ ! -s "$DATA/tls/cert.pem" ] || cmp -s "$DATA/tls/cert.pem" "$PROXY/cert.pem"
 }
 
 # start_proxy ADDRESS PORT...: starts the proxy, or says why it cannot.
@@ -168,8 +176,10 @@ serve_network() {
 	export ZINC_NETWORK ZINC_PROXY_SECRET ZINC_METRICS_TOKEN
 	: > "$DATA/networked"
 	start_server own
+	# The proxy looks five times a second; the second ends once it knows the first again.
+	if [ -n "$restart" ] && proxy_runs; then sleep 1; fi
 	start_server own 2
-	if [ -z "$restart" ] || ! proxy_runs; then
+	if [ -z "$restart" ] || ! proxy_is_current "$ORIGIN" "$(port_of own)" "$(port_of own-2)"; then
 		start_proxy "$ORIGIN" "$(port_of own)" "$(port_of own-2)"
 	fi
 	say "Zinc Ledger is serving: $ORIGIN"
