@@ -1,7 +1,7 @@
 /** A shop on its network, asked by those who mean it no good. */
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { needOf } from '../web/src/lib/server/access/needs.ts';
+import { needOf } from '../web/src/lib/access/needs.ts';
 import { query } from './support/app.ts';
 import { idsIn, job, storm } from './support/hostile.ts';
 import { send } from './support/send.ts';
@@ -199,6 +199,11 @@ describe('what is guessed', () => {
 		expect(known.slice(0, 10)).toEqual(Array(10).fill('200 is wrong'));
 		expect(known.at(-1)).toBe('200 Too many attempts');
 		await rows('delete from attempt');
+		// Whoever it was tried on is told, and nobody else but the owner.
+		const told = async (role: Role) =>
+			(await shop.ask('/account', { cookie: await shop.signIn(role) })).text;
+		expect(await told('reader')).toContain('sign-in refused');
+		expect(await told('helper')).not.toContain('sign-in refused');
 	});
 	it('a PIN: it is locked after a few, and the bench still works', async () => {
 		let cookie = await shop.signIn('owner', true);

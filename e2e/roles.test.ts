@@ -4,7 +4,7 @@
  */
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { LISTS, NEEDS, needOf, type Need } from '../web/src/lib/server/access/needs.ts';
+import { LISTS, NEEDS, needOf, type Need } from '../web/src/lib/access/needs.ts';
 import { query } from './support/app.ts';
 import { ROLES, startShop, type Answer, type Role, type Shop } from './support/shop.ts';
 import { targets } from './support/targets.ts';

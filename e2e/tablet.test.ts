@@ -137,6 +137,39 @@ describe('a tablet at a shared bench', () => {
 		await until(async () => (await kept()).length === 5, 'the helper’s figure was not stored');
 		expect((await kept()).at(-1)).toBe(of('helper', '0.118 in')[0]);
 	});
+
+	it('says on a page that a role may only read whose work it is, and on others nothing', async () => {
+		const told = async (path: string) => {
+			await tablet.go(path);
+			return /You are here as [^.]*\./.exec(await tablet.text())?.[0];
+		};
+		const page = `You are here as a helper: changing what is here takes`;
+		expect(await told(`${path}/plan`)).toBe(`${page} a machinist.`);
+		expect(await told('/policies')).toBe(`${page} an owner.`);
+		expect(await told(`${path}/checks`)).toBeUndefined();
+		const machinist = await initialsOf('machinist');
+		await tablet.go('/bench');
+		await takeOver(machinist.name, machinist.initials);
+		await until(async () => new URL(await tablet.driver.getCurrentUrl()).pathname === '/');
+		expect(await told(`${path}/plan`)).toBeUndefined();
+	});
+});
+
+describe('a password that is chosen', () => {
+	it('says how hard it is to guess, and is looked at when wanted', async () => {
+		const code = await invited(shop, shop.people.reader, 'reader');
+		await tablet.go(`/join?code=${code}`);
+		await tablet.fill('Password', 'password1234');
+		await tablet.sees('easily guessed');
+		await tablet.fill('Password', 'four plain words in a row');
+		await tablet.sees('very hard to guess');
+		const shown = async () => (await tablet.field('Password')).getAttribute('type');
+		expect(await shown()).toBe('password');
+		await tablet.click('Show password', 'button');
+		expect(await shown()).toBe('text');
+		await tablet.click('Show password', 'button');
+		expect(await shown()).toBe('password');
+	});
 });
 
 describe('the pages of sign-in, people and customers', () => {

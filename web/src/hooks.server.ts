@@ -11,7 +11,7 @@ import { INCH_POUND } from '@zinc-ledger/core';
 import { note } from '$lib/server/access/audit';
 import { isForeign, refusalOf } from '$lib/server/access/gate';
 import { closeLimits } from '$lib/server/access/limits';
-import { EXPORTS } from '$lib/server/access/needs';
+import { EXPORTS } from '$lib/access/needs';
 import { onNetwork } from '$lib/server/access/network';
 import { whoAsks, type Who } from '$lib/server/access/who-asks';
 import { ask } from '$lib/server/ask';

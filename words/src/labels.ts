@@ -36,6 +36,7 @@ import type {
 	Served,
 	ScopeName,
 	ScopeNeed,
+	PasswordStrength,
 	ShopRole,
 	SettingOrder,
 	Setup,
@@ -151,6 +152,7 @@ export interface Labels {
 	readonly timing: Of<'card' | 'duration' | 'long-cam'>;
 	/** What somebody may do in a shop on the network, and what its trail notes. */
 	readonly role: Of<ShopRole>;
+	readonly strength: Of<PasswordStrength>;
 	readonly audited: Of<AuditedAct>;
 	readonly severity: Of<'stop' | 'watch' | 'note'>;
 	readonly phase: Of<Phase>;

@@ -92,6 +92,7 @@ export interface ServerMessages {
 	'operator.initials-in-use': { readonly initials: string };
 	'access.sign-in-first': null;
 	'access.not-allowed': { readonly role: ShopRole };
+	'access.only-read': { readonly role: ShopRole; readonly least: ShopRole };
 	'access.other-person': null;
 	'access.too-often': null;
 	'access.wait': { readonly minutes: number };
@@ -114,6 +115,9 @@ export interface ServerMessages {
 
 /** What somebody may do in a shop on the network, each more than the one before. */
 export type ShopRole = 'reader' | 'helper' | 'machinist' | 'owner';
+
+/** How hard a password is to guess. */
+export type PasswordStrength = 'at-once' | 'easy' | 'possible' | 'hard' | 'very-hard';
 
 /** What the trail of a shop notes. */
 export type AuditedAct =

@@ -5,6 +5,7 @@
 	import { page } from '$app/state';
 	import { afterNavigate } from '$app/navigation';
 	import { Bench, setBench } from '$lib/bench/bench.svelte';
+	import OnlyRead from '$lib/frame/OnlyRead.svelte';
 	import TopBar from '$lib/frame/TopBar.svelte';
 	import { Help, setHelp } from '$lib/help/help.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
@@ -78,6 +79,7 @@
 </a>
 <div class="flex min-h-dvh flex-col bench:h-dvh print:block print:h-auto">
 	<TopBar scheme={data.scheme} onkeys={() => (keys.open = true)} onfind={() => (finding = true)} />
+	<OnlyRead />
 	<Alert look="stop" problem={unsent.why} class="bg-paper px-6 py-3 font-semibold print:hidden" />
 	{@render children()}
 </div>

@@ -648,6 +648,13 @@ export const labels: Labels = {
 	},
 	timing: { card: 'cam card', duration: 'duration', 'long-cam': 'long-duration cam' },
 	role: { reader: 'reader', helper: 'helper', machinist: 'machinist', owner: 'owner' },
+	strength: {
+		'at-once': 'guessed at once',
+		easy: 'easily guessed',
+		possible: 'can be guessed',
+		hard: 'hard to guess',
+		'very-hard': 'very hard to guess'
+	},
 	audited: {
 		'signed-in': 'signed in',
 		'sign-in-refused': 'sign-in refused',

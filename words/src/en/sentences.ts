@@ -936,6 +936,8 @@ export const sentences: Sentences = {
 	'operator.initials-in-use': ({ initials }) => `Initials ${initials} are in use.`,
 	'access.sign-in-first': 'Sign in first; nothing that was typed is lost.',
 	'access.not-allowed': ({ role }) => `Not for a ${labels.role[role]} to do: ask somebody who may.`,
+	'access.only-read': ({ role, least }) =>
+		`You are here as a ${labels.role[role]}: changing what is here takes ${least === 'owner' ? 'an' : 'a'} ${labels.role[least]}.`,
 	'access.other-person': 'Written by somebody else: it is sent once they are at this bench again.',
 	'access.too-often': 'Too many requests: wait a minute.',
 	'access.wait': ({ minutes }) =>

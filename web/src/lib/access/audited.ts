@@ -1,3 +1,4 @@
+import type { AuditedAct } from '@zinc-ledger/core';
 import type { Role } from './roles';
 
 /** What an act was about: whom, which, where. Which acts are noted says the core. */
@@ -9,4 +10,15 @@ export interface AuditAbout {
 	readonly path?: string;
 	/** When what was made ends. */
 	readonly until?: string;
+}
+
+/** An act as the trail tells it. */
+export interface Noted {
+	readonly what: AuditedAct;
+	readonly who: string | null;
+	readonly whom: string | null;
+	readonly about: AuditAbout;
+	readonly address: string | null;
+	readonly at: string;
+	readonly position: string;
 }

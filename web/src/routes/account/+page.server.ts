@@ -1,6 +1,7 @@
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
+import { listOfSignIn } from '$lib/server/access/audit';
 import { attempt, forgive } from '$lib/server/access/limits';
 import { passwordProblem, pinProblem } from '$lib/server/access/passwords';
 import { endAll, endSession } from '$lib/server/access/sessions';
@@ -10,11 +11,17 @@ import { dropToken } from '$lib/server/access/who-asks';
 import { ask } from '$lib/server/ask';
 import { formTexts } from '$lib/server/body';
 
+/** Of what befell one's sign-in, the last. */
+const LATEST = 12;
+
 export const load = async ({ locals: { person, session } }) => {
 	refuseWithoutNetwork();
+	const { atBench } = session!;
+	if (!person) return { atBench, userName: null, acts: [] };
 	return {
-		atBench: session!.atBench,
-		userName: person && (await ask((db) => userNameOf(db, person.id)))
+		atBench,
+		userName: await ask((db) => userNameOf(db, person.id)),
+		acts: await ask((db) => listOfSignIn(db, person.id, LATEST))
 	};
 };
 
@@ -24,7 +31,7 @@ async function proven({ locals: { person } }: RequestEvent, password: string) {
 	const name = await ask((db) => userNameOf(db, person.id));
 	const minutes = await attempt('name', name);
 	if (minutes !== null) return message('access.wait', { minutes });
-	if (!(await ask((db) => checkPassword(db, name, password))))
+	if (!(await ask((db) => checkPassword(db, name, password))).person)
 		return message('access.password-wrong');
 	await forgive('name', name);
 	return { person, name };

@@ -1,7 +1,8 @@
 <script lang="ts">
 	/** One's own sign-in: password, PIN, and out of it. */
 	import { label } from '@zinc-ledger/words';
-	import { PASSWORD_LEAST } from '$lib/access/roles';
+	import Acts from '$lib/access/Acts.svelte';
+	import PasswordField from '$lib/access/PasswordField.svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -11,12 +12,8 @@
 	let { data, form } = $props();
 	useKeys([]);
 	const SECRETS = [
-		{
-			which: 'password',
-			title: 'Password',
-			hint: `${PASSWORD_LEAST} characters or more; spaces and any letters do`
-		},
-		{ which: 'pin', title: 'PIN', hint: 'for shared benches: 4 to 8 digits' }
+		{ which: 'password', title: 'Password' },
+		{ which: 'pin', title: 'PIN' }
 	] as const;
 </script>
 
@@ -33,34 +30,44 @@
 	<Alert problem={form?.message} class="mt-3" />
 	{#if data.person}
 		<div class="mt-6 grid max-w-3xl gap-x-14 gap-y-8 bench:grid-cols-2">
-			{#each SECRETS as { which, title, hint } (which)}
+			{#each SECRETS as { which, title } (which)}
 				{@const problems = form?.which === which ? form.problems : undefined}
 				<form method="POST" action="?/{which}" use:sendForm class="space-y-4" aria-label={title}>
 					<h2 class="border-b-2 border-ink pb-1 font-semibold">{title}</h2>
-					<TextField
-						label="Present password"
-						name="present"
-						type="password"
-						value=""
-						problem={problems?.present}
-						autocomplete="current-password"
-					/>
-					<TextField
-						label="New {which === 'pin' ? 'PIN' : 'password'}"
-						name="secret"
-						type="password"
-						inputmode={which === 'pin' ? 'numeric' : 'text'}
-						value=""
-						problem={problems?.secret}
-						{hint}
-						autocomplete={which === 'pin' ? 'off' : 'new-password'}
-					/>
+					<PasswordField label="Present password" name="present" problem={problems?.present} />
+					{#if which === 'pin'}
+						<TextField
+							label="New PIN"
+							name="secret"
+							type="password"
+							inputmode="numeric"
+							value=""
+							problem={problems?.secret}
+							hint="for shared benches: 4 to 8 digits"
+							autocomplete="off"
+						/>
+					{:else}
+						<PasswordField
+							label="New password"
+							name="secret"
+							problem={problems?.secret}
+							isNew
+							names={[data.userName ?? '', data.person.name]}
+						/>
+					{/if}
 					<Button>Change</Button>
 					{#if form?.changed === which}<span role="status" class="ml-3 text-[13px]">Changed.</span
 						>{/if}
 				</form>
 			{/each}
 		</div>
+	{/if}
+	{#if data.acts.length}
+		<h2 class="mt-8 mb-2 font-semibold">Lately</h2>
+		<Acts acts={data.acts} />
+		<p class="mt-2 max-w-prose text-[13px] text-soft">
+			Not you? Change password and PIN, which signs out every other browser, and tell an owner.
+		</p>
 	{/if}
 	<div class="mt-8 flex flex-wrap items-center gap-3">
 		<form method="POST" action="?/out" use:sendForm>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** A code becomes a sign-in: user name, password, and a PIN for shared benches. */
-	import { PASSWORD_LEAST } from '$lib/access/roles';
+	import PasswordField from '$lib/access/PasswordField.svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -14,6 +14,7 @@
 	useKeys([]);
 	const invitation = $derived(data.invitation);
 	const problems = $derived<Record<string, string | undefined>>(form?.problems ?? {});
+	let userName = $state(untrack(() => form?.values.userName ?? data.invitation?.userName ?? ''));
 	const NEW = 'new';
 	let who = $state(untrack(() => form?.values.person || NEW));
 	const people = $derived([
@@ -60,20 +61,18 @@
 				<TextField
 					label="User name"
 					name="userName"
-					value={form?.values.userName ?? invitation.userName ?? ''}
+					bind:value={userName}
 					problem={problems.userName}
 					autocomplete="username"
 					autocapitalize="none"
 					maxlength={40}
 				/>
-				<TextField
+				<PasswordField
 					label="Password"
 					name="password"
-					type="password"
-					value=""
 					problem={problems.password}
-					hint="{PASSWORD_LEAST} characters or more; spaces and any letters do"
-					autocomplete="new-password"
+					isNew
+					names={[userName, invitation.person?.name ?? '']}
 				/>
 				<TextField
 					label="PIN for shared benches, if you work at one"

@@ -2,6 +2,7 @@
 	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import { forgetPages } from '$lib/access/kept-pages';
+	import PasswordField from '$lib/access/PasswordField.svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -35,13 +36,7 @@
 				autocapitalize="none"
 				maxlength={40}
 			/>
-			<TextField
-				label="Password"
-				name="password"
-				type="password"
-				value=""
-				autocomplete="current-password"
-			/>
+			<PasswordField label="Password" name="password" />
 			<Checkbox bind:checked={atBench}>Several of us work at this bench</Checkbox>
 			{#if atBench}
 				<input type="hidden" name="bench" value="yes" />

@@ -2,7 +2,7 @@
 import { sql } from 'kysely';
 import { v7 as uuid } from 'uuid';
 import type { AuditedAct } from '@zinc-ledger/core';
-import type { AuditAbout } from '$lib/access/audited';
+import type { AuditAbout, Noted } from '$lib/access/audited';
 import type { Database } from '../database/connection';
 
 export interface Act {
@@ -21,15 +21,20 @@ export async function note(db: Database, act: Act): Promise<void> {
 		.execute();
 }
 
-export interface Noted {
-	readonly what: AuditedAct;
-	readonly who: string | null;
-	readonly whom: string | null;
-	readonly about: AuditAbout;
-	readonly address: string | null;
-	readonly at: string;
-	readonly position: string;
-}
+/** What befell a sign-in, told to whoever it is of. */
+const OF_SIGN_INS: readonly AuditedAct[] = [
+	'signed-in',
+	'sign-in-refused',
+	'signed-out-everywhere',
+	'person-changed',
+	'pin-refused',
+	'code-made',
+	'joined',
+	'role-changed',
+	'sign-in-ended',
+	'password-changed',
+	'pin-changed'
+];
 
 /** Acts, newest first, a page at a time. @param before position of the last one seen */
 export async function listNoted(
@@ -37,14 +42,34 @@ export async function listNoted(
 	before: string | null,
 	most: number
 ): Promise<Noted[]> {
+	let acts = noted(db).limit(most);
+	if (before) acts = acts.where('position', '<', before);
+	return (await acts.execute()).map(asTold);
+}
+
+/** What befell somebody's own sign-in lately, newest first. */
+export const listOfSignIn = async (db: Database, person: string, most: number): Promise<Noted[]> =>
+	(
+		await noted(db)
+			.where('what', 'in', OF_SIGN_INS)
+			.where(({ eb, or }) =>
+				or([eb('person_id', '=', person), eb(sql`about->>'whom'`, '=', person)])
+			)
+			.limit(most)
+			.execute()
+	).map(asTold);
+
+function noted(db: Database) {
 	const whom = sql<string | null>`(select name from person where id::text = about->>'whom')`;
-	let acts = db
+	return db
 		.selectFrom('audit')
 		.leftJoin('person', 'person.id', 'audit.person_id')
 		.select(['what', 'person.name as who', 'about', 'address', 'at', 'position'])
 		.select(whom.as('whom'))
-		.orderBy('position', 'desc')
-		.limit(most);
-	if (before) acts = acts.where('position', '<', before);
-	return (await acts.execute()).map((row) => ({ ...row, at: row.at.toISOString() }));
+		.orderBy('position', 'desc');
 }
+
+const asTold = (row: Omit<Noted, 'at'> & { at: Date }): Noted => ({
+	...row,
+	at: row.at.toISOString()
+});

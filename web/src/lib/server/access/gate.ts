@@ -1,10 +1,10 @@
 /** Lets a request through, or says why not: the one place where the table of needs is asked. */
 import { error, json, redirect, type ActionResult, type RequestEvent } from '@sveltejs/kit';
 import { message, type Message } from '@zinc-ledger/core';
+import { may, needOf } from '$lib/access/needs';
 import { AWAY } from '../ask';
 import { refuse, told } from '../refuse';
 import { asksTooOften } from './limits';
-import { may, needOf } from './needs';
 import { onNetwork } from './network';
 import type { Who } from './who-asks';
 

@@ -33,9 +33,9 @@ export async function signIn(
 	const address = event.getClientAddress();
 	const wait = (await attempt('address', address)) ?? (await attempt('name', name));
 	if (wait !== null) return tooMany(wait);
-	const person = await ask((db) => checkPassword(db, name, password));
+	const { person, whom } = await ask((db) => checkPassword(db, name, password));
 	if (!person) {
-		await noteAct(event, { what: 'sign-in-refused' });
+		await noteAct(event, { what: 'sign-in-refused', about: whom ? { whom } : {} });
 		return message('access.refused');
 	}
 	await forgive('name', name);

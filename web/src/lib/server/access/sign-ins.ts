@@ -144,12 +144,19 @@ class Hindered extends Error {
 	}
 }
 
-/** Who has a user name and password; null where nobody has. */
+export interface Checked {
+	/** Who has the user name and the password; null where nobody has. */
+	readonly person: Person | null;
+	/** Whose user name it is, right or wrong. */
+	readonly whom: string | undefined;
+}
+
+/** Whether a password is that of a user name. */
 export async function checkPassword(
 	db: Database,
 	userName: string,
 	password: string
-): Promise<Person | null> {
+): Promise<Checked> {
 	const row = await db
 		.selectFrom('sign_in')
 		.innerJoin('person', 'person.id', 'sign_in.person_id')
@@ -158,7 +165,9 @@ export async function checkPassword(
 		.where('ended', '=', false)
 		.executeTakeFirst();
 	const isRight = await matches(row?.password ?? null, password);
-	return row && isRight ? { id: row.id, name: row.name, initials: row.initials } : null;
+	if (!row) return { person: null, whom: undefined };
+	const { id, name, initials } = row;
+	return { person: isRight ? { id, name, initials } : null, whom: id };
 }
 
 /** Whether a PIN is this person's. */

@@ -3,7 +3,7 @@
  * nothing is said here; whatever changes something and is not named here, nobody may.
  */
 import type { EntryList } from '@zinc-ledger/core';
-import { reaches, type Role } from '../../access/roles.ts';
+import { lesser, reaches, ROLES, type Role } from './roles.ts';
 
 /** The least that something takes: nothing, a browser signed in whoever is at it, or a role. */
 export type Need = Role | 'anyone' | 'session';
@@ -85,6 +85,29 @@ export const NEEDS: Readonly<Record<string, Readonly<Record<string, Need>>>> = {
 	'/templates/new': { default: 'machinist' }
 };
 
+/**
+ * What the work on a page takes, where the page sends it by other ways than forms of its own;
+ * it only says so beforehand, the table above decides.
+ */
+export const WORK: Readonly<Record<string, Role>> = {
+	// Its list is for everybody; one may bring a job in as well.
+	'/': 'reader',
+	'/jobs/[id=uuid]/as-found': 'helper',
+	'/jobs/[id=uuid]/assembly': 'helper',
+	'/jobs/[id=uuid]/checks': 'helper',
+	'/jobs/[id=uuid]/diagnosis': 'machinist',
+	'/jobs/[id=uuid]/inspect': 'helper',
+	'/jobs/[id=uuid]/lift': 'machinist',
+	'/jobs/[id=uuid]/list': 'helper',
+	'/jobs/[id=uuid]/parts': 'machinist',
+	'/jobs/[id=uuid]/plan': 'machinist',
+	'/jobs/[id=uuid]/round': 'helper',
+	'/jobs/[id=uuid]/sign': 'machinist',
+	'/jobs/[id=uuid]/springs': 'machinist',
+	'/jobs/[id=uuid]/what-if': 'machinist',
+	'/springs/[id=uuid]/capture': 'helper'
+};
+
 /** What goes out of the shop whole: who took it is noted. */
 export const EXPORTS: ReadonlySet<string> = new Set([
 	'/jobs/[id=uuid]/file',
@@ -124,6 +147,17 @@ export function needOf({ route, method, url, list }: Asked): Need | null {
 function actionIn(url: URL): string {
 	for (const key of url.searchParams.keys()) if (key.startsWith('/')) return key.slice(1);
 	return 'default';
+}
+
+/** The least role that changes something on a page; a reader where nothing is changed there, or by anybody. */
+export function workOn(route: string | null): Role {
+	if (route === null) return 'reader';
+	if (Object.hasOwn(WORK, route)) return WORK[route]!;
+	const known = Object.entries(Object.hasOwn(NEEDS, route) ? NEEDS[route]! : {});
+	const needs = known.filter(([how]) => how !== 'GET').map(([, need]) => need);
+	const roles = needs.filter((need): need is Role => (ROLES as readonly string[]).includes(need));
+	if (roles.length === 0 || roles.length < needs.length) return 'reader';
+	return roles.reduce(lesser);
 }
 
 export interface Standing {
