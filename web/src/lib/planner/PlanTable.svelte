@@ -75,10 +75,12 @@
 				]}
 				data-plan={entry.label}
 			>
-				<td>
+				<td class="whitespace-nowrap">
 					<Button look="cell" class="figure font-semibold" onclick={() => onselect(entry.label)}>
 						{entry.label}
 					</Button>
+					<!-- Where the words are out of sight to the right. -->
+					{#if after}<span class="bench:hidden"><Mark state={after.state} /></span>{/if}
 				</td>
 				<td>
 					<Checkbox
