@@ -167,7 +167,7 @@ describe('a password that is chosen', () => {
 		expect(await shown()).toBe('password');
 		await tablet.click('Show password', 'button');
 		expect(await shown()).toBe('text');
-		await tablet.click('Show password', 'button');
+		await tablet.click('Hide password', 'button');
 		expect(await shown()).toBe('password');
 	});
 });

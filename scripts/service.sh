@@ -22,9 +22,9 @@ service_unit() {
 		Type=oneshot
 		RemainAfterExit=yes
 		WorkingDirectory=$ROOT
-		Environment=ZINC_DATA=$DATA
-		ExecStart=$ROOT/start --own --network
-		ExecStop=$ROOT/start --stop
+		Environment="ZINC_DATA=$DATA"
+		ExecStart="$ROOT/start" --own --network
+		ExecStop="$ROOT/start" --stop
 		TimeoutStartSec=900
 		PrivateTmp=yes
 		ProtectKernelTunables=yes

@@ -21,14 +21,19 @@
 
 	let value = $state('');
 	let shown = $state(false);
+	const turn = $derived(shown ? 'Hide' : 'Show');
 	let strength = $state<PasswordStrength | null>(null);
 	$effect(() => {
 		const typed = value;
 		if (!isNew || typed === '') return void (strength = null);
 		// Of several under way the last counts.
-		void strengthOf(typed, names).then((found) => {
-			if (typed === value) strength = found;
-		});
+		void strengthOf(typed, names).then(
+			(found) => {
+				if (typed === value) strength = found;
+			},
+			// Cut off from its lists it says nothing.
+			() => (strength = null)
+		);
 	});
 </script>
 
@@ -53,9 +58,8 @@
 				<Button
 					type="button"
 					look="quiet"
-					aria-label="Show {label.toLowerCase()}"
-					aria-pressed={shown}
-					onclick={() => (shown = !shown)}>{shown ? 'Hide' : 'Show'}</Button
+					aria-label="{turn} {label.toLowerCase()}"
+					onclick={() => (shown = !shown)}>{turn}</Button
 				>
 			</div>
 		{/snippet}

@@ -27,7 +27,10 @@ export async function strengthOf(
 	password: string,
 	names: readonly string[] = []
 ): Promise<PasswordStrength> {
-	estimator ??= makeEstimator();
+	estimator ??= makeEstimator().catch((failure: unknown) => {
+		estimator = undefined;
+		throw failure;
+	});
 	const score = (await estimator)(password, [...names]);
 	return STRENGTHS[score] ?? 'at-once';
 }

@@ -102,7 +102,10 @@
 		</form>
 	{/if}
 	{#if diagnosis}
-		<div class="mt-3 grid gap-x-10 gap-y-6 bench:grid-cols-[minmax(0,1fr)_24rem]">
+		<!-- In one column what is likely stands right under what to do next. -->
+		<div
+			class="mt-3 grid gap-x-10 gap-y-4 bench:grid-cols-[minmax(0,1fr)_24rem] bench:grid-rows-[auto_1fr]"
+		>
 			<div>
 				<p class="text-[17px]" data-answer={diagnosis.answer.sort}>
 					<b>{tell(answerMessage(diagnosis))}.</b>
@@ -113,13 +116,17 @@
 					{/if}
 				</p>
 				{#if shown}{@render lookAt(shown)}{/if}
-				<Disclosure class="mt-4" title="All checks">
+			</div>
+			<div class="bench:col-start-2 bench:row-span-2 bench:row-start-1">
+				<Causes {diagnosis} />
+			</div>
+			<div>
+				<Disclosure title="All checks">
 					<Checks done={diagnosis.done} onchoose={(check) => (chosen = check)} />
 				</Disclosure>
 				<Trials />
 				<SeenPhotos looks={looks.values()} photos={data.photos} />
 			</div>
-			<Causes {diagnosis} />
 		</div>
 	{:else if !telling}
 		<p class="mt-3 max-w-2xl text-soft">
