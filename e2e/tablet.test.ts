@@ -1,5 +1,6 @@
 /** A tablet on the shop's network, over TLS: signed in at a shared bench, cut off, back again. */
 import { readFileSync } from 'node:fs';
+import { Secret, TOTP } from 'otpauth';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort, query, until } from './support/app.ts';
 import { Browser, Key } from './support/browser.ts';
@@ -126,6 +127,7 @@ describe('a tablet at a shared bench', () => {
 		await tablet.go('/bench');
 		const helper = await initialsOf('helper');
 		await tablet.click(helper.name, 'button');
+		expect(await tablet.run('return document.activeElement.name')).toBe('pin');
 		await tablet.fill(`PIN of ${helper.initials}`, '9182');
 		await tablet.click('Take over', 'button');
 		await tablet.sees('PIN is wrong');
@@ -169,6 +171,78 @@ describe('a password that is chosen', () => {
 		expect(await shown()).toBe('text');
 		await tablet.click('Hide password', 'button');
 		expect(await shown()).toBe('password');
+	});
+});
+
+describe('a second factor', () => {
+	const later = (secret: string, periods: number) =>
+		new TOTP({ secret: Secret.fromBase32(secret) }).generate({
+			timestamp: Date.now() + periods * 30_000
+		});
+	const signInAsOwner = async () => {
+		await query(shop, 'delete from session');
+		await tablet.go('/sign-in');
+		await signIn('owner');
+		await tablet.click('Sign in', 'button');
+	};
+	const atHome = () =>
+		until(async () => new URL(await tablet.driver.getCurrentUrl()).pathname === '/');
+	const trail = async () =>
+		(
+			(await query(
+				shop,
+				`select what from audit where person_id = $1 or about->>'whom' = $1::text order by position desc limit 4`,
+				[shop.people.owner]
+			)) as { what: string }[]
+		).map(({ what }) => what);
+
+	it('is turned on once the phone is shown to work, and asked for at the next sign-in', async () => {
+		await signInAsOwner();
+		await atHome();
+		await tablet.go('/account');
+		await tablet.click('Set up', 'button');
+		await tablet.sees('Point an app');
+		const secret = await tablet.text('[data-secret]');
+		const on = 'form[action="?/secondOn"]';
+		const tell = async (code: string, password: string) => {
+			await tablet.fill('Code of your phone', code);
+			const field = await tablet.find(`${on} input[name=present]`);
+			await field.sendKeys(Key.chord(Key.CONTROL, 'a'), password);
+			await tablet.click('Turn on', 'button');
+		};
+		await tell('000000', PASSWORD);
+		await tablet.sees('Not the code of now');
+		expect(await tablet.text('[data-secret]')).toBe(secret);
+		await tell(later(secret, 0), 'not my password');
+		await tablet.sees('Not your present password');
+		const used = later(secret, 0);
+		await tell(used, PASSWORD);
+		await tablet.sees('Turned on.');
+
+		await signInAsOwner();
+		await tablet.sees('The six digits');
+		expect(await tablet.run('return document.activeElement.name')).toBe('code');
+		// What turned it on was used up by that.
+		await tablet.fill('Code of your phone', used);
+		await tablet.click('Sign in', 'button');
+		await tablet.sees('take the next');
+		await tablet.fill('Code of your phone', later(secret, 1));
+		await tablet.click('Sign in', 'button');
+		await atHome();
+		expect(await trail()).toEqual([
+			'signed-in',
+			'sign-in-refused',
+			'second-factor-on',
+			'signed-in'
+		]);
+	});
+
+	it('is gone with the code that an owner hands out, as where a phone was lost', async () => {
+		const code = await invited(shop, shop.people.owner, 'owner');
+		const fields = { code, userName: userName('owner'), password: PASSWORD, pin: PIN };
+		expect((await shop.form('/join', fields)).cookie).not.toBeNull();
+		await signInAsOwner();
+		await atHome();
 	});
 });
 

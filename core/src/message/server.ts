@@ -98,6 +98,8 @@ export interface ServerMessages {
 	'access.wait': { readonly minutes: number };
 	'access.refused': null;
 	'access.pin-refused': null;
+	'access.code-wanted': null;
+	'access.code-refused': null;
 	'access.password-short': { readonly min: number };
 	'access.password-long': { readonly max: number };
 	'access.password-common': null;
@@ -133,6 +135,8 @@ export type AuditedAct =
 	| 'sign-in-ended'
 	| 'password-changed'
 	| 'pin-changed'
+	| 'second-factor-on'
+	| 'second-factor-off'
 	| 'exported'
 	| 'shared'
 	| 'share-ended'

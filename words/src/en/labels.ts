@@ -668,6 +668,8 @@ export const labels: Labels = {
 		'sign-in-ended': 'sign-in ended',
 		'password-changed': 'password changed',
 		'pin-changed': 'PIN changed',
+		'second-factor-on': 'second factor turned on',
+		'second-factor-off': 'second factor turned off',
 		exported: 'took out',
 		shared: 'shared with the customer',
 		'share-ended': 'ended a shared link',

@@ -944,6 +944,8 @@ export const sentences: Sentences = {
 		`Too many attempts: wait ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}.`,
 	'access.refused': 'User name or password is wrong.',
 	'access.pin-refused': 'PIN is wrong.',
+	'access.code-wanted': 'The six digits that your phone shows now',
+	'access.code-refused': 'Not the code of now, or one that was used: take the next.',
 	'access.password-short': ({ min }) =>
 		`At least ${min} characters: a few words in a row are good.`,
 	'access.password-long': ({ max }) => `At most ${max} characters.`,

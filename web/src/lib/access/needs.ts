@@ -40,7 +40,10 @@ export const NEEDS: Readonly<Record<string, Readonly<Record<string, Need>>>> = {
 		out: 'session',
 		everywhere: 'session',
 		password: 'session',
-		pin: 'session'
+		pin: 'session',
+		offer: 'session',
+		secondOn: 'session',
+		secondOff: 'session'
 	},
 	'/people': { GET: 'owner', add: 'owner', invite: 'owner', role: 'owner', end: 'owner' },
 	'/audit': { GET: 'owner' },

@@ -3,6 +3,13 @@ import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { listOfSignIn } from '$lib/server/access/audit';
 import { attempt, forgive } from '$lib/server/access/limits';
+import {
+	hasSecondFactor,
+	isSecret,
+	offer,
+	setSecondFactor,
+	stepOf
+} from '$lib/server/access/second-factor';
 import { passwordProblem, pinProblem } from '$lib/server/access/passwords';
 import { endAll, endSession } from '$lib/server/access/sessions';
 import { noteAct, refuseWithoutNetwork } from '$lib/server/access/sign-in';
@@ -17,10 +24,11 @@ const LATEST = 12;
 export const load = async ({ locals: { person, session } }) => {
 	refuseWithoutNetwork();
 	const { atBench } = session!;
-	if (!person) return { atBench, userName: null, acts: [] };
+	if (!person) return { atBench, userName: null, hasSecond: false, acts: [] };
 	return {
 		atBench,
 		userName: await ask((db) => userNameOf(db, person.id)),
+		hasSecond: await ask((db) => hasSecondFactor(db, person.id)),
 		acts: await ask((db) => listOfSignIn(db, person.id, LATEST))
 	};
 };
@@ -55,9 +63,46 @@ async function change(event: RequestEvent, which: 'password' | 'pin') {
 	return { changed: which };
 }
 
+/** Asks for a code at sign-in from now on, once one shows that the phone has the secret. */
+async function turnOn(event: RequestEvent) {
+	const { present = '', secret = '', code = '' } = await formTexts(event.request);
+	const known = await proven(event, present);
+	const step = isSecret(secret) ? stepOf(secret, code, 0) : null;
+	if ('code' in known || step === null) {
+		const problems = 'code' in known ? { present: tell(known) } : { code: tell(REFUSED) };
+		const userName = 'code' in known ? '' : known.name;
+		const offered = isSecret(secret) ? await offer(userName, secret) : undefined;
+		return fail(400, { which: 'second' as const, problems, offered });
+	}
+	const { person } = known;
+	await ask(async (db) => {
+		await setSecondFactor(db, person.id, secret, step);
+		await endAll(db, person.id, event.locals.session!);
+	});
+	await noteAct(event, { what: 'second-factor-on' });
+	return { changed: 'second' as const };
+}
+const REFUSED = message('access.code-refused');
+
+async function turnOff(event: RequestEvent) {
+	const { present = '' } = await formTexts(event.request);
+	const known = await proven(event, present);
+	if ('code' in known)
+		return fail(400, { which: 'second' as const, problems: { present: tell(known) } });
+	await ask((db) => setSecondFactor(db, known.person.id, null));
+	await noteAct(event, { what: 'second-factor-off' });
+	return { changed: 'second' as const };
+}
+
 export const actions = {
 	password: (event) => change(event, 'password'),
 	pin: (event) => change(event, 'pin'),
+	offer: async ({ locals: { person } }) => {
+		if (!person) return fail(401, { message: tell(message('server.operator-required')) });
+		return { offered: await offer(await ask((db) => userNameOf(db, person.id))) };
+	},
+	secondOn: (event) => turnOn(event),
+	secondOff: (event) => turnOff(event),
 	out: async (event) => {
 		const { session } = event.locals;
 		if (session) await ask((db) => endSession(db, session));

@@ -2,6 +2,7 @@
 	/** One's own sign-in: password, PIN, and out of it. */
 	import { label } from '@zinc-ledger/words';
 	import Acts from '$lib/access/Acts.svelte';
+	import SecondFactor from '$lib/access/SecondFactor.svelte';
 	import PasswordField from '$lib/access/PasswordField.svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
@@ -29,7 +30,7 @@
 	{/if}
 	<Alert problem={form?.message} class="mt-3" />
 	{#if data.person}
-		<div class="mt-6 grid max-w-3xl gap-x-14 gap-y-8 bench:grid-cols-2">
+		<div class="mt-6 grid max-w-5xl gap-x-12 gap-y-8 bench:grid-cols-3">
 			{#each SECRETS as { which, title } (which)}
 				{@const problems = form?.which === which ? form.problems : undefined}
 				<form method="POST" action="?/{which}" use:sendForm class="space-y-4" aria-label={title}>
@@ -60,6 +61,12 @@
 						>{/if}
 				</form>
 			{/each}
+			<SecondFactor
+				isOn={data.hasSecond}
+				offered={form?.offered}
+				problems={form?.which === 'second' ? form.problems : undefined}
+				changed={form?.changed === 'second'}
+			/>
 		</div>
 	{/if}
 	{#if data.acts.length}

@@ -9,9 +9,14 @@ export const load = refuseWithoutNetwork;
 export const actions = {
 	default: async (event) => {
 		refuseWithoutNetwork();
-		const { userName = '', password = '', bench } = await formTexts(event.request);
-		const problem = await signIn(event, { userName, password, atBench: bench === 'yes' });
-		if (problem) return fail(401, { problem: tell(problem), userName });
+		const { userName = '', password = '', code = '', bench } = await formTexts(event.request);
+		const atBench = bench === 'yes';
+		const problem = await signIn(event, { userName, password, code, atBench });
+		if (problem) {
+			const isWanted = problem.code === 'access.code-wanted';
+			const asksCode = isWanted || problem.code === 'access.code-refused';
+			return fail(401, { problem: isWanted ? null : tell(problem), userName, asksCode });
+		}
 		redirect(303, back(event.url));
 	}
 };

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
+	import { message } from '@zinc-ledger/core';
+	import { tell } from '@zinc-ledger/words';
 	import { page } from '$app/state';
 	import { forgetPages } from '$lib/access/kept-pages';
 	import PasswordField from '$lib/access/PasswordField.svelte';
@@ -37,6 +39,18 @@
 				maxlength={40}
 			/>
 			<PasswordField label="Password" name="password" />
+			{#if form?.asksCode}
+				<TextField
+					label="Code of your phone"
+					hint={tell(message('access.code-wanted'))}
+					name="code"
+					value=""
+					inputmode="numeric"
+					autocomplete="one-time-code"
+					figure
+					autofocus
+				/>
+			{/if}
 			<Checkbox bind:checked={atBench}>Several of us work at this bench</Checkbox>
 			{#if atBench}
 				<input type="hidden" name="bench" value="yes" />

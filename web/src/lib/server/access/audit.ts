@@ -33,7 +33,9 @@ const OF_SIGN_INS: readonly AuditedAct[] = [
 	'role-changed',
 	'sign-in-ended',
 	'password-changed',
-	'pin-changed'
+	'pin-changed',
+	'second-factor-on',
+	'second-factor-off'
 ];
 
 /** Acts, newest first, a page at a time. @param before position of the last one seen */

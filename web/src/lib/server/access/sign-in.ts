@@ -6,6 +6,7 @@ import { refuse } from '../refuse';
 import { note, type Act } from './audit';
 import { attempt, forgive } from './limits';
 import { onNetwork } from './network';
+import { useCode } from './second-factor';
 import { changePerson, openSession } from './sessions';
 import { checkPassword, checkPin, listWithPin } from './sign-ins';
 import { keepToken } from './who-asks';
@@ -24,19 +25,33 @@ export const noteAct = (event: RequestEvent, act: Act) =>
 const tooMany = (minutes: number | null): Message | null =>
 	minutes === null ? null : message('access.wait', { minutes });
 
-/** Signs a browser in by name and password; what hinders it, in the same words whatever was wrong. */
+export interface Credentials {
+	readonly userName: string;
+	readonly password: string;
+	/** Of a second factor, where there is one. */
+	readonly code: string;
+	/** Whether several work at this browser. */
+	readonly atBench: boolean;
+}
+
+/** Signs a browser in by name and password, and by a code where there is a second factor; what hinders it, in the same words whatever was wrong. */
 export async function signIn(
 	event: RequestEvent,
-	{ userName, password, atBench }: { userName: string; password: string; atBench: boolean }
+	{ userName, password, code, atBench }: Credentials
 ): Promise<Message | null> {
 	const name = userName.trim().toLowerCase();
 	const address = event.getClientAddress();
 	const wait = (await attempt('address', address)) ?? (await attempt('name', name));
 	if (wait !== null) return tooMany(wait);
-	const { person, whom } = await ask((db) => checkPassword(db, name, password));
+	const { person, whom, hasSecond } = await ask((db) => checkPassword(db, name, password));
 	if (!person) {
 		await noteAct(event, { what: 'sign-in-refused', about: whom ? { whom } : {} });
 		return message('access.refused');
+	}
+	if (hasSecond && code.trim() === '') return message('access.code-wanted');
+	if (hasSecond && !(await ask((db) => useCode(db, person.id, code)))) {
+		await noteAct(event, { what: 'sign-in-refused', about: { whom: person.id } });
+		return message('access.code-refused');
 	}
 	await forgive('name', name);
 	await welcome(event, person, atBench, 'signed-in');

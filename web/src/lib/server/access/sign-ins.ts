@@ -124,7 +124,9 @@ export async function join(db: Database, joining: Joining): Promise<Message | nu
 			.where('person_id', '<>', person.id)
 			.executeTakeFirst();
 		if (taken) throw new Hindered(message('access.user-name-taken'));
-		const set = { user_name: userName, role: used.role, password, ended: false };
+		// A phone that was lost is not asked for again.
+		const second = { second_factor: null, second_factor_used: 0 };
+		const set = { user_name: userName, role: used.role, password, ended: false, ...second };
 		await trx
 			.insertInto('sign_in')
 			.values({ person_id: person.id, ...set, pin })
@@ -149,6 +151,8 @@ export interface Checked {
 	readonly person: Person | null;
 	/** Whose user name it is, right or wrong. */
 	readonly whom: string | undefined;
+	/** Whether a code is to be asked for as well. */
+	readonly hasSecond: boolean;
 }
 
 /** Whether a password is that of a user name. */
@@ -160,14 +164,14 @@ export async function checkPassword(
 	const row = await db
 		.selectFrom('sign_in')
 		.innerJoin('person', 'person.id', 'sign_in.person_id')
-		.select(['id', 'name', 'initials', 'password'])
+		.select(['id', 'name', 'initials', 'password', 'second_factor'])
 		.where('user_name', '=', userName.trim().toLowerCase())
 		.where('ended', '=', false)
 		.executeTakeFirst();
 	const isRight = await matches(row?.password ?? null, password);
-	if (!row) return { person: null, whom: undefined };
-	const { id, name, initials } = row;
-	return { person: isRight ? { id, name, initials } : null, whom: id };
+	if (!row) return { person: null, whom: undefined, hasSecond: false };
+	const { id, name, initials, second_factor: second } = row;
+	return { person: isRight ? { id, name, initials } : null, whom: id, hasSecond: second !== null };
 }
 
 /** Whether a PIN is this person's. */

@@ -18,6 +18,7 @@ import * as motions from './migrations/0015-motions';
 import * as visits from './migrations/0016-visits';
 import * as photosOfMarks from './migrations/0017-photos-of-marks';
 import * as signIn from './migrations/0018-sign-in';
+import * as secondFactor from './migrations/0019-second-factor';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -37,7 +38,8 @@ const MIGRATIONS = {
 	'0015-motions': motions,
 	'0016-visits': visits,
 	'0017-photos-of-marks': photosOfMarks,
-	'0018-sign-in': signIn
+	'0018-sign-in': signIn,
+	'0019-second-factor': secondFactor
 };
 
 /** Names of all, the oldest first. */

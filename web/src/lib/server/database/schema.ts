@@ -80,6 +80,10 @@ export interface Tables {
 		password: string;
 		pin: string | null;
 		ended: Generated<boolean>;
+		/** What a phone works its codes out from, as base 32. */
+		second_factor: string | null;
+		/** Which of its codes was used last, counted since 1970. */
+		second_factor_used: Generated<number>;
 	};
 	/** A code that makes a sign-in, or gives one a new password; known by its SHA-256. */
 	invitation: {
