@@ -66,14 +66,14 @@ async function change(event: RequestEvent, which: 'password' | 'pin') {
 /** Asks for a code at sign-in from now on, once one shows that the phone has the secret. */
 async function turnOn(event: RequestEvent) {
 	const { present = '', secret = '', code = '' } = await formTexts(event.request);
-	const known = await proven(event, present);
-	const step = isSecret(secret) ? stepOf(secret, code, 0) : null;
-	if ('code' in known || step === null) {
-		const problems = 'code' in known ? { present: tell(known) } : { code: tell(REFUSED) };
-		const userName = 'code' in known ? '' : known.name;
-		const offered = isSecret(secret) ? await offer(userName, secret) : undefined;
+	const refused = async (problems: { present?: string; code?: string }) => {
+		const offered = isSecret(secret) ? await offerTo(event.locals, secret) : undefined;
 		return fail(400, { which: 'second' as const, problems, offered });
-	}
+	};
+	const known = await proven(event, present);
+	if ('code' in known) return refused({ present: tell(known) });
+	const step = isSecret(secret) ? stepOf(secret, code, 0) : null;
+	if (step === null) return refused({ code: tell(message('access.code-refused')) });
 	const { person } = known;
 	await ask(async (db) => {
 		await setSecondFactor(db, person.id, secret, step);
@@ -82,7 +82,10 @@ async function turnOn(event: RequestEvent) {
 	await noteAct(event, { what: 'second-factor-on' });
 	return { changed: 'second' as const };
 }
-const REFUSED = message('access.code-refused');
+
+/** A secret for the phone of whoever is here: a new one, or that which was offered before. */
+const offerTo = async ({ person }: App.Locals, secret?: string) =>
+	offer(person ? await ask((db) => userNameOf(db, person.id)) : '', secret);
 
 async function turnOff(event: RequestEvent) {
 	const { present = '' } = await formTexts(event.request);
@@ -97,9 +100,9 @@ async function turnOff(event: RequestEvent) {
 export const actions = {
 	password: (event) => change(event, 'password'),
 	pin: (event) => change(event, 'pin'),
-	offer: async ({ locals: { person } }) => {
-		if (!person) return fail(401, { message: tell(message('server.operator-required')) });
-		return { offered: await offer(await ask((db) => userNameOf(db, person.id))) };
+	offer: async ({ locals }) => {
+		if (!locals.person) return fail(401, { message: tell(message('server.operator-required')) });
+		return { offered: await offerTo(locals) };
 	},
 	secondOn: (event) => turnOn(event),
 	secondOff: (event) => turnOff(event),
