@@ -107,7 +107,7 @@
 				<td class="figure text-right {stateClass(after?.figures.sealClearance.state ?? 'clear')}">
 					{length(after?.figures.sealClearance.figure)}
 				</td>
-				<td class="min-w-48">
+				<td class="min-w-48 bench:min-w-0">
 					{#if leftOut.has(entry.label)}
 						<span class="text-soft">{write(leftOut.get(entry.label), bench.units)}</span>
 					{:else if fixed.has(entry.label)}
