@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** A password, to be looked at while it is typed; a new one says how hard it is to guess. */
 	import { label as worded } from '@zinc-ledger/words';
-	import type { Message, PasswordStrength } from '@zinc-ledger/core';
+	import type { Message } from '@zinc-ledger/core';
 	import Button from '$lib/ui/Button.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Input from '$lib/ui/Input.svelte';
@@ -22,19 +22,6 @@
 	let value = $state('');
 	let shown = $state(false);
 	const turn = $derived(shown ? 'Hide' : 'Show');
-	let strength = $state<PasswordStrength | null>(null);
-	$effect(() => {
-		const typed = value;
-		if (!isNew || typed === '') return void (strength = null);
-		// Of several under way the last counts.
-		void strengthOf(typed, names).then(
-			(found) => {
-				if (typed === value) strength = found;
-			},
-			// Cut off from its lists it says nothing.
-			() => (strength = null)
-		);
-	});
 </script>
 
 <div>
@@ -66,14 +53,18 @@
 	</Field>
 	{#if isNew}
 		<p class="mt-1 flex min-h-5 items-center gap-3 text-[13px]" role="status">
-			{#if strength}
-				<span class="flex gap-px" aria-hidden="true">
-					{#each { length: 5 }, step (step)}
-						<span class="h-1.5 w-5 {step < stepOf(strength) ? 'bg-ink' : 'bg-rule'}"></span>
-					{/each}
-				</span>
-				{worded('strength', strength)}
-			{/if}
+			{#await value === '' ? null : strengthOf(value, names) then strength}
+				{#if strength}
+					<span class="flex gap-px" aria-hidden="true">
+						{#each { length: 5 }, step (step)}
+							<span class="h-1.5 w-5 {step < stepOf(strength) ? 'bg-ink' : 'bg-rule'}"></span>
+						{/each}
+					</span>
+					{worded('strength', strength)}
+				{/if}
+			{:catch}
+				<!-- Cut off from its lists it says nothing. -->
+			{/await}
 		</p>
 	{/if}
 </div>

@@ -1,15 +1,17 @@
 <script lang="ts">
 	/** A second factor beside one's password: set up with a phone, shown to work before it counts, turned off. */
+	import type { Message } from '@zinc-ledger/core';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import type { Offered } from './access';
 	import PasswordField from './PasswordField.svelte';
 
 	interface Props {
 		isOn: boolean;
 		/** What a phone is to keep, while it is being set up. */
-		offered?: { readonly secret: string; readonly picture: string } | undefined;
-		problems?: { readonly present?: string; readonly code?: string } | undefined;
+		offered?: Offered | undefined;
+		problems?: { readonly present?: Message; readonly code?: Message } | undefined;
 		changed: boolean;
 	}
 	let { isOn, offered, problems, changed }: Props = $props();

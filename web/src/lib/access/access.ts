@@ -10,5 +10,11 @@ export interface Access {
 	readonly role: Role | null;
 }
 
+/** A secret for a phone to keep, as text and as a code to be pointed at. */
+export interface Offered {
+	readonly secret: string;
+	readonly picture: string;
+}
+
 /** On one machine alone everybody may do everything. */
 export const OPEN: Access = { network: false, signedIn: false, atBench: false, role: 'owner' };

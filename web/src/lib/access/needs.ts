@@ -3,7 +3,7 @@
  * nothing is said here; whatever changes something and is not named here, nobody may.
  */
 import type { EntryList } from '@zinc-ledger/core';
-import { lesser, reaches, ROLES, type Role } from './roles.ts';
+import { reaches, ROLES, type Role } from './roles.ts';
 
 /** The least that something takes: nothing, a browser signed in whoever is at it, or a role. */
 export type Need = Role | 'anyone' | 'session';
@@ -88,27 +88,26 @@ export const NEEDS: Readonly<Record<string, Readonly<Record<string, Need>>>> = {
 	'/templates/new': { default: 'machinist' }
 };
 
-/**
- * What the work on a page takes, where the page sends it by other ways than forms of its own;
- * it only says so beforehand, the table above decides.
- */
-export const WORK: Readonly<Record<string, Role>> = {
-	// Its list is for everybody; one may bring a job in as well.
-	'/': 'reader',
-	'/jobs/[id=uuid]/as-found': 'helper',
-	'/jobs/[id=uuid]/assembly': 'helper',
-	'/jobs/[id=uuid]/checks': 'helper',
-	'/jobs/[id=uuid]/diagnosis': 'machinist',
-	'/jobs/[id=uuid]/inspect': 'helper',
-	'/jobs/[id=uuid]/lift': 'machinist',
-	'/jobs/[id=uuid]/list': 'helper',
-	'/jobs/[id=uuid]/parts': 'machinist',
-	'/jobs/[id=uuid]/plan': 'machinist',
-	'/jobs/[id=uuid]/round': 'helper',
-	'/jobs/[id=uuid]/sign': 'machinist',
-	'/jobs/[id=uuid]/springs': 'machinist',
-	'/jobs/[id=uuid]/what-if': 'machinist',
-	'/springs/[id=uuid]/capture': 'helper'
+const ofJob = (path: string, method: string) => NEEDS[`/api/jobs/[id=uuid]/${path}`]![method]!;
+
+/** What pages send by other ways than forms of their own, as the table has it. */
+export const SENT: Readonly<Record<string, readonly (Need | undefined)[]>> = {
+	// One may bring a job in; what the page is for is its list.
+	'/': ['reader'],
+	'/jobs/[id=uuid]/as-found': [LISTS.asFound],
+	'/jobs/[id=uuid]/assembly': [ofJob('steps', 'POST')],
+	'/jobs/[id=uuid]/checks': [LISTS.checks],
+	'/jobs/[id=uuid]/diagnosis': [LISTS.looks, LISTS.since, LISTS.trials],
+	'/jobs/[id=uuid]/inspect': [LISTS.inspections],
+	'/jobs/[id=uuid]/lift': [ofJob('setup', 'PUT')],
+	'/jobs/[id=uuid]/list': [ofJob('readings', 'POST')],
+	'/jobs/[id=uuid]/parts': [ofJob('setup', 'PUT'), ofJob('stations/[label]', 'PATCH')],
+	'/jobs/[id=uuid]/plan': [ofJob('plan', 'POST')],
+	'/jobs/[id=uuid]/round': [ofJob('readings', 'POST')],
+	'/jobs/[id=uuid]/sign': [ofJob('signed', 'POST'), LISTS.acceptances, LISTS.notes],
+	'/jobs/[id=uuid]/springs': [ofJob('setup', 'PUT')],
+	'/jobs/[id=uuid]/what-if': [ofJob('setup', 'PUT')],
+	'/springs/[id=uuid]/capture': [NEEDS['/api/sets/[id=uuid]/sweeps']!.POST]
 };
 
 /** What goes out of the shop whole: who took it is noted. */
@@ -155,12 +154,12 @@ function actionIn(url: URL): string {
 /** The least role that changes something on a page; a reader where nothing is changed there, or by anybody. */
 export function workOn(route: string | null): Role {
 	if (route === null) return 'reader';
-	if (Object.hasOwn(WORK, route)) return WORK[route]!;
-	const known = Object.entries(Object.hasOwn(NEEDS, route) ? NEEDS[route]! : {});
-	const needs = known.filter(([how]) => how !== 'GET').map(([, need]) => need);
-	const roles = needs.filter((need): need is Role => (ROLES as readonly string[]).includes(need));
-	if (roles.length === 0 || roles.length < needs.length) return 'reader';
-	return roles.reduce(lesser);
+	const forms = Object.entries(Object.hasOwn(NEEDS, route) ? NEEDS[route]! : {});
+	const needs = forms.filter(([how]) => how !== 'GET').map(([, need]) => need);
+	if (Object.hasOwn(SENT, route)) needs.push(...SENT[route]!.filter((need) => need !== undefined));
+	return (
+		ROLES.find((role) => needs.some((need) => may({ hasSession: true, role }, need))) ?? 'reader'
+	);
 }
 
 export interface Standing {

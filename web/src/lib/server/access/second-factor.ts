@@ -1,6 +1,7 @@
 /** A second factor: six digits that a phone works out anew every half minute (RFC 6238). */
 import { Secret, TOTP } from 'otpauth';
 import QRCode from 'qrcode';
+import type { Offered } from '$lib/access/access';
 import type { Database } from '../database/connection';
 
 /** Seconds that a code holds. */
@@ -11,13 +12,7 @@ const WINDOW = 1;
 const factor = (secret: string, label = '') =>
 	new TOTP({ issuer: 'Zinc Ledger', label, secret: Secret.fromBase32(secret), period: PERIOD });
 
-/** A secret for a phone to keep, as text and as a code to be pointed at. */
-export interface Offered {
-	readonly secret: string;
-	readonly picture: string;
-}
-
-/** @param secret one that was offered before; a new one otherwise */
+/** A secret, and its picture. @param secret one that was offered before; a new one otherwise */
 export async function offer(
 	userName: string,
 	secret = new Secret({ size: 20 }).base32
