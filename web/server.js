@@ -92,10 +92,16 @@ const HEADERS = {
 	...(isBehindProxy && { 'strict-transport-security': 'max-age=31536000' })
 };
 
+/** The plan's solver is WebAssembly, which a browser compiles only where this policy lets it: in that worker alone. */
+const SOLVER_WORKER = /^\/_app\/immutable\/workers\/plan\.worker-[\w-]+\.js$/;
+const SOLVER_POLICY = `${HEADERS['content-security-policy']}; script-src 'self' 'wasm-unsafe-eval'`;
+
 const server = createServer(
 	{ headersTimeout: 20_000, requestTimeout: 120_000 },
 	(request, response) => {
 		for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+		if (SOLVER_WORKER.test(request.url ?? ''))
+			response.setHeader('content-security-policy', SOLVER_POLICY);
 		const id = randomUUID();
 		request.headers['x-request-id'] = id;
 		response.setHeader('x-request-id', id);

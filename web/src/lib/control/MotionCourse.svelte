@@ -10,6 +10,8 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
 	import { getBook } from '$lib/job/book.svelte';
+	import Alert from '$lib/ui/Alert.svelte';
+	import { WORKER_FAILED } from '$lib/worker/asked-worker';
 	import SpeedSlider from './SpeedSlider.svelte';
 	import { Courser } from './courser.svelte';
 	import { courseChart } from './motion-chart';
@@ -35,7 +37,9 @@
 	<h2 class="border-b-2 border-ink pb-1 font-semibold">
 		One turn at one speed, <span class="figure">{of.station}</span>
 	</h2>
-	{#if courser.course}
+	{#if courser.failed}
+		<Alert problem={WORKER_FAILED} class="py-10" />
+	{:else if courser.course}
 		<Chart
 			tall
 			option={courseChart(courser.course, bench.units)}

@@ -21,6 +21,7 @@
 	import Progress from '$lib/ui/Progress.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
 	import { sweepChart, type MotionFigure } from './charts';
+	import { WORKER_FAILED } from '$lib/worker/asked-worker';
 	import { Sweeper } from './sweeper.svelte';
 
 	interface Props {
@@ -107,8 +108,8 @@
 			the valve leaves cam or seat before it, and is kept with the job: only this can clear a limit.
 		</p>
 	{/if}
-	<Alert {problem} class="mt-2" />
-	<p class="mt-2 flex flex-wrap items-center gap-3">
+	<Alert problem={sweeper.failed ? WORKER_FAILED : problem} class="mt-2" />
+	<div class="mt-2 flex flex-wrap items-center gap-3">
 		{#if sweeper.done === null}
 			<Button onclick={() => calculate([of.station])}>Calculate motion of {of.station}</Button>
 			<Button onclick={() => calculate(all.map(({ station }) => station))}>
@@ -123,5 +124,5 @@
 			{swings ? '' : 'Without the coils’ own swinging: looked at, not kept.'} Lines: 70, 100 and 130 %
 			of the stiffness assumed; none beyond {TELLS_TO} × where they part.
 		</span>
-	</p>
+	</div>
 </section>

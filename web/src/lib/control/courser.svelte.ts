@@ -1,6 +1,6 @@
-import { wrap, type Remote } from 'comlink';
 import { onDestroy } from 'svelte';
 import type { Course, Job } from '@zinc-ledger/core';
+import { AskedWorker } from '$lib/worker/asked-worker';
 import type { Sweeper as InWorker } from './sweep.worker';
 
 interface Asked {
@@ -15,13 +15,14 @@ export class Courser {
 	course = $state.raw<Course | null>(null);
 	/** Whether anything was worked out yet. */
 	isKnown = $state(false);
-	#worker: Worker | null = null;
-	#remote: Remote<InWorker> | null = null;
+	/** Whether the worker died over the last question. */
+	failed = $state(false);
+	#worker: AskedWorker<InWorker> | null = null;
 	#next: Asked | null = null;
 	#busy = false;
 
 	constructor() {
-		onDestroy(() => this.#worker?.terminate());
+		onDestroy(() => this.#worker?.end());
 	}
 
 	ask(asked: Asked): void {
@@ -34,12 +35,20 @@ export class Courser {
 		while (this.#next) {
 			const { job, station, speed, separation } = this.#next;
 			this.#next = null;
-			this.#worker ??= new Worker(new URL('./sweep.worker.ts', import.meta.url), {
-				type: 'module'
-			});
-			this.#remote ??= wrap<InWorker>(this.#worker);
-			this.course = await this.#remote.course(job, station, speed, separation);
-			this.isKnown = true;
+			this.#worker ??= new AskedWorker<InWorker>(
+				new Worker(new URL('./sweep.worker.ts', import.meta.url), { type: 'module' })
+			);
+			try {
+				this.course = await this.#worker.ask((remote) =>
+					remote.course(job, station, speed, separation)
+				);
+				this.isKnown = true;
+				this.failed = false;
+			} catch {
+				this.#worker.end();
+				this.#worker = null;
+				this.failed = true;
+			}
 		}
 		this.#busy = false;
 	}

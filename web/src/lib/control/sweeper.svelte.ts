@@ -1,29 +1,42 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { onDestroy } from 'svelte';
+import { AskedWorker } from '$lib/worker/asked-worker';
 import type { SweepAsked, Swept, Sweeper as InWorker } from './sweep.worker';
 
 /** Sweeps asked for from a page: one at a time, and each can be given up. */
 export class Sweeper {
 	/** How much is done, 0 to 1; null while nothing is worked on. */
 	done = $state<number | null>(null);
-	#worker: Worker | null = null;
+	/** Whether the worker died over the last sweep. */
+	failed = $state(false);
+	#worker: AskedWorker<InWorker> | null = null;
 	#asked = 0;
 
 	constructor() {
-		onDestroy(() => this.#worker?.terminate());
+		onDestroy(() => this.#worker?.end());
 	}
 
-	/** Sweeps these valves, one of them to be shown. @returns null where it was given up meanwhile */
+	/** Sweeps these valves, one of them to be shown. @returns null where it was given up meanwhile, or failed */
 	async ask(asked: SweepAsked): Promise<Swept | null> {
 		if (this.done !== null) this.cancel();
 		const mine = ++this.#asked;
 		this.done = 0;
-		this.#worker ??= new Worker(new URL('./sweep.worker.ts', import.meta.url), { type: 'module' });
-		const remote: Remote<InWorker> = wrap<InWorker>(this.#worker);
+		this.failed = false;
+		this.#worker ??= new AskedWorker<InWorker>(
+			new Worker(new URL('./sweep.worker.ts', import.meta.url), { type: 'module' })
+		);
 		const told = proxy((done: number) => {
 			if (mine === this.#asked) this.done = done;
 		});
-		const swept = await remote.sweep(asked, told);
+		let swept: Swept;
+		try {
+			swept = await this.#worker.ask((remote) => remote.sweep(asked, told));
+		} catch {
+			if (mine !== this.#asked) return null;
+			this.cancel();
+			this.failed = true;
+			return null;
+		}
 		if (mine !== this.#asked) return null;
 		// The worker stays: the next sweep finds it warm.
 		this.done = null;
@@ -33,7 +46,7 @@ export class Sweeper {
 	/** Stops at once. */
 	cancel(): void {
 		this.#asked++;
-		this.#worker?.terminate();
+		this.#worker?.end();
 		this.#worker = null;
 		this.done = null;
 	}

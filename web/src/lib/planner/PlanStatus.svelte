@@ -11,6 +11,7 @@
 	import type { Planner } from './planner.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
+	import { WORKER_FAILED } from '$lib/worker/asked-worker';
 
 	let { planner }: { planner: Planner } = $props();
 	const book = getBook();
@@ -32,7 +33,9 @@
 	}
 </script>
 
-{#if answer?.sort === 'no-plan'}
+{#if planner.failed}
+	<Alert problem={WORKER_FAILED} />
+{:else if answer?.sort === 'no-plan'}
 	<p class="font-semibold">
 		<Mark state="stop" word /> There is no plan that meets every minimum:
 	</p>

@@ -1,6 +1,7 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { onDestroy } from 'svelte';
 import { KINDS, type PlanAnswer, type PlanQuestion } from '@zinc-ledger/core';
+import { AskedWorker } from '$lib/worker/asked-worker';
 import type { Planner as InWorker } from './plan.worker';
 
 /** Shims alone, shims to the card's height, and where springs ran all of them new. */
@@ -20,33 +21,44 @@ export class Planner {
 	simpler = $state.raw<readonly (readonly [SimplerPlan, PlanAnswer])[]>([]);
 	/** How long the last plan took, in milliseconds. */
 	took = $state<number | null>(null);
-	#worker: Worker | null = null;
-	#remote: Remote<InWorker> | null = null;
+	/** Whether the worker died over the last question. */
+	failed = $state(false);
+	#worker: AskedWorker<InWorker> | null = null;
 	#asked = 0;
 
 	constructor() {
-		onDestroy(() => this.#worker?.terminate());
+		onDestroy(() => this.#worker?.end());
 	}
 
 	/** Loads worker and solver, so that the first plan need not wait for them. */
 	open(): void {
-		this.#worker = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
-		this.#remote = wrap<InWorker>(this.#worker);
+		this.#worker = new AskedWorker<InWorker>(
+			new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' })
+		);
 	}
 
 	async ask(question: PlanQuestion): Promise<void> {
 		if (this.working) this.cancel();
-		if (!this.#remote) this.open();
 		const mine = ++this.#asked;
 		this.working = true;
+		this.failed = false;
 		this.answer = null;
 		this.simpler = [];
-		const start = performance.now();
 		const isMine = () => mine === this.#asked;
-		const told = proxy((answer: PlanAnswer) => {
-			if (isMine()) this.answer = answer;
+		try {
+			await this.#work(question, isMine);
+		} catch {
+			if (!isMine()) return;
+			this.cancel();
+			this.failed = true;
+		}
+	}
+
+	async #work(question: PlanQuestion, isMine: () => boolean): Promise<void> {
+		const start = performance.now();
+		const answer = await this.#plan(question, (soFar) => {
+			if (isMine()) this.answer = soFar;
 		});
-		const answer = await this.#remote!.plan(question, SECONDS, told);
 		if (!isMine()) return;
 		this.answer = answer;
 		this.took = performance.now() - start;
@@ -66,14 +78,14 @@ export class Planner {
 		}
 	}
 
-	/** A plan that nobody watches being worked out. */
+	/** A plan that nobody watches being worked out. @throws where the worker dies over it */
 	plainly(question: PlanQuestion): Promise<PlanAnswer> {
-		if (!this.#remote) this.open();
-		return this.#remote!.plan(
-			question,
-			SECONDS,
-			proxy(() => undefined)
-		);
+		return this.#plan(question, () => undefined);
+	}
+
+	#plan(question: PlanQuestion, onProgress: (answer: PlanAnswer) => void): Promise<PlanAnswer> {
+		if (!this.#worker) this.open();
+		return this.#worker!.ask(async (remote) => remote.plan(question, SECONDS, proxy(onProgress)));
 	}
 
 	/** Lets the answer go, once it is accepted. */
@@ -85,7 +97,7 @@ export class Planner {
 	/** Stops at once; the best plan so far stays. */
 	cancel(): void {
 		this.#asked++;
-		this.#worker?.terminate();
+		this.#worker?.end();
 		this.working = false;
 		this.answer ??= { sort: 'stopped' };
 		this.open();

@@ -27,6 +27,7 @@
 	import { usedSpringsOf } from '$lib/planner/used-springs';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
+	import { WORKER_FAILED } from '$lib/worker/asked-worker';
 
 	let { data } = $props();
 	const book = getBook();
@@ -109,10 +110,17 @@
 			...ranOf(job)
 		});
 		working = true;
-		const now = await planner.plainly(question(book.job));
-		const then = await planner.plainly(question(other));
-		working = false;
-		plans = { of: asked, now, then };
+		problem = null;
+		try {
+			const now = await planner.plainly(question(book.job));
+			const then = await planner.plainly(question(other));
+			plans = { of: asked, now, then };
+		} catch {
+			planner.cancel();
+			problem = WORKER_FAILED;
+		} finally {
+			working = false;
+		}
 	}
 	const sides = $derived<readonly Side[]>([
 		{ name: 'now', sheet: book.sheet, plan: null, highest },
