@@ -1,8 +1,9 @@
 /**
- * Keeps the server serving: one that has ended is started again, one that hangs is ended
- * first. It ends with the signal that ends the program.
+ * Keeps the server serving: a server that has ended is started again, and one that hangs is
+ * ended first. After five deaths within a minute it gives up and prints the last error.
  */
 import { spawn } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
 
 const port = process.env.PORT ?? '4600';
 /** How often it is asked if it lives, and how long it may take to say so, in milliseconds. */
@@ -12,20 +13,35 @@ const PATIENCE = 3 * EACH;
 const UNANSWERED = 3;
 const FIRST_PAUSE = 200;
 const LONGEST_PAUSE = 10_000;
+/** So many deaths within so many milliseconds, and starting it again is pointless. */
+const MAX_DEATHS = 5;
+const DEATHS_WITHIN = 60_000;
+/** How much of what the server printed last is repeated when it is given up, in characters. */
+const LAST_WORDS = 4000;
 
 let stopping = false;
 let pause = FIRST_PAUSE;
+/** When the server died, in milliseconds, oldest first. @type {number[]} */
+let deaths = [];
 let server = start();
 
 function start() {
 	const begun = Date.now();
-	const own = spawn(process.execPath, [new URL('server.js', import.meta.url).pathname], {
-		stdio: 'inherit'
+	const own = spawn(process.execPath, [fileURLToPath(new URL('server.js', import.meta.url))], {
+		stdio: ['inherit', 'inherit', 'pipe']
 	});
-	own.once('exit', (code, signal) => {
+	let lastWords = '';
+	own.stderr.on('data', (/** @type {Buffer} */ bytes) => {
+		process.stderr.write(bytes);
+		lastWords = (lastWords + bytes.toString()).slice(-LAST_WORDS);
+	});
+	own.once('close', (code, signal) => {
 		if (stopping) process.exit(code ?? 0);
+		const now = Date.now();
+		deaths = [...deaths.filter((at) => now - at < DEATHS_WITHIN), now];
+		if (deaths.length >= MAX_DEATHS) giveUp(signal ?? code, lastWords);
 		// One that lived for a while is started again at once; one that cannot begin, less and less often.
-		if (Date.now() - begun > 60_000) pause = FIRST_PAUSE;
+		if (now - begun > DEATHS_WITHIN) pause = FIRST_PAUSE;
 		console.log(`the server has ended (${signal ?? code}): started again`);
 		setTimeout(() => {
 			if (!stopping) server = start();
@@ -33,6 +49,18 @@ function start() {
 		pause = Math.min(pause * 2, LONGEST_PAUSE);
 	});
 	return own;
+}
+
+/**
+ * @param {string | number | null} how signal or exit code of the last death
+ * @param {string} lastWords what the server last wrote to standard error
+ */
+function giveUp(how, lastWords) {
+	console.error(
+		`The server ended ${MAX_DEATHS} times within a minute (last: ${how}) and is not started again. ` +
+			`Its last error:\n${lastWords.trim() || '(it printed none)'}`
+	);
+	process.exit(1);
 }
 
 let unanswered = 0;
