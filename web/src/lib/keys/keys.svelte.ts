@@ -48,12 +48,15 @@ export const letterKeys = new LetterKeys();
 
 /** Whether a key press is meant for a field, a list or nobody, and not for the screen. */
 export function isTyping(event: KeyboardEvent): boolean {
-	const target = event.target as HTMLElement | null;
 	return (
 		event.ctrlKey ||
 		event.metaKey ||
 		event.altKey ||
 		(event.key.length === 1 && !letterKeys.on) ||
-		!!target?.closest('input, textarea, [contenteditable], [role=combobox], [role=listbox]')
+		isWithin(event, 'input, textarea, [contenteditable], [role=combobox], [role=listbox]')
 	);
 }
+
+/** Whether an event comes from an element like this, or from within one; the document itself is none. */
+export const isWithin = ({ target }: Event, selector: string): boolean =>
+	target instanceof Element && target.closest(selector) !== null;

@@ -7,7 +7,7 @@
 	import Question from '$lib/job/Question.svelte';
 	import StationDetail from '$lib/job/StationDetail.svelte';
 	import StationDialog from '$lib/job/StationDialog.svelte';
-	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import { verdictIn } from '$lib/sheet/columns';
@@ -99,7 +99,7 @@
 	let clearTyped: ReturnType<typeof setTimeout> | undefined;
 	function press(event: KeyboardEvent) {
 		if (isTyping(event)) return;
-		const onSlider = (event.target as HTMLElement).role === 'slider';
+		const onSlider = isWithin(event, '[role=slider]');
 		const along = () => walk(book.job.stations, 'along-the-head');
 		const root = `/jobs/${book.job.id}`;
 		const does: Record<string, () => unknown> = {

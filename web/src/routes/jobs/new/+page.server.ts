@@ -1,11 +1,9 @@
-import { redirect } from '@sveltejs/kit';
-import { setError, superValidate } from 'sveltekit-superforms';
-import { zod4 } from 'sveltekit-superforms/adapters';
+import { fail, redirect } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import { newJob, type Cam, type Job, type LengthUnit } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { ask } from '$lib/server/ask';
-import { isId, readForm } from '$lib/server/body';
+import { fieldProblems, formTexts, isId } from '$lib/server/body';
 import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
 import type { Database } from '$lib/server/database/connection';
 import { nextJobNumber } from '$lib/server/jobs/find';
@@ -16,7 +14,7 @@ import { kitsOffered, kitWithParts } from '$lib/server/kits';
 import { findPart, listParts } from '$lib/server/parts';
 import { shopSetup } from '$lib/server/shop';
 import { begin, type Named } from '$lib/setup/begin';
-import { layoutOf, layoutTexts, takenLike, TakeIn, onlyHead } from '$lib/setup/take-in';
+import { EMPTY, layoutOf, layoutTexts, takenLike, TakeIn, onlyHead } from '$lib/setup/take-in';
 
 async function cams(db: Database): Promise<Cam[]> {
 	const parts = await listParts(db, { sort: 'cam' });
@@ -48,23 +46,20 @@ export const load = async ({ url }) => {
 	return {
 		...offered,
 		like: like && { number: like.number, engine: like.engine.name },
-		form: await superValidate(
-			{
-				...(like && takenLike(like)),
-				...(template && {
-					...layoutTexts(template.layout),
-					template: template.id,
-					engine: template.name,
-					lifters: template.lifters
-				}),
-				...(isId(kit) && { kit: `kit:${kit}` }),
-				number,
-				lift: given('lift'),
-				cushion: given('cushion')
-			},
-			zod4(TakeIn),
-			{ errors: false }
-		)
+		values: {
+			...EMPTY,
+			...(like && takenLike(like)),
+			...(template && {
+				...layoutTexts(template.layout),
+				template: template.id,
+				engine: template.name,
+				lifters: template.lifters
+			}),
+			...(isId(kit) && { kit: `kit:${kit}` }),
+			number,
+			lift: given('lift'),
+			cushion: given('cushion')
+		}
 	};
 };
 
@@ -89,11 +84,14 @@ async function namedIn(form: TakeIn, unit: LengthUnit): Promise<Named> {
 
 export const actions = {
 	default: async ({ request, locals }) => {
-		const form = await superValidate(await readForm(request), zod4(TakeIn));
-		if (!form.valid) return { form };
-		const { data } = form;
+		const values = await formTexts(request);
+		const refused = (problems: Record<string, string>) => fail(400, { values, problems });
+		// A field that was not sent is an empty one, and is checked as such.
+		const read = TakeIn.safeParse({ ...EMPTY, ...values });
+		if (!read.success) return refused(fieldProblems(read.error));
+		const { data } = read;
 		const begun = begin(data, await namedIn(data, locals.units.length), locals.units);
-		if (!begun.ok) return setError(form, begun.field, tell(begun.problem));
+		if (!begun.ok) return refused({ [begun.field]: tell(begun.problem) });
 		const customer = (await ask((db) => findCustomer(db, data.customer, data.contact))) ?? {
 			id: uuid(),
 			name: data.customer,
@@ -111,7 +109,7 @@ export const actions = {
 			onlyHead: onlyHead(data)
 		});
 		const { problems } = await ask((db) => importJob(db, job));
-		if (problems[0]) return setError(form, 'number', tell(problems[0].text));
+		if (problems[0]) return refused({ number: tell(problems[0].text) });
 		redirect(303, `/jobs/${job.id}/round?of=installed-height`);
 	}
 };

@@ -1,16 +1,15 @@
 <script lang="ts">
 	/** A head is taken in by five answers; everything else waits until a figure needs it. */
 	import { untrack } from 'svelte';
-	import { superForm } from 'sveltekit-superforms';
 	import { defaultSetup, evaluate, layoutProblem, newJob, type Job } from '@zinc-ledger/core';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import { unsent } from '$lib/forms/send-form.svelte';
+	import { sendForm } from '$lib/forms/send-form.svelte';
 	import LayoutPreview from '$lib/head-plan/LayoutPreview.svelte';
 	import BegunFrom from '$lib/setup/BegunFrom.svelte';
 	import BoxCheck from '$lib/kits/BoxCheck.svelte';
 	import HeadFields from '$lib/setup/HeadFields.svelte';
 	import MoreOfJob from '$lib/setup/MoreOfJob.svelte';
-	import { layoutOf, layoutTexts, onlyHead, USUAL_ENGINES } from '$lib/setup/take-in';
+	import { layoutOf, layoutTexts, onlyHead, USUAL_ENGINES, type TakeIn } from '$lib/setup/take-in';
 	import Button from '$lib/ui/Button.svelte';
 	import Combobox from '$lib/ui/Combobox.svelte';
 	import Disclosure from '$lib/ui/Disclosure.svelte';
@@ -18,20 +17,14 @@
 	import Suggest from '$lib/ui/Suggest.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 
-	let { data } = $props();
+	let { data, form: answer } = $props();
 	useKeys([{ keys: ['Enter'], does: 'create the job' }]);
-	const { form, errors, enhance } = superForm(
-		untrack(() => data.form),
-		{
-			dataType: 'form',
-			onSubmit: () => void (unsent.why = null),
-			onError: ({ result }) => unsent.tell(result.error)
-		}
-	);
+	let form = $state(untrack(() => ({ ...data.values, ...answer?.values }) as TakeIn));
+	const problems = $derived<Readonly<Record<string, string>>>(answer?.problems ?? {});
 
 	/** The heads as the form would have them; null while that makes no sense yet. */
 	const preview = $derived.by(() => {
-		const layout = layoutOf($form) as Job['engine']['layout'];
+		const layout = layoutOf(form) as Job['engine']['layout'];
 		if (!(layout.cylinders >= 1 && layout.cylinders <= 16) || layoutProblem(layout)) return null;
 		const job = newJob({
 			id: '',
@@ -40,7 +33,7 @@
 			customer: { id: '', name: '' },
 			engine: { id: '', name: '', layout },
 			setup: defaultSetup('in', ''),
-			onlyHead: onlyHead($form)
+			onlyHead: onlyHead(form)
 		});
 		return { job, sheet: evaluate(job) };
 	});
@@ -48,7 +41,7 @@
 
 	/** Engines by name: this customer's own, the shop's templates, the usual arrangements. */
 	const engines = $derived([
-		...data.engines.filter(({ customer }) => customer === $form.customer.trim()),
+		...data.engines.filter(({ customer }) => customer === form.customer.trim()),
 		...data.templates,
 		...USUAL_ENGINES
 	]);
@@ -56,16 +49,16 @@
 
 	/** The heads lie as those of the engine that is named, where it is known. */
 	function nameEngine(name: string) {
-		$form.engine = name;
+		form.engine = name;
 		const known = engines.find((engine) => engine.name === name);
 		if (!known) return;
 		const template = data.templates.find((one) => one === known);
-		Object.assign($form, layoutTexts(known.layout));
-		$form.template = template?.id ?? '';
-		if (template) $form.lifters = template.lifters;
+		Object.assign(form, layoutTexts(known.layout));
+		form.template = template?.id ?? '';
+		if (template) form.lifters = template.lifters;
 	}
 
-	const kit = $derived(data.kits.find(({ id }) => $form.kit === `kit:${id}`));
+	const kit = $derived(data.kits.find(({ id }) => form.kit === `kit:${id}`));
 	const SETS = $derived([
 		{ value: '', label: 'not known yet' },
 		...data.kits.map(({ id, name, maker }) => ({ value: `kit:${id}`, label: name, note: maker })),
@@ -86,63 +79,59 @@
 	] as const;
 	let heads = $state(false);
 	// A problem in what is closed opens it.
-	const headsOpen = $derived(heads || LAYOUT.some((name) => $errors[name]?.[0]));
+	const headsOpen = $derived(heads || LAYOUT.some((name) => problems[name]));
 </script>
 
 <svelte:head><title>New job · Zinc Ledger</title></svelte:head>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
-	<form method="POST" use:enhance class="max-w-6xl">
+	<form method="POST" use:sendForm={{ reset: false }} class="max-w-6xl">
 		<div class="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-2">
 			<h1 class="text-2xl font-semibold">New job</h1>
 			<Button href="/" class="ml-auto">Cancel</Button>
 			<Button look="main">Create job</Button>
 		</div>
-		<input type="hidden" name="template" value={$form.template} />
+		<input type="hidden" name="template" value={form.template} />
 		<div
 			class="mt-4 grid gap-x-5 gap-y-3 tablet:grid-cols-2 bench:grid-cols-[1fr_1.2fr_1.2fr_1fr_1fr]"
 		>
-			<Field label="Customer" problem={$errors.customer?.[0]}>
+			<Field label="Customer" problem={problems.customer}>
 				{#snippet control(attributes)}
 					<Suggest
 						name="customer"
 						known={data.customers}
 						autofocus
-						bind:value={$form.customer}
+						bind:value={form.customer}
 						{...attributes}
 					/>
 				{/snippet}
 			</Field>
 			<Field
 				label="Engine"
-				problem={$errors.engine?.[0]}
+				problem={problems.engine}
 				hint="its name, a template or V8, inline six …"
 			>
 				{#snippet control(attributes)}
 					<Suggest
 						name="engine"
 						known={names}
-						bind:value={() => $form.engine, nameEngine}
+						bind:value={() => form.engine, nameEngine}
 						{...attributes}
 					/>
 				{/snippet}
 			</Field>
-			<Field label="Kit or spring" problem={$errors.kit?.[0]}>
+			<Field label="Kit or spring" problem={problems.kit}>
 				{#snippet control(attributes)}
-					<Combobox name="kit" options={SETS} bind:value={$form.kit} {...attributes} />
+					<Combobox name="kit" options={SETS} bind:value={form.kit} {...attributes} />
 				{/snippet}
 			</Field>
-			<Field
-				label="Lift"
-				problem={$errors.lift?.[0]}
-				hint="at the valve; or lobe × ratio; or a cam"
-			>
+			<Field label="Lift" problem={problems.lift} hint="at the valve; or lobe × ratio; or a cam">
 				{#snippet control(attributes)}
 					<Suggest
 						name="lift"
 						takesNew={false}
 						known={data.cams}
-						bind:value={$form.lift}
+						bind:value={form.lift}
 						{...attributes}
 					/>
 				{/snippet}
@@ -150,13 +139,13 @@
 			<TextField
 				label="Application"
 				hint="what it is for"
-				problem={$errors.duty?.[0]}
+				problem={problems.duty}
 				name="duty"
-				bind:value={$form.duty}
+				bind:value={form.duty}
 			/>
 		</div>
 		{#if kit && preview}<BoxCheck {kit} stations={preview.job.stations} />{/if}
-		<BegunFrom cushion={$form.cushion} like={$form.like} job={data.like} />
+		<BegunFrom cushion={form.cushion} like={form.like} job={data.like} />
 		<LayoutPreview {preview} {first} />
 		<Disclosure
 			class="mt-3"
@@ -164,8 +153,8 @@
 			title="How the heads lie, when they are none of the known"
 			bind:open={() => headsOpen, (now) => (heads = now)}
 		>
-			<HeadFields bind:form={$form} problems={$errors} here />
+			<HeadFields bind:form {problems} here />
 		</Disclosure>
-		<MoreOfJob bind:form={$form} problems={$errors} />
+		<MoreOfJob bind:form {problems} />
 	</form>
 </main>

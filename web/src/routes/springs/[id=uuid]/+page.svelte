@@ -5,7 +5,7 @@
 	import { page } from '$app/state';
 	import { lengthOf, mm, readEntry, sweepPoints, type LibraryPart } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import { cardEnds } from '$lib/springs/card-line';
 	import { send } from '$lib/http/send-json';
 	import Beside from '$lib/springs/Beside.svelte';
@@ -71,7 +71,7 @@
 		placing = null;
 	}
 	function press(event: KeyboardEvent) {
-		if (isTyping(event) || (event.target as HTMLElement).matches('[role=slider]')) return;
+		if (isTyping(event) || isWithin(event, '[role=slider]')) return;
 		if (event.key === 'ArrowDown') step(1);
 		else if (event.key === 'ArrowUp') step(-1);
 		else return;

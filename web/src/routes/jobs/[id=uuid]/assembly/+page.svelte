@@ -10,7 +10,7 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import StepDone from '$lib/assembly/StepDone.svelte';
 	import StepList from '$lib/assembly/StepList.svelte';
 	import StepText from '$lib/assembly/StepText.svelte';
@@ -45,8 +45,7 @@
 	const inCar = $derived(book.job.setup.workLocation === 'vehicle');
 
 	function press(event: KeyboardEvent) {
-		if (isTyping(event) || (event.target as HTMLElement).closest('button, a, select, input'))
-			return;
+		if (isTyping(event) || isWithin(event, 'button, a, select, input')) return;
 		if (event.key === 'Enter') ticking.finish();
 		else if (event.key === 'u') ticking.undo();
 		else return;

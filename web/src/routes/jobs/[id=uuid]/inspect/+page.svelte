@@ -15,7 +15,7 @@
 	import Came from '$lib/inspect/Came.svelte';
 	import Photos from '$lib/photos/Photos.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
@@ -85,7 +85,7 @@
 	}
 
 	function press(event: KeyboardEvent) {
-		if (isTyping(event) || (event.target as HTMLElement).matches('[role=radio]')) return;
+		if (isTyping(event) || isWithin(event, '[role=radio]')) return;
 		if (event.key === 'ArrowDown') step(1);
 		else if (event.key === 'ArrowUp') step(-1);
 		else if (event.key === 'g') void keep({ ...GOOD, condition: chosen.condition }, '');

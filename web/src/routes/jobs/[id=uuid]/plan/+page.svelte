@@ -15,7 +15,7 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getBook } from '$lib/job/book.svelte';
-	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import { Planner } from '$lib/planner/planner.svelte';
 	import PlanTable from '$lib/planner/PlanTable.svelte';
 	import LoadsAlong from '$lib/planner/LoadsAlong.svelte';
@@ -126,7 +126,7 @@
 
 	function press(event: KeyboardEvent) {
 		if (event.key === 'Escape' && planner.working) planner.cancel();
-		if (isTyping(event) || (event.target as HTMLElement).closest('button, a, input')) return;
+		if (isTyping(event) || isWithin(event, 'button, a, input')) return;
 		const at = book.job.stations.findIndex((station) => station.label === label);
 		if (event.key === 'Enter') work();
 		else if (event.key === 'ArrowDown') selected = book.job.stations[at + 1]?.label ?? label;

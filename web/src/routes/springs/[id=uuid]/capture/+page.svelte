@@ -8,7 +8,7 @@
 	import CaptureFigures from '$lib/capture/CaptureFigures.svelte';
 	import { SpringTest } from '$lib/capture/spring-test.svelte';
 	import TypedPoints from '$lib/capture/TypedPoints.svelte';
-	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
+	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import { cardEnds } from '$lib/springs/card-line';
 	import SweepChart from '$lib/springs/SweepChart.svelte';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
@@ -38,7 +38,7 @@
 
 	function press(event: KeyboardEvent) {
 		if (event.key === 'Escape') return void goto(`/springs/${data.set.id}`);
-		if (isTyping(event) || (event.target as HTMLElement).matches('button, a')) return;
+		if (isTyping(event) || isWithin(event, 'button, a')) return;
 		if (event.key === 'Enter') test.keep();
 		else if (event.key === 'r') capture.again();
 		else return;
