@@ -8,7 +8,7 @@
 
 	interface Props {
 		form: TakeIn;
-		problems: Readonly<Partial<Record<keyof TakeIn, readonly string[] | undefined>>>;
+		problems: Readonly<Partial<Record<keyof TakeIn, string>>>;
 		/** Whether it is asked which heads came in: of a job, not of a template. */
 		here?: boolean;
 	}
@@ -41,7 +41,7 @@
 )}
 	<SelectField
 		{label}
-		problem={problems[name]?.[0]}
+		problem={problems[name]}
 		{name}
 		options={choices.map((choice) => {
 			const called = of ? labelsOf(of)[choice]! : choice;
@@ -52,7 +52,7 @@
 	/>
 {/snippet}
 {#snippet text(label: string, name: 'cylinders' | 'ownNumbers' | 'firingOrder', hint?: string)}
-	<TextField {label} problem={problems[name]?.[0]} {hint} {name} bind:value={form[name]} figure />
+	<TextField {label} problem={problems[name]} {hint} {name} bind:value={form[name]} figure />
 {/snippet}
 
 <div class="grid grid-cols-2 gap-x-5 gap-y-3 bench:grid-cols-4">

@@ -10,7 +10,7 @@
 
 	interface Props {
 		form: TakeIn;
-		problems: Readonly<Partial<Record<keyof TakeIn, readonly string[] | undefined>>>;
+		problems: Readonly<Partial<Record<keyof TakeIn, string>>>;
 	}
 	let { form = $bindable(), problems }: Props = $props();
 	const MORE = [
@@ -23,7 +23,7 @@
 	] as const;
 	let more = $state(false);
 	// A problem in what is closed opens it.
-	const moreOpen = $derived(more || MORE.some((name) => problems[name]?.[0]));
+	const moreOpen = $derived(more || MORE.some((name) => problems[name]));
 </script>
 
 <Disclosure
@@ -35,14 +35,14 @@
 	<div class="grid gap-x-5 gap-y-3 tablet:grid-cols-2 bench:grid-cols-4">
 		<TextField
 			label="Job number"
-			problem={problems.number?.[0]}
+			problem={problems.number}
 			name="number"
 			bind:value={form.number}
 			figure
 		/>
 		<TextField
 			label="Shop, team or phone"
-			problem={problems.contact?.[0]}
+			problem={problems.contact}
 			name="contact"
 			bind:value={form.contact}
 		/>
@@ -50,7 +50,7 @@
 		<TextField label="Price" name="price" bind:value={form.price} />
 		<TextField
 			label="Exhaust lift, where it differs"
-			problem={problems.liftExhaust?.[0]}
+			problem={problems.liftExhaust}
 			name="liftExhaust"
 			bind:value={form.liftExhaust}
 			figure
@@ -63,13 +63,13 @@
 		/>
 		<TextField
 			label="Customer’s statement"
-			problem={problems.customerStatement?.[0]}
+			problem={problems.customerStatement}
 			name="customerStatement"
 			bind:value={form.customerStatement}
 		/>
 		<TextField
 			label="Work done before"
-			problem={problems.workDone?.[0]}
+			problem={problems.workDone}
 			name="workDone"
 			bind:value={form.workDone}
 		/>
@@ -77,7 +77,7 @@
 			class="tablet:col-span-2"
 			label="What came with the head"
 			hint="a thing a line, its state after a colon: 12 valves: bagged by cylinder"
-			problem={problems.came?.[0]}
+			problem={problems.came}
 			name="came"
 			rows={4}
 			bind:value={form.came}

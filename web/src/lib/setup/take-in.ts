@@ -57,64 +57,70 @@ export const HEADS_HERE = ['both', 'A', 'B'] as const;
 export const onlyHead = ({ arrangement, headsHere }: TakeIn): string | undefined =>
 	arrangement === 'inline' || headsHere === 'both' ? undefined : headsHere;
 
-export const TakeIn = z
-	.object({
-		number: line.min(1, issue('job.number-missing')).default(''),
-		customer: line.min(1, issue('job.customer-missing')).default(''),
-		contact: line.default(''),
-		engine: line.min(1, issue('job.engine-missing')).default(''),
-		arrangement: z.enum(ARRANGEMENTS).default('inline'),
-		cylinders: z.coerce
-			.number()
-			.int(issue('field.whole-number'))
-			.min(1, issue('field.min', { min: 1 }))
-			.max(16, issue('field.max', { max: 16 }))
-			.default(4),
-		valvesPerCylinder: z.enum(['2', '3', '4', '5']).default('2'),
-		numbering: z.enum(NUMBERINGS).default('bank-by-bank'),
-		ownNumbers: line.default(''),
-		pairing: z.enum(PAIRINGS).default('mirrored'),
-		firstValve: z.enum(FIRST_VALVES).default('intake'),
-		rightHead: z.enum(CASTINGS).default('separate'),
-		/** Which heads of a V or flat engine came in. */
-		headsHere: z.enum(HEADS_HERE).default('both'),
-		firingOrder: line.default(''),
-		lifters: z.enum(['solid', 'hydraulic']).default('solid'),
-		duty: line.default(''),
-		customerStatement: line.default(''),
-		workDone: line.default(''),
-		/** Lift of both kinds as typed, and the exhaust's where it is its own; '' where it waits. */
-		lift: line.default(''),
-		liftExhaust: line.default(''),
-		liftSource: z.enum(SOURCES).default('customer'),
-		/** The cushion that a sum was made with, as typed; '' where none was. */
-		cushion: line.default(''),
-		/** "kit" or "spring" and an id of the library; '' where it waits. */
-		kit: line.default(''),
-		/** The template of the engine; '' where it is none of them. */
-		template: line.default(''),
-		due: line.default(''),
-		price: line.default(''),
-		/** What came with the head, a thing a line; its state after a colon. */
-		came: z
-			.string()
-			.trim()
-			.max(4000, issue('field.max', { max: 4000, unit: 'characters' }))
-			.default(''),
-		/** The job that this one is to be like; '' where there is none. */
-		like: line.default('')
-	})
-	.superRefine((form, context) => {
-		const problem = layoutProblem(layoutOf(form));
-		if (problem) {
-			context.addIssue({
-				code: 'custom',
-				path: [...problem.path],
-				message: problem.text
-			});
-		}
-	});
+const Fields = z.object({
+	number: line.min(1, issue('job.number-missing')).default(''),
+	customer: line.min(1, issue('job.customer-missing')).default(''),
+	contact: line.default(''),
+	engine: line.min(1, issue('job.engine-missing')).default(''),
+	arrangement: z.enum(ARRANGEMENTS).default('inline'),
+	cylinders: z.coerce
+		.number()
+		.int(issue('field.whole-number'))
+		.min(1, issue('field.min', { min: 1 }))
+		.max(16, issue('field.max', { max: 16 }))
+		.default(4),
+	valvesPerCylinder: z.enum(['2', '3', '4', '5']).default('2'),
+	numbering: z.enum(NUMBERINGS).default('bank-by-bank'),
+	ownNumbers: line.default(''),
+	pairing: z.enum(PAIRINGS).default('mirrored'),
+	firstValve: z.enum(FIRST_VALVES).default('intake'),
+	rightHead: z.enum(CASTINGS).default('separate'),
+	/** Which heads of a V or flat engine came in. */
+	headsHere: z.enum(HEADS_HERE).default('both'),
+	firingOrder: line.default(''),
+	lifters: z.enum(['solid', 'hydraulic']).default('solid'),
+	duty: line.default(''),
+	customerStatement: line.default(''),
+	workDone: line.default(''),
+	/** Lift of both kinds as typed, and the exhaust's where it is its own; '' where it waits. */
+	lift: line.default(''),
+	liftExhaust: line.default(''),
+	liftSource: z.enum(SOURCES).default('customer'),
+	/** The cushion that a sum was made with, as typed; '' where none was. */
+	cushion: line.default(''),
+	/** "kit" or "spring" and an id of the library; '' where it waits. */
+	kit: line.default(''),
+	/** The template of the engine; '' where it is none of them. */
+	template: line.default(''),
+	due: line.default(''),
+	price: line.default(''),
+	/** What came with the head, a thing a line; its state after a colon. */
+	came: z
+		.string()
+		.trim()
+		.max(4000, issue('field.max', { max: 4000, unit: 'characters' }))
+		.default(''),
+	/** The job that this one is to be like; '' where there is none. */
+	like: line.default('')
+});
+
+/** What the form takes: every field by itself, and heads that make sense together. */
+export const TakeIn = Fields.superRefine((form, context) => {
+	const problem = layoutProblem(layoutOf(form));
+	if (problem) {
+		context.addIssue({
+			code: 'custom',
+			path: [...problem.path],
+			message: problem.text
+		});
+	}
+});
 export type TakeIn = z.infer<typeof TakeIn>;
+
+/** The form before anything is typed: each field's own default. */
+export const EMPTY = Object.fromEntries(
+	Object.entries(Fields.shape).map(([name, field]) => [name, field.parse(undefined)])
+) as TakeIn;
 
 /** The texts of the form for a layout. */
 export function layoutTexts(layout: Layout): Partial<TakeIn> {

@@ -24,9 +24,6 @@
 	let values = $state<Values>(untrack(() => ({ ...(form?.values ?? initial) })));
 	let heads = $state(untrack(() => headsOf(form?.values ?? initial)));
 	const problems = $derived<Readonly<Record<string, string>>>(form?.problems ?? {});
-	const headProblems = $derived(
-		Object.fromEntries(Object.entries(problems).map(([field, text]) => [field, [text]]))
-	);
 </script>
 
 <form method="POST" use:sendForm={{ reset: false }}>
@@ -49,7 +46,7 @@
 			bind:value={() => values.name ?? '', (text) => (values.name = text)}
 		/>
 		<h2 class="mt-5 border-b border-ink pb-1 font-semibold">Heads</h2>
-		<div class="mt-2"><HeadFields bind:form={heads} problems={headProblems} /></div>
+		<div class="mt-2"><HeadFields bind:form={heads} {problems} /></div>
 		<div class="mt-5 grid gap-x-10 gap-y-5 bench:grid-cols-2">
 			<div>
 				<div
