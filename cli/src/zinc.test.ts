@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -9,22 +10,39 @@ import { INCH_POUND } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { signSheet } from '@zinc-ledger/core/signed';
 import { write } from '@zinc-ledger/words';
+import { run } from './command.ts';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const demo = `${root}demo/jobs/2417-straight-six.json`;
 
-function zinc(args: string[], input?: string) {
-	const { status, stdout, stderr } = spawnSync(
-		process.execPath,
-		['--import', 'tsx', 'cli/src/zinc.ts', ...args],
-		{ cwd: root, input, encoding: 'utf8' }
+/** What a call comes to, in this process. */
+async function zinc(args: string[], input = '') {
+	const { status, out, err } = await run(args, (file) =>
+		file === '-' ? Promise.resolve(input) : readFile(file, 'utf8')
 	);
-	return { status, stdout, stderr };
+	return { status, stdout: out, stderr: err };
 }
 
+describe('zinc', () => {
+	it('as a program of its own reads, prints and exits', () => {
+		const asProgram = (args: string[], input: string) =>
+			spawnSync(process.execPath, ['--import', 'tsx', 'cli/src/zinc.ts', ...args], {
+				cwd: root,
+				input,
+				encoding: 'utf8'
+			});
+		const good = asProgram(['evaluate', '-', '--table'], readFileSync(demo, 'utf8'));
+		expect([good.status, good.stderr]).toEqual([0, '']);
+		expect(good.stdout).toMatch(/^4E +1\.867/m);
+		const bad = asProgram(['evaluate', 'no-such-file.json'], '');
+		expect([bad.status, bad.stdout]).toEqual([2, '']);
+		expect(bad.stderr).toContain('cannot be read (ENOENT)');
+	});
+});
+
 describe('zinc evaluate', () => {
-	it('prints the sheet as JSON in SI figures', () => {
-		const { status, stdout } = zinc(['evaluate', demo]);
+	it('prints the sheet as JSON in SI figures', async () => {
+		const { status, stdout } = await zinc(['evaluate', demo]);
 		expect(status).toBe(0);
 		const sheet = JSON.parse(stdout);
 		expect(sheet.units.figures).toBe('mm, N, N/mm, J, kPa, kg, cc, rpm');
@@ -36,8 +54,8 @@ describe('zinc evaluate', () => {
 		});
 	});
 
-	it('reads standard input and prints a table, in the units asked for', () => {
-		const { status, stdout } = zinc(
+	it('reads standard input and prints a table, in the units asked for', async () => {
+		const { status, stdout } = await zinc(
 			['evaluate', '-', '--table', '--units', 'mm,N'],
 			readFileSync(demo, 'utf8')
 		);
@@ -45,11 +63,11 @@ describe('zinc evaluate', () => {
 		expect(stdout).toMatch(/^4E +47\.42# +506! /m);
 	});
 
-	it('exits 2 with every problem by path when the file is wrong', () => {
+	it('exits 2 with every problem by path when the file is wrong', async () => {
 		const broken = readFileSync(demo, 'utf8')
 			.replace('"1.818 in"', '"1.818 furlong"')
 			.replace('"0.050 in"', '"x"');
-		const { status, stdout, stderr } = zinc(['evaluate', '-'], broken);
+		const { status, stdout, stderr } = await zinc(['evaluate', '-'], broken);
 		expect([status, stdout]).toEqual([2, '']);
 		expect(stderr).toMatch(/readings\[0\]\.read: /);
 		expect(stderr).toMatch(/setup\.limits\.bindFloor: /);
@@ -61,8 +79,8 @@ describe('zinc evaluate', () => {
 		[['measure', demo], /usage/],
 		[['evaluate', demo, '--units', 'ells'], /not known/],
 		[['evaluate', demo, '--colour'], /usage/]
-	])('exits 2 on %j', (args, said) => {
-		const { status, stderr } = zinc(args);
+	])('exits 2 on %j', async (args, said) => {
+		const { status, stderr } = await zinc(args);
 		expect(status).toBe(2);
 		expect(stderr).toMatch(said);
 	});
@@ -90,20 +108,20 @@ describe('zinc verify', () => {
 		return file;
 	};
 
-	it('says who signed what and when, and what it takes the place of', () => {
-		const { status, stdout } = zinc(['verify', written(text)]);
+	it('says who signed what and when, and what it takes the place of', async () => {
+		const { status, stdout } = await zinc(['verify', written(text)]);
 		expect(status).toBe(0);
 		expect(stdout).toContain(`As signed: job 2417, sheet 2, by ${signing.person.name}`);
 		expect(stdout).toContain(`supersedes ${signing.supersedes.id}`);
-		expect(zinc(['verify', '-'], text).stdout).toBe(stdout);
+		expect((await zinc(['verify', '-'], text)).stdout).toBe(stdout);
 	});
-	it('fails on a changed digit, and on what is no signed sheet', () => {
-		const changed = zinc(['verify', written(text.replace('1.867 in', '1.861 in'))]);
+	it('fails on a changed digit, and on what is no signed sheet', async () => {
+		const changed = await zinc(['verify', written(text.replace('1.867 in', '1.861 in'))]);
 		expect([changed.status, changed.stdout]).toEqual([1, expect.stringContaining('NOT as signed')]);
-		expect(zinc(['verify', demo]).status).toBe(1);
+		expect((await zinc(['verify', demo])).status).toBe(1);
 	});
-	it('is wrongly called without a file, or with one that is not there', () => {
-		expect(zinc(['verify']).status).toBe(2);
-		expect(zinc(['verify', join(folder, 'none.json')]).status).toBe(2);
+	it('is wrongly called without a file, or with one that is not there', async () => {
+		expect((await zinc(['verify'])).status).toBe(2);
+		expect((await zinc(['verify', join(folder, 'none.json')])).status).toBe(2);
 	});
 });

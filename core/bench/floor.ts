@@ -2,7 +2,7 @@
  * How well a load can be told at all: the Cramér–Rao bound of one who knows how a
  * made-up spring behaves and has only its figures to find.
  */
-import { leastSquares } from '../src/sweep/least-squares.ts';
+import { leastSquares } from '../src/least-squares/index.ts';
 import type { ModelSort, SpringModel } from '../src/sweep/synthetic.ts';
 import type { TesterNoise } from '../src/sweep/sweep.ts';
 

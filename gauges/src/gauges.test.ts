@@ -7,7 +7,7 @@ import { SPRINGS } from './springs.ts';
 
 const read = lineReader(LINE_PATTERN, { length: 'mm', load: 'N' });
 /** Below the ports that the system gives to outgoing connections. */
-const freePort = () => 20_000 + Math.floor(Math.random() * 4_000);
+const freePort = () => 28_000 + Math.floor(Math.random() * 2_000);
 
 /** Listens to a port until the wanted number of lines has come. */
 function lines(port: number, count: number, begin: () => void): Promise<string[]> {

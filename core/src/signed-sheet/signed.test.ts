@@ -83,7 +83,7 @@ describe('a signed sheet', () => {
 				const changed = text.slice(0, at) + flipped + text.slice(at + 1);
 				expect(verifySheet(changed, sha256).ok).toBe(false);
 			}),
-			{ numRuns: 150 }
+			{ numRuns: 50 }
 		);
 	}, 60_000);
 	it('says what is wrong: cut short, laid out anew, another file', () => {

@@ -1,6 +1,6 @@
 /** Curves and lines through points of which one may be misread. */
 import type { Point } from '../spring/index.ts';
-import { leastSquares } from './least-squares.ts';
+import { leastSquares } from '../least-squares/index.ts';
 import type { TesterNoise } from './sweep.ts';
 
 export interface Curve {

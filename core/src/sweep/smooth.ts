@@ -7,7 +7,7 @@
  */
 import { mm, newtons } from '../units/index.ts';
 import type { Point } from '../spring/index.ts';
-import { leastSquares } from './least-squares.ts';
+import { leastSquares } from '../least-squares/index.ts';
 import type { TesterNoise } from './sweep.ts';
 
 const DEGREES = [1, 2, 3, 4, 5];

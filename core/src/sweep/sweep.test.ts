@@ -17,7 +17,6 @@ import {
 	sweepFigures
 } from './figures.ts';
 import { identify } from './identity.ts';
-import { leastSquares } from './least-squares.ts';
 import { readJob } from '../document/file.ts';
 import { FAMILIES, roughSpring, roughSweep, type Family } from './rough.ts';
 import { applyToCard, applyToSetup, medianSpring } from '../spring-selection/index.ts';
@@ -37,24 +36,6 @@ const sweep = (
 	const spring = randomSpring(sort, random);
 	return { spring, points: sampled(spring, { step: 0.5, noise, past }, random) };
 };
-
-describe('least squares', () => {
-	it('finds the polynomial that points lie on', () => {
-		const xs = [0, 1, 2, 3, 4];
-		const basis = xs.map((x) => Float64Array.of(1, x, x * x));
-		const values = Float64Array.from(xs, (x) => 3 - 2 * x + 0.5 * x * x);
-		const found = leastSquares(
-			basis,
-			values,
-			Float64Array.from(xs, () => 1)
-		)!;
-		expect([...found].map((value) => Number(value.toFixed(9)))).toEqual([3, -2, 0.5]);
-	});
-	it('does not tell apart what the points cannot', () => {
-		const basis = [1, 2, 3].map((x) => Float64Array.of(x, 2 * x));
-		expect(leastSquares(basis, Float64Array.of(1, 2, 3), Float64Array.of(1, 1, 1))).toBeNull();
-	});
-});
 
 describe('points of a sweep', () => {
 	const point = (height: number, load: number, travel: SweepPoint['travel'] = 'down') => ({

@@ -1,7 +1,7 @@
 /** What happened to a station, from what moved at it: non-negative amounts of as few causes as will do. */
+import { fit } from '../least-squares/index.ts';
 import { NORMAL } from '../verdict/index.ts';
 import type { Moved } from './change.ts';
-import { weightedFit } from './least-squares.ts';
 import { HAPPENINGS, SIGNATURES, TRACES, type Happening, type Trace } from './signatures.ts';
 
 export interface Happened {
@@ -88,16 +88,19 @@ function explain(
 		const left = measured.reduce((sum, by, row) => sum + (by / deviations[row]!) ** 2, 0);
 		return { happened: [], left };
 	}
-	const columns = subset.map((one) => traces.map((trace) => SIGNATURES[one][trace] ?? 0));
-	const fit = weightedFit(columns, measured, deviations);
-	if (!fit || fit.amounts.some((amount) => amount <= 0)) return null;
+	const basis = traces.map((trace) =>
+		Float64Array.from(subset, (one) => SIGNATURES[one][trace] ?? 0)
+	);
+	const weights = Float64Array.from(deviations, (deviation) => deviation ** -2);
+	const found = fit(basis, Float64Array.from(measured), weights);
+	if (!found || found.coefficients.some((amount) => amount <= 0)) return null;
 	return {
 		happened: subset.map((happening, k) => ({
 			happening,
-			amount: fit.amounts[k]!,
-			uncertainty: NORMAL * fit.deviations[k]!
+			amount: found.coefficients[k]!,
+			uncertainty: NORMAL * found.deviations[k]!
 		})),
-		left: fit.left
+		left: found.left
 	};
 }
 

@@ -1,4 +1,5 @@
 /** Made-up histories of valves whose truth is known, read by gauges as they are: for the tests beside. */
+import { normal as normalFrom, randomFrom } from '../../sweep/synthetic.ts';
 import type { Moved } from '../change.ts';
 import { SIGNATURES, TRACES, type Happening, type Trace } from '../signatures.ts';
 
@@ -18,14 +19,8 @@ export const LOAD = 560;
 
 /** Random figures that are the same every time: 0 to 1, and normal ones. */
 export function dice(seed: number) {
-	let state = seed >>> 0;
-	const next = () => {
-		state = (state + 0x6d2b79f5) >>> 0;
-		let t = Math.imul(state ^ (state >>> 15), state | 1);
-		t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-		return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-	};
-	const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
+	const next = randomFrom(seed);
+	const normal = () => normalFrom(next);
 	return { next, normal, pick: <T>(of: readonly T[]): T => of[Math.floor(next() * of.length)]! };
 }
 export type Dice = ReturnType<typeof dice>;
