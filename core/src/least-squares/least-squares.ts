@@ -32,8 +32,7 @@ export function leastSquares(
 	const right = new Float64Array(count);
 	for (let p = 0; p < basis.length; p++) {
 		const row = basis[p]!;
-		const weighted = weights[p]! * values[p]!;
-		for (let i = 0; i < count; i++) right[i]! += row[i]! * weighted;
+		for (let i = 0; i < count; i++) right[i]! += row[i]! * weights[p]! * values[p]!;
 	}
 	return backward(lower, forward(lower, right));
 }
