@@ -5,6 +5,9 @@ import { query, until } from './support/app.ts';
 import { Browser, Key } from './support/browser.ts';
 import { withoutDatabase } from './support/without-database.ts';
 import { visit } from './support/visit.ts';
+import { outbox } from './support/pages/outbox.ts';
+import { setup } from './support/pages/setup.ts';
+import { shop } from './support/pages/shop.ts';
 
 const at = visit('demo');
 const demo = readFileSync('demo/jobs/2417-straight-six.json', 'utf8');
@@ -111,7 +114,7 @@ describe('job files', () => {
 		const before = await jobs();
 		await open('cut.json', demo.slice(0, 6000));
 		await at.browser.sees('cut.json: import failed; nothing was changed');
-		await at.browser.sees('it was cut off when it was saved or sent');
+		await outbox(at.browser).cutOff();
 		expect(await jobs()).toBe(before);
 	});
 	it('with unknown units: names every place', async () => {
@@ -166,11 +169,11 @@ describe('two people at one head', () => {
 			await other.workAs('Idun Moss');
 			await other.go(`${path}/setup`);
 			await browser.go(`${path}/setup`);
-			await browser.fill('use.duty', 'hill climb, wet');
-			await browser.click('Save setup');
-			await browser.sees('Setup saved');
-			await other.fill('use.duty', 'sprint');
-			await other.click('Save setup');
+			await setup(browser).duty('hill climb, wet');
+			await setup(browser).save();
+			await setup(browser).saved();
+			await setup(other).duty('sprint');
+			await setup(other).save();
 			await other.sees('Somebody else changed');
 			expect(await (await other.field('use.duty')).getAttribute('value')).toBe('sprint');
 		} finally {
@@ -186,7 +189,7 @@ describe('the database goes away in the middle of a round', () => {
 		const before = await readings();
 		await withoutDatabase(async () => {
 			await browser.press('1819', Key.ENTER);
-			await browser.sees('The server cannot be reached.');
+			await outbox(browser).away();
 			await browser.sees('unsent');
 			await browser.press('1823', Key.ENTER);
 			await browser.sees('2 figures wait in this browser');
@@ -195,7 +198,7 @@ describe('the database goes away in the middle of a round', () => {
 			await browser.go('/');
 			await browser.sees('Database unavailable.');
 		});
-		await browser.sees('Find by number');
+		await shop(browser).open();
 		await browser.go(path);
 		await until(async () => (await readings()).length === before.length + 2);
 		const fresh = (await readings()).slice(before.length);
@@ -248,17 +251,17 @@ describe('a form sent while nobody can take it', () => {
 
 	it('stays as it was typed while the server is away, and is taken once it is back', async () => {
 		const { app, browser } = at;
-		await browser.fill('use.duty', 'hill climb');
+		await setup(browser).duty('hill climb');
 		await app.stop();
 		try {
-			await browser.click('Save setup', 'button');
+			await setup(browser).save();
 			await browser.sees('The server cannot be reached. Your entries are kept');
 			expect(await value('use.duty')).toBe('hill climb');
 		} finally {
 			await app.start();
 		}
-		await browser.click('Save setup', 'button');
-		await browser.sees('Setup saved');
+		await setup(browser).save();
+		await setup(browser).saved();
 		await browser.go(new URL(await browser.driver.getCurrentUrl()).pathname);
 		expect(await value('use.duty')).toBe('hill climb');
 	});

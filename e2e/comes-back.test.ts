@@ -8,6 +8,9 @@ import type { Job } from '@zinc-ledger/core';
 import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { diagnosis } from './support/pages/diagnosis.ts';
+import { sign } from './support/pages/sign.ts';
+import { visitBegun } from './support/pages/visit-begun.ts';
 
 const at = visit('demo');
 beforeAll(() => at.browser.workAs('Runa Tarn'));
@@ -28,17 +31,17 @@ describe('a head that is back', () => {
 		await browser.go(`/engines/${engine.id}`);
 		await browser.click('This head is back', 'a');
 		await browser.sees('sheet 1, signed');
-		await browser.fill('Hours run', 'a season');
+		await visitBegun(browser).hours('a season');
 		await browser.fill('Highest speed, rpm', '7,800');
 		await browser.fill('Complaint', 'stops pulling at an engine speed');
 		await browser.fill('What the customer noticed', 'will not pull over 6800');
-		await browser.click('Begin the visit', 'button');
+		await visitBegun(browser).begin();
 		await until(async () => (await browser.all('[name=hours][aria-invalid=true]')).length === 1);
 		expect(await browser.run('return document.querySelector("[name=hours]").value')).toBe(
 			'a season'
 		);
-		await browser.fill('Hours run', '41');
-		await browser.click('Begin the visit', 'button');
+		await visitBegun(browser).hours('41');
+		await visitBegun(browser).begin();
 		await until(async () => (await address()).endsWith('/then'));
 		path = (await address()).replace(/\/then$/, '');
 		const job = await stored(path);
@@ -98,11 +101,11 @@ describe('a head that is back', () => {
 		await browser.click('All checks');
 		await browser.click('Look under the cover', 'button');
 		await browser.click('Hammered tips', 'label');
-		await browser.fill('At valves', '1I 7X');
-		await browser.click('Done: keep what was found', 'button');
+		await diagnosis(browser).atValves('1I 7X');
+		await diagnosis(browser).keepFindings();
 		await browser.sees('No such valve: 7X');
-		await browser.fill('At valves', '1i');
-		await browser.click('Done: keep what was found', 'button');
+		await diagnosis(browser).atValves('1i');
+		await diagnosis(browser).keepFindings();
 		await until(async () => (await stored(path)).looks.length === 1);
 		expect((await stored(path)).looks[0]).toMatchObject({
 			check: 'look-under-cover',
@@ -140,7 +143,7 @@ describe('a head that is back', () => {
 	it('is signed with a report of one page that says what moved and what was done', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/sign`);
-		await browser.click('Sign as Runa Tarn', 'button');
+		await sign(browser).sign();
 		await browser.sees('Sheet 1');
 		const href = await browser.run<string>(
 			`return document.querySelector('[data-signed="1"] a[href*="report.pdf"]').href`

@@ -3,6 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { camDegrees, evaluate, madeUpLobe, mm, type Job } from '@zinc-ledger/core';
 import { until } from './support/app.ts';
 import { visit } from './support/visit.ts';
+import { control } from './support/pages/control.ts';
 
 const at = visit('demo');
 beforeAll(() => at.browser.workAs('Runa Tarn'));
@@ -75,7 +76,7 @@ describe('a job whose springs just hold', () => {
 			}
 			return drawn;`);
 		expect(frames).toBeGreaterThan(5);
-		await browser.sees('Off its cam or bouncing from');
+		await control(browser).parts();
 		expect(await browser.faults()).toEqual([]);
 	});
 });
@@ -108,7 +109,7 @@ describe('a motion that was calculated', () => {
 		await browser.go(`${path}/control`);
 		expect(await sheetState('2I')).toBe('not-measured');
 		await browser.click('Calculate all 8');
-		await browser.sees('Off its cam or bouncing from');
+		await control(browser).parts();
 		expect(await sheetState('2I')).toBe('clear');
 	});
 	it('counts no more once something of the train is changed', async () => {
@@ -165,7 +166,7 @@ describe('a cam in the library', () => {
 		await browser.go('/parts?sort=cam');
 		await browser.click('Tarn 264 hill', 'a');
 		await browser.click('Lift tables', 'a');
-		await browser.sees('The intake lobe has no lift table.');
+		await control(browser).wantsTable();
 		const lobe = madeUpLobe({
 			lift: mm(0.36 * 25.4),
 			durations: [{ lift: mm(0.508), degrees: 264 }]
@@ -193,7 +194,7 @@ describe('a cam in the library', () => {
 		await browser.fill('Or paste it: degrees and lift, a line each', '0 0.1\n1 what');
 		await browser.sees('Lift table has too few lines on the lobe');
 		await browser.click('Take the table off');
-		await browser.sees('The intake lobe has no lift table.');
+		await control(browser).wantsTable();
 	});
 });
 

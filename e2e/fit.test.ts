@@ -4,6 +4,13 @@ import type { Job } from '@zinc-ledger/core';
 import { query, until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { form } from './support/pages/form.ts';
+import { notes } from './support/pages/notes.ts';
+import { outbox } from './support/pages/outbox.ts';
+import { parts } from './support/pages/parts.ts';
+import { round } from './support/pages/round.ts';
+import { setup as setupPage } from './support/pages/setup.ts';
+import { shop } from './support/pages/shop.ts';
 
 const at = visit('demo');
 let path = '';
@@ -21,7 +28,7 @@ describe('three rules while parts are chosen', () => {
 
 	it('F3: locks of another taper, and locks that fit, offered', async () => {
 		const { browser } = at;
-		await browser.fill('intake: Locks', 'Ostrel 7° square');
+		await parts(browser).intakeLocks('Ostrel 7° square');
 		await browser.sees('locks 7°, retainer 10°');
 		expect(await finding('F3', 'Intake')).toContain('Locks: Ostrel 10° standard');
 		await browser.click('Locks: Ostrel 10° standard');
@@ -41,7 +48,7 @@ describe('three rules while parts are chosen', () => {
 	});
 	it('nothing of it is kept until it is kept', async () => {
 		const { browser } = at;
-		await browser.sees('Unsaved');
+		await outbox(browser).unsaved();
 		await browser.go(`${path}/parts`);
 		expect(await finding('F6', 'Exhaust')).toBe('');
 	});
@@ -52,21 +59,21 @@ describe('another lock set', () => {
 		const { browser } = at;
 		await browser.beginRound(path, 'tip-height');
 		await browser.press('140', Key.ENTER);
-		await browser.sees('11 of 12 left');
+		await round(browser).elevenLeft();
 		await browser.press(Key.ESCAPE);
-		await browser.sees('Min bind margin');
+		await parts(browser).bindFloor();
 		expect(await row('1I')).toMatch(/^1I 1\.818 131 312 0\.128 0\.088 0\.140 ·/);
 		await browser.run('window.stayed = true');
 
 		await (await browser.find('nav a[href$="/parts"]')).click();
 		await browser.sees('Compatibility');
 		expect(await finding('F10', 'Intake')).toContain('Accepted by RT');
-		await browser.fill('intake: Locks', 'Ostrel 10° plus 0.050');
+		await parts(browser).intakeLocks('Ostrel 10° plus 0.050');
 		await until(async () => (await finding('F10', 'Intake')) === '');
-		await browser.click('Save', 'button');
-		await browser.sees('Find a spring');
-		await browser.click('Sheet', 'a');
-		await browser.sees('Min bind margin');
+		await form(browser).save();
+		await parts(browser).findSpring();
+		await shop(browser).toSheet();
+		await parts(browser).bindFloor();
 		// Plus locks of 0.050: taller by it, more to the seal by it, the tip lower by it.
 		expect(await row('1I')).toMatch(/^1I 1\.868 .* 0\.138 0\.090/);
 		expect(await browser.run('return window.stayed')).toBe(true);
@@ -77,11 +84,11 @@ describe('taking a finding on', () => {
 	it('a watch with a reason, kept and printed', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/parts`);
-		await browser.fill('intake: Locks', 'Brackel 10° standard');
+		await parts(browser).intakeLocks('Brackel 10° standard');
 		await browser.fill('exhaust: Retainer', 'Brackel 31, steel, single 10°');
 		await browser.sees('2 springs, 1 landing');
-		await browser.click('Save', 'button');
-		await browser.sees('Find a spring');
+		await form(browser).save();
+		await parts(browser).findSpring();
 		expect(await finding('F10', 'Intake')).toContain('bearing blued');
 		await browser.click('Withdraw the acceptance of F10');
 		await until(async () => (await finding('F10', 'Intake')).includes('Accept it'));
@@ -126,8 +133,8 @@ describe('the head itself', () => {
 	it('a valve job makes every reading stale', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/setup`);
-		await browser.fill('Note', 'seats touched up');
-		await browser.click('Add', 'button');
+		await notes(browser).write('seats touched up');
+		await notes(browser).add();
 		await browser.sees('seats touched up');
 		await browser.go(path);
 		expect(await row('1I')).toMatch(/^1I · · ·/);
@@ -165,7 +172,7 @@ describe('the cam', () => {
 		expect(await shown('intake: Lash')).toBe('');
 		await browser.fill('intake: Lash', '12');
 		await browser.fill('intake: Lash tolerance', '2');
-		await browser.click('Save setup');
+		await setupPage(browser).save();
 		const setupNow = async () => {
 			const { body } = await browser.api('GET', `/api${path}`);
 			return (body as { job: Job }).job.setup;

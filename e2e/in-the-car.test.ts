@@ -4,6 +4,9 @@ import type { Job } from '@zinc-ledger/core';
 import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { assembly as assemblyPage } from './support/pages/assembly.ts';
+import { round } from './support/pages/round.ts';
+import { setup } from './support/pages/setup.ts';
 
 const at = visit('demo');
 let path = '';
@@ -26,15 +29,15 @@ describe('a head in the car', () => {
 	it('is set up as such', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/setup`);
-		await browser.fill('Work location', 'in the vehicle');
-		await browser.click('Save setup', 'button');
+		await setup(browser).workLocation('in the vehicle');
+		await setup(browser).save();
 		await until(async () => (await stored()).setup.workLocation === 'vehicle');
 	});
 	it('has the piston found, the crankshaft held and the air proven before anything is undone', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/assembly`);
 		await browser.sees('in the vehicle, one cylinder at a time');
-		await browser.fill('Counted', '24');
+		await assemblyPage(browser).counted('24');
 		await browser.press(Key.ENTER);
 		await browser.sees('Cylinder 1 At true top dead centre');
 		const lit = await browser.all('[data-lit]');
@@ -75,7 +78,7 @@ describe('a head in the car', () => {
 		// Its height was read before: that is the tick of the step that measures it.
 		await tick(7);
 		await browser.sees('A half that is missing is found before anything else.');
-		await browser.fill('Counted', '2');
+		await assemblyPage(browser).counted('2');
 		await tick(8);
 		await browser.sees('write down what lay under and on it');
 		await browser.fill('Shims under it, in', '0.015 + 0.030');
@@ -100,9 +103,9 @@ describe('a head in the car', () => {
 	it('measures one valve from its step and comes back to it', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/round?of=installed-height&only=1I&back=assembly`);
-		await browser.fill('Readings per valve', '1');
+		await round(browser).readingsPerValve('1');
 		await browser.begin();
-		await browser.sees('All 1 measured.');
+		await round(browser).allOne();
 		await browser.click('Back to the assembly', 'a');
 		await browser.sees('in the vehicle, one cylinder at a time');
 	});
@@ -113,7 +116,7 @@ describe('a head in the car', () => {
 		while (!(await browser.text('main')).includes('air off, rags and tools')) {
 			const before = await count();
 			if ((await browser.all('input[placeholder="2"]')).length > 0)
-				await browser.fill('Counted', '2');
+				await assemblyPage(browser).counted('2');
 			const isFound = (await browser.text('main')).includes('Save, spring is off');
 			await browser.click(isFound ? 'Save, spring is off' : 'Done', 'button');
 			await until(async () => (await count()) > before);

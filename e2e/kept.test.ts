@@ -1,10 +1,21 @@
 /** What keeps going: ten windows on one line, a server that ended or hangs, a disk without room. */
 import { spawn, type ChildProcess } from 'node:child_process';
-import { readdirSync, readFileSync } from 'node:fs';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { query, serverOf, until } from './support/app.ts';
+import {
+	copyFileSync,
+	mkdirSync,
+	mkdtempSync,
+	readdirSync,
+	readFileSync,
+	rmSync,
+	symlinkSync
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join, resolve } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it, onTestFinished } from 'vitest';
+import { freePort, query, serverOf, until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { outbox } from './support/pages/outbox.ts';
 
 const at = visit('demo');
 let path = '';
@@ -78,7 +89,7 @@ describe('a disk without room', () => {
 		await browser.beginRound(path);
 		await browser.press('1821', Key.ENTER);
 		await browser.sees('There is no room left on the server’s disk.');
-		await browser.sees('1 unsent');
+		await outbox(browser).one();
 		expect((await fetch(`${app.url}/healthz`)).status).toBe(503);
 		const before = await query(app, 'select 1 from reading');
 		await query(app, 'drop trigger no_room on reading');
@@ -131,6 +142,42 @@ describe('the keeper of the server', () => {
 		keeper.process.kill('SIGTERM');
 		await ended;
 		expect(() => process.kill(before, 0)).toThrow();
+	});
+});
+
+describe('a server that cannot be kept up', () => {
+	it('is given up after five deaths within a minute, with its last error', async () => {
+		// The program refuses to listen beyond loopback, and ends at once.
+		const keeper = spawn(process.execPath, ['web/keeper.js'], {
+			env: { ...process.env, HOST: '192.0.2.1', PORT: String(await freePort()) },
+			stdio: ['ignore', 'pipe', 'pipe']
+		});
+		let said = '';
+		let errors = '';
+		keeper.stdout.on('data', (bytes: Buffer) => (said += bytes.toString()));
+		keeper.stderr.on('data', (bytes: Buffer) => (errors += bytes.toString()));
+		const code = await new Promise((over) => keeper.once('close', over));
+		expect(code).toBe(1);
+		expect(said.match(/started again/g)).toHaveLength(4);
+		const [, last] = errors.split('ended 5 times within a minute');
+		expect(last).toContain('nothing listens beyond loopback');
+	});
+});
+
+describe('a folder with a space and an umlaut', () => {
+	it('is served from like any other', async () => {
+		const folder = join(mkdtempSync(join(tmpdir(), 'zinc-folder-')), 'Werkstatt für Köpfe');
+		mkdirSync(folder);
+		onTestFinished(() => rmSync(dirname(folder), { recursive: true }));
+		for (const file of ['keeper.js', 'server.js', 'package.json'])
+			copyFileSync(join('web', file), join(folder, file));
+		symlinkSync(resolve('web/build'), join(folder, 'build'));
+		const { url, process: keeper } = await serverOf({
+			database: at.app.database,
+			script: join(folder, 'keeper.js')
+		});
+		onTestFinished(() => void keeper.kill('SIGTERM'));
+		expect((await fetch(`${url}/bench`)).status).toBe(200);
 	});
 });
 

@@ -7,6 +7,8 @@ import { query } from './support/app.ts';
 import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { form } from './support/pages/form.ts';
+import { parts } from './support/pages/parts.ts';
 
 const at = visit('demo');
 let job = '';
@@ -59,21 +61,21 @@ describe('one part', () => {
 	it('is refused at the field, nothing typed is lost, and then kept', async () => {
 		const { browser } = at;
 		await browser.go('/parts/new?sort=retainer');
-		await browser.fill('name', 'Trial retainer');
-		await browser.fill('angle', 'ten');
+		await parts(browser).partName('Trial retainer');
+		await parts(browser).angle('ten');
 		await browser.fill('landings', '1045; 705');
-		await browser.click('Save', 'button');
+		await form(browser).save();
 		await browser.sees('Must be a number such as 10');
 		expect(await (await browser.field('name')).getAttribute('value')).toBe('Trial retainer');
-		await browser.fill('angle', '10');
-		await browser.click('Save', 'button');
+		await parts(browser).angle('10');
+		await form(browser).save();
 		await browser.sees('1.045 in; 0.705 in');
 	});
 	it('is copied, retired, and never offered again', async () => {
 		const { browser } = at;
 		await browser.click('Copy Trial retainer', 'a');
 		await browser.sees('Save');
-		await browser.click('Save', 'button');
+		await form(browser).save();
 		await browser.sees('Trial retainer, copy');
 		await browser.click('Retire Trial retainer', 'button');
 		await browser.sees('retired');

@@ -4,6 +4,12 @@ import type { Job } from '@zinc-ledger/core';
 import { query, until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { assembly as assemblyPage } from './support/pages/assembly.ts';
+import { newJob } from './support/pages/new-job.ts';
+import { outbox } from './support/pages/outbox.ts';
+import { round } from './support/pages/round.ts';
+import { setup } from './support/pages/setup.ts';
+import { sign } from './support/pages/sign.ts';
 
 const at = visit('demo');
 beforeAll(() => at.browser.workAs('Runa Tarn'));
@@ -21,13 +27,13 @@ describe('one valve in the car', () => {
 		const { browser } = at;
 		path = await browser.openJob('2417');
 		await browser.go(`${path}/setup`);
-		await browser.fill('Work location', 'in the vehicle');
-		await browser.fill('atHand', '1x');
-		await browser.click('Save setup', 'button');
-		await browser.sees('Not saved');
-		await browser.fill('atHand', '1i');
-		await browser.click('Save setup', 'button');
-		await browser.sees('Setup saved.');
+		await setup(browser).workLocation('in the vehicle');
+		await setup(browser).kindsHere('1x');
+		await setup(browser).save();
+		await outbox(browser).notSaved();
+		await setup(browser).kindsHere('1i');
+		await setup(browser).save();
+		await setup(browser).saved();
 		expect((await stored(path)).setup.atHand).toEqual(['1I']);
 		await browser.go(path);
 		await browser.sees('Worked on: 1I. The rest is not looked at.');
@@ -39,7 +45,7 @@ describe('one valve in the car', () => {
 		while (!(await main()).includes('Built: all 24 steps are done.')) {
 			const before = await count();
 			if ((await browser.all('form input[placeholder="2"]')).length > 0)
-				await browser.fill('Counted', '2');
+				await assemblyPage(browser).counted('2');
 			const isFound = (await main()).includes('Save, spring is off');
 			await browser.click(isFound ? 'Save, spring is off' : 'Done', 'button');
 			await until(async () => /all 24 steps/.test(await main()) || (await count()) > before);
@@ -57,14 +63,14 @@ describe('one valve in the car', () => {
 		const { browser } = at;
 		await browser.beginRound(path, 'built-height');
 		await browser.press('1818', Key.ENTER);
-		await browser.sees('All 1 measured.');
+		await round(browser).allOne();
 		await browser.go(`${path}/sign`);
 		await browser.sees('worked on: 1I');
 		await browser.click('Built', 'label');
 		await browser.find('[role=radio][data-value=built][aria-checked=true]');
-		await browser.sees('Nothing blocks sign-off');
-		await browser.click('Sign as Runa Tarn', 'button');
-		await browser.sees('Sheet 1 is as the job stands.');
+		await sign(browser).nothingBlocks();
+		await sign(browser).sign();
+		await sign(browser).firstSheetIsCurrent();
 		const [{ content }] = (await query(
 			at.app,
 			'select content from signed_sheet where job_id = $1',
@@ -82,14 +88,14 @@ describe('one head of a V with alternating numbers', () => {
 	it('is taken in alone', async () => {
 		const { browser } = at;
 		await browser.go('/jobs/new');
-		await browser.fill('Customer', 'Ferrin Dale');
-		await browser.fill('Engine', 'Orveld 5.7, one head');
-		await browser.click('How the heads lie', 'button');
+		await newJob(browser).customer('Ferrin Dale');
+		await newJob(browser).engine('Orveld 5.7, one head');
+		await newJob(browser).openHeads();
 		await browser.fill('arrangement', 'V');
-		await browser.fill('cylinders', '8');
+		await newJob(browser).cylinders('8');
 		await browser.fill('numbering', 'alternating: 1 3 5 | 2 4 6');
 		await browser.fill('headsHere', 'the right head');
-		await browser.click('Create job', 'button');
+		await newJob(browser).create();
 		path = await browser.takenIn();
 		const { heads, stations } = await stored(path);
 		expect(heads.map(({ name }) => name)).toEqual(['right head']);

@@ -2,6 +2,8 @@
 import { describe, expect, it } from 'vitest';
 import { query, until } from './support/app.ts';
 import { visit } from './support/visit.ts';
+import { plan as planPage } from './support/pages/plan.ts';
+import { whatIf } from './support/pages/what-if.ts';
 
 const at = visit('demo');
 let job = '';
@@ -29,9 +31,9 @@ describe('the plan of a job', () => {
 		await browser.workAs('Runa Tarn');
 		job = await browser.openJob('2426');
 		await browser.go(`${job}/plan`);
-		await browser.click('Calculate plan', 'button');
-		await browser.sees('Optimal.');
-		await browser.sees('shims only');
+		await planPage(browser).calculate();
+		await planPage(browser).optimal();
+		await planPage(browser).comparedWithShims();
 		const { card, plan } = await spreads();
 		expect(plan[0]!).toBeLessThan(card[0]! / 2);
 		expect(plan[1]!).toBeLessThan(card[1]! / 2);
@@ -45,9 +47,9 @@ describe('the plan of a job', () => {
 			window.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));`
 		);
 		await browser.sees('Stopped before any plan was found.');
-		await browser.click('Calculate plan', 'button');
-		await browser.sees('Optimal.');
-		await browser.sees('shims only');
+		await planPage(browser).calculate();
+		await planPage(browser).optimal();
+		await planPage(browser).comparedWithShims();
 	});
 	it('says why: before, after, and what would have been next', async () => {
 		await at.browser.click('3E', 'button');
@@ -58,15 +60,15 @@ describe('the plan of a job', () => {
 	it('keeps what is to stay', async () => {
 		const { browser } = at;
 		await browser.run(`document.querySelector('[aria-label="3E locked"]').click()`);
-		await browser.click('Calculate plan', 'button');
-		await browser.sees('Optimal.');
+		await planPage(browser).calculate();
+		await planPage(browser).optimal();
 		expect(await browser.text('[data-plan="3E"]')).toContain('locked');
 	});
 	it('is accepted with who and when, and the builds follow', async () => {
 		const { browser } = at;
-		await browser.sees('shims only');
-		await browser.click('Accept this plan', 'button');
-		await browser.sees('Accepted');
+		await planPage(browser).comparedWithShims();
+		await planPage(browser).accept();
+		await planPage(browser).accepted();
 		const plans = await plansKept();
 		expect(plans).toHaveLength(1);
 		const placed = (await query(
@@ -89,9 +91,9 @@ describe('the plan of a job', () => {
 	it('is superseded, not overwritten, by the next', async () => {
 		const { browser } = at;
 		await browser.go(`${job}/plan`);
-		await browser.click('Calculate plan', 'button');
-		await browser.sees('shims only');
-		await browser.click('Accept this plan', 'button');
+		await planPage(browser).calculate();
+		await planPage(browser).comparedWithShims();
+		await planPage(browser).accept();
 		await browser.sees('it supersedes 1 before it');
 		expect(await plansKept()).toHaveLength(2);
 	});
@@ -103,7 +105,7 @@ describe('the plan of a job', () => {
 		const { browser } = at;
 		const bare = await browser.openJob('2421');
 		await browser.go(`${bare}/plan`);
-		await browser.click('Calculate plan', 'button');
+		await planPage(browser).calculate();
 		await browser.sees('There is no plan');
 		await browser.sees('a height reading');
 	});
@@ -166,7 +168,7 @@ describe('before the plan', () => {
 		const [, then] = await row('Intake min bind margin');
 		expect(then).not.toBe(now);
 		await browser.click('Plan both', 'button');
-		await browser.sees('what if, planned');
+		await whatIf(browser).planned();
 		expect(await browser.text('table[aria-label="Side by side"]')).toMatch(
 			/Worst off target, \w+ \d/
 		);
@@ -182,7 +184,7 @@ describe('before the plan', () => {
 		await at.app.stop();
 		await at.app.start();
 		await until(async () => (await asked()) > times);
-		await browser.sees('what if, planned');
+		await whatIf(browser).planned();
 		await browser.click('Apply to job', 'button');
 		await browser.sees('Applied; every change');
 		expect(await stored()).toContain('11 mm');

@@ -3,6 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { query, until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { assembly } from './support/pages/assembly.ts';
+import { form } from './support/pages/form.ts';
+import { newJob } from './support/pages/new-job.ts';
+import { outbox } from './support/pages/outbox.ts';
+import { parts } from './support/pages/parts.ts';
+import { round } from './support/pages/round.ts';
+import { setup } from './support/pages/setup.ts';
+import { shop } from './support/pages/shop.ts';
 
 const at = visit('demo');
 
@@ -31,10 +39,10 @@ describe('a head from take-in to heights', () => {
 		await browser.press('n');
 		await browser.sees('New job');
 		await browser.ready();
-		await browser.fill('Customer', 'Brann Osk');
-		await browser.fill('Engine', 'Haldric 3.4 straight six');
-		await browser.click('How the heads lie', 'button');
-		await browser.fill('cylinders', '6');
+		await newJob(browser).customer('Brann Osk');
+		await newJob(browser).engine('Haldric 3.4 straight six');
+		await newJob(browser).openHeads();
+		await newJob(browser).cylinders('6');
 		await browser.fill('firingOrder', '1-5-3-6-2-4');
 		await (await browser.field('Customer')).sendKeys(Key.ENTER);
 		path = await browser.takenIn();
@@ -50,8 +58,8 @@ describe('a head from take-in to heights', () => {
 		await browser.fill(intake('lash.setting'), '14');
 		await browser.fill(intake('lash.tolerance'), '2');
 		await browser.click('Copy to exhaust');
-		await browser.click('Save setup');
-		await browser.sees('Setup saved');
+		await setup(browser).save();
+		await setup(browser).saved();
 		expect(await browser.text('nav')).toContain('intake: no spring');
 	});
 
@@ -65,10 +73,10 @@ describe('a head from take-in to heights', () => {
 			await browser.fill(`${kind}: Locator`, 'Ostrel inside locator 0.060');
 			await browser.fill(`${kind}: Seal`, 'Pellow stem seal 11/32 low');
 		}
-		await browser.sees('Unsaved');
-		await browser.click('Save', 'button');
-		await browser.sees('Find a spring');
-		await browser.click('Sheet', 'a');
+		await outbox(browser).unsaved();
+		await form(browser).save();
+		await parts(browser).findSpring();
+		await shop(browser).toSheet();
 		await browser.sees('Measure next');
 	});
 
@@ -76,7 +84,7 @@ describe('a head from take-in to heights', () => {
 		const { browser } = at;
 		await browser.ready();
 		await browser.press('h');
-		await browser.fill('Readings per valve', '1');
+		await round(browser).readingsPerValve('1');
 		await browser.begin();
 		await browser.sees('12 of 12 left');
 		for (const [i, [typed, read]] of HEIGHTS.entries()) {
@@ -87,13 +95,13 @@ describe('a head from take-in to heights', () => {
 			await browser.press(Key.ENTER);
 			if (i < HEIGHTS.length - 1) await browser.sees(`${11 - i} of 12 left`);
 		}
-		await browser.sees('All 12 measured.');
+		await round(browser).allTwelve();
 	});
 
 	it('has them all after a reload, as they were read', async () => {
 		const { browser, app } = at;
 		await browser.press(Key.ENTER);
-		await browser.sees('Min bind margin');
+		await parts(browser).bindFloor();
 		await until(async () => !(await browser.text()).includes('unsent'));
 		const before = await browser.text('tbody');
 		await browser.go(path);
@@ -127,17 +135,17 @@ describe('a head from take-in to heights', () => {
 	it('goes to a station by typing its name, and back in a round by Backspace', async () => {
 		const { browser } = at;
 		await browser.press('4', 'e');
-		await browser.sees('Record these shims');
+		await assembly(browser).asksForShims();
 		expect(await browser.text('aside h2')).toContain('4E');
 		await browser.press('g');
-		await browser.sees('Setup for this round');
+		await round(browser).asksFirst();
 		await browser.press(Key.ENTER);
 		await browser.press('630', Key.ENTER);
-		await browser.sees('11 of 12 left');
+		await round(browser).elevenLeft();
 		await browser.press(Key.BACK_SPACE);
 		await browser.sees('Current 0.630 in');
 		await browser.press(Key.ESCAPE);
-		await browser.sees('Min bind margin');
+		await parts(browser).bindFloor();
 	});
 
 	it('fits the shims it suggests, and the sheet follows', async () => {

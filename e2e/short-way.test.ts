@@ -7,6 +7,14 @@ import type { Job } from '@zinc-ledger/core';
 import { query, until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { form } from './support/pages/form.ts';
+import { kit } from './support/pages/kit.ts';
+import { newJob } from './support/pages/new-job.ts';
+import { outbox } from './support/pages/outbox.ts';
+import { parts } from './support/pages/parts.ts';
+import { round } from './support/pages/round.ts';
+import { setup } from './support/pages/setup.ts';
+import { shop } from './support/pages/shop.ts';
 
 const at = visit('own');
 /** Fields filled and choices made since the count began. */
@@ -31,10 +39,10 @@ describe('from an empty shop, a kit’s paper in hand', () => {
 	it('it takes one page and at most 16 entries to the first verdict', async () => {
 		const { browser } = at;
 		await browser.go('/bench');
-		await browser.fill('Name', 'Runa Tarn');
+		await parts(browser).label('Runa Tarn');
 		await browser.fill('Initials', 'RT');
 		await browser.click('Add and use', 'button');
-		await browser.sees('Find by number');
+		await shop(browser).open();
 		await browser.go('/kits');
 		await browser.click('From its paper', 'a');
 		await browser.ready();
@@ -48,7 +56,7 @@ describe('from an empty shop, a kit’s paper in hand', () => {
 		await fill('Locator to use', 'Quill step locator');
 		await fill('Locator thickness', '45');
 		await fill('Seal to use', 'Quill low seal');
-		await browser.click('Save the kit', 'button');
+		await kit(browser).save();
 		await browser.sees('Kit Quill 58');
 		await browser.click('New job with it', 'a');
 		await browser.sees('As it lies on the bench');
@@ -79,7 +87,7 @@ describe('from an empty shop, a kit’s paper in hand', () => {
 		await fill('Kit or spring', 'Quill 58');
 		await fill('Lift', '0.300 × 1.5');
 		await fill('Application', 'road');
-		await browser.click('Create job', 'button');
+		await newJob(browser).create();
 		const path = await browser.takenIn();
 		await firstHeight('1.661');
 		await until(async () => (await stored(path)).readings.length === 1);
@@ -96,10 +104,10 @@ describe('from an empty shop, a kit’s paper in hand', () => {
 	it('what is wrong on its page is said at its field, and nothing typed is lost', async () => {
 		const { browser } = at;
 		await browser.go('/kits/new');
-		await browser.fill('Name of the kit', 'Half a paper');
-		await browser.fill('Card height', '1.650');
-		await browser.click('Save the kit', 'button');
-		await browser.sees('Not saved');
+		await kit(browser).called('Half a paper');
+		await kit(browser).cardHeight('1.650');
+		await kit(browser).save();
+		await outbox(browser).notSaved();
 		const card = await browser.field('Card height');
 		expect(await card.getAttribute('value')).toBe('1.650');
 		expect(await (await browser.field('Seat load')).getAttribute('aria-invalid')).toBe('true');
@@ -136,9 +144,9 @@ describe('kits', () => {
 		}[];
 		const path = `/jobs/${six!.id}`;
 		await browser.go(`${path}/parts`);
-		await browser.fill('intake: Seal', 'none');
+		await kit(browser).intakeSeal('none');
 		await browser.sees('asks for the seal Quill low seal, none is chosen');
-		await browser.fill('intake: Seal', 'Quill low seal');
+		await kit(browser).intakeSeal('Quill low seal');
 		await until(async () => !(await browser.text('main')).includes('asks for the seal'));
 	});
 });
@@ -168,7 +176,7 @@ describe('a list of heights', () => {
 		expect(await browser.text('[aria-label="Not understood"]')).toMatch(/Line 8 .*Line 188 /s);
 		expect((await stored(path)).readings).toHaveLength(1);
 		await browser.click('Keep 190 readings', 'button');
-		await browser.sees('Answer first if the locator is under the gauge');
+		await round(browser).asksForLocator();
 		const [yes] = await browser.all('[role=radio][data-value=yes]');
 		await yes!.click();
 		await browser.click('Keep 190 readings', 'button');
@@ -184,10 +192,10 @@ describe('what is still wanted', () => {
 	it('is named on the sheet, and its link gives the focus to the very field', async () => {
 		const { browser } = at;
 		await browser.go('/jobs/new');
-		await browser.fill('Customer', 'Maren Tolk');
-		await browser.fill('Engine', 'Twin');
-		await browser.fill('Kit or spring', 'Quill 58');
-		await browser.click('Create job', 'button');
+		await newJob(browser).customer('Maren Tolk');
+		await newJob(browser).engine('Twin');
+		await newJob(browser).kit('Quill 58');
+		await newJob(browser).create();
 		const path = await browser.takenIn();
 		await browser.go(path);
 		await browser.find('[aria-label="What the sheet still wants"]');
@@ -199,10 +207,11 @@ describe('what is still wanted', () => {
 			browser.run<boolean>('return document.activeElement?.name === "kinds.intake.lift.lobe"')
 		);
 		// What cannot be is said in the sheet at the side, and nothing of it is lost.
-		await browser.fill('kinds.intake.lift.lobe', 'tall');
+		browser.expects(/setup - .* status of 400/);
+		await setup(browser).intakeLobeLift('tall');
 		await browser.press(Key.ENTER);
 		await browser.find('[role=dialog] [role=alert]');
-		await browser.fill('kinds.intake.lift.lobe', '0.360');
+		await setup(browser).intakeLobeLift('0.360');
 		await browser.fill('kinds.intake.lift.ratio', '1.5');
 		await browser.fill('kinds.exhaust.lift.lobe', '0.360');
 		await browser.fill('kinds.exhaust.lift.ratio', '1.5');
@@ -225,16 +234,16 @@ describe('the shop’s policies', () => {
 		const { browser } = at;
 		await browser.go('/policies');
 		await browser.fill('Min bind margin', '0.070');
-		await browser.click('Save', 'button');
-		await browser.sees('Not saved');
+		await form(browser).save();
+		await outbox(browser).notSaved();
 		await browser.fill('Bind margin aimed for', '0.080');
-		await browser.click('Save', 'button');
+		await form(browser).save();
 		await browser.sees('2 changed; jobs from now on start with it.');
 		await browser.sees('Runa Tarn');
 		await browser.go('/jobs/new');
-		await browser.fill('Customer', 'Maren Tolk');
-		await browser.fill('Engine', 'Single');
-		await browser.click('Create job', 'button');
+		await newJob(browser).customer('Maren Tolk');
+		await newJob(browser).engine('Single');
+		await newJob(browser).create();
 		const path = await browser.takenIn();
 		expect((await stored(path)).setup.limits).toMatchObject({
 			bindFloor: '0.070 in',
@@ -255,16 +264,16 @@ describe('a template', () => {
 			id: string;
 		}[];
 		await browser.go(`/templates/new?from=${made!.id}`);
-		await browser.fill('Name', 'Sorrel V8, shop');
+		await parts(browser).label('Sorrel V8, shop');
 		await browser.fill('Firing order', '1-8-4-3-6-5-7-2');
 		await browser.fill('intake: Rocker ratio', '1.6');
 		await browser.fill('exhaust: Rocker ratio', '1.6');
 		await browser.click('Save the template', 'button');
 		await browser.sees('1-8-4-3-6-5-7-2');
 		await browser.go('/jobs/new');
-		await browser.fill('Customer', 'Sten Aldous');
-		await browser.fill('Engine', 'Sorrel V8, shop');
-		await browser.click('Create job', 'button');
+		await newJob(browser).customer('Sten Aldous');
+		await newJob(browser).engine('Sorrel V8, shop');
+		await newJob(browser).create();
 		const { engine, setup } = await stored(await browser.takenIn());
 		expect(engine.layout).toMatchObject({
 			arrangement: 'V',

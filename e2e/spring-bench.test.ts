@@ -5,6 +5,10 @@ import { query, until } from './support/app.ts';
 import { withoutDatabase } from './support/without-database.ts';
 import { visit } from './support/visit.ts';
 import { Key } from './support/browser.ts';
+import { form } from './support/pages/form.ts';
+import { outbox } from './support/pages/outbox.ts';
+import { parts } from './support/pages/parts.ts';
+import { springs } from './support/pages/springs.ts';
 
 const at = visit('demo', { gauges: true });
 let set = '';
@@ -13,7 +17,7 @@ beforeAll(async () => {
 	await browser.workAs('Runa Tarn');
 	await browser.go('/springs');
 	await browser.click('Straight six, D-37', 'a');
-	await browser.sees('Nothing is tested yet.');
+	await springs(browser).isUntested();
 	set = new URL(await browser.driver.getCurrentUrl()).pathname;
 });
 
@@ -51,9 +55,9 @@ async function pull(spring: string) {
 
 describe('a set of twelve', () => {
 	it('shows what to run the dial to, with the fixture added', async () => {
-		await at.browser.click('Test springs', 'a');
+		await springs(at.browser).test();
 		await at.browser.find('[data-link="connected"]');
-		await at.browser.fill('Fixture thickness', '5.36 mm');
+		await springs(at.browser).fixture('5.36 mm');
 		// 1.820 in and 5.36 mm: 46.228 + 5.36 = 51.588 mm = 2.031 in
 		await at.browser.sees('seat 2.031');
 		await at.browser.sees('Guard closed, eyes covered');
@@ -93,7 +97,7 @@ describe('a set of twelve', () => {
 
 	it('shows loads, rate and bind of each, who is odd, and which go together', async () => {
 		await at.browser.go(set);
-		await at.browser.sees('Identify the spring');
+		await springs(at.browser).identify();
 		const t9 = await at.browser.text('[data-tag="T9"]');
 		expect(t9).toMatch(/^T9 11\d\.\d .* −1\d\.\d % stop$/);
 		const t1 = await at.browser.text('[data-tag="T1"]');
@@ -127,7 +131,7 @@ describe('a set of twelve', () => {
 	});
 
 	it('puts its median curve on the job, and the sheet says so', async () => {
-		await at.browser.click('Use curve on job 2417', 'button');
+		await springs(at.browser).useOn2417();
 		await at.browser.sees('the median of the set, is on job 2417');
 		await at.browser.openJob('2417');
 		await at.browser.press('1', 'i');
@@ -139,20 +143,20 @@ describe('a set of twelve', () => {
 describe('the wrong spring', () => {
 	it('is told, and is a finding on the job', async () => {
 		await at.browser.go('/springs');
-		await at.browser.fill('Name', 'Found in the box');
+		await parts(at.browser).label('Found in the box');
 		await at.browser.fill('Card', 'Fennick D-37 dual');
-		await at.browser.fill('How many springs', '1');
+		await springs(at.browser).howMany('1');
 		await at.browser.fill('For job number', '2417');
 		await at.browser.click('Create set', 'button');
-		await at.browser.sees('Nothing is tested yet.');
-		await at.browser.click('Test springs', 'a');
+		await springs(at.browser).isUntested();
+		await springs(at.browser).test();
 		await at.browser.find('[data-link="connected"]');
-		await at.browser.fill('Fixture thickness', '5.36 mm');
+		await springs(at.browser).fixture('5.36 mm');
 		await pull('S-21 progressive');
 		await keep('Saved T1');
 		await at.browser.press(Key.ESCAPE);
 		await at.browser.sees('Does not match card Fennick D-37 dual.');
-		await at.browser.click('Use curve on job 2417', 'button');
+		await springs(at.browser).useOn2417();
 		await at.browser.sees('is on job 2417');
 		await at.browser.openJob('2417');
 		await at.browser.sees(
@@ -199,22 +203,22 @@ describe('gauges', () => {
 		await at.browser.fill('Length or load', 'load');
 		await at.browser.fill('Standard: height standard, weight or spring', 'Dead weight');
 		await at.browser.fill('Reference', '100');
-		await at.browser.fill('Reading', 'much');
+		await springs(at.browser).reading('much');
 		await at.browser.press(Key.ENTER);
 		await at.browser.sees('read: Must be a length in in or mm');
 		expect(await (await at.browser.field('Reference')).getAttribute('value')).toBe('100');
-		await at.browser.fill('Reading', '112');
+		await springs(at.browser).reading('112');
 		await at.browser.press(Key.ENTER);
 		await at.browser.sees('112 lbf');
 		await at.browser.sees('Correction in force −12.0 lbf');
 	});
 	it('a pattern that cannot be is refused at its field', async () => {
 		await at.browser.go('/gauges/new');
-		await at.browser.fill('name', 'Odd box');
+		await parts(at.browser).partName('Odd box');
 		await at.browser.fill('link.host', '127.0.0.1');
 		await at.browser.fill('link.port', '4999');
 		await at.browser.fill('link.pattern', '([');
-		await at.browser.click('Save', 'button');
+		await form(at.browser).save();
 		await at.browser.sees('look-around and back-references are not understood');
 	});
 });
@@ -255,7 +259,7 @@ describe('files', () => {
 		await takeIn('bad.csv', 'height mm,load N\n50,100\n49,heavy\n');
 		await at.browser.sees('line 3: load “heavy” is no figure');
 		await takeIn('cut.json', '{"format":"zinc-ledger/sweep","version":1,"points":[');
-		await at.browser.sees('it was cut off when it was saved or sent');
+		await outbox(at.browser).cutOff();
 		expect((await sweeps()).length).toBe(before);
 	});
 	it('the open JSON goes out and comes in again, the same points', async () => {
@@ -288,8 +292,8 @@ describe('files', () => {
 describe('Manual entry', () => {
 	it('a sweep is typed point by point', async () => {
 		await at.browser.go(`${set}/capture?tag=T4`);
-		await at.browser.fill('Tester', 'Manual entry');
-		await at.browser.fill('Fixture thickness', '0');
+		await springs(at.browser).tester('Manual entry');
+		await springs(at.browser).fixture('0');
 		// The first line says its dial, the next are taken at the dials that are due.
 		for (const line of ['1.820 130', '147', '164', '1.280 316']) {
 			await at.browser.fill('Dial and load', line);
@@ -301,7 +305,7 @@ describe('Manual entry', () => {
 		await at.browser.click('Finish', 'button');
 		await at.browser.sees('Seat 130');
 		await at.browser.sees('too few points');
-		await at.browser.click('Save', 'button');
+		await form(at.browser).save();
 		await at.browser.sees('Saved T4');
 		// A sweep that begins at the set's own height has its load there, and both pages say the same of its bind.
 		await at.browser.go(set);

@@ -4,6 +4,8 @@ import type { Job } from '@zinc-ledger/core';
 import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { newJob } from './support/pages/new-job.ts';
+import { sums } from './support/pages/sums.ts';
 
 const at = visit('demo');
 const answer = (sum: string) => at.browser.text(`[data-sum="${sum}"] [data-result]`);
@@ -16,25 +18,25 @@ describe('quick sums', () => {
 		await browser.fill('coil bind', '29.21 mm');
 		await browser.fill('valve lift', '540');
 		expect(await answer('aim-height')).toBe('');
-		await browser.fill('cushion', '60 thou');
-		await browser.sees('1.150 + 0.540 + 0.060 = 1.750');
+		await sums(browser).cushion('60 thou');
+		await sums(browser).showsWorking();
 		await until(async () => (await browser.driver.getCurrentUrl()).includes('cushion'));
 		const address = await browser.driver.getCurrentUrl();
 		expect(new URL(address).searchParams.get('aim-height.bind')).toBe('29.21 mm');
 		await browser.go(address.slice(at.app.url.length));
-		await browser.sees('1.150 + 0.540 + 0.060 = 1.750');
-		await browser.fill('cushion', 'much');
+		await sums(browser).showsWorking();
+		await sums(browser).cushion('much');
 		await browser.sees('“much” is not a figure');
-		await browser.fill('cushion', '60');
+		await sums(browser).cushion('60');
 	});
 	it('become a job, with the lift and the cushion they were made with', async () => {
 		const { browser } = at;
-		await browser.sees('1.150 + 0.540 + 0.060 = 1.750');
+		await sums(browser).showsWorking();
 		await browser.click('Make it a job', 'a');
 		await browser.sees('From the sums: cushion over bind 0.060 in');
 		await browser.ready();
-		await browser.fill('Customer', 'Sten Aldous');
-		await browser.fill('Engine', 'Orveld 2.0 four');
+		await newJob(browser).customer('Sten Aldous');
+		await newJob(browser).engine('Orveld 2.0 four');
 		await (await browser.field('Customer')).sendKeys(Key.ENTER);
 		const path = await browser.takenIn();
 		const { body } = await browser.api('GET', `/api${path}`);
@@ -50,9 +52,9 @@ describe('quick sums', () => {
 		await browser.click('A job like this', 'a');
 		await browser.sees('Like job 2405, Tessaly 3.0 flat six');
 		await browser.ready();
-		await browser.fill('Customer', 'Maren Tolk');
-		await browser.fill('Engine', 'Tessaly 3.0 flat six, second');
-		await browser.click('Create job', 'button');
+		await newJob(browser).customer('Maren Tolk');
+		await newJob(browser).engine('Tessaly 3.0 flat six, second');
+		await newJob(browser).create();
 		const path = await browser.takenIn();
 		const jobAt = async (from: string) =>
 			((await browser.api('GET', `/api${from}`)).body as { job: Job }).job;

@@ -3,10 +3,12 @@ import { readFileSync } from 'node:fs';
 import { Secret, TOTP } from 'otpauth';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort, query, until } from './support/app.ts';
-import { Browser, Key } from './support/browser.ts';
+import { AWAY, Browser, Key } from './support/browser.ts';
 import { ADDRESS, startProxy, type Proxy } from './support/proxy.ts';
 import { invited, NAME, PASSWORD, PIN, startShop, userName, type Shop } from './support/shop.ts';
 import { wrongAtWidths } from './support/widths.ts';
+import { operator } from './support/pages/operator.ts';
+import { outbox } from './support/pages/outbox.ts';
 
 const job = JSON.parse(readFileSync('demo/jobs/2417-straight-six.json', 'utf8')) as { id: string };
 const path = `/jobs/${job.id}`;
@@ -42,12 +44,12 @@ const of = (person: keyof Shop['people'], ...read: string[]) =>
 
 const signIn = async (role: 'machinist' | 'owner') => {
 	await tablet.fill('User name', userName(role));
-	await tablet.fill('Password', PASSWORD);
+	await operator(tablet).password(PASSWORD);
 };
 const takeOver = async (name: string, initials: string) => {
 	await tablet.click(name, 'button');
 	await tablet.fill(`PIN of ${initials}`, PIN);
-	await tablet.click('Take over', 'button');
+	await operator(tablet).takeOver();
 };
 const initialsOf = async (role: keyof Shop['people']) =>
 	(
@@ -68,8 +70,8 @@ describe('a tablet at a shared bench', () => {
 			)
 		).toEqual([true, 'https:', 'h2']);
 		await signIn('machinist');
-		await tablet.click('Several of us work at this bench', 'label');
-		await tablet.click('Sign in', 'button');
+		await operator(tablet).shared();
+		await operator(tablet).signIn();
 		await tablet.sees('2417');
 		expect(new URL(await tablet.driver.getCurrentUrl()).pathname).toBe(path);
 	});
@@ -82,12 +84,13 @@ describe('a tablet at a shared bench', () => {
 		await tablet.beginRound(path, 'seal-gap-at-lift');
 		await tablet.press('0.110', Key.ENTER);
 		await until(async () => (await kept()).length === 1);
+		tablet.expects(AWAY);
 		await shop.stop();
 		await tablet.press('0.112', Key.ENTER);
 		await tablet.press('0.114', Key.ENTER);
-		await tablet.sees('2 unsent');
+		await outbox(tablet).two();
 		await tablet.go(`${path}/round?of=seal-gap-at-lift`);
-		await tablet.sees('2 unsent');
+		await outbox(tablet).two();
 		await shop.start();
 		await until(async () => (await kept()).length === 3, 'what was typed meanwhile was not sent');
 		expect(await kept()).toEqual(of('machinist', '0.110 in', '0.112 in', '0.114 in'));
@@ -95,24 +98,25 @@ describe('a tablet at a shared bench', () => {
 
 	it('keeps what was typed after the session ended for whoever typed it, and sends it under no other name', async () => {
 		await tablet.beginRound(path, 'seal-gap-at-lift');
+		tablet.expects(/status of 401/);
 		await query(shop, 'delete from session');
 		await tablet.press('0.116', Key.ENTER);
 		await tablet.sees('Sign in to send it');
 		expect(await kept()).toHaveLength(3);
 
-		await tablet.click('Who is here?', 'a');
+		await operator(tablet).whoIsHere();
 		await tablet.sees('Password');
 		await tablet.ready();
 		await signIn('owner');
-		await tablet.click('Several of us work at this bench', 'label');
-		await tablet.click('Sign in', 'button');
-		await tablet.sees('Select operator');
+		await operator(tablet).shared();
+		await operator(tablet).signIn();
+		await operator(tablet).asksWho();
 		await tablet.go(path);
 		await tablet.sees('1 unsent by somebody else');
 		expect(await kept()).toHaveLength(3);
 
-		await tablet.click('Who is here?', 'a');
-		await tablet.sees('Select operator');
+		await operator(tablet).whoIsHere();
+		await operator(tablet).asksWho();
 		await tablet.ready();
 		const machinist = await initialsOf('machinist');
 		await takeOver(machinist.name, machinist.initials);
@@ -129,10 +133,10 @@ describe('a tablet at a shared bench', () => {
 		await tablet.click(helper.name, 'button');
 		expect(await tablet.run('return document.activeElement.name')).toBe('pin');
 		await tablet.fill(`PIN of ${helper.initials}`, '9182');
-		await tablet.click('Take over', 'button');
+		await operator(tablet).takeOver();
 		await tablet.sees('PIN is wrong');
 		await tablet.fill(`PIN of ${helper.initials}`, PIN);
-		await tablet.click('Take over', 'button');
+		await operator(tablet).takeOver();
 		await until(async () => new URL(await tablet.driver.getCurrentUrl()).pathname === '/');
 		await tablet.beginRound(path, 'seal-gap-at-lift');
 		await tablet.press('0.118', Key.ENTER);
@@ -161,9 +165,9 @@ describe('a password that is chosen', () => {
 	it('says how hard it is to guess, and is looked at when wanted', async () => {
 		const code = await invited(shop, shop.people.reader, 'reader');
 		await tablet.go(`/join?code=${code}`);
-		await tablet.fill('Password', 'password1234');
+		await operator(tablet).password('password1234');
 		await tablet.sees('easily guessed');
-		await tablet.fill('Password', 'four plain words in a row');
+		await operator(tablet).password('four plain words in a row');
 		await tablet.sees('very hard to guess');
 		const shown = async () => (await tablet.field('Password')).getAttribute('type');
 		expect(await shown()).toBe('password');
@@ -183,7 +187,7 @@ describe('a second factor', () => {
 		await query(shop, 'delete from session');
 		await tablet.go('/sign-in');
 		await signIn('owner');
-		await tablet.click('Sign in', 'button');
+		await operator(tablet).signIn();
 	};
 	const atHome = () =>
 		until(async () => new URL(await tablet.driver.getCurrentUrl()).pathname === '/');
@@ -205,7 +209,7 @@ describe('a second factor', () => {
 		const secret = await tablet.text('[data-secret]');
 		const on = 'form[action="?/secondOn"]';
 		const tell = async (code: string, password: string) => {
-			await tablet.fill('Code of your phone', code);
+			await operator(tablet).code(code);
 			const field = await tablet.find(`${on} input[name=present]`);
 			await field.sendKeys(Key.chord(Key.CONTROL, 'a'), password);
 			await tablet.click('Turn on', 'button');
@@ -223,11 +227,11 @@ describe('a second factor', () => {
 		await tablet.sees('The six digits');
 		expect(await tablet.run('return document.activeElement.name')).toBe('code');
 		// What turned it on was used up by that.
-		await tablet.fill('Code of your phone', used);
-		await tablet.click('Sign in', 'button');
+		await operator(tablet).code(used);
+		await operator(tablet).signIn();
 		await tablet.sees('take the next');
-		await tablet.fill('Code of your phone', later(secret, 1));
-		await tablet.click('Sign in', 'button');
+		await operator(tablet).code(later(secret, 1));
+		await operator(tablet).signIn();
 		await atHome();
 		expect(await trail()).toEqual([
 			'signed-in',
@@ -256,7 +260,7 @@ describe('the pages of sign-in, people and customers', () => {
 		await tablet.size(1024, 768);
 		await tablet.go('/sign-in');
 		await signIn('owner');
-		await tablet.click('Sign in', 'button');
+		await operator(tablet).signIn();
 		await until(async () => new URL(await tablet.driver.getCurrentUrl()).pathname === '/');
 		for (const path of ['/people', '/audit', '/account'])
 			wrong.push(...(await wrongAtWidths(tablet, path)));

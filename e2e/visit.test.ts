@@ -3,6 +3,8 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { diagnosis } from './support/pages/diagnosis.ts';
+import { plan } from './support/pages/plan.ts';
 
 const at = visit('demo');
 beforeAll(() => at.browser.workAs('Runa Tarn'));
@@ -36,7 +38,7 @@ describe('an engine that is here again', () => {
 		await browser.go(`${path}/diagnosis`);
 		await browser.sees('No complaint is told');
 		await browser.click('Read a reference on the gauges', 'button');
-		await browser.click('Done: keep what was found', 'button');
+		await diagnosis(browser).keepFindings();
 		await until(async () => (await browser.text('main')).includes('RT'));
 		expect(await browser.text('main')).not.toContain('Not known yet');
 		expect(await browser.faults()).toEqual([]);
@@ -56,15 +58,15 @@ describe('an engine that is here again', () => {
 		await browser.go(`${path}/plan`);
 		await browser.sees('not used again: 4E');
 		await browser.click('Place the 11 tested springs');
-		await browser.click('Calculate plan', 'button');
+		await plan(browser).calculate();
 		await browser.sees('all new springs');
 		expect(await browser.text('[data-plan="4E"]')).toMatch(/T7 new/);
 		expect(await browser.text('[data-plan="1I"]')).not.toContain('new');
 		const sides = await browser.text('[aria-label="Spread of seat loads"]');
 		expect(sides).toMatch(/all new springs \d+ \d+ \d+ 12 174\.00 100 %/);
 		expect(sides).toMatch(/this plan \d+ \d+ \d+ 1 14\.50 17 %/);
-		await browser.click('Accept this plan', 'button');
-		await browser.sees('Accepted');
+		await plan(browser).accept();
+		await plan(browser).accepted();
 		await browser.go(`${path}/plan/picks`);
 		expect(await browser.text('main')).toMatch(/New spring Fennick D-37 dual 1/);
 		await browser.go(`${path}/plan`);

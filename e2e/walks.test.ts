@@ -5,6 +5,15 @@ import { until } from './support/app.ts';
 import { Counted } from './support/counted.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { assembly as assemblyPage } from './support/pages/assembly.ts';
+import { checks } from './support/pages/checks.ts';
+import { kit as kitPage } from './support/pages/kit.ts';
+import { newJob } from './support/pages/new-job.ts';
+import { parts } from './support/pages/parts.ts';
+import { plan } from './support/pages/plan.ts';
+import { round as roundPage } from './support/pages/round.ts';
+import { setup } from './support/pages/setup.ts';
+import { springs } from './support/pages/springs.ts';
 
 const at = visit('demo');
 beforeAll(() => at.browser.workAs('Runa Tarn'));
@@ -36,13 +45,13 @@ describe('a dual and a cone on the counter', () => {
 		const { browser } = at;
 		await browser.go('/springs');
 		const by = new Counted(browser);
-		await by.fill('Name', 'Counter, two');
-		await by.fill('How many springs', '2');
+		await parts(by).label('Counter, two');
+		await springs(by).howMany('2');
 		await by.fill('Nominal height', '1.820');
-		await by.fill('Lift', '0.540');
+		await newJob(by).lift('0.540');
 		await by.go('Create and test', 'button');
 		await browser.sees('2 of 2 left to test');
-		await by.fill('Tester', 'Manual entry');
+		await springs(by).tester('Manual entry');
 		const type = async (points: readonly string[]) => {
 			await (await browser.field('Dial and load')).click();
 			for (const [i, point] of points.entries()) {
@@ -50,7 +59,7 @@ describe('a dual and a cone on the counter', () => {
 				await browser.sees(`Pulling: ${i + 1} points`);
 			}
 			await by.go('Finish', 'button');
-			await browser.sees('Identify the spring');
+			await springs(browser).identify();
 		};
 		await type(DUAL);
 		expect(await browser.text('main')).toMatch(/Bind 1\.1[45]\d/);
@@ -69,7 +78,7 @@ describe('a dual and a cone on the counter', () => {
 
 describe('two spring kits', () => {
 	const kit = async (by: Counted, name: string, paper: Record<string, string>) => {
-		await by.fill('Name of the kit', name);
+		await kitPage(by).called(name);
 		for (const [field, text] of Object.entries(paper)) await by.fill(field, text);
 		await by.go('Save the kit', 'button');
 		await at.browser.sees(`Kit ${name}`);
@@ -96,7 +105,7 @@ describe('two spring kits', () => {
 		});
 		await by.go('Compare', 'a');
 		await by.fill('Second spring', 'Road 60, card');
-		await by.fill('Lift', '0.500');
+		await newJob(by).lift('0.500');
 		await by.fill('Second lift', '0.560');
 		await browser.sees('Open at 0.560');
 		const table = await browser.text('table');
@@ -115,11 +124,11 @@ describe('how much lift', () => {
 		const { browser } = at;
 		await browser.go('/jobs/new');
 		const by = new Counted(browser);
-		await by.fill('Customer', 'Tova Lind');
-		await by.fill('Engine', 'Inline six');
-		await by.fill('Kit or spring', 'Hill six, 0.600 lift');
-		await by.fill('Lift', '0.540');
-		await by.fill('Application', 'hill climb');
+		await newJob(by).customer('Tova Lind');
+		await newJob(by).engine('Inline six');
+		await newJob(by).kit('Hill six, 0.600 lift');
+		await newJob(by).lift('0.540');
+		await newJob(by).application('hill climb');
 		await by.go('Create job', 'button');
 		const path = await browser.takenIn();
 		await begin(by);
@@ -161,20 +170,20 @@ describe('a kit set up by cushion', () => {
 		const { browser } = at;
 		await browser.go('/kits/new');
 		const by = new Counted(browser);
-		await by.fill('Name of the kit', 'Quarry 44');
-		await by.fill('Card height', '1.650');
-		await by.fill('Seat load', '95');
-		await by.fill('Open load', '240');
-		await by.fill('at a lift of', '0.450');
-		await by.fill('Coil bind height', '1.090');
-		await by.fill('Locator thickness', '45');
+		await kitPage(by).called('Quarry 44');
+		await kitPage(by).cardHeight('1.650');
+		await kitPage(by).seatLoad('95');
+		await kitPage(by).openLoad('240');
+		await kitPage(by).atLift('0.450');
+		await kitPage(by).bindHeight('1.090');
+		await kitPage(by).locator('45');
 		await by.go('Save the kit', 'button');
 		await browser.sees('Kit Quarry 44');
 		await by.go('New job with it', 'a');
-		await by.fill('Customer', 'Isolde Marr');
-		await by.fill('Engine', 'Inline four');
-		await by.fill('Lift', '0.440');
-		await by.fill('Application', 'rally');
+		await newJob(by).customer('Isolde Marr');
+		await newJob(by).engine('Inline four');
+		await newJob(by).lift('0.440');
+		await newJob(by).application('rally');
 		await by.go('Create job', 'button');
 		const path = await browser.takenIn();
 		await begin(by);
@@ -186,7 +195,7 @@ describe('a kit set up by cushion', () => {
 			await by.fill(`kinds.${kind}.aim.cushion`, '0.060');
 		}
 		await by.go('Save setup', 'button');
-		await browser.sees('Setup saved.');
+		await setup(browser).saved();
 		await lessThanHalf('a kit by cushion', by, { entries: 86, pages: 11 });
 		await browser.go(path);
 		// 1.090 + 0.440 + 0.060 = 1.590; the height stands 0.065 above it.
@@ -208,13 +217,13 @@ describe('a head of two cylinders', () => {
 		const { browser } = at;
 		await browser.go('/jobs/new');
 		const by = new Counted(browser);
-		await by.fill('Customer', 'Aldo Fenn');
-		await by.fill('Engine', 'Parallel twin');
-		await browser.click('How the heads lie', 'button');
-		await by.fill('cylinders', '2');
-		await by.fill('Kit or spring', 'Hill six, 0.600 lift');
-		await by.fill('Lift', '0.540');
-		await by.fill('Application', 'hill climb');
+		await newJob(by).customer('Aldo Fenn');
+		await newJob(by).engine('Parallel twin');
+		await newJob(browser).openHeads();
+		await newJob(by).cylinders('2');
+		await newJob(by).kit('Hill six, 0.600 lift');
+		await newJob(by).lift('0.540');
+		await newJob(by).application('hill climb');
 		await by.go('Create job', 'button');
 		const path = await browser.takenIn();
 		await begin(by, true);
@@ -226,13 +235,13 @@ describe('a head of two cylinders', () => {
 		await by.mark('Calculate plan', 'button');
 		await browser.sees('Accept this plan');
 		await by.mark('Accept this plan', 'button');
-		await browser.sees('Accepted');
+		await plan(browser).accepted();
 		const { stations } = await stored(path);
 		expect(stations.every(({ shims }) => shims.length === 1)).toBe(true);
 		await by.open(path, '/assembly');
-		await browser.click('By step', 'label');
+		await assemblyPage(browser).byStep();
 		by.entries++;
-		await by.fill('Counted', '8');
+		await assemblyPage(by).counted('8');
 		await browser.press(Key.ENTER);
 		// Thirteen steps at each valve, and the locks counted out and in.
 		const total = 4 * 13 + 2;
@@ -241,7 +250,7 @@ describe('a head of two cylinders', () => {
 			await by.mark('Done at 4 stations', 'button');
 		}
 		await browser.sees(`${total - 1} of ${total} steps`);
-		await by.fill('Counted', '8');
+		await assemblyPage(by).counted('8');
 		await browser.press(Key.ENTER);
 		await browser.sees('Built: all');
 		const { assembly } = await stored(path);
@@ -252,7 +261,7 @@ describe('a head of two cylinders', () => {
 		await round(by, path, ['1.820', '1.820', '1.820', '1.820']);
 		await by.open(path, '/checks');
 		for (let i = 1; i <= 4; i++) {
-			await by.fill('Vacuum, inHg', '20');
+			await checks(by).vacuum('20');
 			await browser.press(Key.ENTER);
 			await until(async () => (await stored(path)).checks.length === i);
 		}
@@ -262,7 +271,7 @@ describe('a head of two cylinders', () => {
 
 /** Says what stood under the gauge, and starts the round. */
 async function begin(by: Counted, once = false): Promise<void> {
-	if (once) await by.fill('Readings per valve', '1');
+	if (once) await roundPage(by).readingsPerValve('1');
 	const answers = await at.browser.all('[role=radio][data-value=yes]');
 	if (answers[0]) {
 		by.entries++;

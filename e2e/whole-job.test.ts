@@ -18,6 +18,16 @@ import {
 import { until } from './support/app.ts';
 import { Key } from './support/browser.ts';
 import { visit } from './support/visit.ts';
+import { assembly } from './support/pages/assembly.ts';
+import { checks } from './support/pages/checks.ts';
+import { form } from './support/pages/form.ts';
+import { newJob } from './support/pages/new-job.ts';
+import { notes } from './support/pages/notes.ts';
+import { outbox } from './support/pages/outbox.ts';
+import { plan as planPage } from './support/pages/plan.ts';
+import { round } from './support/pages/round.ts';
+import { setup as setupPage } from './support/pages/setup.ts';
+import { sign } from './support/pages/sign.ts';
 
 const at = visit('demo');
 const folder = mkdtempSync(join(tmpdir(), 'zinc-out-'));
@@ -42,23 +52,23 @@ async function takeIn({ engine, fields, choices = {}, setup, parts }: TakenIn): 
 	const { browser } = at;
 	await browser.workAs('Runa Tarn');
 	await browser.go('/jobs/new');
-	await browser.fill('Customer', 'Brann Osk');
-	await browser.fill('Engine', engine);
-	await browser.click('How the heads lie', 'button');
+	await newJob(browser).customer('Brann Osk');
+	await newJob(browser).engine(engine);
+	await newJob(browser).openHeads();
 	for (const [name, text] of Object.entries({ ...fields, ...choices }))
 		await browser.fill(name, text);
 	await (await browser.field('Customer')).sendKeys(Key.ENTER);
 	const path = await browser.takenIn();
 	await browser.go(`${path}/setup`);
 	for (const [name, text] of Object.entries(setup)) await browser.fill(name, text);
-	await browser.click('Save setup');
-	await browser.sees('Setup saved');
+	await setupPage(browser).save();
+	await setupPage(browser).saved();
 	await browser.go(`${path}/parts`);
 	for (const kind of ['intake', 'exhaust'])
 		for (const [part, name] of Object.entries(parts))
 			await browser.fill(`${kind}: ${part}`, name.replace('KIND', kind));
-	await browser.sees('Unsaved');
-	await browser.click('Save', 'button');
+	await outbox(browser).unsaved();
+	await form(browser).save();
 	await until(async () => (await stored(path)).setup.kinds.exhaust.spring !== undefined);
 	return path;
 }
@@ -68,7 +78,7 @@ async function goRound(path: string, of: Quantity, read: (label: string) => stri
 	const { browser } = at;
 	const query = order && `&order=${order}`;
 	await browser.go(`${path}/round?of=${of.replaceAll(' ', '-')}${query}`);
-	await browser.fill('Readings per valve', '1');
+	await round(browser).readingsPerValve('1');
 	await browser.begin();
 	const walked: string[] = [];
 	for (;;) {
@@ -89,7 +99,7 @@ async function goRound(path: string, of: Quantity, read: (label: string) => stri
 async function assemble(path: string, halves: number) {
 	const { browser } = at;
 	await browser.go(`${path}/assembly`);
-	await browser.fill('Counted', String(halves));
+	await assembly(browser).counted(String(halves));
 	await browser.press(Key.ENTER);
 	const total = Number(/1 of (\d+) steps/.exec(await waitFor(/1 of \d+ steps/))![1]);
 	// Ticked in the page, one after another, as fast as it takes them: the last one counts again.
@@ -101,7 +111,7 @@ async function assemble(path: string, halves: number) {
 		}`
 	);
 	await waitFor(new RegExp(`\\b${total - 1} of ${total} steps`));
-	await browser.fill('Counted', String(halves));
+	await assembly(browser).counted(String(halves));
 	await browser.press(Key.ENTER);
 	await browser.sees(`Built: all ${total} steps are done.`);
 }
@@ -116,7 +126,7 @@ async function tryVacuum(path: string, count: number, reached: string) {
 	const { browser } = at;
 	await browser.go(`${path}/checks`);
 	for (let i = 1; i <= count; i++) {
-		await browser.fill('Vacuum, inHg', reached);
+		await checks(browser).vacuum(reached);
 		await browser.press(Key.ENTER);
 		await until(async () => (await stored(path)).checks.length === i);
 	}
@@ -228,10 +238,10 @@ describe('a solid-lifter pushrod six', () => {
 	it('is planned, and the plan accepted', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/plan`);
-		await browser.click('Calculate plan', 'button');
-		await browser.sees('Optimal.');
-		await browser.click('Accept this plan', 'button');
-		await browser.sees('Accepted');
+		await planPage(browser).calculate();
+		await planPage(browser).optimal();
+		await planPage(browser).accept();
+		await planPage(browser).accepted();
 		const { stations } = await stored(path);
 		expect(stations.find(({ label }) => label === '4E')!.shims.length).toBeGreaterThan(0);
 	});
@@ -273,7 +283,7 @@ describe('a solid-lifter pushrod six', () => {
 		await browser.sees('taller than planned');
 		expect(await (await browser.named('Sign as Runa Tarn', 'button')).isEnabled()).toBe(false);
 		await browser.go(`${path}/round?of=built-height`);
-		await browser.fill('Readings per valve', '1');
+		await round(browser).readingsPerValve('1');
 		await browser.begin();
 		await waitFor(/All \d+ measured\./);
 		await browser.click('2E', 'button');
@@ -307,7 +317,7 @@ describe('a solid-lifter pushrod six', () => {
 		await browser.sees('cylinder 5 at firing TDC');
 		expect(await browser.faults()).toEqual([]);
 		await browser.go(`${path}/round?of=lash&order=firing-order`);
-		await browser.fill('Readings per valve', '1');
+		await round(browser).readingsPerValve('1');
 		await browser.begin();
 		await browser.press('20');
 		await browser.sees('turn the adjuster 21° in');
@@ -319,11 +329,11 @@ describe('a solid-lifter pushrod six', () => {
 	it('holds while a note holds it, and is signed once all is settled', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/sign`);
-		await browser.fill('Note', 'Checking spring still on 6E');
+		await notes(browser).write('Checking spring still on 6E');
 		await browser.run(
 			`[...document.querySelectorAll('label')].find((one) => one.textContent.includes('blocks sign-off')).click()`
 		);
-		await browser.click('Add', 'button');
+		await notes(browser).add();
 		await browser.click('Resolve', 'button');
 		for (;;) {
 			const open = await browser.all('main li form input');
@@ -331,12 +341,12 @@ describe('a solid-lifter pushrod six', () => {
 			await open[0]!.sendKeys('agreed with the customer', Key.ENTER);
 			await until(async () => (await browser.all('main li form input')).length < open.length);
 		}
-		await browser.sees('Nothing blocks sign-off');
-		await browser.fill('Note', 'Retainer 3I had been ground before it came');
-		await browser.click('Add', 'button');
+		await sign(browser).nothingBlocks();
+		await notes(browser).write('Retainer 3I had been ground before it came');
+		await notes(browser).add();
 		await browser.sees('RT · internal');
-		await browser.click('Sign as Runa Tarn', 'button');
-		await browser.sees('Sheet 1 is as the job stands.');
+		await sign(browser).sign();
+		await sign(browser).firstSheetIsCurrent();
 		expect(await browser.text('nav')).toContain('sheet 1 signed');
 		expect(await browser.faults()).toEqual([]);
 	});
@@ -380,11 +390,11 @@ describe('a solid-lifter pushrod six', () => {
 	it('a later change makes a new sheet that names the old one, which stays as it was', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/sign`);
-		await browser.fill('Note', 'Run for an hour, looked at again');
-		await browser.click('Add', 'button');
+		await notes(browser).write('Run for an hour, looked at again');
+		await notes(browser).add();
 		await browser.sees('Something was added since sheet 1');
 		expect(await browser.text('nav')).toContain('changed since sheet 1');
-		await browser.click('Sign as Runa Tarn', 'button');
+		await sign(browser).sign();
 		await browser.sees('Sheet 2 is as the job stands.');
 		const [old, fresh] = await Promise.all(
 			[1, 2].map(async (revision) =>
@@ -429,7 +439,7 @@ describe('a shim-follower twin cam', () => {
 	it('is built, by step across all valves, and measured as built', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/assembly`);
-		await browser.click('By step', 'label');
+		await assembly(browser).byStep();
 		await assemble(path, 32);
 		await goRound(path, 'built-height', () => '34.54 mm');
 		await tryVacuum(path, 16, '19');
@@ -470,8 +480,8 @@ describe('a shim-follower twin cam', () => {
 			await open[0]!.sendKeys('as the maker allows', Key.ENTER);
 			await until(async () => (await browser.all('main li form input')).length < open.length);
 		}
-		await browser.click('Sign as Runa Tarn', 'button');
-		await browser.sees('Sheet 1 is as the job stands.');
+		await sign(browser).sign();
+		await sign(browser).firstSheetIsCurrent();
 		const file = join(folder, 'twin.json');
 		writeFileSync(file, await fetched(path, 1, 'sheet.json'));
 		expect(verify(file).status).toBe(0);
@@ -486,7 +496,7 @@ describe('a shim-follower twin cam', () => {
 async function goRoundAgain(path: string, changed: ReadonlyMap<string, string>) {
 	const { browser } = at;
 	await browser.go(`${path}/round?of=lash`);
-	await browser.fill('Readings per valve', '1');
+	await round(browser).readingsPerValve('1');
 	await browser.begin();
 	await waitFor(/All \d+ measured\./);
 	for (const label of changed.keys()) {

@@ -49,7 +49,7 @@ start_cluster() {
 	touch "$home/postgres.log"
 	if [ "$(id -u)" = 0 ]; then chown postgres "$home/postgres.log"; fi
 	as_postgres "$(pg_bin)/pg_ctl" start -w -t 60 -s -D "$cluster" -l "$home/postgres.log" \
-		-o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" 9>&- ||
+		-o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${ZINC_CLUSTER_OPTIONS:-}" 9>&- ||
 		{ tail -n 20 "$home/postgres.log" >&2; fail 'The database did not start.'; }
 }
 

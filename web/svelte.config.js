@@ -27,6 +27,8 @@ export default {
 			config: (config) => {
 				config.compilerOptions.allowImportingTsExtensions = true;
 				config.compilerOptions.noUncheckedIndexedAccess = true;
+				// Some declarations of the core only add to others, and nothing imports them.
+				config.include.push('../../core/.cache/types/**/*.d.ts');
 			}
 		}
 	}

@@ -2,7 +2,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomInt } from 'node:crypto';
 import { createServer } from 'node:net';
-import pg from 'pg';
+import { ask, copyOfTemplate } from './databases.ts';
 
 const SERVER = 'web/server.js';
 /**
@@ -29,42 +29,60 @@ export async function startApp(
 	more: (port: number) => Readonly<Record<string, string>> = () => ({})
 ): Promise<App> {
 	const name = `zinc_e2e_${process.pid}_${Date.now()}`;
-	const database = await makeDatabase(name);
+	const database = await copyOfTemplate(name, mode, async (empty) => {
+		const port = await freePort();
+		const filling = await serve(port, { ZINC_MODE: mode, ZINC_DEMO: 'demo', DATABASE_URL: empty });
+		return { stop: () => ended(filling) };
+	});
+	if (gauges) await ask(database, LINK_TO, [gauges.port]);
 	const port = await freePort();
-	const url = `http://127.0.0.1:${port}`;
-	const serve = async () => {
-		const server = spawn(process.execPath, [SERVER], {
-			env: {
-				...process.env,
-				PORT: String(port),
-				ZINC_MODE: mode,
-				ZINC_DEMO: 'demo',
-				DATABASE_URL: database,
-				BODY_SIZE_LIMIT: '16M',
-				...(gauges && { ZINC_GAUGES: String(gauges.port) }),
-				...more(port)
-			},
-			stdio: ['ignore', 'ignore', 'inherit']
-		});
-		await until(
-			async () => (await fetch(`${url}/healthz`).catch(() => null))?.status === 200,
-			'the application did not come up'
-		);
-		return server;
+	const env = {
+		ZINC_MODE: mode,
+		ZINC_DEMO: 'demo',
+		DATABASE_URL: database,
+		BODY_SIZE_LIMIT: '16M',
+		...more(port)
 	};
-	let server = await serve();
+	let server = await serve(port, env);
 	return {
-		url,
+		url: urlAt(port),
 		database,
-		stop: () =>
-			new Promise((ended) => {
-				if (server.exitCode !== null) return ended();
-				server.once('exit', () => ended());
-				server.kill('SIGTERM');
-			}),
-		start: async () => void (server = await serve())
+		stop: () => ended(server),
+		start: async () => void (server = await serve(port, env))
 	};
 }
+
+/** The demo's gauges are linked to the stand-ins of `./start`, whose first port is this. */
+const FIRST_GAUGE = 4610;
+const LINK_TO = `
+	update gauge set doc = jsonb_set(doc, '{link,port}',
+		to_jsonb((doc #>> '{link,port}')::int - ${FIRST_GAUGE} + $1::int))
+	where doc ? 'link'`;
+
+const urlAt = (port: number) => `http://127.0.0.1:${port}`;
+
+async function serve(
+	port: number,
+	env: Readonly<Record<string, string>>,
+	script = SERVER
+): Promise<ChildProcess> {
+	const server = spawn(process.execPath, [script], {
+		env: { ...process.env, PORT: String(port), ...env },
+		stdio: ['ignore', 'ignore', 'inherit']
+	});
+	await until(
+		async () => (await fetch(`${urlAt(port)}/healthz`).catch(() => null))?.status === 200,
+		'the application did not come up'
+	);
+	return server;
+}
+
+const ended = (server: ChildProcess) =>
+	new Promise<void>((over) => {
+		if (server.exitCode !== null || server.signalCode !== null) return over();
+		server.once('exit', () => over());
+		server.kill('SIGTERM');
+	});
 
 /** Serves over a database that is there already, by a script of one's own choice. */
 export async function serverOf(how: {
@@ -75,22 +93,8 @@ export async function serverOf(how: {
 	readonly port?: number;
 }): Promise<{ readonly url: string; readonly process: ChildProcess }> {
 	const port = how.port ?? (await freePort());
-	const url = `http://127.0.0.1:${port}`;
-	const own = spawn(process.execPath, [how.script ?? SERVER], {
-		env: {
-			...process.env,
-			PORT: String(port),
-			ZINC_MODE: 'demo',
-			DATABASE_URL: how.database,
-			...how.env
-		},
-		stdio: ['ignore', 'ignore', 'inherit']
-	});
-	await until(
-		async () => (await fetch(`${url}/healthz`).catch(() => null))?.status === 200,
-		'the application did not come up'
-	);
-	return { url, process: own };
+	const env = { ZINC_MODE: 'demo', DATABASE_URL: how.database, ...how.env };
+	return { url: urlAt(port), process: await serve(port, env, how.script) };
 }
 
 /** The stand-in gauges, on ports of their own. */
@@ -153,35 +157,20 @@ export async function until(
 }
 
 /** Asks the application's database one thing. */
-export async function query(app: App, text: string, values: unknown[] = []): Promise<unknown[]> {
-	const client = new pg.Client(app.database);
-	await client.connect();
-	try {
-		return (await client.query(text, values)).rows as unknown[];
-	} finally {
-		await client.end();
-	}
-}
+export const query = (app: App, text: string, values: unknown[] = []): Promise<unknown[]> =>
+	ask(app.database, text, values);
 
-async function makeDatabase(name: string): Promise<string> {
-	const admin = process.env.ZINC_TEST_DATABASE;
-	if (!admin) throw new Error('ZINC_TEST_DATABASE is not set: run ./test');
-	const client = new pg.Client(admin);
-	await client.connect();
-	await client.query(`create database ${name}`);
-	await client.end();
-	const url = new URL(admin);
-	url.pathname = name;
-	return url.href;
-}
+/** Lanes take their ports from ranges of their own. */
+const PORTS_OF_LANE = 2000;
 
 /**
  * A free port for something that may stop and start again: below those that the
  * system gives to outgoing connections, any of which could take its place meanwhile.
  */
 export async function freePort(): Promise<number> {
+	const first = 20_000 + PORTS_OF_LANE * Number(process.env.ZINC_TEST_LANE ?? 0);
 	for (;;) {
-		const port = randomInt(20_000, 24_000);
+		const port = randomInt(first, first + PORTS_OF_LANE);
 		if (await isFree(port)) return port;
 	}
 }

@@ -1,10 +1,17 @@
 /** A headless browser, and what a person does with it. */
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { readFileSync } from 'node:fs';
-import { Builder, By, error, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import {
+	Builder,
+	By,
+	error,
+	Key,
+	logging,
+	type WebDriver,
+	type WebElement
+} from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 import type { AxeResults } from 'axe-core';
 import { labelDomains, labelsOf } from '@zinc-ledger/words';
@@ -35,10 +42,25 @@ export interface Abroad {
 	readonly home: string;
 }
 
+/** What the browser calls an error, and how Svelte warns of a page that hydrates differently. */
+const SEVERE = logging.Level.SEVERE.value;
+const HYDRATION = /hydration|svelte\.dev\/e\//;
+
+/** How it reports an answer of 4xx or 5xx. */
+const REFUSED = 'Failed to load resource: the server responded with a status of';
+
+/** What it reports of a server that is away, and of one whose database is. */
+export const AWAY = /net::ERR_(CONNECTION|EMPTY_RESPONSE|FAILED|HTTP2)|status of 50[0234]/;
+
+/** Every browser that is open in this file. */
+export const opened = new Set<Browser>();
+
 export class Browser {
 	readonly driver: WebDriver;
 	readonly #root: string;
 	readonly #profile: string;
+	/** What this test expects the browser to report, and so is no fault. */
+	#expected: RegExp[] = [];
 
 	private constructor(driver: chrome.Driver, root: string, profile: string) {
 		this.driver = driver;
@@ -68,6 +90,9 @@ export class Browser {
 			`--user-data-dir=${profile}`,
 			...(abroad ? [`--host-resolver-rules=MAP ${abroad.name} ${abroad.address}`] : [])
 		);
+		const prefs = new logging.Preferences();
+		prefs.setLevel(logging.Type.BROWSER, logging.Level.ALL);
+		options.setLoggingPrefs(prefs);
 		options.setChromeBinaryPath('/usr/bin/chromium');
 		const driver = (await new Builder()
 			.forBrowser('chrome')
@@ -82,12 +107,34 @@ export class Browser {
 		await driver.manage().setTimeouts({ script: LONGEST_SCRIPT });
 		const browser = new Browser(driver, root, profile);
 		await browser.size(1280, 800);
+		opened.add(browser);
 		return browser;
 	}
 
 	async close(): Promise<void> {
+		opened.delete(this);
 		await this.driver.quit();
 		rmSync(this.#profile, { recursive: true, force: true, maxRetries: 5 });
+	}
+
+	/** The test goes on to provoke what the browser reports: it is no fault of the page's. */
+	expects(...patterns: readonly RegExp[]): void {
+		this.#expected.push(...patterns);
+	}
+
+	/**
+	 * What the browser has reported since this was last asked and no test expected: uncaught
+	 * errors, console errors, violations of the policy, and pages that hydrate differently from
+	 * what the server sent. It asks at the end of each test.
+	 */
+	async reported(): Promise<string[]> {
+		const entries = await this.driver.manage().logs().get(logging.Type.BROWSER);
+		const expected = this.#expected;
+		this.#expected = [];
+		return entries
+			.filter(({ level, message }) => level.value >= SEVERE || HYDRATION.test(message))
+			.map(({ message }) => message)
+			.filter((message) => !expected.some((pattern) => pattern.test(message)));
 	}
 
 	async size(width: number, height: number): Promise<void> {
@@ -137,8 +184,24 @@ export class Browser {
 
 	/** Types over what stands in the field that has the focus. */
 	async retype(text: string): Promise<void> {
-		const field = await this.driver.switchTo().activeElement();
-		await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text === '' ? Key.DELETE : text);
+		await this.#typeOver(await this.driver.switchTo().activeElement(), text);
+	}
+
+	/**
+	 * Types over a field: in one go, as a paste or a tablet's keyboard does, which is several
+	 * times as fast as key after key. Where keys are what is tested they are pressed.
+	 */
+	async #typeOver(element: WebElement, text: string): Promise<void> {
+		const takesText = await this.run<boolean>(
+			`const [field] = arguments;
+			field.focus();
+			if (field.type === 'date' || document.activeElement !== field) return false;
+			field.select();
+			return true`,
+			element
+		);
+		if (takesText && text !== '') await this.devtools('Input.insertText', { text });
+		else await element.sendKeys(Key.chord(Key.CONTROL, 'a'), text === '' ? Key.DELETE : text);
 	}
 
 	find(css: string): Promise<WebElement> {
@@ -159,17 +222,31 @@ export class Browser {
 		return this.driver.findElements(By.css(css));
 	}
 
-	/** The element of this role-like tag that reads so, or else that has the text in what it reads. */
+	/** The element of one of these tags that reads so, or else that has the text in what it reads. */
 	async named(text: string, tags = 'button, a, label, summary'): Promise<WebElement> {
-		const among = tags.split(', ').map((tag) => `self::${tag}`);
-		const quoted = JSON.stringify(text);
-		const whole = `normalize-space(.)=${quoted} or @aria-label=${quoted}`;
-		const any = By.xpath(
-			`//*[${among.join(' or ')}][contains(normalize-space(.), ${quoted}) or ${whole}]`
+		return this.#waited(
+			`const [text, tags] = arguments;
+			const said = (e) => e.textContent.replaceAll(/\\s+/g, ' ').trim();
+			const all = [...document.querySelectorAll(tags)];
+			return all.find((e) => said(e) === text || e.ariaLabel === text) ??
+				all.find((e) => said(e).includes(text)) ?? null`,
+			[text, tags],
+			`nothing reads “${text}”`
 		);
-		const first = await this.#located(any, `nothing reads “${text}”`);
-		const exact = await this.driver.findElements(By.xpath(`//*[${among.join(' or ')}][${whole}]`));
-		return exact[0] ?? first;
+	}
+
+	/** Waits until a script finds an element. */
+	async #waited(
+		script: string,
+		values: readonly unknown[],
+		complaint: string
+	): Promise<WebElement> {
+		let found: WebElement | null = null;
+		await until(async () => {
+			found = await this.run<WebElement | null>(script, ...values);
+			return found !== null;
+		}, complaint);
+		return found!;
 	}
 
 	async click(text: string, tags?: string): Promise<void> {
@@ -237,11 +314,12 @@ export class Browser {
 		// A list is opened and chosen from; a text of one's own is typed, whatever is offered under it.
 		const isList = 'return arguments[0].matches("button, [data-searches]")';
 		if (await this.run<boolean>(isList, element)) return this.#choose(element, text);
-		await element.sendKeys(Key.chord(Key.CONTROL, 'a'), text === '' ? Key.DELETE : text);
+		await this.#typeOver(element, text);
 	}
 
 	/** Opens a list and takes the line that reads so; a field that searches is typed into. */
 	async #choose(element: WebElement, text: string): Promise<void> {
+		// What searches listens for keys.
 		if ((await element.getTagName()) === 'input')
 			await element.sendKeys(Key.chord(Key.CONTROL, 'a'), text === '' ? Key.DELETE : text);
 		else {
@@ -271,13 +349,13 @@ export class Browser {
 	}
 
 	field(label: string): Promise<WebElement> {
-		return this.#located(labelled(label), `no field “${label}”`);
+		return this.#waited(`${FIELDS} return fields[0] ?? null`, [label], `no field “${label}”`);
 	}
 
 	/** All fields that have this label or name. */
 	async fields(label: string): Promise<WebElement[]> {
 		await this.field(label);
-		return this.driver.findElements(labelled(label));
+		return this.run<WebElement[]>(`${FIELDS} return fields`, label);
 	}
 
 	/** Waits until the page shows the text. */
@@ -328,9 +406,13 @@ export class Browser {
 		];
 	}
 
-	/** Asks the application's API from within the page. */
-	api(method: string, path: string, body?: unknown): Promise<{ status: number; body: unknown }> {
-		return this.wait(
+	/** Asks the application's API from within the page; the test looks at a refusal itself. */
+	async api(
+		method: string,
+		path: string,
+		body?: unknown
+	): Promise<{ status: number; body: unknown }> {
+		const answer = await this.wait<{ status: number; body: unknown }>(
 			`const [method, path, body] = arguments;
 			const response = await fetch(path, {
 				method,
@@ -344,19 +426,20 @@ export class Browser {
 			path,
 			body ?? null
 		);
+		if (answer.status >= 400)
+			this.expects(new RegExp(`${path.replaceAll(/[^\w/]/g, '.')} - ${REFUSED}`));
+		return answer;
 	}
 
-	/**
-	 * Faults that axe calls serious or critical, each with where it is.
-	 *
-	 * @param rules only these, where what else it asks was asked of the page already
-	 */
-	async faults(rules: readonly string[] = []): Promise<string[]> {
+	/** Faults that axe calls serious or critical, each with where it is. */
+	async faults(rules: { only?: string; without?: string } = {}): Promise<string[]> {
 		if (!(await this.run<boolean>('return "axe" in window'))) await this.run(AXE);
-		const results = await this.wait<AxeResults>(
-			'return axe.run(document, arguments[0].length ? { runOnly: arguments[0] } : {})',
-			rules
-		);
+		const { only, without } = rules;
+		const results = await this.wait<AxeResults>('return axe.run(document, arguments[0])', {
+			resultTypes: ['violations'],
+			...(only && { runOnly: [only] }),
+			...(without && { rules: { [without]: { enabled: false } } })
+		});
 		return results.violations
 			.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
 			.map(
@@ -395,9 +478,13 @@ export class Browser {
 
 export { Key };
 
-function labelled(label: string): By {
-	const quoted = JSON.stringify(label);
-	return By.xpath(
-		`//*[self::input[not(@type='hidden')] or self::textarea or @role='combobox'][@aria-label=${quoted} or @name=${quoted} or @data-name=${quoted} or @id=//label[normalize-space(.)=${quoted}]/@for]`
-	);
-}
+/** Runs in the page: the fields that have this label or name. */
+const FIELDS = `
+	const [label] = arguments;
+	const ids = [...document.querySelectorAll('label[for]')]
+		.filter((e) => e.textContent.replaceAll(/\\s+/g, ' ').trim() === label)
+		.map((e) => e.htmlFor);
+	const fields = [...document.querySelectorAll('input:not([type=hidden]), textarea, [role=combobox]')]
+		.filter((e) => e.ariaLabel === label || e.getAttribute('name') === label ||
+			e.dataset.name === label || ids.includes(e.id));
+`;

@@ -41,6 +41,15 @@ export class Counted {
 		await this.#browser.ready();
 	}
 
+	/** What a page's own button does is going on, too. */
+	click(text: string, tags?: string): Promise<void> {
+		return this.go(text, tags);
+	}
+
+	sees(text: string): Promise<void> {
+		return this.#browser.sees(text);
+	}
+
 	/** Goes on by the link of the job's own pages that leads there, whatever phase it stands in. */
 	async open(path: string, page: string): Promise<void> {
 		await this.#look();

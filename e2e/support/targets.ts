@@ -8,6 +8,8 @@ export interface Target {
 	readonly path: string;
 	readonly methods: readonly string[];
 	readonly actions: readonly string[];
+	/** Whether a page is there, and not only an endpoint. */
+	readonly page: boolean;
 }
 
 /** Every route with what it takes, read from the routes themselves. */
@@ -19,11 +21,18 @@ export function targets(): Target[] {
 		const text = readFileSync(join(ROUTES, file), 'utf8');
 		if (file.endsWith('+server.ts')) {
 			const methods = [...text.matchAll(/export (?:async function|const) ([A-Z]+)\b/g)];
-			return [{ path, methods: methods.map(([, method]) => method!), actions: [] }];
+			return [{ path, methods: methods.map(([, method]) => method!), actions: [], page: false }];
 		}
 		const actions =
 			file.endsWith('.server.ts') && /export const actions = \{([\s\S]*)/.exec(text)?.[1];
 		const names = actions ? [...actions.matchAll(/^\t(\w+): (?:async )?\(/gm)] : [];
-		return [{ path, methods: ['GET'], actions: names.map(([, name]) => name!) }];
+		return [
+			{
+				path,
+				methods: ['GET'],
+				actions: names.map(([, name]) => name!),
+				page: file.endsWith('.svelte')
+			}
+		];
 	});
 }

@@ -1,7 +1,7 @@
 /** What most browser tests begin with: an application and a browser at it. */
 import { afterAll, beforeAll } from 'vitest';
 import { startApp, startGauges, type App, type Gauges } from './app.ts';
-import { Browser } from './browser.ts';
+import { AWAY, Browser } from './browser.ts';
 
 export interface Visit {
 	readonly app: App;
@@ -17,7 +17,14 @@ export function visit(mode: 'demo' | 'own', wants: { readonly gauges?: boolean }
 	let browser: Browser | undefined;
 	beforeAll(async () => {
 		if (wants.gauges) gauges = await startGauges();
-		app = await startApp(mode, gauges);
+		const served = await startApp(mode, gauges);
+		app = {
+			...served,
+			stop: () => {
+				browser?.expects(AWAY);
+				return served.stop();
+			}
+		};
 		browser = await Browser.open(app.url);
 	});
 	afterAll(async () => {

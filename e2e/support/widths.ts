@@ -1,5 +1,5 @@
 /** Whether a page is whole at every width it is used at, and has nothing serious for axe. */
-import type { Browser } from './browser.ts';
+import { Key, type Browser } from './browser.ts';
 
 /** Runs in the page: what runs off it, what lies on what, what is cut, and what is too small for a finger. */
 const MEASURED = `
@@ -53,16 +53,16 @@ const SIZES = [
 	[1280, 800],
 	[1920, 1080]
 ] as const;
-/** Where axe is asked too; at the bench's own widths each screen is asked about by itself. */
-const ASKED: readonly number[] = [390, 768];
-/** All that axe asks of which the answer hangs on the scheme. */
-const OF_COLOUR = ['color-contrast'];
+/** Where axe is asked about the page's structure: a phone, a tablet, a bench. */
+const ASKED: readonly number[] = [390, 768, 1280];
+/** What axe asks of which the answer hangs on the scheme, asked once in each. */
+const OF_COLOR = 'color-contrast';
 
 /** Two frames on, a page that was made wider or narrower is laid out and drawn. */
 const SETTLED =
 	'await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))';
 
-/** All that is wrong with a page, with the width at which it is. */
+/** Opens a page. @returns all that is wrong with it, with the width at which it is; it is left open at 1280 */
 export async function wrongAtWidths(browser: Browser, path: string): Promise<string[]> {
 	const wrong: string[] = [];
 	const note = (where: string, found: readonly string[]) =>
@@ -72,16 +72,38 @@ export async function wrongAtWidths(browser: Browser, path: string): Promise<str
 	for (const [width, height] of SIZES) {
 		await browser.size(width, height);
 		await browser.wait(SETTLED);
-		const where = `${path} at ${width}`;
-		note(where, await browser.run<string[]>(MEASURED, width < 1024));
-		if (!ASKED.includes(width)) continue;
-		const scheme = (name: string) =>
-			browser.run('document.documentElement.dataset.scheme = arguments[0]', name);
-		await scheme('light');
-		note(`${where}, light`, await browser.faults());
-		await scheme('dark');
-		note(`${where}, dark`, await browser.faults(OF_COLOUR));
-		await scheme('light');
+		note(`${path} at ${width}`, await browser.run<string[]>(MEASURED, width < 1024));
+		if (ASKED.includes(width))
+			note(`${path} at ${width}`, await browser.faults({ without: OF_COLOR }));
+	}
+	await browser.size(1280, 800);
+	for (const scheme of ['dark', 'light']) {
+		await browser.run('document.documentElement.dataset.scheme = arguments[0]', scheme);
+		note(`${path}, ${scheme}`, await browser.faults({ only: OF_COLOR }));
 	}
 	return wrong;
+}
+
+/** Controls of the page that is open which Tab does not reach. */
+export async function missedByTab(browser: Browser): Promise<string[]> {
+	const wanted = await browser.run<number>(`
+		window.reached = new Set();
+		document.addEventListener('focusin', (event) => window.reached.add(event.target), true);
+		document.activeElement?.blur();
+		window.controls = [...document.querySelectorAll('a[href], button, input')].filter(
+			(e) => e.tabIndex >= 0 && !e.disabled && e.role !== 'radio' && e.offsetParent !== null);
+		return window.controls.length`);
+	await browser.press(...Array<string>(wanted + 8).fill(Key.TAB));
+	return browser.run<string[]>(
+		'return window.controls.filter((e) => !window.reached.has(e)).map((e) => e.outerHTML.slice(0, 120))'
+	);
+}
+
+/** The button that a page is there for, pressed; nothing where it has none to press. */
+export async function pressMainButton(browser: Browser): Promise<void> {
+	await browser.run(
+		`[...document.querySelectorAll('main .button-main, #main .button-main')]
+			.find((e) => !e.disabled && e.offsetParent !== null)?.click()`
+	);
+	await browser.wait(SETTLED);
 }

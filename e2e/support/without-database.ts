@@ -1,11 +1,13 @@
 /** The database server that the tests run on, taken away for a while. */
 import { spawnSync } from 'node:child_process';
 import { onTestFinished } from 'vitest';
+import { AWAY, opened } from './browser.ts';
 
 /** Does something while the whole database server that the tests run on is away; however that ends, it comes back. */
 export async function withoutDatabase(act: () => Promise<unknown>): Promise<void> {
 	// A test that runs out of time leaves what it does unfinished.
 	onTestFinished(() => cluster('start'));
+	for (const browser of opened) browser.expects(AWAY);
 	cluster('stop');
 	try {
 		await act();

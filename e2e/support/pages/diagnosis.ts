@@ -1,0 +1,7 @@
+/** Diagnosis of a complaint. */
+import type { Hand } from './hand.ts';
+
+export const diagnosis = (hand: Hand) => ({
+	keepFindings: () => hand.click('Done: keep what was found', 'button'),
+	atValves: (text: string) => hand.fill('At valves', text)
+});
