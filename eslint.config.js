@@ -6,7 +6,7 @@ import svelteConfig from './web/svelte.config.js';
 import { restrictions } from './eslint.codes.js';
 
 export default ts.config(
-	{ ignores: ['**/build/', '**/.svelte-kit/', '.data/', '.cache/'] },
+	{ ignores: ['**/build/', '**/.svelte-kit/', '.data/', '**/.cache/'] },
 	js.configs.recommended,
 	...ts.configs.strict,
 	...svelte.configs.recommended,

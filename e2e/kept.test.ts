@@ -86,6 +86,7 @@ describe('a disk without room', () => {
 			begin raise exception 'could not extend file: No space left on device' using errcode = '53100'; end $$`
 		);
 		await query(app, 'create trigger no_room before insert on reading execute function no_room()');
+		browser.expects(/status of 507/);
 		await browser.beginRound(path);
 		await browser.press('1821', Key.ENTER);
 		await browser.sees('There is no room left on the server’s disk.');

@@ -7,7 +7,7 @@ import { Browser, Key } from './support/browser.ts';
 import { outbox } from './support/pages/outbox.ts';
 import { round } from './support/pages/round.ts';
 
-const at = visit('demo', { gauges: true });
+const at = visit('demo', { gauges: true, keepsProgram: true });
 let other: Browser | undefined;
 beforeAll(() => at.browser.workAs('Runa Tarn'));
 afterAll(() => other?.close());

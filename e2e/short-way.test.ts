@@ -16,7 +16,7 @@ import { round } from './support/pages/round.ts';
 import { setup } from './support/pages/setup.ts';
 import { shop } from './support/pages/shop.ts';
 
-const at = visit('own');
+const at = visit('own', { keepsProgram: true });
 /** Fields filled and choices made since the count began. */
 let entries = 0;
 const fill = async (name: string, text: string) => {

@@ -7,7 +7,7 @@ import { visit } from './support/visit.ts';
 import { newJob } from './support/pages/new-job.ts';
 import { sums } from './support/pages/sums.ts';
 
-const at = visit('demo');
+const at = visit('demo', { keepsProgram: true });
 const answer = (sum: string) => at.browser.text(`[data-sum="${sum}"] [data-result]`);
 
 describe('quick sums', () => {

@@ -21,7 +21,7 @@ beforeAll(async () => {
 	shop = await startShop(port);
 	proxy = await startProxy(port, [Number(new URL(shop.url).port)]);
 	const abroad = { name: NAME, address: ADDRESS, home: proxy.home };
-	tablet = await Browser.open(shop.origin, abroad);
+	tablet = await Browser.open(shop.origin, { keepsProgram: true, abroad });
 	await tablet.size(1024, 768);
 });
 afterAll(async () => {

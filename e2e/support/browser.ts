@@ -46,6 +46,32 @@ export interface Abroad {
 const SEVERE = logging.Level.SEVERE.value;
 const HYDRATION = /hydration|svelte\.dev\/e\//;
 
+/**
+ * Runs in the page: scrolls an element into view, waits until it has stayed where it is for two
+ * frames, as a person does before pressing it, and says where its middle is and what covers it.
+ */
+const AIM = `
+	const [element] = arguments;
+	element.scrollIntoView({ block: 'center' });
+	const box = () => element.getBoundingClientRect();
+	const place = () => { const { x, y, width, height } = box(); return [x, y, width, height].join(' '); };
+	const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
+	for (let before = '', same = 0, times = 0; same < 2 && times < 300; times++) {
+		await frame();
+		same = place() === before ? same + 1 : 0;
+		before = place();
+	}
+	const { x, y, width, height } = element.getClientRects()[0] ?? box();
+	const at = { x: x + width / 2, y: y + height / 2 };
+	const top = document.elementFromPoint(at.x, at.y);
+	const isOwn = top !== null && (element.contains(top) || top.closest('label')?.contains(element) || top.contains(element));
+	return { ...at, covered: isOwn ? '' : (top?.outerHTML.slice(0, 120) ?? 'nothing that shows') };
+`;
+
+/** Runs in each page before its own scripts: its service worker is not there yet. */
+const NO_WORKER = `
+	if (navigator.serviceWorker) navigator.serviceWorker.register = () => new Promise(() => undefined)`;
+
 /** How it reports an answer of 4xx or 5xx. */
 const REFUSED = 'Failed to load resource: the server responded with a status of';
 
@@ -71,9 +97,14 @@ export class Browser {
 	/**
 	 * A new browser with an empty profile, its page the size of a bench laptop's.
 	 *
-	 * @param abroad where the names of another machine lead, and whom its owner trusts
+	 * @param how whether it may keep the program, so as to open pages while the server is away:
+	 * it downloads all of it then, which most tests need not wait for; and, on another machine,
+	 * where its names lead and whom its owner trusts
 	 */
-	static async open(root: string, abroad?: Abroad): Promise<Browser> {
+	static async open(
+		root: string,
+		{ keepsProgram = false, abroad }: { keepsProgram?: boolean; abroad?: Abroad } = {}
+	): Promise<Browser> {
 		const profile = mkdtempSync(join(tmpdir(), 'zinc-browser-'));
 		const options = new chrome.Options();
 		options.addArguments(
@@ -106,6 +137,8 @@ export class Browser {
 			.build()) as chrome.Driver;
 		await driver.manage().setTimeouts({ script: LONGEST_SCRIPT });
 		const browser = new Browser(driver, root, profile);
+		if (!keepsProgram)
+			await browser.devtools('Page.addScriptToEvaluateOnNewDocument', { source: NO_WORKER });
 		await browser.size(1280, 800);
 		opened.add(browser);
 		return browser;
@@ -250,27 +283,25 @@ export class Browser {
 	}
 
 	async click(text: string, tags?: string): Promise<void> {
-		const element = await this.named(text, tags);
-		await this.run('arguments[0].scrollIntoView({ block: "center" })', element);
-		await this.#still(element);
-		await element.click();
+		await this.#mouse(await this.named(text, tags));
 	}
 
-	/** Waits until an element has stayed where it is for two frames, as a person does before pressing it. */
-	async #still(element: WebElement): Promise<void> {
-		await this.wait(
-			`const place = () => {
-				const { x, y, width, height } = arguments[0].getBoundingClientRect();
-				return [x, y, width, height].join(' ');
-			};
-			const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
-			for (let before = '', same = 0, times = 0; same < 2 && times < 300; times++) {
-				await frame();
-				same = place() === before ? same + 1 : 0;
-				before = place();
-			}`,
+	/**
+	 * Presses an element with the mouse: real events at its middle, sent by the browser's own
+	 * protocol, which takes a third of the driver's time.
+	 *
+	 * @throws where something else is on top of it
+	 */
+	async #mouse(element: WebElement): Promise<void> {
+		const { x, y, covered } = await this.wait<{ x: number; y: number; covered: string }>(
+			AIM,
 			element
 		);
+		if (covered) throw new Error(`${covered} is on top of ${await element.getText()}`);
+		const at = { x, y, button: 'left', clickCount: 1 };
+		await this.devtools('Input.dispatchMouseEvent', { ...at, type: 'mouseMoved', button: 'none' });
+		await this.devtools('Input.dispatchMouseEvent', { ...at, type: 'mousePressed' });
+		await this.devtools('Input.dispatchMouseEvent', { ...at, type: 'mouseReleased' });
 	}
 
 	/** Taps an element with a finger: touch events at its middle, and none of a mouse. */

@@ -11,7 +11,10 @@ export interface Visit {
 }
 
 /** Serves the application and opens a browser for the tests of this file; both end with them. */
-export function visit(mode: 'demo' | 'own', wants: { readonly gauges?: boolean } = {}): Visit {
+export function visit(
+	mode: 'demo' | 'own',
+	wants: { readonly gauges?: boolean; readonly keepsProgram?: boolean } = {}
+): Visit {
 	let gauges: Gauges | undefined;
 	let app: App | undefined;
 	let browser: Browser | undefined;
@@ -25,7 +28,7 @@ export function visit(mode: 'demo' | 'own', wants: { readonly gauges?: boolean }
 				return served.stop();
 			}
 		};
-		browser = await Browser.open(app.url);
+		browser = await Browser.open(app.url, wants);
 	});
 	afterAll(async () => {
 		await browser?.close();
