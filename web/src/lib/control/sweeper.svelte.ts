@@ -25,8 +25,9 @@ export class Sweeper {
 		this.#worker ??= new AskedWorker<InWorker>(
 			new Worker(new URL('./sweep.worker.ts', import.meta.url), { type: 'module' })
 		);
+		// Progress comes by a line of its own, and may come in after the answer.
 		const told = proxy((done: number) => {
-			if (mine === this.#asked) this.done = done;
+			if (mine === this.#asked && this.done !== null) this.done = done;
 		});
 		let swept: Swept;
 		try {

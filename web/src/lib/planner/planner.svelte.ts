@@ -56,9 +56,12 @@ export class Planner {
 
 	async #work(question: PlanQuestion, isMine: () => boolean): Promise<void> {
 		const start = performance.now();
+		// Progress comes by a line of its own, and may come in after the answer.
+		let isOver = false;
 		const answer = await this.#plan(question, (soFar) => {
-			if (isMine()) this.answer = soFar;
+			if (isMine() && !isOver) this.answer = soFar;
 		});
+		isOver = true;
 		if (!isMine()) return;
 		this.answer = answer;
 		this.took = performance.now() - start;
