@@ -23,16 +23,18 @@ start_lanes() {
 	export ZINC_TEST_LANES
 }
 
+# make_lane N, in a shell of its own: what it sets there is the lane's.
 make_lane() {
 	set -e
+	DATA=$ZINC_DATA/lane-$1
 	export ZINC_CLUSTER_OPTIONS='-c fsync=off -c synchronous_commit=off -c full_page_writes=off'
-	mkdir -p "$ZINC_DATA/lane-$1"
-	chmod 755 "$ZINC_DATA/lane-$1"
+	mkdir -p "$DATA"
+	chmod 755 "$DATA"
 	# Lanes stop and start their clusters while others look for a port.
-	echo $((24600 + 100 * $1)) >"$ZINC_DATA/lane-$1/cluster.port"
-	in_lane "$1" start_cluster
-	in_lane "$1" make_database zinc_test
-	in_lane "$1" as_admin postgres -c 'alter role zinc_app createdb'
+	echo $((24600 + 100 * $1)) >"$DATA/cluster.port"
+	start_cluster
+	make_database zinc_test
+	as_admin postgres -c 'alter role zinc_app createdb'
 }
 
 # end_lanes: stops the clusters, and removes what the run made.
