@@ -2,7 +2,6 @@ import js from '@eslint/js';
 import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
-import svelteConfig from './web/svelte.config.js';
 import { restrictions } from './eslint.codes.js';
 
 export default ts.config(
@@ -26,7 +25,7 @@ export default ts.config(
 	{
 		files: ['**/*.svelte', '**/*.svelte.ts'],
 		languageOptions: {
-			parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig }
+			parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser }
 		}
 	},
 	{
