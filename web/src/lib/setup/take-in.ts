@@ -90,7 +90,7 @@ const Fields = z.object({
 	cushion: line.default(''),
 	/** "kit" or "spring" and an id of the library; '' where it waits. */
 	kit: line.default(''),
-	/** The template of the engine; '' where it is none of them. */
+	/** The id of the engine's template; '' without one. */
 	template: line.default(''),
 	due: line.default(''),
 	price: line.default(''),
@@ -100,7 +100,7 @@ const Fields = z.object({
 		.trim()
 		.max(4000, issue('field.max', { max: 4000, unit: 'characters' }))
 		.default(''),
-	/** The job that this one is to be like; '' where there is none. */
+	/** The id of the job to copy the setup from; '' without one. */
 	like: line.default('')
 });
 
