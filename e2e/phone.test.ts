@@ -54,6 +54,9 @@ describe('a phone in one hand', () => {
 		const { browser } = at;
 		await browser.go(`${six}/round?of=seal-gap`);
 		await tap('Start');
+		await round(browser).asksForSeal();
+		await browser.tap(await browser.find('[role=radio][data-value=yes]'));
+		await tap('Start');
 		const input = await browser.find('input[aria-describedby=understood]');
 		const before = await input.getAttribute('aria-label');
 		for (const sign of ['6', '.', '1']) await tap(sign);

@@ -5,7 +5,7 @@ import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 export default {
 	preprocess: vitePreprocess(),
 	kit: {
-		adapter: adapter({ precompress: true }),
+		adapter: adapter(),
 		csp: {
 			mode: 'auto',
 			directives: {

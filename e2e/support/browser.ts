@@ -46,6 +46,10 @@ export interface Abroad {
 const SEVERE = logging.Level.SEVERE.value;
 const HYDRATION = /hydration|svelte\.dev\/e\//;
 
+/** Whether a press on what is on top at a place, `top`, is one on `element`. */
+const IS_OWN = `(top !== null &&
+	(element.contains(top) || top.closest('label')?.contains(element) || top.contains(element)))`;
+
 /**
  * Runs in the page: scrolls an element into view, waits until it has stayed where it is for two
  * frames, as a person does before pressing it, and says where its middle is and what covers it.
@@ -64,9 +68,23 @@ const AIM = `
 	const { x, y, width, height } = element.getClientRects()[0] ?? box();
 	const at = { x: x + width / 2, y: y + height / 2 };
 	const top = document.elementFromPoint(at.x, at.y);
-	const isOwn = top !== null && (element.contains(top) || top.closest('label')?.contains(element) || top.contains(element));
+	const isOwn = ${IS_OWN};
 	return { ...at, covered: isOwn ? '' : (top?.outerHTML.slice(0, 120) ?? 'nothing that shows') };
 `;
+
+/** Where the middle of an element is, and what lies on it, or nothing. */
+interface Aim {
+	readonly x: number;
+	readonly y: number;
+	readonly covered: string;
+}
+
+/** Runs in the page before an element is pressed, and notes when a press reaches it. */
+const NOTE_PRESS = `
+	const [element] = arguments;
+	window.pressed = false;
+	const note = ({ target: top }) => { if (${IS_OWN}) window.pressed = true; };
+	document.addEventListener('click', note, { capture: true, once: true })`;
 
 /** Runs in each page before its own scripts: its service worker is not there yet. */
 const NO_WORKER = `
@@ -288,20 +306,31 @@ export class Browser {
 
 	/**
 	 * Presses an element with the mouse: real events at its middle, sent by the browser's own
-	 * protocol, which takes a third of the driver's time.
+	 * protocol, which takes a third of the driver's time. A press that the page moved away from
+	 * under the pointer is made again, as a person would.
 	 *
 	 * @throws where something else is on top of it
 	 */
 	async #mouse(element: WebElement): Promise<void> {
-		const { x, y, covered } = await this.wait<{ x: number; y: number; covered: string }>(
-			AIM,
-			element
-		);
-		if (covered) throw new Error(`${covered} is on top of ${await element.getText()}`);
-		const at = { x, y, button: 'left', clickCount: 1 };
-		await this.devtools('Input.dispatchMouseEvent', { ...at, type: 'mouseMoved', button: 'none' });
-		await this.devtools('Input.dispatchMouseEvent', { ...at, type: 'mousePressed' });
-		await this.devtools('Input.dispatchMouseEvent', { ...at, type: 'mouseReleased' });
+		await this.run(NOTE_PRESS, element);
+		await until(async () => {
+			const { x, y, covered } = await this.wait<Aim>(AIM, element);
+			if (covered) throw new Error(`${covered} is on top of ${await element.getText()}`);
+			const at = { x, y, button: 'left', clickCount: 1 };
+			await this.#dispatch({ ...at, type: 'mouseMoved', button: 'none' });
+			await this.#dispatch({ ...at, type: 'mousePressed' });
+			await this.#dispatch({ ...at, type: 'mouseReleased' });
+			return this.#wasPressed();
+		}, 'the page kept moving away from under the pointer');
+	}
+
+	#dispatch(mouse: object): Promise<void> {
+		return this.devtools('Input.dispatchMouseEvent', mouse);
+	}
+
+	/** Whether the last press reached its element; a page that it led away from took it as well. */
+	#wasPressed(): Promise<boolean> {
+		return this.run<boolean>('return window.pressed !== false');
 	}
 
 	/** Taps an element with a finger: touch events at its middle, and none of a mouse. */

@@ -296,8 +296,32 @@ describe('several stations at once', () => {
 		const left = alike(locator('1I'), steps, one).map(({ place }) => place);
 		expect(left).toHaveLength(11);
 		expect(left).not.toContain('3E');
+		// Its text names its own valve, and is the same otherwise.
+		const stem = of(steps, '1I').find(({ step }) => step === 'stem')!;
+		const before = steps.filter(({ step }) => step === 'locator');
+		const laid = new Map([
+			...counted,
+			...before.map((step) => [step.key, entry(step, 1)] as const)
+		]);
+		expect(alike(stem, steps, laid).length).toBeGreaterThan(1);
 		// Counting is done once, and never for others.
 		expect(alike(out, steps, new Map())).toEqual([]);
+	});
+	it('never takes a valve with another shim under the mark of one without', () => {
+		const job = structuredClone(six);
+		for (const station of job.stations) station.shims = station.label === '4E' ? ['0.030 in'] : [];
+		const steps = stepsOf(job);
+		const out = steps[0]!;
+		const counted = new Map([[out.key, entry(out, 0)]]);
+		const places = (place: string) =>
+			alike(
+				of(steps, place).find(({ step }) => step === 'locator')!,
+				steps,
+				counted
+			).map((step) => step.place);
+		expect(places('1I')).not.toContain('4E');
+		expect(places('1I')).toHaveLength(11);
+		expect(places('4E')).toEqual(['4E']);
 	});
 });
 

@@ -99,15 +99,25 @@ export function inWay(steps: readonly Step[], way: Way): Step[] {
 export const nextStep = (way: readonly Step[], done: Done): Step | null =>
 	way.find((step) => !done.has(step.key) && step.needs.every((need) => done.has(need))) ?? null;
 
-/** Steps of the same name that may be done now at several places: one mark may stand for all of them. */
-export const alike = (step: Step, steps: readonly Step[], done: Done): Step[] =>
-	steps.filter(
+/**
+ * Steps that may be done now at several places and say the same there: one mark may stand for
+ * all of them. A step with another shim, part or spring is another step.
+ */
+export function alike(step: Step, steps: readonly Step[], done: Done): Step[] {
+	const said = wordsOf(step);
+	return steps.filter(
 		(one) =>
 			one.step === step.step &&
+			wordsOf(one) === said &&
 			!one.counts &&
 			!done.has(one.key) &&
 			firstMissingPrerequisite(one, steps, done) === null
 	);
+}
+
+/** What a step says, whichever station it names as its own. */
+const wordsOf = ({ place, text }: Step): string =>
+	JSON.stringify(text, (_, value: unknown) => (value === place ? null : value));
 
 /** Places that are begun and not finished. */
 export function halfBuilt(steps: readonly Step[], done: Done): string[] {

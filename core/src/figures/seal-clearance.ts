@@ -39,21 +39,29 @@ function judged({
 	pumpUp,
 	shared: { limits }
 }: StationRead): Verdict<Millimetres> {
-	// Read at full lift it is the clearance itself; from the closed gap the lift is taken off.
-	const { gap, gapAtLift: atLift } = read;
-	const known = atLift ?? gap;
-	if (!known) return notMeasured(message('need.seal-gap'));
+	const { gap, gapAtLift } = read;
+	if (!gap && !gapAtLift) return notMeasured(message('need.seal-gap'));
 	const mayPumpUp = job.setup.lifters === 'hydraulic' && parts.preload !== undefined;
-	if (!kind.lift && (!atLift || mayPumpUp)) return notMeasured(message('need.lift'));
-	const clearance = atLift ? atLift.value : clearanceAtLift(known.value, kind.lift!.worst);
+	if (!kind.lift && (!gapAtLift || mayPumpUp)) return notMeasured(message('need.lift'));
+	const ways = [
+		// Read at full lift it is the clearance itself; from the closed gap the lift is taken off.
+		...(gapAtLift ? [{ from: gapAtLift, clearance: gapAtLift.value, isAtLift: true }] : []),
+		...(gap && kind.lift
+			? [{ from: gap, clearance: clearanceAtLift(gap.value, kind.lift.worst), isAtLift: false }]
+			: [])
+	];
+	// Where it was read both ways the lesser counts: neither says that the other was wrong.
+	const { from, clearance, isAtLift } = ways.reduce((least, way) =>
+		way.clearance < least.clearance ? way : least
+	);
 	return judge(clearance, {
 		dimension: 'length',
 		limits: [{ code: 'seal-floor', side: 'floor', at: limits.sealFloor, severity: 'stop' }],
-		sources: atLift && pumpUp === 0 ? ['measured'] : ['measured', kind.sources.lift!],
-		uncertainty: atLift
-			? known.uncertainty
-			: combinedUncertainty(known.uncertainty, kind.lift!.uncertainty ?? 0),
-		resolution: resolutionOf(known),
+		sources: isAtLift && pumpUp === 0 ? ['measured'] : ['measured', kind.sources.lift!],
+		uncertainty: isAtLift
+			? from.uncertainty
+			: combinedUncertainty(from.uncertainty, kind.lift!.uncertainty ?? 0),
+		resolution: resolutionOf(from),
 		remedy: (limit, state) =>
 			state === 'inconclusive'
 				? message('seal.inconclusive')
@@ -63,15 +71,11 @@ function judged({
 
 /** A gap whose reading does not say how its retainer was ground counts as read with it ground. */
 export function groundBeforeOrAfter({ parts, read }: StationRead): Remark[] {
-	const known = read.gapAtLift ?? read.gap;
-	if (!known || known.newest.inPlace.groundOff !== undefined) return [];
 	if (lengthOf(parts.retainer?.groundOff ?? '0 mm') === 0) return [];
-	return [
-		{
-			state: 'watch',
-			text: message('seal.ground-unknown')
-		}
-	];
+	const isUnsaid = [read.gap, read.gapAtLift].some(
+		(known) => known && known.newest.inPlace.groundOff === undefined
+	);
+	return isUnsaid ? [{ state: 'watch', text: message('seal.ground-unknown') }] : [];
 }
 
 /** A gap that was read with the seal not fully home: it is too small. */

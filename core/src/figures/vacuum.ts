@@ -8,6 +8,7 @@ import type { StationRead } from './read.ts';
 declare module '../message/message.ts' {
 	interface Messages {
 		'vacuum.not-held': { readonly reached: string; readonly min: string };
+		'vacuum.too-short': { readonly held: number; readonly needed: number };
 	}
 }
 declare module '../verdict/verdict.ts' {
@@ -16,16 +17,26 @@ declare module '../verdict/verdict.ts' {
 	}
 }
 
-/** null until the port was tested; as much as was asked for is enough, whatever the gauge resolves. */
+/**
+ * null until the port was tested; as much as was asked for is enough, whatever the gauge
+ * resolves. A vacuum that was not held for the job's time is a stop: nobody knows that it holds.
+ */
 export const vacuum = figure({ dimension: 'pressure', isColumn: false, verdict: judged });
 
-function judged({ checks }: StationRead): Verdict<Kilopascals> | null {
+function judged({ job, checks }: StationRead): Verdict<Kilopascals> | null {
 	if (!checks.vacuum) return null;
-	const { reached, least } = checks.vacuum;
-	return judge(vacuumOf(reached), {
+	const { reached, least, seconds } = checks.vacuum;
+	const verdict = judge(vacuumOf(reached), {
 		dimension: 'pressure',
 		limits: [{ code: 'min-vacuum', side: 'floor', at: vacuumOf(least), severity: 'stop' }],
 		sources: ['measured'],
 		remedy: () => message('vacuum.not-held', { reached, min: least })
 	});
+	const needed = job.setup.limits.vacuum.seconds;
+	if (verdict.state === 'stop' || seconds >= needed) return verdict;
+	return {
+		...verdict,
+		state: 'stop',
+		remedy: message('vacuum.too-short', { held: seconds, needed })
+	};
 }

@@ -203,8 +203,9 @@ function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millime
 		(r) => sealGapForBuild(r, offset, parts),
 		repeats
 	);
-	if (atLift) hold('seal-floor', atLift, limits.sealFloor);
-	else if (closed && kind.lift)
+	// As the sheet has it: where it was read both ways, each must keep the floor.
+	hold('seal-floor', atLift, limits.sealFloor);
+	if (closed && kind.lift)
 		hold(
 			'seal-floor',
 			{

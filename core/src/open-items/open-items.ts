@@ -20,6 +20,7 @@ import {
 	sealHeightTolerance,
 	type Figure,
 	type FigureName,
+	type Remark,
 	type StationSheet
 } from '../figures/index.ts';
 import type { RuleId } from '../fit/index.ts';
@@ -104,6 +105,11 @@ export function openItems(job: Job, sheet: Sheet): OpenItem[] {
 			item(`hold ${id}`, station ?? 'job', message('note.text', { text }), 'blocking')
 		),
 		...assemblyItems(job, sheet, item),
+		...sheet.remarks
+			.filter(isOfWholeSheet)
+			.map(({ text, limit }) =>
+				item(`stop job ${keyOf(text)}${against(limit)}`, 'job', text, 'acceptance')
+			),
 		...sheet.fit
 			.filter(({ outcome, severity }) => outcome === 'fails' && severity === 'stop')
 			.map(({ key, rule, stations, kind, acceptance }) =>
@@ -120,6 +126,9 @@ export function openItems(job: Job, sheet: Sheet): OpenItem[] {
 	const rank = { blocking: 0, acceptance: 1, info: 2 };
 	return items.toSorted((a, b) => rank[a.severity] - rank[b.severity]);
 }
+
+/** What is wrong with the whole sheet: a stop, or a part that may have been forgotten on a whole head. */
+const isOfWholeSheet = ({ state, about }: Remark) => state === 'stop' || about === 'forgotten-part';
 
 const isMeasured = ({ inForce }: StationSheet) => Object.keys(inForce).length > 0;
 const isSample = (job: Job, sheet: Sheet) =>

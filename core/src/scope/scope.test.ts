@@ -1,9 +1,11 @@
 /** What each scope refuses (handbook §9, "What a signature says"). */
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { SCOPES, type Job } from '../document/index.ts';
+import { SCOPE_NEEDS, SCOPES, type Job } from '../document/index.ts';
 import { readJob } from '../document/file.ts';
 import { evaluate } from '../evaluation/index.ts';
+import type { Remark } from '../figures/index.ts';
+import { message } from '../message/index.ts';
 import { furthest, lackingFor, standingOf, wholeJob, type Scope } from './index.ts';
 
 const load = (name: string): Job => {
@@ -83,14 +85,66 @@ describe('a signature of the head as built', () => {
 			copy.checks = copy.checks.filter(({ sort }) => sort !== 'vacuum');
 		});
 		expect(all(untried, 'built')).toEqual(['vacuum']);
-		untried.setup.workLocation = 'vehicle';
-		expect(all(untried, 'built')).not.toContain('vacuum');
+	});
+	it('in the car wants the leak-down of the cylinder, made with its springs on', () => {
+		const inCar = changed(single, (copy) => {
+			copy.setup.workLocation = 'vehicle';
+			// One who works in the car strips, proves the air and so on: what is asked here is the leak-down.
+			copy.setup.leftOut = [{ need: 'assembly', reason: 'recorded on paper' }];
+		});
+		expect(all(inCar, 'built')).toEqual(['vacuum']);
+		const leakDown = (at: string) =>
+			changed(inCar, (copy) => {
+				copy.checks.push({
+					id: '0197a999-0000-7000-8000-0000000000a1',
+					sort: 'leak-down',
+					station: copy.stations[0]!.label,
+					loss: 0.04,
+					most: 0.15,
+					person: copy.people[0]!.id,
+					at
+				});
+			});
+		expect(all(leakDown('2040-01-01T08:00:00.000Z'), 'built')).toEqual([]);
+		expect(all(leakDown('2000-01-01T08:00:00.000Z'), 'built')).toEqual(['vacuum']);
+	});
+	it('takes no check from before the spring went on', () => {
+		const early = changed(single, (copy) => {
+			const before = '2000-01-01T08:00:00.000Z';
+			for (const reading of copy.readings)
+				if (['built-height', 'on-head-load'].includes(reading.quantity)) {
+					reading.at = before;
+					delete reading.clock;
+				}
+			for (const check of copy.checks) if (check.sort === 'vacuum') check.at = before;
+		});
+		expect(all(early, 'built')).toEqual(['built', 'vacuum']);
 	});
 });
 
 describe('a signature on the engine', () => {
 	it('refuses a valve whose lash was not set', () => {
 		expect(all(without(single, 'lash'), 'on-engine')).toEqual(['lash']);
+	});
+	it('refuses a lash that was held against nothing', () => {
+		const hot = changed(single, (copy) => {
+			for (const reading of copy.readings)
+				if (reading.quantity === 'lash') {
+					reading.engine = 'hot';
+					reading.read = '0.050 in';
+				}
+		});
+		expect(all(hot, 'on-engine')).toEqual(['lash']);
+	});
+	it('takes no preload for the lash of solid lifters', () => {
+		const pushed = changed(single, (copy) => {
+			for (const reading of copy.readings)
+				if (reading.quantity === 'lash') {
+					reading.quantity = 'preload';
+					delete reading.lash;
+				}
+		});
+		expect(all(pushed, 'on-engine')).toEqual(['lash']);
 	});
 	it('asks for piston-to-valve of each kind where the deck was cut, and not else', () => {
 		const untried = changed(single, (copy) => {
@@ -125,6 +179,35 @@ describe('a scope', () => {
 		expect(lacking(six, one)).toEqual([]);
 		expect(lacking(six, wholeJob(six, 'measured'))).not.toEqual([]);
 		expect(standing(six, one).items.every(({ place }) => !place.includes('4E'))).toBe(true);
+	});
+	it('claims nothing once all that it claims is left out, and takes a letter for no reason', () => {
+		const leaving = (reason: string) =>
+			changed(single, (copy) => {
+				copy.setup.leftOut = SCOPE_NEEDS.map((need) => ({ need, reason }));
+			});
+		for (const name of SCOPES)
+			expect(standing(leaving('not wanted'), wholeJob(single, name))).toMatchObject({
+				isRead: false,
+				maySign: false
+			});
+		const bare = changed(leaving('x'), (copy) => {
+			copy.readings = copy.readings.filter(({ quantity }) => quantity === 'tip-height');
+		});
+		expect(all(bare, 'on-engine')).toContain('lash');
+	});
+	it('is held up by a stop of the whole sheet, and by a part that may have been forgotten', () => {
+		const sheet = evaluate(single);
+		const remark = (state: 'stop' | 'watch' | 'clear', about?: 'forgotten-part'): Remark => ({
+			state,
+			...(about && { about }),
+			text: message('spring.sampled', { kind: 'intake', tested: 1, of: 2 })
+		});
+		const held = (...remarks: Remark[]) =>
+			standingOf(single, { ...sheet, remarks }, wholeJob(single, 'measured')).maySign;
+		expect(held()).toBe(true);
+		expect(held(remark('watch'), remark('clear'))).toBe(true);
+		expect(held(remark('stop'))).toBe(false);
+		expect(held(remark('watch', 'forgotten-part'))).toBe(false);
 	});
 	it('does without what the job leaves out with a reason', () => {
 		const job = changed(without(single, 'seal-gap', 'seal-gap-at-lift'), (copy) => {

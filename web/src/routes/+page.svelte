@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { FilePlus2, Plus } from '@lucide/svelte';
+	import FilePlus2 from '@lucide/svelte/icons/file-plus-2';
+	import Plus from '@lucide/svelte/icons/plus';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { goto } from '$app/navigation';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';

@@ -354,6 +354,8 @@ export const sentences: Sentences = {
 		say`Piston ${length(by)} too near the valve at ${angle}° about top dead centre: cam timing, valve pocket, or gasket`,
 	'vacuum.not-held': ({ reached, min }) =>
 		`Port held ${reached} of the ${min} required: inspect seat, guide and seal`,
+	'vacuum.too-short': ({ held, needed }) =>
+		`Vacuum held ${held} s of the ${needed} s required: test the port again for the full time`,
 	'leak-down.too-much': ({ loss, most }) =>
 		`Leak-down ${Math.round(loss * 100)} %, max ${Math.round(most * 100)} %: listen where the air goes, intake, exhaust or crankcase`,
 	'passage.contact': ({ passage, note }) =>
@@ -702,7 +704,8 @@ export const sentences: Sentences = {
 	'scope.left-out': ({ need, reason }) => `without ${labels.scopeNeed[need]}: ${reason}`,
 	'scope.lacks': ({ need, stations }) =>
 		`${capital(labels.scopeNeed[need])} is missing at ${stations.join(', ')}.`,
-	'scope.empty': 'Nothing was read at these stations: there is nothing to sign.',
+	'scope.empty':
+		'There is nothing to sign: nothing was read at these stations, or everything that this scope claims is excluded.',
 	'stage.accepted': 'accepted',
 	'stage.not-needed': 'not needed',
 	'stage.heights-since': 'heights read since',

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The steps at one place, with those that are done and who did them. */
-	import { Check } from '@lucide/svelte';
+	import Check from '@lucide/svelte/icons/check';
 	import type { AssemblyStep, Step } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBook } from '$lib/job/book.svelte';

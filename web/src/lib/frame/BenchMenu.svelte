@@ -1,6 +1,8 @@
 <script lang="ts">
 	/** One menu for who works here, how they read, and where else to go. */
-	import { ChevronDown, Moon, Sun } from '@lucide/svelte';
+	import ChevronDown from '@lucide/svelte/icons/chevron-down';
+	import Moon from '@lucide/svelte/icons/moon';
+	import Sun from '@lucide/svelte/icons/sun';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import { label } from '@zinc-ledger/words';

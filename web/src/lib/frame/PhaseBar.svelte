@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** On a phone: the phases at the bottom, what is next in their middle, and a phase's stages from below. */
-	import { Check } from '@lucide/svelte';
+	import Check from '@lucide/svelte/icons/check';
 	import { page } from '$app/state';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';

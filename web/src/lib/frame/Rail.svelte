@@ -3,7 +3,7 @@
 	 * The phases of the job in the order of the work, always in this place: a column at the bench,
 	 * a strip with the stages of one phase on a tablet. A phone has a bar of its own.
 	 */
-	import { Check } from '@lucide/svelte';
+	import Check from '@lucide/svelte/icons/check';
 	import { page } from '$app/state';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** One row at any width: the brand, the job, what to find, the bench's menu. */
-	import { Search } from '@lucide/svelte';
+	import Search from '@lucide/svelte/icons/search';
 	import { page } from '$app/state';
 	import { getBench, type Scheme } from '$lib/bench/bench.svelte';
 	import Key from '$lib/ui/Key.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Photos of a valve, of what came with a head, or of a kit's paper. */
-	import { Camera } from '@lucide/svelte';
+	import Camera from '@lucide/svelte/icons/camera';
 	import { invalidateAll } from '$app/navigation';
 	import { capital, moment } from '$lib/ui/words';
 	import Alert from '$lib/ui/Alert.svelte';

@@ -1,23 +1,37 @@
 <script module lang="ts">
-	import type { EngineState, RoundParts } from '@zinc-ledger/core';
+	import type { EngineState, Quantity, RoundParts } from '@zinc-ledger/core';
 
 	/** What stands at the valves while they are measured. */
-	export interface InPlaceAnswers extends Omit<RoundParts, 'locator' | 'recess'> {
+	export interface InPlaceAnswers extends Omit<RoundParts, 'locator' | 'sealHome' | 'recess'> {
 		/** Never answered for anybody: a locator left out is the classic mistake. */
 		locator: 'yes' | 'no' | null;
+		/** Nor is this: a seal that is not fully seated takes from the gap. */
+		sealHome: 'yes' | 'no' | null;
 		shims: boolean;
-		sealHome: boolean;
 		isGround: boolean;
 		lashCap: boolean;
 		engine: EngineState;
 		as: 'found' | 'set';
 		marked: boolean;
 	}
+
+	/** The question that a round of this quantity does not begin without. */
+	const questionOf = (quantity: Quantity): 'locator' | 'sealHome' | null =>
+		quantity === 'installed-height'
+			? 'locator'
+			: quantity === 'seal-gap' || quantity === 'seal-gap-at-lift'
+				? 'sealHome'
+				: null;
+
+	/** Whether that question is still to be answered. */
+	export function isUnanswered(quantity: Quantity, answers: InPlaceAnswers): boolean {
+		const question = questionOf(quantity);
+		return question !== null && answers[question] === null;
+	}
 </script>
 
 <script lang="ts">
 	/** What stands at the valves, asked once: locator, shims, seals, caps, the engine's state. */
-	import type { Quantity } from '@zinc-ledger/core';
 	import { getBook } from '$lib/job/book.svelte';
 	import { isTyping } from '$lib/keys/keys.svelte';
 	import Key from '$lib/ui/Key.svelte';
@@ -28,7 +42,7 @@
 	interface Props {
 		quantity: Quantity;
 		answers: InPlaceAnswers;
-		/** The round was begun without an answer about the locator. */
+		/** The round was begun without an answer to its question. */
 		asked: boolean;
 		/** Whether the job has a ground retainer, and a lash cap. */
 		anyGround: boolean;
@@ -38,7 +52,8 @@
 	const book = getBook();
 	const LINE = 'min-h-12 border-b border-hair';
 	const KEYS = { yes: '1', no: '0' } as const;
-	const isGap = $derived(quantity === 'seal-gap' || quantity === 'seal-gap-at-lift');
+	const question = $derived(questionOf(quantity));
+	const isGap = $derived(question === 'sealHome');
 	const isOverTip = $derived(quantity === 'tip-height' || quantity.startsWith('rocker'));
 	const anyShims = $derived(book.job.stations.some((station) => station.shims.length > 0));
 	const locators = $derived(
@@ -51,9 +66,9 @@
 
 	/** The keypad alone answers, where no field takes what is typed. */
 	function press(event: KeyboardEvent) {
-		if (quantity !== 'installed-height' || isTyping(event)) return;
-		if (event.key === '1') answers.locator = 'yes';
-		else if (event.key === '0') answers.locator = 'no';
+		if (question === null || isTyping(event)) return;
+		if (event.key === '1') answers[question] = 'yes';
+		else if (event.key === '0') answers[question] = 'no';
 		else return;
 		event.preventDefault();
 	}
@@ -61,22 +76,26 @@
 
 <svelte:window onkeydown={press} />
 
+{#snippet yesOrNo(about: 'locator' | 'sealHome', label: string, of: string)}
+	<RadioGroup
+		{label}
+		class="min-h-12 border-b border-hair"
+		options={[
+			{ value: 'yes', label: 'Yes' },
+			{ value: 'no', label: 'No' }
+		]}
+		bind:value={answers[about]}
+	>
+		{#snippet lead()}
+			<span>{label} <span class="figure text-soft">{of}</span></span>
+		{/snippet}
+		{#snippet beside({ value })}<Key>{KEYS[value]}</Key>{/snippet}
+	</RadioGroup>
+{/snippet}
+
 <div class="mt-4 border-t-2 border-ink">
 	{#if quantity === 'installed-height'}
-		<RadioGroup
-			label="Locator under the gauge"
-			class="min-h-12 border-b border-hair"
-			options={[
-				{ value: 'yes', label: 'Yes' },
-				{ value: 'no', label: 'No' }
-			]}
-			bind:value={answers.locator}
-		>
-			{#snippet lead()}
-				<span>Locator under the gauge <span class="figure text-soft">{locators}</span></span>
-			{/snippet}
-			{#snippet beside({ value })}<Key>{KEYS[value]}</Key>{/snippet}
-		</RadioGroup>
+		{@render yesOrNo('locator', 'Locator under the gauge', locators)}
 		{#if asked && answers.locator === null}
 			<Alert class="py-2">
 				Answer first if the locator is under the gauge: without it every height is too tall by its
@@ -102,7 +121,17 @@
 		<Checkbox class={LINE} bind:checked={answers.lashCap}>Lash cap on the tip</Checkbox>
 	{/if}
 	{#if isGap}
-		<Checkbox class={LINE} bind:checked={answers.sealHome}>Every seal fully seated</Checkbox>
+		{@render yesOrNo('sealHome', 'Every seal fully seated', '')}
+		{#if asked && answers.sealHome === null}
+			<Alert class="py-2">
+				Answer first if every seal is fully seated: one that is not makes its gap read too small.
+			</Alert>
+		{/if}
+		{#if answers.sealHome === 'no'}
+			<p class="py-2 font-semibold text-watch">
+				Each gap read now gets a “seat it and read again” remark.
+			</p>
+		{/if}
 	{/if}
 	{#if quantity === 'lash'}
 		<RadioGroup

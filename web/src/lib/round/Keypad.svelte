@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The round's own keys for a finger: no keyboard of the system covers the figure. */
-	import { Delete } from '@lucide/svelte';
+	import Delete from '@lucide/svelte/icons/delete';
 	import type { Round } from './round.svelte';
 	import Button from '$lib/ui/Button.svelte';
 

@@ -18,7 +18,7 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
-	import InPlace, { type InPlaceAnswers } from './InPlace.svelte';
+	import InPlace, { isUnanswered, type InPlaceAnswers } from './InPlace.svelte';
 	import type { RoundBegun } from './round.svelte';
 	import { gaugeResolution, GAUGES_FOR, ROUND_WORDS } from './words';
 	import Button from '$lib/ui/Button.svelte';
@@ -39,7 +39,7 @@
 	let answers = $state<InPlaceAnswers>({
 		locator: null,
 		shims: false,
-		sealHome: true,
+		sealHome: null,
 		isGround: true,
 		lashCap: true,
 		engine: 'cold',
@@ -94,7 +94,7 @@
 	async function begin(event: SubmitEvent) {
 		event.preventDefault();
 		const { locator, shims, sealHome, isGround, lashCap, engine, as, marked } = answers;
-		asked = quantity === 'installed-height' && locator === null;
+		asked = isUnanswered(quantity, answers);
 		if (asked || !recessRead.ok || !resolutionRead.ok || gaugeProblem) return;
 		if (!(await keptWhy())) return;
 		onbegin({
@@ -102,7 +102,7 @@
 				locator: locator !== 'no',
 				shims,
 				recess: recessRead.text,
-				sealHome,
+				sealHome: sealHome !== 'no',
 				...(anyGround && { isGround }),
 				...(anyCap && { lashCap })
 			},

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Something that is so or not; its words beside it, or in aria-label. */
-	import { Check } from '@lucide/svelte';
+	import Check from '@lucide/svelte/icons/check';
 	import { Checkbox } from 'bits-ui';
 	import type { Snippet } from 'svelte';
 	import type { ClassValue } from 'svelte/elements';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** One of many things, found by typing; what was used last stands first. */
-	import { Check, ChevronDown } from '@lucide/svelte';
+	import Check from '@lucide/svelte/icons/check';
+	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import { Combobox } from 'bits-ui';
 	import type { ClassValue } from 'svelte/elements';
 	import { LIST, OPTION } from './looks';

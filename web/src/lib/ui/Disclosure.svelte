@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** What need not be seen until it is asked for. */
-	import { ChevronRight } from '@lucide/svelte';
+	import ChevronRight from '@lucide/svelte/icons/chevron-right';
 	import { Collapsible } from 'bits-ui';
 	import type { Snippet } from 'svelte';
 	import type { ClassValue } from 'svelte/elements';

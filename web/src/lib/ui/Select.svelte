@@ -1,6 +1,7 @@
 <script lang="ts" generics="Value extends string">
 	/** One of a few fixed things. */
-	import { Check, ChevronDown } from '@lucide/svelte';
+	import Check from '@lucide/svelte/icons/check';
+	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import { Select } from 'bits-ui';
 	import type { ClassValue } from 'svelte/elements';
 	import { LIST, OPTION } from './looks';

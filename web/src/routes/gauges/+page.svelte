@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Plus } from '@lucide/svelte';
+	import Plus from '@lucide/svelte/icons/plus';
 	import { dueOn } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import LinkState from '$lib/gauges/LinkState.svelte';

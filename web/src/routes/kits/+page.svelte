@@ -1,6 +1,8 @@
 <script lang="ts">
 	/** Kits of springs: the figures of each paper in a line. */
-	import { FileDown, FilePlus2, Plus } from '@lucide/svelte';
+	import FileDown from '@lucide/svelte/icons/file-down';
+	import FilePlus2 from '@lucide/svelte/icons/file-plus-2';
+	import Plus from '@lucide/svelte/icons/plus';
 	import { goto } from '$app/navigation';
 	import { showLength, showLoad, lengthOf, loadOf } from '@zinc-ledger/core';
 	import { problemText } from '@zinc-ledger/words';

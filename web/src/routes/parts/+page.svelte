@@ -1,5 +1,7 @@
 <script lang="ts">
-	import { FileDown, FilePlus2, Plus } from '@lucide/svelte';
+	import FileDown from '@lucide/svelte/icons/file-down';
+	import FilePlus2 from '@lucide/svelte/icons/file-plus-2';
+	import Plus from '@lucide/svelte/icons/plus';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { goto } from '$app/navigation';
 	import { PART_SORTS, type PartSort } from '@zinc-ledger/core';

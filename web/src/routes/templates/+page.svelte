@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Engines that the shop knows, to take a job in by. */
-	import { Plus } from '@lucide/svelte';
+	import Plus from '@lucide/svelte/icons/plus';
 	import { label } from '@zinc-ledger/words';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import Alert from '$lib/ui/Alert.svelte';

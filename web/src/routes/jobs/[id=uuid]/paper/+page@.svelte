@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Printer } from '@lucide/svelte';
+	import Printer from '@lucide/svelte/icons/printer';
 	import { goto } from '$app/navigation';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Printer } from '@lucide/svelte';
+	import Printer from '@lucide/svelte/icons/printer';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
