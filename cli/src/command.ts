@@ -12,6 +12,7 @@
 import { createHash } from 'node:crypto';
 import { parseArgs } from 'node:util';
 import {
+	type FigureName,
 	evaluate,
 	INCH_POUND,
 	METRIC,
@@ -21,8 +22,8 @@ import {
 	type Units
 } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
-import { verifySheet } from '@zinc-ledger/core/signed';
-import { problemText, tell, write } from '@zinc-ledger/words';
+import { verifySheet, type Difference } from '@zinc-ledger/core/signed';
+import { label, problemText, tell, write } from '@zinc-ledger/words';
 import { sheetTable } from './sheet-table.ts';
 
 const USAGE =
@@ -99,9 +100,18 @@ function verify(content: string): Outcome {
 			verified.same
 				? 'Every figure is what this program works out from the readings in it.'
 				: 'This program works out other figures from the readings in it; the file itself is sound.',
+			...otherFigures(verified.differences),
 			''
 		].join('\n')
 	);
+}
+
+/** A line for each figure that is judged otherwise by today's rules, with its valves. */
+function otherFigures(differences: readonly Difference[]): string[] {
+	const stations = new Map<FigureName, string[]>();
+	for (const { station, figure } of differences)
+		stations.set(figure, [...(stations.get(figure) ?? []), station]);
+	return [...stations].map(([name, at]) => `  ${label('figure', name)}: ${at.join(', ')}`);
 }
 
 function jsonText(value: unknown): string {

@@ -82,9 +82,10 @@ interface Aim {
 /** Runs in the page before an element is pressed, and notes when a press reaches it. */
 const NOTE_PRESS = `
 	const [element] = arguments;
+	document.removeEventListener('click', window.notesPress, true);
 	window.pressed = false;
-	const note = ({ target: top }) => { if (${IS_OWN}) window.pressed = true; };
-	document.addEventListener('click', note, { capture: true, once: true })`;
+	window.notesPress = ({ target: top }) => { if (${IS_OWN}) window.pressed = true; };
+	document.addEventListener('click', window.notesPress, true)`;
 
 /** Runs in each page before its own scripts: its service worker is not there yet. */
 const NO_WORKER = `
@@ -136,6 +137,8 @@ export class Browser {
 			'--disable-sync',
 			'--disable-dev-shm-usage',
 			'--hide-scrollbars',
+			// A press outside of the window is lost, whatever size the page is made to be.
+			'--window-size=2000,1400',
 			`--user-data-dir=${profile}`,
 			...(abroad ? [`--host-resolver-rules=MAP ${abroad.name} ${abroad.address}`] : [])
 		);
@@ -321,7 +324,7 @@ export class Browser {
 			await this.#dispatch({ ...at, type: 'mousePressed' });
 			await this.#dispatch({ ...at, type: 'mouseReleased' });
 			return this.#wasPressed();
-		}, 'the page kept moving away from under the pointer');
+		}, 'the press did not reach it');
 	}
 
 	#dispatch(mouse: object): Promise<void> {

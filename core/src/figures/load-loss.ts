@@ -1,7 +1,7 @@
 /** What a tested spring has lost against its card. Source: handbook §5. */
 import { lengthOf, newtons, type Millimetres, type Newtons } from '../units/index.ts';
 import { message } from '../message/index.ts';
-import { isBeyondTested } from '../spring/index.ts';
+import { isBeyondTested, testerUncertainty } from '../spring/index.ts';
 import { judge, type Limit, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import type { StationRead } from './read.ts';
@@ -49,6 +49,7 @@ function judged({ height, kind, parts, shared: { limits } }: StationRead): Verdi
 		dimension: 'load',
 		limits: [floor(limits.sag.watch, 'watch'), floor(limits.sag.stop, 'stop')],
 		sources: ['tested', card.source],
+		uncertainty: testerUncertainty(curve, at),
 		remedy: () =>
 			message('spring.lost-load', { load: now, card: then, height: at, part: 1 - now / then })
 	});

@@ -2,6 +2,7 @@
 import { lengthOf, newtons, pressureOf, type Newtons } from '../units/index.ts';
 import { message } from '../message/index.ts';
 import { netSeatForce } from '../control/index.ts';
+import { loadUncertainty } from '../spring/index.ts';
 import { judge, notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import type { StationRead } from './read.ts';
@@ -46,7 +47,7 @@ function judged(station: StationRead): Verdict<Newtons> | null {
 			{ code: 'net-seat-load', side: 'floor', at: least, severity: 'watch' }
 		],
 		sources: ['measured', ...loadSources(station, 'seat-load', height!)],
-		uncertainty: (kind.rate ?? 0) * read.height!.uncertainty,
+		uncertainty: loadUncertainty(kind.curve!, height!, read.height!.uncertainty),
 		remedy: ({ code }, state) =>
 			state === 'inconclusive'
 				? message('net-seat-load.too-close')

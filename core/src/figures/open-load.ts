@@ -1,7 +1,8 @@
 /** Load at full lift, against what is asked for or promised and what the train bears. Source: handbook §5. */
 import { loadOf, mm, newtons, type Newtons } from '../units/index.ts';
 import { message } from '../message/index.ts';
-import { notMeasured, type Verdict } from '../verdict/index.ts';
+import { loadUncertainty } from '../spring/index.ts';
+import { combinedUncertainty, notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { band, judgedOr, loadRemedy } from './judging.ts';
 import type { StationRead } from './read.ts';
@@ -24,7 +25,7 @@ declare module '../verdict/verdict.ts' {
 export const openLoad = figure({ dimension: 'load', isColumn: true, verdict: judged });
 
 function judged(station: StationRead): Verdict<Newtons> {
-	const { height, kind, parts, netLift, shared } = station;
+	const { height, kind, parts, netLift, read, shared } = station;
 	if (height === null || !kind.curve || !kind.lift)
 		return notMeasured(lacking(station, 'open-load'));
 	const open = mm(height - netLift!);
@@ -46,6 +47,11 @@ function judged(station: StationRead): Verdict<Newtons> {
 			...loadSources(station, 'open-load', open),
 			{ of: 'lift', source: kind.sources.lift! }
 		],
+		uncertainty: loadUncertainty(
+			kind.curve,
+			open,
+			combinedUncertainty(read.height!.uncertainty, kind.lift.uncertainty ?? 0)
+		),
 		remedy: (limit) =>
 			limit.code === 'max-open-load'
 				? message('open-load.above-max', { by: newtons(load - limit.at) })

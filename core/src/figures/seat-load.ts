@@ -1,6 +1,7 @@
 /** Load with the valve closed, against what is asked for or promised. Source: handbook §5. */
 import { loadOf, type Newtons } from '../units/index.ts';
 import { message } from '../message/index.ts';
+import { loadUncertainty } from '../spring/index.ts';
 import { notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { band, judgedOr, loadRemedy } from './judging.ts';
@@ -39,7 +40,7 @@ function judged(station: StationRead): Verdict<Newtons> {
 		dimension: 'load',
 		limits: among,
 		sources: ['measured', ...loadSources(station, 'seat-load', height)],
-		uncertainty: (kind.rate ?? 0) * read.height!.uncertainty,
+		uncertainty: loadUncertainty(kind.curve, height, read.height!.uncertainty),
 		remedy: (limit, state) =>
 			state === 'inconclusive'
 				? message('seat-load.inconclusive')

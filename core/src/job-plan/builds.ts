@@ -3,7 +3,8 @@ import { coilBindMargin, sealClearance } from '../clearance/index.ts';
 import { rigidLimit } from '../control/index.ts';
 import { isShimTooTight, stacks, type ShimStock } from '../plan/index.ts';
 import { pumpUpOf } from '../lift/index.ts';
-import { combinedUncertainty } from '../verdict/index.ts';
+import { loadUncertainty, localRate } from '../spring/index.ts';
+import { combinedUncertainty, SURELY_INSIDE } from '../verdict/index.ts';
 import {
 	bareHeightOf,
 	rigidTrainOf,
@@ -181,7 +182,8 @@ interface Floor {
 /** A figure nearer to its floor than it is known is not planned for: it could not be called. */
 const below = (name: BuildLimit, margin: number, uncertainty: number): Floor => {
 	const inside = toComparisonStep(margin, 'length');
-	return { name, short: inside >= uncertainty ? 0 : Math.max(uncertainty - inside, 1e-4) };
+	const needed = uncertainty * SURELY_INSIDE;
+	return { name, short: inside >= needed ? 0 : Math.max(needed - inside, 1e-4) };
 };
 
 /** Floors that only the locks move: seal, tip and rocker. */
@@ -249,8 +251,11 @@ function floorsBelow(
 	if (parts.aim.method === 'as-it-stands' && curve) {
 		const load = curve.load(height);
 		const least = loadOf(parts.aim.minSeatLoad);
-		if (load !== null && load < least && kind.rate)
-			floors.push({ name: 'min-seat-load', short: (least - load) / kind.rate });
+		const rate = localRate(curve, height);
+		if (load !== null && rate) {
+			const unsure = loadUncertainty(curve, height, bare.uncertainty);
+			floors.push(below('min-seat-load', (load - least) / rate, unsure / rate));
+		}
 	}
 	const short = shared.floorSpeed === null ? 0 : controlShort(kind, height, shared.floorSpeed);
 	if (short > 0) floors.push({ name: 'control-limit', short });

@@ -16,6 +16,7 @@ import {
 import { partsOf, type Job } from '../document/index.ts';
 import { checkJob } from '../document/file.ts';
 import { isTooDeep, problemsOf, type Problem } from '../file/index.ts';
+import type { FigureName } from '../figures/index.ts';
 import { drawingOf, tightestStation } from '../geometry/index.ts';
 import type { Units } from '../units/index.ts';
 import { message, type Message } from '../message/index.ts';
@@ -27,12 +28,12 @@ import {
 	type SignedSheet,
 	type Signing
 } from './schema.ts';
-import { hasSameFigures } from './version-1.ts';
+import { differencesFromVersion1, type Difference } from './version-1.ts';
 import { visitAsSigned } from './visit.ts';
 
 export { AnySignedSheet, SignedSheet, type Signing } from './schema.ts';
 export type { FrozenVisit } from './visit.ts';
-export { figureOfVersion1, stateOfVersion1 } from './version-1.ts';
+export { figureOfVersion1, stateOfVersion1, type Difference } from './version-1.ts';
 
 /** SHA-256 of a text in UTF-8, as lower-case hexadecimal digits. */
 export type Sha256 = (text: string) => string;
@@ -99,7 +100,13 @@ function sectionOf(job: Job, sheet: Sheet): Pick<SignedSheet, 'section'> {
 }
 
 export type Verification =
-	| { readonly ok: true; readonly signed: AnySignedSheet; readonly same: boolean }
+	| {
+			readonly ok: true;
+			readonly signed: AnySignedSheet;
+			readonly same: boolean;
+			/** The figures that this program works out otherwise; none where all it does is word them otherwise. */
+			readonly differences: readonly Difference[];
+	  }
 	| { readonly ok: false; readonly problem: Message; readonly problems?: readonly Problem[] };
 
 declare module '../message/message.ts' {
@@ -125,19 +132,46 @@ function asOf(signed: SignedSheet['sheet'], now: ReturnType<typeof sheetJson>) {
 	// Which units figures stand in is said to a reader; a later program names those of what came since.
 	return { ...now, units: signed.units, stations, fit };
 }
-type JsonStation = { readonly figures: { readonly [name: string]: Json } };
+type JsonStation = {
+	readonly label: string;
+	readonly figures: { readonly [name: string]: Json };
+};
 const findingsIn = (sheet: object) => (sheet as { fit?: { readonly rule: string }[] }).fit ?? [];
-const figuresIn = (sheet: SignedSheet['sheet']) =>
-	((sheet as { stations?: JsonStation[] }).stations ?? []).map(({ figures }) => figures);
+const stationsIn = (sheet: object) => (sheet as { stations?: JsonStation[] }).stations ?? [];
+const figuresIn = (sheet: object) => stationsIn(sheet).map(({ figures }) => figures);
 
-/** Whether sheet and open items are what this program works out from the job. */
-function isSame(job: Job, signed: AnySignedSheet): boolean {
+/** How a signed sheet compares with what this program works out from the job in it. */
+function comparedWithNow(
+	job: Job,
+	signed: AnySignedSheet
+): Pick<Extract<Verification, { ok: true }>, 'same' | 'differences'> {
 	const sheet = evaluate(job);
-	if (signed.version === 1) return hasSameFigures(sheet, signed.sheet);
-	const now = sheetJson(sheet, signed.sheet.units.sentences, () => '');
-	return (
-		canonical(withoutWords(asOf(signed.sheet, now))) === canonical(withoutWords(signed.sheet)) &&
-		canonical(openAsSigned(job, sheet)) === canonical(withoutWords(signed.open))
+	if (signed.version === 1) {
+		const differences = differencesFromVersion1(sheet, signed.sheet);
+		const isWhole =
+			(signed.sheet as { stations?: unknown[] }).stations?.length === sheet.stations.length;
+		return { same: isWhole && differences.length === 0, differences };
+	}
+	const now = withoutWords(
+		asOf(
+			signed.sheet,
+			sheetJson(sheet, signed.sheet.units.sentences, () => '')
+		)
+	) as object;
+	const then = withoutWords(signed.sheet) as object;
+	const same =
+		canonical(now) === canonical(then) &&
+		canonical(openAsSigned(job, sheet)) === canonical(withoutWords(signed.open));
+	return { same, differences: same ? [] : differencesBetween(then, now) };
+}
+
+/** The figures of two sheets that differ, station by station. */
+function differencesBetween(then: object, now: object): Difference[] {
+	const after = figuresIn(now);
+	return stationsIn(then).flatMap(({ label, figures }, i) =>
+		(Object.keys(figures) as FigureName[])
+			.filter((name) => canonical(figures[name] ?? null) !== canonical(after[i]?.[name] ?? null))
+			.map((figure) => ({ station: label, figure }))
 	);
 }
 
@@ -145,7 +179,7 @@ function isSame(job: Job, signed: AnySignedSheet): boolean {
  * Whether a signed sheet is as it was signed.
  *
  * @returns `same` tells whether this program works out the same sheet from the
- * job in it; a later one may not, and the file is sound all the same
+ * job in it, and `differences` where not; a later one may not, and the file is sound all the same
  */
 export function verifySheet(text: string, sha256: Sha256): Verification {
 	const refused = (problem: Message): Verification => ({ ok: false, problem });
@@ -177,5 +211,6 @@ export function verifySheet(text: string, sha256: Sha256): Verification {
 		};
 	const signed = value as AnySignedSheet;
 	const read = checkJob(signed.job);
-	return { ok: true, signed, same: read.ok && isSame(read.value, signed) };
+	const compared = read.ok ? comparedWithNow(read.value, signed) : { same: false, differences: [] };
+	return { ok: true, signed, ...compared };
 }

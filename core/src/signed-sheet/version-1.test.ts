@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { checkJob, readJob, writeJob } from '../document/file.ts';
 import type { Job } from '../document/index.ts';
 import { evaluate } from '../evaluation/index.ts';
+import type { FigureName } from '../figures/index.ts';
 import { openItems } from '../open-items/index.ts';
 import { readParts, writeParts } from '../part/file.ts';
 import { verifySheet } from './signed.ts';
@@ -32,6 +33,14 @@ const kept = (job: Record<string, unknown>) =>
 		}))
 	);
 
+/**
+ * Figures that today's rules know less well than those of version 1 did: a load carries its
+ * height's interval by the curve's own rate, and its tester's; a figure is clear of a stop limit
+ * only by more than its interval.
+ */
+const LESS_CERTAIN: readonly FigureName[] = ['seatLoad', 'openLoad', 'loss', 'netSeatLoad'];
+const isElse = (figure: FigureName) => !LESS_CERTAIN.includes(figure);
+
 describe.each(names)('%s of version 1', (name) => {
 	const text = read(`jobs/${name}`);
 	it('opens, and is written as version 2, which opens as the same', () => {
@@ -42,9 +51,11 @@ describe.each(names)('%s of version 1', (name) => {
 	it('keeps value, gauge, person and time of each reading to the letter', () => {
 		expect(kept(jobIn(text))).toBe(kept(JSON.parse(text) as Record<string, unknown>));
 	});
-	it('signed, verifies as it was signed, every figure the same to the last digit', () => {
+	it('signed, verifies as it was signed, and names what is judged otherwise since', () => {
 		const signed = verifySheet(read(`signed/${name}`), sha256);
-		expect(signed).toMatchObject({ ok: true, same: true });
+		if (!signed.ok) throw new Error(JSON.stringify(signed.problem));
+		const { differences } = signed;
+		expect([...new Set(differences.map(({ figure }) => figure))].filter(isElse)).toEqual([]);
 	});
 	it('signed and changed by one figure is told', () => {
 		const sheet = read(`signed/${name}`);

@@ -14,6 +14,12 @@ function vacuumThen({ reached, least }: { reached: string; least: string }): Jud
 }
 const UNJUDGED = { difference: null, uncertainty: 0 } as const;
 
+/** A figure that is worked out otherwise now than when it was signed. */
+export interface Difference {
+	readonly station: string;
+	readonly figure: FigureName;
+}
+
 interface StationOfVersion1 {
 	readonly label: string;
 	readonly figures: Readonly<Partial<Record<FigureName, JudgedThen | null>>>;
@@ -59,26 +65,23 @@ export function figureOfVersion1(
 	return judged;
 }
 
-/** Whether every figure that a sheet of version 1 kept is what this program works out, to the last digit. */
-export function hasSameFigures(sheet: Sheet, frozen: object): boolean {
+/** The figures that a sheet of version 1 kept and this program works out otherwise, to the last digit. */
+export function differencesFromVersion1(sheet: Sheet, frozen: object): Difference[] {
 	const then = (frozen as { readonly stations?: readonly StationOfVersion1[] }).stations ?? [];
 	const now = new Map(sheet.stations.map((station) => [station.label, station.figures]));
-	return (
-		then.length === sheet.stations.length &&
-		then.every((station) =>
-			FIGURE_NAMES.every((name) => {
-				// These were no figures of the sheet then.
-				if (name === 'headLoad' || name === 'vacuum') return true;
-				const [was, is] = [figureOfVersion1(station, name), now.get(station.label)?.[name]];
-				if (was === undefined) return true;
-				if (was === null || !is) return was === null && !is;
-				return (
-					was.figure === is.figure &&
-					was.state === is.state &&
-					was.difference === is.difference &&
-					was.uncertainty === is.uncertainty
-				);
-			})
-		)
+	return then.flatMap((station) =>
+		FIGURE_NAMES.filter((name) => {
+			// These were no figures of the sheet then.
+			if (name === 'headLoad' || name === 'vacuum') return false;
+			const [was, is] = [figureOfVersion1(station, name), now.get(station.label)?.[name]];
+			if (was === undefined) return false;
+			if (was === null || !is) return was !== null || Boolean(is);
+			return (
+				was.figure !== is.figure ||
+				was.state !== is.state ||
+				was.difference !== is.difference ||
+				was.uncertainty !== is.uncertainty
+			);
+		}).map((figure) => ({ station: station.label, figure }))
 	);
 }

@@ -1,5 +1,6 @@
 export * from './beside.ts';
 export * from './bind.ts';
 export * from './curve.ts';
+export * from './load-uncertainty.ts';
 export * from './of-card.ts';
 export * from './way-up.ts';

@@ -28,8 +28,13 @@ const PLAIN = /^[+-]?(\d+\.?\d*|\.\d+)$/;
 export const KPA_PER_UNIT = { bar: 100, psi: 6.894757, kPa: 1 } as const;
 type PressureUnit = keyof typeof KPA_PER_UNIT;
 export const pressureUnit = ({ length }: Units): PressureUnit => (length === 'in' ? 'psi' : 'bar');
-/** Units that may stand behind a figure that is no length and no load. */
-const SUFFIX = /\s*(cc|cm3|cm³|ml|bar|psi|kpa|°)$/i;
+/** Units that may stand behind a figure that is no length, load or rate; one of another dimension is no part of a figure. */
+const SUFFIX: Readonly<Partial<Record<SumDimension, RegExp>>> = {
+	volume: /\s*(cc|cm3|cm³|ml)$/i,
+	pressure: /\s*(bar|psi|kpa)$/i,
+	degrees: /\s*°$/
+};
+const NO_UNIT = /(?!)/;
 
 /**
  * Reads one figure of a sum.
@@ -55,8 +60,9 @@ export function readSumEntry(typed: string, dimension: SumDimension, units: Unit
 		const kept = withUnit(text, rateUnit(units));
 		return RATE_TEXT.test(kept) ? { ok: true, value: rateOf(kept), text: kept } : notFigure;
 	}
-	const [, suffix] = SUFFIX.exec(text) ?? [];
-	const digits = text.replace(',', '.').replace(SUFFIX, '');
+	const unitOf = SUFFIX[dimension] ?? NO_UNIT;
+	const [, suffix] = unitOf.exec(text) ?? [];
+	const digits = text.replace(',', '.').replace(unitOf, '');
 	if (!PLAIN.test(digits)) return notFigure;
 	const value = Number(digits);
 	if (dimension !== 'pressure') return { ok: true, value, text };

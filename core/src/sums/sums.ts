@@ -28,6 +28,8 @@ import type {
 
 declare module '../message/message.ts' {
 	interface Messages {
+		'sum.not-negative': { readonly field: SumFieldKey };
+		'sum.above-zero': { readonly field: SumFieldKey };
 		'sum.one-height': null;
 		'sum.no-spring': null;
 		'sum.no-thread': null;
@@ -57,12 +59,36 @@ const field = <Key extends SumFieldKey>(key: Key, dimension: SumDimension, usual
 const lengths = <Key extends SumFieldKey>(...keys: readonly Key[]) =>
 	keys.map((key) => field(key, 'length'));
 
+/** Figures that may stand below zero: a piston out of its bore, an engine that closes its lash as it warms, something to convert. */
+const SIGNED: readonly SumFieldKey[] = ['deck', 'growth', 'cut', 'pressure', 'length', 'load'];
+/** Figures that are nothing at all at zero. */
+const ABOVE_ZERO: readonly SumFieldKey[] = [
+	'bind',
+	'lobe',
+	'ratio',
+	'bore',
+	'stroke',
+	'chamber',
+	'open',
+	'head'
+];
+
+/** The first field whose figure cannot be; null where all can. */
+function outOfRange(of: Readonly<Record<string, number>>): Message | null {
+	for (const [key, value] of Object.entries(of)) {
+		const field = key as SumFieldKey;
+		if (ABOVE_ZERO.includes(field) && value <= 0) return message('sum.above-zero', { field });
+		if (!SIGNED.includes(field) && value < 0) return message('sum.not-negative', { field });
+	}
+	return null;
+}
+
 /** Keeps a sum's own field names for its working, and forgets them for the list. */
 const sum = <Key extends SumFieldKey>(
 	code: SumCode,
 	fields: readonly (SumField & { readonly key: Key })[],
 	work: Sum<Key>['work']
-): Sum => ({ code, fields, work: work as Sum['work'] });
+): Sum => ({ code, fields, work: (of) => outOfRange(of) ?? work(of) });
 
 const point = (height: number, force: number): Point => ({
 	height: mm(height),
@@ -283,18 +309,25 @@ export const SUMS: readonly Sum[] = [
 						);
 					})
 	),
-	sum('follower', lengths('shim', 'measured', 'wanted'), ({ shim, measured, wanted }) => [
-		result(
-			'shim',
-			'length',
-			shim + measured - wanted,
-			length(shim),
-			'+',
-			length(measured),
-			'−',
-			length(wanted)
-		)
-	]),
+	// The ratio is 1 for a bucket, and the finger's where lash is read at the cam.
+	sum(
+		'follower',
+		[...lengths('shim', 'measured', 'wanted'), field('ratio', 'number', '1')],
+		({ shim, measured, wanted, ratio }) => [
+			result(
+				'shim',
+				'length',
+				shim + (measured - wanted) * ratio,
+				length(shim),
+				'+ (',
+				length(measured),
+				'−',
+				length(wanted),
+				') ×',
+				number(ratio)
+			)
+		]
+	),
 	sum(
 		'compression',
 		[

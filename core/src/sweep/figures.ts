@@ -159,19 +159,6 @@ export function nonLinearity(curve: Curve, { seat, lift }: Window): number | nul
 	return greatest / (high - low);
 }
 
-/** Half the height over which a local rate is taken. */
-const LOCAL = 0.4;
-
-/** Rate at one height, which on a progressive spring is what matters; null outside the curve. */
-export function localRate(curve: Curve, height: Millimetres): NewtonsPerMillimetre | null {
-	const above = mm(Math.min(height + LOCAL, curve.highest));
-	const below = mm(Math.max(height - LOCAL, curve.lowest));
-	const [least, most] = [curve.load(above), curve.load(below)];
-	if (least === null || most === null || above <= below) return null;
-	if (height > curve.highest || height < curve.lowest) return null;
-	return newtonsPerMm((most - least) / (above - below));
-}
-
 /**
  * The pair of an outer and an inner spring tested apart: the inner rides lower
  * by `step + rise`. Known only where both were tested.

@@ -3,14 +3,13 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readParts } from '../part/file.ts';
 import type { LibraryPart } from '../part/index.ts';
-import { cardCurve, testedCurve } from '../spring/index.ts';
+import { localRate, cardCurve, testedCurve } from '../spring/index.ts';
 import { mm, newtons, newtonsPerMm } from '../units/index.ts';
 import { findBind } from './bind.ts';
 import {
 	combinedCurve,
 	dialTarget,
 	dialTargets,
-	localRate,
 	nonLinearity,
 	pointsOf,
 	solidOf,

@@ -178,7 +178,7 @@ function readVolumeEntry(typed: string): FigureEntry {
 const SAID_UNITS: readonly (readonly [RegExp, string])[] = [
 	[/^(?:#|lbs?\.?|lbf|pounds?)$/i, 'lbf'],
 	[/^(?:n|newtons?)$/i, 'N'],
-	[/^(?:kgf|kgs?\.?|kp)$/i, 'kgf'],
+	[/^(?:kgf|kgs?\.?|kp|kilos?)$/i, 'kgf'],
 	[/^(?:lbs?|lbf|#)\s*(?:\/|per)\s*in(?:ch)?\.?$/i, 'lbf/in'],
 	[/^n\s*(?:\/|per)\s*mm$/i, 'N/mm'],
 	[/^(?:kgf|kg|kp)\s*(?:\/|per)\s*mm$/i, 'kgf/mm'],
@@ -204,7 +204,7 @@ export function withUnit(typed: string, unit: string): string {
 	if (digits === undefined) return text;
 	if (said === undefined) return `${tidy(digits)} ${unit}`;
 	// A kilogram is a force where a force is wanted, and a mass where a mass is.
-	const own = unit === 'g' && /^kg$/i.test(said) ? 'kg' : undefined;
+	const own = unit === 'g' && /^(?:kg|kilos?)$/i.test(said) ? 'kg' : undefined;
 	const known = own ?? SAID_UNITS.find(([of]) => of.test(said))?.[1];
 	return `${digits} ${known ?? said}`;
 }

@@ -86,6 +86,12 @@ const HIDDEN = 0.5;
 export const NORMAL = 1.959963985;
 
 /**
+ * How far inside a stop limit a figure is clear, in half-widths of its 95 % interval: the
+ * one-sided 99 % point over the two-sided 95 % point of the normal distribution. Source: handbook §5.
+ */
+export const SURELY_INSIDE = 2.326347874 / NORMAL;
+
+/**
  * The two-sided 95 % point of Student's distribution; exact for one and two degrees
  * of freedom, within 0.2 % from three on. Source: Abramowitz and Stegun, 26.7.3 to 26.7.5.
  *

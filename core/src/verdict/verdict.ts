@@ -12,6 +12,7 @@ import {
 	type Newtons,
 	type RevolutionsPerMinute
 } from '../units/index.ts';
+import { SURELY_INSIDE } from './uncertainty.ts';
 import { message, needsIn, needsOf, type Message, type Need } from '../message/index.ts';
 
 declare module '../message/message.ts' {
@@ -128,7 +129,7 @@ export interface Judging<Q extends number> {
  * Judges a figure against its limits.
  *
  * The worst limit passed decides. A figure nearer to a stop limit than its
- * 95 % uncertainty, on either side, is too close to call. A clear figure whose
+ * 95 % uncertainty beyond it, or {@link SURELY_INSIDE} of that inside it, is too close to call. A clear figure whose
  * inputs are a customer's word or recalled becomes a watch. A figure, limit or uncertainty
  * that is no finite number is "not measured": it can never be clear.
  *
@@ -190,8 +191,13 @@ function insideBy(figure: number, limit: Limit, dimension: keyof typeof COMPARIS
 	return toComparisonStep(distance, dimension) + 0;
 }
 
+/**
+ * A stop limit is cleared by {@link SURELY_INSIDE} of the interval's half-width, and is passed
+ * by the whole of it; in between is too close to call.
+ */
 function stateAgainst(limit: Limit, inside: number, uncertainty: number): State {
-	if (limit.severity === 'stop' && Math.abs(inside) < uncertainty) return 'inconclusive';
+	const isClose = inside < 0 ? -inside < uncertainty : inside < uncertainty * SURELY_INSIDE;
+	if (limit.severity === 'stop' && isClose) return 'inconclusive';
 	return inside < 0 ? limit.severity : 'clear';
 }
 

@@ -720,6 +720,8 @@ export const sentences: Sentences = {
 	// Quick sums
 	'sum.no-spring': 'The load must grow as the spring is pressed shorter.',
 	'sum.no-thread': 'Pitch and ratio must be above zero.',
+	'sum.not-negative': ({ field }) => `${capital(labels.sumField[field])} cannot be below zero.`,
+	'sum.above-zero': ({ field }) => `${capital(labels.sumField[field])} must be above zero.`,
 	'sum.one-height': 'Two loads at one height give no rate.',
 	'sum.too-tall': 'It is shorter than wanted already: no shim makes it taller.',
 	'sum.no-room': 'There is no room left.',

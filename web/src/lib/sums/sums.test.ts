@@ -111,6 +111,38 @@ describe('a line', () => {
 		const still = 'measured=0.020; wanted=0.014; pitch=0; ratio=1.5';
 		expect(line(still, sumOf('adjuster')).why?.code).toBe('sum.no-thread');
 	});
+	it('takes no unit of another dimension for its own', () => {
+		const compression = (chamber: string) =>
+			line(
+				`bore=4.030; stroke=3.480; chamber=${chamber}; gasket=9; deck=0; open=0.82; cut=0`,
+				sumOf('compression')
+			);
+		expect(compression('64 cc').results).not.toBeNull();
+		expect(compression('60 bar').problems.chamber).toBeDefined();
+		const net = line('seatLoad=130; head=2.02; pressure=10 cc', sumOf('net-force'));
+		expect(net.problems.pressure).toBeDefined();
+	});
+	it.each([
+		['bind-margin', 'height=1.820; lift=-0.540; bind=1.150', 'sum.not-negative'],
+		['lift', 'lobe=0.360; ratio=0; lash=0', 'sum.above-zero'],
+		['lift', 'lobe=0.360; ratio=-1.5; lash=0', 'sum.above-zero'],
+		[
+			'compression',
+			'bore=4.030; stroke=-80; chamber=64; gasket=9; deck=0; open=0.82; cut=0',
+			'sum.above-zero'
+		]
+	])('%s gives no answer to %s', (code, typed, why) => {
+		const { results, why: said } = line(typed, sumOf(code));
+		expect([results, said?.code]).toEqual([null, why]);
+	});
+	it('takes a finger follower’s ratio: 3.00 + (0.30 − 0.20) × 1.5', () => {
+		const finger = line(
+			'shim=3.00; measured=0.30; wanted=0.20; ratio=1.5',
+			sumOf('follower'),
+			METRIC
+		);
+		expect(finger.results![0]!.value).toBeCloseTo(3.15, 9);
+	});
 	it('begins a job with its lift and cushion, units and all', () => {
 		expect(jobAddress({}, INCH_POUND)).toBe('/jobs/new');
 		const typed = { 'aim-height.lift': '', 'seal.lift': '540', 'aim-height.cushion': '1.5 mm' };

@@ -1,0 +1,44 @@
+/** How well a load from a curve is known (handbook §5). */
+import { describe, expect, it } from 'vitest';
+import { inches, mm, newtons, newtonsPerMm } from '../units/index.ts';
+import { cardCurve, loadUncertainty, localRate, pointCurve, testedCurve } from './index.ts';
+
+const LBF = 4.4482216152605;
+const perInch = (lbf: number) => newtonsPerMm((lbf * LBF) / 25.4);
+const pounds = (lbf: number) => newtons(lbf * LBF);
+const HEIGHT = inches(1.82);
+/** What a height is known to in these examples, in mm. */
+const KNOWN = inches(0.00205);
+
+describe('the load of a card', () => {
+	const card = cardCurve({ height: HEIGHT, load: pounds(140) }, perInch(200), inches(1.15));
+	it('is known as well as its height: 0.00205 in at 200 lbf/in is 0.41 lbf', () => {
+		expect(loadUncertainty(card, HEIGHT, KNOWN) / LBF).toBeCloseTo(0.41, 3);
+	});
+	it('is not known at all by a height where the card has none', () => {
+		expect(loadUncertainty(card, inches(1), KNOWN)).toBe(0);
+	});
+	it('without a rate is never taken for exact', () => {
+		const point = pointCurve({ height: HEIGHT, load: pounds(140) });
+		expect(loadUncertainty(point, HEIGHT, KNOWN) / LBF).toBeCloseTo(7, 3);
+	});
+});
+
+describe('the load of a tested spring', () => {
+	const tested = testedCurve(
+		[1.9, 1.86, 1.82, 1.78, 1.74].map((height) => ({
+			height: inches(height),
+			load: pounds(140 + 400 * (1.82 - height))
+		}))
+	);
+	it('goes by the rate of its own curve, and by the tester: 0.82 and 4.2 lbf', () => {
+		expect(localRate(tested, HEIGHT)! / perInch(1)).toBeCloseTo(400, 6);
+		const height = 0.82;
+		const tester = 1.96 * 140 * Math.hypot(0.01, 0.02 / Math.sqrt(3));
+		expect(loadUncertainty(tested, HEIGHT, KNOWN) / LBF).toBeCloseTo(Math.hypot(height, tester), 2);
+	});
+	it('has a rate at its ends as well, and none beyond', () => {
+		expect(localRate(tested, inches(1.9))! / perInch(1)).toBeCloseTo(400, 6);
+		expect(localRate(tested, mm(80))).toBeNull();
+	});
+});
