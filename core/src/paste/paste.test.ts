@@ -16,6 +16,7 @@ describe('a list of heights', () => {
 		['one a line, with marks', '1i: 1.812\n1 e = 1.809'],
 		['thousandths', '1I 1812\r\n1E 1809'],
 		['its units', '1I 1.812 in, 1E 1.809in'],
+		['thousandths alone', '1812 1809'],
 		['figures alone in the measuring order', '1.812 1.809'],
 		['figures alone, one a line', '1.812\n\n1.809\n']
 	])('%s', (_, text) => expect(read(text)).toEqual(['1I 1.812 in', '1E 1.809 in']));
@@ -48,6 +49,29 @@ describe('a list of heights', () => {
 		expect(problems.map(({ line }) => line)).toEqual(bad.map((_, i) => i * 20 + 8));
 		expect(new Set(problems.map(({ why }) => why.code)).size).toBeGreaterThan(4);
 	});
+	it.each([
+		['a heading', 'Height\n1.812\n1.809'],
+		['numbers before the figures', '1. 1.812\n2. 1.809'],
+		['line numbers without a mark', '1 1.812\n2 1.809'],
+		['a common fraction', '1 13/16\n1 51/64'],
+		['cylinders in words', 'cyl 1 intake 1.812\ncyl 1 exhaust 1.809'],
+		['one figure too many', '1.8 '.repeat(17)]
+	])('reads nothing of figures alone with %s: whose the others are is not certain', (_, text) => {
+		const { figures, problems } = readPasted(text, heights);
+		expect(figures).toEqual([]);
+		expect(problems.length).toBeGreaterThan(0);
+	});
+	it('takes no line in which something stands before its valve', () => {
+		const { figures, problems } = readPasted('no. 3: 1I 1.812\n1E 1.809', heights);
+		expect(figures.map(({ station }) => station)).toEqual(['1E']);
+		expect(problems.map(({ line }) => line)).toEqual([1]);
+	});
+	// Looking back at every blank from each of them would take minutes: this ends by its time limit.
+	it('is not held up by blanks', () => {
+		const blanks = ' '.repeat(200_000);
+		expect(readPasted(`1I 1.8${blanks}x\n${blanks}word`, heights).problems).toHaveLength(2);
+		expect(readPasted(`${blanks}word`, heights).problems).toHaveLength(1);
+	}, 20_000);
 	it('names figures beyond the last valve, and reads nothing of nothing', () => {
 		const { problems } = readPasted('1.8 '.repeat(17), heights);
 		expect(problems).toMatchObject([{ why: { code: 'paste.too-many', params: { valves: 16 } } }]);

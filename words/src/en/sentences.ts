@@ -928,6 +928,8 @@ export const sentences: Sentences = {
 	'paste.no-valve': 'names no valve',
 	'paste.no-figure': ({ station }) => `no figure for ${station}`,
 	'paste.unknown-valve': ({ station }) => `this job has no valve ${station}`,
+	'paste.not-alone': ({ typed }) =>
+		`“${typed}” is not a figure on its own, so whose the other figures are is not certain: nothing was read. Name the valve on each line, such as “1I 1.812”.`,
 	'paste.too-many': ({ valves }) => `more figures than the ${valves} valves`,
 	'photo.enough': ({ station, max }) => `${station ?? 'This'} has ${max} photos already.`,
 	'set.not-for-job': 'This set is not for a job.',

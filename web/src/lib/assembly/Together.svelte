@@ -25,7 +25,8 @@
 			type="button"
 			class="mt-2"
 			disabled={ticking.busy || together.length === 0}
-			onclick={() => ticking.tickAll()}>Done at {together.map(({ place }) => place).join(', ')}</Button
+			onclick={() => ticking.tickAll()}
+			>Done at {together.map(({ place }) => place).join(', ')}</Button
 		>
 	</div>
 {/if}
