@@ -54,6 +54,17 @@ describe('springs that have run', () => {
 		for (const kind of ['intake', 'exhaust'] as const) all.setup.kinds[kind].lift = high;
 		expect(fates(all).get('1I')).toMatchObject({ fate: 'replace', reason: 'bind-short' });
 	});
+	it.each([1.852, 1.785])('wait at a height of %d in with no shim in stock', (height) => {
+		const job = structuredClone(retested);
+		job.setup.shimStock = [];
+		for (const station of job.stations) station.shims = [];
+		for (const reading of job.readings)
+			if (reading.quantity === 'installed-height' && reading.station === '1I')
+				reading.read = `${height.toFixed(3)} in`;
+		const sheet = evaluate(job).stations.find(({ label }) => label === '1I')!;
+		expect(['stop', 'inconclusive']).toContain(sheet.figures.height.state);
+		expect(fates(job).get('1I')!.fate).not.toMatch(/^re(use|shim)$/);
+	});
 	it('go once their life is over, however good they test', () => {
 		const all = fates(
 			retested,

@@ -44,6 +44,15 @@ function reshimmed({ shim, stack, figures, shared }: StationSheet) {
 }
 type Reshimmed = ReturnType<typeof reshimmed>;
 
+/** Whether a height is at its stop or past it and stays so with the shims that are suggested, or without any. */
+function isHeightOut({ figures, shim, shared }: StationSheet, stop: Millimetres): boolean {
+	const { state } = figures.height;
+	if (state !== 'stop' && state !== 'inconclusive') return false;
+	const answer = shim?.answer;
+	const aim = shared.target.height;
+	return answer?.sort !== 'fit' || aim === null || Math.abs(answer.height - aim) >= stop;
+}
+
 /** Whether a spring that binds at its own station would hold its floor at another of its card. */
 function fitsAtAnother(own: Reshimmed, others: readonly Reshimmed[], floor: number): boolean {
 	const { pressedTo, bindMargin } = own;
@@ -85,6 +94,11 @@ export function fatesOf(
 		const { fate, reason } = fateOf({
 			sag,
 			sagLimit: limits.sag.stop,
+			sagWatch: limits.sag.watch,
+			isHeightOut: isHeightOut(
+				sheet.stations.find(({ label }) => label === station)!,
+				limits.heightStop
+			),
 			// A stack that takes shims out adds none.
 			shim: added === null ? null : Math.max(0, added),
 			bindMargin,

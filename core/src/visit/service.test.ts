@@ -86,6 +86,8 @@ describe('a spring that has run', () => {
 	const sound: UsedSpring = {
 		sag: known(0.02, 0.01),
 		sagLimit: 0.1,
+		sagWatch: 0.05,
+		isHeightOut: false,
 		shim: 0,
 		bindMargin: known(2, 0.1),
 		bindFloor: 1.27,
@@ -107,7 +109,20 @@ describe('a spring that has run', () => {
 			'replace',
 			'bind-short'
 		],
-		['is replaced when the seal is hit', { sealClearance: known(1) }, 'replace', 'seal-short'],
+		['waits where the seal is hit', { sealClearance: known(1) }, 'fix-first', 'seal-short'],
+		[
+			'does not change places for a seal',
+			{ sealClearance: known(1), fitsElsewhere: true },
+			'fix-first',
+			'seal-short'
+		],
+		[
+			'waits where no shim brings its height back',
+			{ isHeightOut: true },
+			'fix-first',
+			'height-out'
+		],
+		['is watched at 7 % lost', { sag: known(0.07, 0.01) }, 'reuse', 'sag-watched'],
 		[
 			'goes where it fits',
 			{ shim: 1, bindMargin: known(1.2), fitsElsewhere: true },

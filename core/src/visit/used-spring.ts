@@ -6,6 +6,10 @@ export interface UsedSpring {
 	/** Part of its load lost at the same height with its half-width, and the part from which it is not used any more. */
 	readonly sag: FigureRead | null;
 	readonly sagLimit: number;
+	/** The part from which a loss is watched. */
+	readonly sagWatch: number;
+	/** Whether its height is at its stop or past it, and no shims in stock bring it back. */
+	readonly isHeightOut: boolean;
 	/** Shims that would bring its load back, in mm; 0 where it needs none. */
 	readonly shim: number | null;
 	/** Coil bind margin and seal clearance after those shims, in mm, and what each must be. */
@@ -21,7 +25,7 @@ export interface UsedSpring {
 	readonly fitsElsewhere: boolean;
 }
 
-export const FATES = ['reuse', 'reshim', 'swap', 'replace', 'not-known'] as const;
+export const FATES = ['reuse', 'reshim', 'swap', 'fix-first', 'replace', 'not-known'] as const;
 export type Fate = (typeof FATES)[number];
 
 /** Why: what decided. */
@@ -33,7 +37,10 @@ export const FATE_REASONS = [
 	'seal-short',
 	'shim-brings-back',
 	'even-elsewhere',
+	'height-out',
 	'in-order',
+	/** Reused, with a loss that is watched. */
+	'sag-watched',
 	'not-tested',
 	/** A figure is nearer to its limit than it is known. */
 	'too-close'
@@ -49,15 +56,13 @@ export function fateOf(spring: UsedSpring): { readonly fate: Fate; readonly reas
 	if (serviceLeft !== null && serviceLeft <= 0) return { fate: 'replace', reason: 'service-over' };
 	if (sag === null || shim === null) return { fate: 'not-known', reason: 'not-tested' };
 	if (sag.value >= spring.sagLimit) return { fate: 'replace', reason: 'sagged' };
-	const short = isShort(bindMargin, spring.bindFloor)
-		? 'bind-short'
-		: isShort(sealClearance, spring.sealFloor)
-			? 'seal-short'
-			: null;
-	if (short !== null)
+	if (isShort(bindMargin, spring.bindFloor))
 		return spring.fitsElsewhere
 			? { fate: 'swap', reason: 'even-elsewhere' }
-			: { fate: 'replace', reason: short };
+			: { fate: 'replace', reason: 'bind-short' };
+	// Another spring changes neither: the seal, the locks or the seat is what to work on.
+	if (isShort(sealClearance, spring.sealFloor)) return { fate: 'fix-first', reason: 'seal-short' };
+	if (spring.isHeightOut) return { fate: 'fix-first', reason: 'height-out' };
 	if (bindMargin === null || sealClearance === null)
 		return { fate: 'not-known', reason: 'not-tested' };
 	const isTooClose =
@@ -65,7 +70,6 @@ export function fateOf(spring: UsedSpring): { readonly fate: Fate; readonly reas
 		bindMargin.value - bindMargin.uncertainty < spring.bindFloor ||
 		sealClearance.value - sealClearance.uncertainty < spring.sealFloor;
 	if (isTooClose) return { fate: 'not-known', reason: 'too-close' };
-	return shim > 0
-		? { fate: 'reshim', reason: 'shim-brings-back' }
-		: { fate: 'reuse', reason: 'in-order' };
+	if (shim > 0) return { fate: 'reshim', reason: 'shim-brings-back' };
+	return { fate: 'reuse', reason: sag.value >= spring.sagWatch ? 'sag-watched' : 'in-order' };
 }

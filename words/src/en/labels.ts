@@ -454,6 +454,7 @@ export const labels: Labels = {
 		reuse: 'reuse',
 		reshim: 'reshim and keep',
 		swap: 'swap',
+		'fix-first': 'fix the valve first',
 		replace: 'replace',
 		'not-known': 'not known yet'
 	},
@@ -462,10 +463,12 @@ export const labels: Labels = {
 		'service-over': 'its life is over',
 		sagged: 'sagged beyond the limit',
 		'bind-short': 'too near coil bind once shimmed',
-		'seal-short': 'too near the seal once shimmed',
+		'seal-short': 'too near the seal, which no spring changes: seal, locks or retainer',
+		'height-out': 'height is at its stop or past it, and no shim in stock brings it back',
 		'shim-brings-back': 'shims bring its height back',
 		'even-elsewhere': 'another valve would take it',
 		'in-order': 'in order',
+		'sag-watched': 'lost more than the watch limit: test it again at the next visit',
 		'not-tested': 'not tested again, or a margin not known',
 		'too-close': 'too close to a limit to call: measure again'
 	},
