@@ -97,6 +97,16 @@ describe('piston-to-valve', () => {
 		expect(verdict.state).toBe('stop');
 		expect(keyOf(verdict.remedy!)).toBe('piston.too-near {"by":0.381,"angle":10}');
 	});
+	it('is known no better than clay or an indicator can tell it', () => {
+		const by = (method: 'clay' | 'indicator', room: string) =>
+			pistonVerdict({ ...check, method, points: [{ angle: 10, room }] }, mm(0), inches(0.08)).state;
+		expect(by('clay', '0.080 in')).toBe('inconclusive');
+		expect(by('indicator', '0.080 in')).toBe('inconclusive');
+		expect([by('clay', '0.090 in'), by('indicator', '0.090 in')]).toEqual([
+			'inconclusive',
+			'clear'
+		]);
+	});
 });
 
 describe('vacuum', () => {

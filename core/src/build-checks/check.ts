@@ -14,10 +14,11 @@ import {
 } from '../document/index.ts';
 import { message } from '../message/index.ts';
 import { lengthOf, mm, vacuumOf, type Millimetres } from '../units/index.ts';
-import { judge, type Verdict } from '../verdict/index.ts';
+import { judge, NORMAL, type Verdict } from '../verdict/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {
+		'piston.inconclusive': null;
 		'piston.too-near': { readonly by: Millimetres; readonly angle: number };
 	}
 }
@@ -116,6 +117,12 @@ export function leastRoom({ points }: CheckOf<'piston-to-valve'>): {
 		.reduce((least, point) => (point.room < least.room ? point : least));
 }
 
+/** One standard deviation of a clearance by how it was measured, where nobody knows better. Source: handbook §5. */
+const PISTON_DEVIATION: Readonly<Record<CheckOf<'piston-to-valve'>['method'], string>> = {
+	clay: '0.005 in',
+	indicator: '0.001 in'
+};
+
 /**
  * The verdict on the least room between piston and valve.
  *
@@ -138,7 +145,11 @@ export function pistonVerdict(
 		dimension: 'length',
 		limits: [{ code: 'piston-floor', side: 'floor', at: floor, severity: 'stop' }],
 		sources: ['measured'],
-		remedy: (limit) => message('piston.too-near', { by: mm(limit.at - left), angle })
+		uncertainty: NORMAL * lengthOf(PISTON_DEVIATION[check.method]),
+		remedy: (limit, state) =>
+			state === 'inconclusive'
+				? message('piston.inconclusive')
+				: message('piston.too-near', { by: mm(limit.at - left), angle })
 	});
 }
 

@@ -181,7 +181,7 @@ describe('work on the head', () => {
 				id: crypto.randomUUID(),
 				station: '1I',
 				method: 'clay',
-				points: [{ angle: 10, room: '0.090 in' }],
+				points: [{ angle: 10, room: '0.100 in' }],
 				person: person(),
 				at: '2026-11-20T08:00:00Z'
 			},

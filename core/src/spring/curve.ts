@@ -195,15 +195,33 @@ function endSlope(near: number, far: number, secantNear: number, secantFar: numb
 
 /**
  * The height at which a curve gives a load, `F⁻¹(F)`, by bisection to well
- * under a tenth of a micrometre.
+ * under a tenth of a micrometre. Where a card's line goes on beyond what was tested the two
+ * need not meet: what was tested is looked through first, then the line on either side.
  *
- * @returns null when the load lies outside what the curve knows
+ * @returns null when no height of the curve gives the load
  */
 export function heightForLoad(curve: Curve, load: Newtons): Millimetres | null {
-	let low: number = curve.lowest;
-	let high: number = curve.highest;
-	const greatest = curve.load(curve.lowest);
-	const least = curve.load(curve.highest);
+	const { lowest, highest, tested } = curve;
+	if (!tested) return heightBetween(curve, load, lowest, highest);
+	const beside = COMPARISON_STEP.length;
+	return (
+		heightBetween(curve, load, tested.lowest, tested.highest) ??
+		heightBetween(curve, load, lowest, tested.lowest - beside) ??
+		heightBetween(curve, load, tested.highest + beside, highest)
+	);
+}
+
+/** The same between two heights, over which the load only falls. */
+function heightBetween(
+	curve: Curve,
+	load: Newtons,
+	lowest: number,
+	highest: number
+): Millimetres | null {
+	if (lowest > highest) return null;
+	let [low, high] = [lowest, highest];
+	const greatest = curve.load(mm(low));
+	const least = curve.load(mm(high));
 	if (greatest === null || least === null || load > greatest || load < least) return null;
 	for (let i = 0; i < 60 && high - low > 1e-9; i++) {
 		const middle = (low + high) / 2;

@@ -1,7 +1,15 @@
 /** How well a load from a curve is known (handbook §5). */
 import { describe, expect, it } from 'vitest';
 import { inches, mm, newtons, newtonsPerMm } from '../units/index.ts';
-import { cardCurve, loadUncertainty, localRate, pointCurve, testedCurve } from './index.ts';
+import {
+	beyondTested,
+	cardCurve,
+	heightForLoad,
+	loadUncertainty,
+	localRate,
+	pointCurve,
+	testedCurve
+} from './index.ts';
 
 const LBF = 4.4482216152605;
 const perInch = (lbf: number) => newtonsPerMm((lbf * LBF) / 25.4);
@@ -40,5 +48,25 @@ describe('the load of a tested spring', () => {
 	it('has a rate at its ends as well, and none beyond', () => {
 		expect(localRate(tested, inches(1.9))! / perInch(1)).toBeCloseTo(400, 6);
 		expect(localRate(tested, mm(80))).toBeNull();
+	});
+});
+
+describe('the height for a load of a tested spring whose card goes on', () => {
+	// 300 lbf at the lowest height that was tested; the card's line has 280 just below it.
+	const tested = testedCurve(
+		[1.82, 1.6, 1.4].map((height) => ({
+			height: inches(height),
+			load: pounds(300 - 400 * (height - 1.4))
+		}))
+	);
+	const card = cardCurve({ height: inches(1.4), load: pounds(280) }, perInch(400), inches(1.1));
+	const both = beyondTested(tested, card);
+	it.each([200, 290, 300, 310, 390])('of %d lbf gives that load there', (wanted) => {
+		const height = heightForLoad(both, pounds(wanted));
+		expect(both.load(height!)! / LBF).toBeCloseTo(wanted, 3);
+	});
+	it('is none where neither has the load', () => {
+		const higher = cardCurve({ height: inches(1.4), load: pounds(330) }, perInch(400), inches(1.1));
+		expect(heightForLoad(beyondTested(tested, higher), pounds(315))).toBeNull();
 	});
 });

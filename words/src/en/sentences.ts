@@ -350,6 +350,8 @@ export const sentences: Sentences = {
 	'tip.inconclusive': 'Tip height too close to call: measure it again',
 	'tip.too-low': ({ tip, min }) =>
 		say`Tip height ${length(tip)}, min ${length(min)}: minus locks or a lash cap`,
+	'piston.inconclusive':
+		'Piston-to-valve clearance too close to call: measure it again, with an indicator rather than clay',
 	'piston.too-near': ({ by, angle }) =>
 		say`Piston ${length(by)} too near the valve at ${angle}° about top dead centre: cam timing, valve pocket, or gasket`,
 	'vacuum.not-held': ({ reached, min }) =>
