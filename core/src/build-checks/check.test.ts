@@ -4,7 +4,6 @@ import { keyOf, message } from '../message/index.ts';
 import { inches, mm } from '../units/index.ts';
 import {
 	holdsAir,
-	holdsVacuum,
 	leastRoom,
 	newestChecks,
 	passagesAtFault,
@@ -106,15 +105,6 @@ describe('piston-to-valve', () => {
 			'inconclusive',
 			'clear'
 		]);
-	});
-});
-
-describe('vacuum', () => {
-	it('holds at the limit, whatever the unit', () => {
-		expect(holdsVacuum(port('15 inHg'))).toBe(true);
-		expect(holdsVacuum(port('14.9 inHg'))).toBe(false);
-		expect(holdsVacuum(port('508 mbar'))).toBe(true);
-		expect(holdsVacuum(port('50.7 kPa'))).toBe(false);
 	});
 });
 

@@ -13,7 +13,7 @@ import {
 	type Work
 } from '../document/index.ts';
 import { message } from '../message/index.ts';
-import { lengthOf, mm, vacuumOf, type Millimetres } from '../units/index.ts';
+import { lengthOf, mm, type Millimetres } from '../units/index.ts';
 import { judge, NORMAL, type Verdict } from '../verdict/index.ts';
 
 declare module '../message/message.ts' {
@@ -152,15 +152,6 @@ export function pistonVerdict(
 				: message('piston.too-near', { by: mm(limit.at - left), angle })
 	});
 }
-
-/**
- * Whether a port held the vacuum that was asked of it.
- *
- * @returns true from the least on, to a billionth of its unit; units may differ
- * @example holdsVacuum({ reached: '16 inHg', least: '15 inHg', … }) // true
- */
-export const holdsVacuum = ({ reached, least }: CheckOf<'vacuum'>): boolean =>
-	vacuumOf(reached) >= vacuumOf(least) - 1e-9;
 
 /** Whether a cylinder kept as much of its air as was asked. */
 export const holdsAir = ({ loss, most }: CheckOf<'leak-down'>): boolean => loss <= most + 1e-9;

@@ -152,7 +152,7 @@ export const labels: Labels = {
 		sealClearance: 'seal clearance',
 		assembly: 'the assembly, every step',
 		built: 'the as-built check',
-		vacuum: 'the vacuum test',
+		vacuum: 'the vacuum test, or the leak-down in the car',
 		lash: 'lash or preload',
 		piston: 'piston to valve'
 	},

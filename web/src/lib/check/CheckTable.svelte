@@ -1,12 +1,6 @@
 <script lang="ts">
 	/** What was tried so far, a line for each valve. */
-	import {
-		holdsAir,
-		holdsVacuum,
-		leastRoom,
-		passagesAtFault,
-		type StationSheet
-	} from '@zinc-ledger/core';
+	import { holdsAir, leastRoom, passagesAtFault, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { label as nameOf } from '@zinc-ledger/words';
 	import Mark from '$lib/ui/Mark.svelte';
@@ -33,7 +27,7 @@
 				<th scope="row" class="figure text-left font-semibold">{label}</th>
 				<td class="figure text-right">
 					{#if vacuum}
-						<Mark state={holdsVacuum(vacuum) ? 'clear' : 'stop'} />
+						<Mark state={figures.vacuum?.state ?? 'not-measured'} />
 						{vacuum.reached}, {vacuum.seconds} s
 					{:else if leakDown}
 						<Mark state={holdsAir(leakDown) ? 'clear' : 'stop'} />

@@ -1,7 +1,10 @@
 <script lang="ts">
+	/** Asks why something is taken back or left out, and does it with the answer. */
+	import { isReason } from '@zinc-ledger/core';
+	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Input from '$lib/ui/Input.svelte';
-	/** Asks why something is taken back, and does it with the answer. */
+
 	interface Props {
 		/** What the field is called where it cannot be seen. */
 		label: string;
@@ -11,10 +14,12 @@
 	}
 	let { label, placeholder = 'Reason', word = 'Withdraw', onreason }: Props = $props();
 	let reason = $state('');
+	let problem = $state<string | null>(null);
 
 	function submit(event: SubmitEvent) {
 		event.preventDefault();
-		onreason(reason.trim());
+		problem = isReason(reason) ? null : 'Write the reason in a word or more.';
+		if (problem === null) onreason(reason.trim());
 	}
 </script>
 
@@ -29,3 +34,4 @@
 	/>
 	<Button>{word}</Button>
 </form>
+<Alert {problem} />
