@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { defaultSetup, newJob, withKit, type Job } from '../document/index.ts';
 import { evaluate } from '../evaluation/index.ts';
 import type { LibraryPart } from '../part/index.ts';
-import { boxAgainst, shortInBox } from './index.ts';
+import { boxAgainst, shortInBox, springFaults } from './index.ts';
 import { readKits, writeKits } from './file.ts';
 import type { Kit } from './schema.ts';
 
@@ -92,6 +92,18 @@ describe('a file of kits', () => {
 			'kits[0].kinds.intake.seal'
 		]);
 	});
+});
+
+describe('the spring of a kit', () => {
+	const card = { seat: { height: '1.800 in', load: '120 lbf' }, bind: '1.100 in' };
+	const faults = (change: object) =>
+		springFaults({ ...card, ...change } as never).map(({ field }) => field);
+	it.each([
+		['sound', {}, []],
+		['without a load', { seat: { height: '1.800 in', load: '0 lbf' } }, ['seat.load']],
+		['solid a hundredth below its seat', { bind: '1.790 in' }, ['bind']],
+		['without a bind height', { bind: undefined }, []]
+	])('%s', (_, change, fields) => expect(faults(change)).toEqual(fields));
 });
 
 describe('a job built from a kit of which no diameter is known', () => {

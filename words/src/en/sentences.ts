@@ -832,6 +832,9 @@ export const sentences: Sentences = {
 	'backup.none': 'The shop has no backup. ./zinc backup makes one; the log says why none was made.',
 	'backup.old': ({ at }) =>
 		`The last backup is of ${at.slice(0, 10)}, more than two days ago. ./zinc backup makes one; the log says why none was made.`,
+	'kit.no-seat-load': 'A spring with no load at its seat height: read the kit sheet again.',
+	'kit.bind-at-seat':
+		'Coil bind is less than 0.100 in (2.54 mm) below the seat height: no valve could open. Read the kit sheet again.',
 	'server.unknown': ({ what }) => `There is no such ${UNKNOWN[what]}.`,
 	'server.no-spring': ({ tag }) => `There is no spring ${tag} in this set.`,
 	'server.no-step': ({ step, place }) => `There is no step ${step} at ${place} on this job.`,

@@ -1,5 +1,6 @@
 /** A kit from its paper: the parts that it names, made with what is known of them. */
 import {
+	springFaults,
 	KINDS,
 	KIT_PLACES,
 	LENGTH_TEXT,
@@ -159,9 +160,11 @@ function partFrom(
 		}
 		return { problems };
 	}
-	return Object.keys(problems).length > 0
-		? { problems }
-		: { part: read.data as LibraryPart, isNew: true };
+	const libraryPart = read.data as LibraryPart;
+	if (libraryPart.sort === 'spring')
+		for (const { field, text } of springFaults(libraryPart.part))
+			problems[onThePage(`${place}.${field}`)] ??= tell(text);
+	return Object.keys(problems).length > 0 ? { problems } : { part: libraryPart, isNew: true };
 }
 
 /** Fields that the page asks for in other words. */

@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
-import { message, SORT_OF } from '@zinc-ledger/core';
+import { faultsOf, message, SORT_OF } from '@zinc-ledger/core';
 import { readKits } from '@zinc-ledger/core/kits';
 import { kitsFromCsv } from '$lib/kits/csv';
 import { ask } from '$lib/server/ask';
@@ -34,7 +34,9 @@ export const actions = {
 		const { name, text } = file;
 		if (text.trimStart().startsWith('{')) {
 			const read = readKits(text);
-			if (!read.ok) return fail(400, { file: name, problems: [...read.problems] });
+			const problems = read.ok ? faultsOf(read.value.parts) : read.problems;
+			if (!read.ok || problems.length > 0)
+				return fail(400, { file: name, problems: [...problems] });
 			await ask((db) => importKits(db, read.value, person));
 			return { taken: read.value.kits.length };
 		}

@@ -1,0 +1,36 @@
+/** What no kit's paper can mean: a spring without load, or one that is solid where it is fitted (handbook §15). */
+import { message, type Message } from '../message/index.ts';
+import type { LibraryPart, SpringCard } from '../part/index.ts';
+import { inches, lengthOf, loadOf } from '../units/index.ts';
+import type { Problem } from '../file/index.ts';
+
+declare module '../message/message.ts' {
+	interface Messages {
+		'kit.no-seat-load': null;
+		'kit.bind-at-seat': null;
+	}
+}
+
+/** No valve lifts less than this: a spring with less way down to solid is a slip of the pen. */
+const LEAST_TRAVEL = inches(0.1);
+
+/** What is wrong with a kit's spring, by its field; empty for one that can be meant. */
+export function springFaults({ seat, bind }: SpringCard): { field: string; text: Message }[] {
+	return [
+		...(loadOf(seat.load) <= 0 ? [{ field: 'seat.load', text: message('kit.no-seat-load') }] : []),
+		...(bind !== undefined && lengthOf(seat.height) - lengthOf(bind) < LEAST_TRAVEL
+			? [{ field: 'bind', text: message('kit.bind-at-seat') }]
+			: [])
+	];
+}
+
+/** The same of all springs among the parts of a file, with their places in it. */
+export const faultsOf = (parts: readonly LibraryPart[]): Problem[] =>
+	parts.flatMap((one, i) =>
+		one.sort === 'spring'
+			? springFaults(one.part).map(({ field, text }) => ({
+					path: `parts[${i}].part.${field}`,
+					text
+				}))
+			: []
+	);
