@@ -139,7 +139,8 @@ describe('a head from take-in to heights', () => {
 		expect(await browser.text('aside h2')).toContain('4E');
 		await browser.press('g');
 		await round(browser).asksFirst();
-		await browser.press(Key.ENTER);
+		await browser.press('1', Key.ENTER);
+		await browser.find('main input[aria-describedby="understood"]:focus');
 		await browser.press('630', Key.ENTER);
 		await round(browser).elevenLeft();
 		await browser.press(Key.BACK_SPACE);

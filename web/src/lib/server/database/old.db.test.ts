@@ -132,10 +132,16 @@ describe.each(RELEASES)('a database of the release %s', (release) => {
 			if (last) expect(changedSince(job, last)).toBe(false);
 		}
 	});
-	it('has sheets that verify as they were signed, every figure the same', async () => {
+	it('has sheets that verify as they were signed, and name what is known less well by now', async () => {
 		const sheets = await test.db.selectFrom('signed_sheet').select('content').execute();
-		for (const { content } of sheets)
-			expect(verifySheet(content, sha256)).toMatchObject({ ok: true, same: true });
+		expect(sheets.length).toBeGreaterThan(0);
+		for (const { content } of sheets) {
+			const verified = verifySheet(content, sha256);
+			expect(verified.ok).toBe(true);
+			// A load carries its tester and the rate of its curve since, a piston clearance how it was measured.
+			for (const { figure } of verified.ok ? verified.differences : [])
+				expect(['seatLoad', 'openLoad', 'netSeatLoad', 'loss', 'piston']).toContain(figure);
+		}
 	});
 	it('its photo and its sweep open, and its shelf is the sum of its moves', async () => {
 		const photo = await test.db.selectFrom('photo').select('id').executeTakeFirstOrThrow();
