@@ -19,6 +19,8 @@ describe('the pages of a straight six', () => {
 			wrong.push(...(await browser.rawValues()).map((value) => `${page} shows ${value}`));
 			wrong.push(...(await missedByTab(browser)).map((html) => `${page}: no Tab to ${html}`));
 		}
+		// The bars around it, once for all of them.
+		wrong.push(...(await missedByTab(browser, 'body')));
 		expect(wrong).toEqual([]);
 	});
 	it.each(['2409', '2421', '2405', '2411', '2402'])(
