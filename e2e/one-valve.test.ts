@@ -68,7 +68,7 @@ describe('one valve in the car', () => {
 		await browser.go(`${path}/sign`);
 		await browser.sees('worked on: 1I');
 		await browser.click('Built', 'label');
-		await browser.sees('The vacuum test, or the leak-down in the car');
+		await browser.sees('The vacuum test (in the car: leak-down)');
 		await browser.go(`${path}/checks`);
 		await checks(browser).leakDown('4');
 		await browser.press(Key.ENTER);

@@ -223,7 +223,7 @@ describe('what is still wanted', () => {
 		expect(new URL(await browser.driver.getCurrentUrl()).pathname).toBe(path);
 		expect(await browser.faults()).toEqual([]);
 		await browser.go(`${path}/sign`);
-		await browser.sees('Nothing was read at these stations');
+		await browser.sees('Nothing to sign: these stations have no readings');
 		await browser.fill('Of', 'cylinder 1');
 		expect(await browser.text('[aria-label="What it still needs"]')).toContain('1I 1E');
 	});

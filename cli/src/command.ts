@@ -12,12 +12,12 @@
 import { createHash } from 'node:crypto';
 import { parseArgs } from 'node:util';
 import {
-	type FigureName,
 	evaluate,
 	INCH_POUND,
 	METRIC,
 	sheetJson,
 	unitOf,
+	type FigureName,
 	type Job,
 	type Units
 } from '@zinc-ledger/core';

@@ -251,8 +251,9 @@ function floorsBelow(
 	if (parts.aim.method === 'as-it-stands' && curve) {
 		const load = curve.load(height);
 		const least = loadOf(parts.aim.minSeatLoad);
-		const rate = localRate(curve, height);
-		if (load !== null && rate) {
+		if (load !== null) {
+			// Without a rate nobody knows how many millimeters are missing; that some are is known.
+			const rate = localRate(curve, height) ?? 1;
 			const unsure = loadUncertainty(curve, height, bare.uncertainty);
 			floors.push(below('min-seat-load', (load - least) / rate, unsure / rate));
 		}

@@ -93,13 +93,13 @@ describe('a signature of the head as built', () => {
 			copy.setup.leftOut = [{ need: 'assembly', reason: 'recorded on paper' }];
 		});
 		expect(all(inCar, 'built')).toEqual(['vacuum']);
-		const leakDown = (at: string) =>
+		const leakDown = (at: string, loss = 0.04) =>
 			changed(inCar, (copy) => {
 				copy.checks.push({
 					id: '0197a999-0000-7000-8000-0000000000a1',
 					sort: 'leak-down',
 					station: copy.stations[0]!.label,
-					loss: 0.04,
+					loss,
 					most: 0.15,
 					person: copy.people[0]!.id,
 					at
@@ -107,6 +107,11 @@ describe('a signature of the head as built', () => {
 			});
 		expect(all(leakDown('2040-01-01T08:00:00.000Z'), 'built')).toEqual([]);
 		expect(all(leakDown('2000-01-01T08:00:00.000Z'), 'built')).toEqual(['vacuum']);
+		// One that failed is a stop at its own valve, and counts for no other.
+		const failed = leakDown('2040-01-01T08:00:00.000Z', 0.4);
+		const other = failed.stations[1]!.label;
+		expect(lacking(failed, { name: 'built', stations: [other] })).toEqual(['vacuum']);
+		expect(standing(failed, wholeJob(failed, 'built')).maySign).toBe(false);
 	});
 	it('takes no check from before the spring went on', () => {
 		const early = changed(single, (copy) => {

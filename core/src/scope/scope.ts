@@ -3,6 +3,7 @@
  * wanted on a job is left out for the whole of it, with its reason (handbook §9).
  */
 import { assemblyOf, stepKey } from '../assembly/index.ts';
+import { holdsAir } from '../build-checks/index.ts';
 import {
 	readingTime,
 	scopeNeeds,
@@ -97,11 +98,16 @@ const HAS: Readonly<
  * head on the engine in the car, its cylinder by leak-down.
  */
 function wasTried({ station, built, setup }: Asked, cylinder: readonly StationSheet[]): boolean {
+	// A failed test blocks the station it is recorded at. For the others of its cylinder only one that held counts.
 	const trials =
 		setup.workLocation === 'vehicle'
-			? cylinder.map(({ checks }) => checks.leakDown)
-			: [station.checks.vacuum];
-	return trials.some((trial) => isSince(built, trial ? Date.parse(trial.at) : null));
+			? cylinder.flatMap(({ label, checks: { leakDown } }) =>
+					leakDown && (label === station.label || holdsAir(leakDown)) ? [leakDown] : []
+				)
+			: station.checks.vacuum
+				? [station.checks.vacuum]
+				: [];
+	return trials.some(({ at }) => isSince(built, Date.parse(at)));
 }
 
 /** Every station of a job, for a scope. */

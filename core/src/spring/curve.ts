@@ -195,8 +195,8 @@ function endSlope(near: number, far: number, secantNear: number, secantFar: numb
 
 /**
  * The height at which a curve gives a load, `F⁻¹(F)`, by bisection to well
- * under a tenth of a micrometre. Where a card's line goes on beyond what was tested the two
- * need not meet: what was tested is looked through first, then the line on either side.
+ * under a tenth of a micrometre. A tested curve that continues along its card's line can jump
+ * where the two join, so the tested range is searched first and then the line on each side.
  *
  * @returns null when no height of the curve gives the load
  */
@@ -211,7 +211,7 @@ export function heightForLoad(curve: Curve, load: Newtons): Millimetres | null {
 	);
 }
 
-/** The same between two heights, over which the load only falls. */
+/** Returns the height between two others at which the load is reached, in mm; the load must fall all the way up. */
 function heightBetween(
 	curve: Curve,
 	load: Newtons,

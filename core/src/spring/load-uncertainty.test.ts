@@ -65,7 +65,7 @@ describe('the height for a load of a tested spring whose card goes on', () => {
 		const height = heightForLoad(both, pounds(wanted));
 		expect(both.load(height!)! / LBF).toBeCloseTo(wanted, 3);
 	});
-	it('is none where neither has the load', () => {
+	it('does not exist when the load falls into the jump', () => {
 		const higher = cardCurve({ height: inches(1.4), load: pounds(330) }, perInch(400), inches(1.1));
 		expect(heightForLoad(beyondTested(tested, higher), pounds(315))).toBeNull();
 	});

@@ -1,7 +1,7 @@
 /** How well a load is known that was taken from a spring's curve (handbook §5). */
 import { mm, newtonsPerMm, type Millimetres, type NewtonsPerMillimetre } from '../units/index.ts';
 import { NORMAL } from '../verdict/index.ts';
-import { isBeyondTested, isPoint, type Curve } from './curve.ts';
+import { isBeyondTested, type Curve } from './curve.ts';
 
 /** How far either side of a height its local rate is taken over, in mm. */
 const REACH = 0.4;
@@ -41,7 +41,7 @@ export function localRate(curve: Curve, height: Millimetres): NewtonsPerMillimet
 export function loadUncertainty(curve: Curve, height: Millimetres, uncertainty: number): number {
 	const load = curve.load(height);
 	if (load === null) return 0;
-	const rate = isPoint(curve) ? null : localRate(curve, height);
+	const rate = localRate(curve, height);
 	const ofHeight = rate === null ? NO_RATE * load : rate * uncertainty;
 	return Math.hypot(ofHeight, testerUncertainty(curve, height));
 }

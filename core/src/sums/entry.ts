@@ -28,7 +28,7 @@ const PLAIN = /^[+-]?(\d+\.?\d*|\.\d+)$/;
 export const KPA_PER_UNIT = { bar: 100, psi: 6.894757, kPa: 1 } as const;
 type PressureUnit = keyof typeof KPA_PER_UNIT;
 export const pressureUnit = ({ length }: Units): PressureUnit => (length === 'in' ? 'psi' : 'bar');
-/** Units that may stand behind a figure that is no length, load or rate; one of another dimension is no part of a figure. */
+/** Units accepted after a figure, by dimension; lengths, loads and rates are read elsewhere. */
 const SUFFIX: Readonly<Partial<Record<SumDimension, RegExp>>> = {
 	volume: /\s*(cc|cm3|cm³|ml)$/i,
 	pressure: /\s*(bar|psi|kpa)$/i,

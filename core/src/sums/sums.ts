@@ -32,7 +32,6 @@ declare module '../message/message.ts' {
 		'sum.above-zero': { readonly field: SumFieldKey };
 		'sum.one-height': null;
 		'sum.no-spring': null;
-		'sum.no-thread': null;
 		'sum.too-tall': null;
 		'sum.no-room': null;
 		'sum.out-of-reach': null;
@@ -59,9 +58,9 @@ const field = <Key extends SumFieldKey>(key: Key, dimension: SumDimension, usual
 const lengths = <Key extends SumFieldKey>(...keys: readonly Key[]) =>
 	keys.map((key) => field(key, 'length'));
 
-/** Figures that may stand below zero: a piston out of its bore, an engine that closes its lash as it warms, something to convert. */
+/** Figures that may be negative: a piston above the deck, lash that closes as the engine warms, a conversion. */
 const SIGNED: readonly SumFieldKey[] = ['deck', 'growth', 'cut', 'pressure', 'length', 'load'];
-/** Figures that are nothing at all at zero. */
+/** Figures that must be above zero. */
 const ABOVE_ZERO: readonly SumFieldKey[] = [
 	'bind',
 	'lobe',
@@ -70,10 +69,11 @@ const ABOVE_ZERO: readonly SumFieldKey[] = [
 	'stroke',
 	'chamber',
 	'open',
-	'head'
+	'head',
+	'pitch'
 ];
 
-/** The first field whose figure cannot be; null where all can. */
+/** Returns what is wrong with the first figure that is out of range, or null. */
 function outOfRange(of: Readonly<Record<string, number>>): Message | null {
 	for (const [key, value] of Object.entries(of)) {
 		const field = key as SumFieldKey;
@@ -290,24 +290,22 @@ export const SUMS: readonly Sum[] = [
 		'adjuster',
 		[...lengths('measured', 'wanted', 'pitch'), field('ratio', 'number', '1.5')],
 		({ measured, wanted, pitch, ratio }) =>
-			pitch <= 0 || ratio <= 0
-				? message('sum.no-thread')
-				: ADJUSTERS.map((at) => {
-						const perTurn = changePerTurn(at, mm(pitch), ratio);
-						const turns = turnsFor(mm(measured), mm(wanted), perTurn);
-						return result(
-							at,
-							'degrees',
-							turns * 360,
-							'(',
-							length(measured),
-							'−',
-							length(wanted),
-							') ÷',
-							length(perTurn),
-							'× 360'
-						);
-					})
+			ADJUSTERS.map((at) => {
+				const perTurn = changePerTurn(at, mm(pitch), ratio);
+				const turns = turnsFor(mm(measured), mm(wanted), perTurn);
+				return result(
+					at,
+					'degrees',
+					turns * 360,
+					'(',
+					length(measured),
+					'−',
+					length(wanted),
+					') ÷',
+					length(perTurn),
+					'× 360'
+				);
+			})
 	),
 	// The ratio is 1 for a bucket, and the finger's where lash is read at the cam.
 	sum(

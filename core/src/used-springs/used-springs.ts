@@ -25,11 +25,13 @@ export interface SpringFate {
 }
 
 /** What a station has once the shims that are suggested are in; added is null where nothing is aimed for. A shim moves the bind margin, and not the seal. */
-function reshimmed({ shim, stack, figures, shared }: StationSheet) {
+function reshimmed({ shim, stack, figures, shared }: StationSheet, heightStop: Millimetres) {
 	const { height, bindMargin, sealClearance } = figures;
 	const answer = shim?.answer.sort === 'fit' ? shim.answer : null;
 	const sum = (shims: readonly number[]) => shims.reduce((all, one) => all + one, 0);
 	const added = answer ? sum(answer.shims) - sum(stack.shims) : 0;
+	const aim = shared.target.height;
+	const isOut = height.state === 'stop' || height.state === 'inconclusive';
 	const left = ({ figure, uncertainty }: Verdict, less: number): FigureRead | null =>
 		figure === null ? null : { value: figure - less, uncertainty };
 	return {
@@ -37,21 +39,14 @@ function reshimmed({ shim, stack, figures, shared }: StationSheet) {
 		added: shim ? added : null,
 		bindMargin: left(bindMargin, added),
 		sealClearance: left(sealClearance, 0),
+		/** Whether the height is at its stop or past it, and stays there with any shims in stock. */
+		isHeightOut: isOut && (!answer || aim === null || Math.abs(answer.height - aim) >= heightStop),
 		/** What the spring has there to be pressed into at full lift. */
 		pressedTo:
 			height.figure === null || !shared.lift ? null : height.figure - added - shared.lift.worst
 	};
 }
 type Reshimmed = ReturnType<typeof reshimmed>;
-
-/** Whether a height is at its stop or past it and stays so with the shims that are suggested, or without any. */
-function isHeightOut({ figures, shim, shared }: StationSheet, stop: Millimetres): boolean {
-	const { state } = figures.height;
-	if (state !== 'stop' && state !== 'inconclusive') return false;
-	const answer = shim?.answer;
-	const aim = shared.target.height;
-	return answer?.sort !== 'fit' || aim === null || Math.abs(answer.height - aim) >= stop;
-}
 
 /** Whether a spring that binds at its own station would hold its floor at another of its card. */
 function fitsAtAnother(own: Reshimmed, others: readonly Reshimmed[], floor: number): boolean {
@@ -76,7 +71,9 @@ export function fatesOf(
 	lifeUsed: ReadonlyMap<string, number>
 ): SpringFate[] {
 	const { limits } = jobLimits(job);
-	const rooms = new Map(sheet.stations.map((one) => [one.label, reshimmed(one)]));
+	const rooms = new Map(
+		sheet.stations.map((one) => [one.label, reshimmed(one, limits.heightStop)])
+	);
 	const cards = springCards(job);
 	const alike = (station: string) =>
 		[...rooms].flatMap(([other, room]) => (cards.get(other) === cards.get(station) ? [room] : []));
@@ -95,10 +92,7 @@ export function fatesOf(
 			sag,
 			sagLimit: limits.sag.stop,
 			sagWatch: limits.sag.watch,
-			isHeightOut: isHeightOut(
-				sheet.stations.find(({ label }) => label === station)!,
-				limits.heightStop
-			),
+			isHeightOut: room.isHeightOut,
 			// A stack that takes shims out adds none.
 			shim: added === null ? null : Math.max(0, added),
 			bindMargin,

@@ -7,7 +7,7 @@ export const round = (hand: Hand) => ({
 	readingsPerValve: (text: string) => hand.fill('Readings per valve', text),
 	asksFirst: () => hand.sees('Setup for this round'),
 	asksForLocator: () => hand.sees('Answer first if the locator is under the gauge'),
-	asksForSeal: () => hand.sees('Answer first if every seal is fully seated'),
+	asksForSeal: () => hand.sees('Is every seal fully seated? Answer first'),
 	allTwelve: () => hand.sees('All 12 measured.'),
 	gauge: (text: string) => hand.fill('Shop gauge', text)
 });

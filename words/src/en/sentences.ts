@@ -351,7 +351,7 @@ export const sentences: Sentences = {
 	'tip.too-low': ({ tip, min }) =>
 		say`Tip height ${length(tip)}, min ${length(min)}: minus locks or a lash cap`,
 	'piston.inconclusive':
-		'Piston-to-valve clearance too close to call: measure it again, with an indicator rather than clay',
+		'Piston-to-valve clearance too close to call: measure it again with a dial indicator',
 	'piston.too-near': ({ by, angle }) =>
 		say`Piston ${length(by)} too near the valve at ${angle}° about top dead centre: cam timing, valve pocket, or gasket`,
 	'vacuum.not-held': ({ reached, min }) =>
@@ -707,7 +707,7 @@ export const sentences: Sentences = {
 	'scope.lacks': ({ need, stations }) =>
 		`${capital(labels.scopeNeed[need])} is missing at ${stations.join(', ')}.`,
 	'scope.empty':
-		'There is nothing to sign: nothing was read at these stations, or everything that this scope claims is excluded.',
+		'Nothing to sign: these stations have no readings, or everything this scope requires is excluded.',
 	'stage.accepted': 'accepted',
 	'stage.not-needed': 'not needed',
 	'stage.heights-since': 'heights read since',
@@ -721,7 +721,6 @@ export const sentences: Sentences = {
 
 	// Quick sums
 	'sum.no-spring': 'The load must grow as the spring is pressed shorter.',
-	'sum.no-thread': 'Pitch and ratio must be above zero.',
 	'sum.not-negative': ({ field }) => `${capital(labels.sumField[field])} cannot be below zero.`,
 	'sum.above-zero': ({ field }) => `${capital(labels.sumField[field])} must be above zero.`,
 	'sum.one-height': 'Two loads at one height give no rate.',
@@ -832,9 +831,9 @@ export const sentences: Sentences = {
 	'backup.none': 'The shop has no backup. ./zinc backup makes one; the log says why none was made.',
 	'backup.old': ({ at }) =>
 		`The last backup is of ${at.slice(0, 10)}, more than two days ago. ./zinc backup makes one; the log says why none was made.`,
-	'kit.no-seat-load': 'A spring with no load at its seat height: read the kit sheet again.',
+	'kit.no-seat-load': 'Seat load is zero. Check the kit sheet.',
 	'kit.bind-at-seat':
-		'Coil bind is less than 0.100 in (2.54 mm) below the seat height: no valve could open. Read the kit sheet again.',
+		'Coil bind is less than 0.100 in (2.54 mm) below the seat height, so no valve could open. Check the kit sheet.',
 	'server.unknown': ({ what }) => `There is no such ${UNKNOWN[what]}.`,
 	'server.no-spring': ({ tag }) => `There is no spring ${tag} in this set.`,
 	'server.no-step': ({ step, place }) => `There is no step ${step} at ${place} on this job.`,
@@ -934,7 +933,7 @@ export const sentences: Sentences = {
 	'paste.no-figure': ({ station }) => `no figure for ${station}`,
 	'paste.unknown-valve': ({ station }) => `this job has no valve ${station}`,
 	'paste.not-alone': ({ typed }) =>
-		`“${typed}” is not a figure on its own, so whose the other figures are is not certain: nothing was read. Name the valve on each line, such as “1I 1.812”.`,
+		`“${typed}” may not be a reading, so the order of the others is uncertain. Nothing was read. Put the valve on each line, such as “1I 1.812”.`,
 	'paste.too-many': ({ valves }) => `more figures than the ${valves} valves`,
 	'photo.enough': ({ station, max }) => `${station ?? 'This'} has ${max} photos already.`,
 	'set.not-for-job': 'This set is not for a job.',

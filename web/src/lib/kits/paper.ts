@@ -1,6 +1,5 @@
 /** A kit from its paper: the parts that it names, made with what is known of them. */
 import {
-	springFaults,
 	KINDS,
 	KIT_PLACES,
 	LENGTH_TEXT,
@@ -10,6 +9,7 @@ import {
 	MM_PER,
 	readEntry,
 	SORT_OF,
+	springFaults,
 	type Kind,
 	type Kit,
 	type KitPlace,

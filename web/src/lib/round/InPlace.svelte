@@ -124,12 +124,12 @@
 		{@render yesOrNo('sealHome', 'Every seal fully seated', '')}
 		{#if asked && answers.sealHome === null}
 			<Alert class="py-2">
-				Answer first if every seal is fully seated: one that is not makes its gap read too small.
+				Is every seal fully seated? Answer first: a seal that is not makes its gap read too small.
 			</Alert>
 		{/if}
 		{#if answers.sealHome === 'no'}
 			<p class="py-2 font-semibold text-watch">
-				Each gap read now gets a “seat it and read again” remark.
+				Every gap of this round will be flagged. Seat the seals and measure again.
 			</p>
 		{/if}
 	{/if}

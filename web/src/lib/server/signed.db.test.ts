@@ -67,7 +67,7 @@ describe('signing', () => {
 		for (const list of HISTORY) (empty[list] as unknown[]) = [];
 		expect((await importJob(test.db, empty)).problems.map(({ text }) => text.code)).toEqual([]);
 		await expect(refusal(empty, ['1I'])).rejects.toMatchObject({
-			body: { message: expect.stringContaining('nothing was read') }
+			body: { message: expect.stringContaining('Nothing to sign') }
 		});
 	});
 	it('leaves what was signed as it is: the database refuses a change', async () => {

@@ -2,6 +2,7 @@
 	/** What the signature is to say: how far, of which stations, and what that still needs. */
 	import { untrack } from 'svelte';
 	import {
+		message,
 		SCOPES,
 		stationsAtHand,
 		type Job,
@@ -10,7 +11,7 @@
 		type ScopeName,
 		type ScopeNeed
 	} from '@zinc-ledger/core';
-	import { label, labelsOf } from '@zinc-ledger/words';
+	import { label, labelsOf, tell } from '@zinc-ledger/words';
 	import Button from '$lib/ui/Button.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import RadioGroup from '$lib/ui/RadioGroup.svelte';
@@ -89,7 +90,7 @@
 		<SelectField label="Of" class="w-44" options={groups} bind:value={() => group, choose} />
 	</div>
 	{#if isEmpty}
-		<p class="mt-2"><Mark state="stop" word /> Nothing was read at these stations.</p>
+		<p class="mt-2"><Mark state="stop" word /> {tell(message('scope.empty'))}</p>
 	{/if}
 	<ul class="mt-2" aria-label="What it still needs">
 		{#each lacking as { need, stations } (need)}

@@ -109,7 +109,7 @@ describe('a line', () => {
 		const flat = 'height=1.800; load=120; rate=0; other=1.760';
 		expect(line(flat, sumOf('load-by-rate')).why?.code).toBe('sum.no-spring');
 		const still = 'measured=0.020; wanted=0.014; pitch=0; ratio=1.5';
-		expect(line(still, sumOf('adjuster')).why?.code).toBe('sum.no-thread');
+		expect(line(still, sumOf('adjuster')).why?.code).toBe('sum.above-zero');
 	});
 	it('takes no unit of another dimension for its own', () => {
 		const compression = (chamber: string) =>

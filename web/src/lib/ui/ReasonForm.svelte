@@ -18,7 +18,7 @@
 
 	function submit(event: SubmitEvent) {
 		event.preventDefault();
-		problem = isReason(reason) ? null : 'Write the reason in a word or more.';
+		problem = isReason(reason) ? null : 'Enter a reason of at least one word.';
 		if (problem === null) onreason(reason.trim());
 	}
 </script>
