@@ -23,6 +23,13 @@ const SPACE = '3c0b7c52-7a0e-4f0c-9d55-0a61f2a0d9e1';
 /** The id that a name has in the demo, whenever it is made. */
 export const id = (name: string) => named(name, SPACE);
 
+/** One standard deviation of the gauges' corrections and of one reading, by unit. */
+const KNOWN = {
+	height: { mm: ['0.005 mm', '0.010 mm'], in: ['0.0002 in', '0.0004 in'] },
+	'seal-gap': { mm: ['0.008 mm', '0.012 mm'], in: ['0.0003 in', '0.0005 in'] },
+	lash: { mm: ['0.003 mm', '0.008 mm'], in: ['0.0001 in', '0.0003 in'] }
+} as const;
+
 /** What happened to a job, one thing after another, some minutes apart. */
 export class Bench {
 	job: Job;
@@ -74,7 +81,8 @@ export class Bench {
 				gauge: {
 					name: quantity === 'lash' ? 'Feeler gauges' : 'Height gauge',
 					resolution: this.#isMetric ? '0.01 mm' : '0.001 in',
-					correction: '0 mm'
+					correction: '0 mm',
+					...this.#knownOf(quantity)
 				},
 				inPlace: inPlaceFor(this.job, station, quantity, { ...round, sealHome: true }),
 				...(quantity === 'lash' && {
@@ -84,6 +92,13 @@ export class Bench {
 			};
 			this.job.readings.push(reading);
 		}
+	}
+
+	/** How well the shop knows its gauges: each was checked, and read again often enough. */
+	#knownOf(quantity: Quantity) {
+		const of = quantity === 'lash' ? 'lash' : quantity === 'seal-gap' ? 'seal-gap' : 'height';
+		const [correctionError, repeatability] = KNOWN[of][this.#isMetric ? 'mm' : 'in'];
+		return { correctionError, repeatability, repeatabilityFreedom: 24 };
 	}
 
 	get #isMetric() {

@@ -1,6 +1,7 @@
 /** What is tried on the built head: piston to valve, passages, vacuum (handbook §8, §9). */
 import {
 	concerns,
+	lengthDefault,
 	madeStaleBy,
 	roomWithGasket,
 	PASSAGES,
@@ -117,11 +118,8 @@ export function leastRoom({ points }: CheckOf<'piston-to-valve'>): {
 		.reduce((least, point) => (point.room < least.room ? point : least));
 }
 
-/** One standard deviation of a clearance by how it was measured, where nobody knows better. Source: handbook §5. */
-const PISTON_DEVIATION: Readonly<Record<CheckOf<'piston-to-valve'>['method'], string>> = {
-	clay: '0.005 in',
-	indicator: '0.001 in'
-};
+/** What a clearance to the piston is judged by besides its floor. */
+type PistonSetup = Partial<Pick<Setup, 'gasketThickness' | 'valveAngle' | 'limits'>>;
 
 /**
  * The verdict on the least room between piston and valve.
@@ -133,7 +131,7 @@ export function pistonVerdict(
 	check: CheckOf<'piston-to-valve'>,
 	pumpUp: Millimetres,
 	floor: Millimetres,
-	{ gasketThickness, valveAngle = 0 }: Pick<Setup, 'gasketThickness' | 'valveAngle'> = {}
+	{ gasketThickness, valveAngle = 0, limits }: PistonSetup = {}
 ): Verdict<Millimetres> {
 	const { angle, room: tried } = leastRoom(check);
 	const room =
@@ -145,7 +143,7 @@ export function pistonVerdict(
 		dimension: 'length',
 		limits: [{ code: 'piston-floor', side: 'floor', at: floor, severity: 'stop' }],
 		sources: ['measured'],
-		uncertainty: NORMAL * lengthOf(PISTON_DEVIATION[check.method]),
+		uncertainty: NORMAL * lengthDefault(check.method, limits),
 		remedy: (limit, state) =>
 			state === 'inconclusive'
 				? message('piston.inconclusive')

@@ -6,6 +6,7 @@ export * from './current-readings.ts';
 export * from './defaults.ts';
 export * from './head-work.ts';
 export * from './in-place.ts';
+export * from './one-reading.ts';
 export * from './inspected.ts';
 export * from './policies.ts';
 export * from './quantities.ts';

@@ -5,6 +5,7 @@ import {
 	checksStillWanted,
 	frameStiffness,
 	gaugeInHand,
+	testerDeviation,
 	type Gauge,
 	type GaugeCheck
 } from '../gauge/index.ts';
@@ -31,6 +32,11 @@ const reading = (n: number, read: string, more: Partial<Reading> = {}): Reading 
 });
 const height = (one: Reading) => mm(trueFigure(one));
 
+const ROUNDED = Math.sqrt(12);
+const UNIFORM = Math.sqrt(3);
+/** Half-width of a 95 % interval from its standard deviations. */
+const half = (...deviations: number[]) => 1.959963985 * Math.hypot(...deviations);
+
 describe('what readings come to', () => {
 	it('gain and offset of the correction in force are put on', () => {
 		const gauge = { name: 'g', resolution: '0.01 mm', gain: 1.01, correction: '-0.2 mm' };
@@ -39,8 +45,8 @@ describe('what readings come to', () => {
 	it('a reading of no set stands alone, the newest', () => {
 		const now = meanOfRepeats([reading(2, '40.10 mm'), reading(1, '40.00 mm')], height)!;
 		expect([now.value, now.repeats.length, now.spread]).toEqual([mm(40.1), 1, mm(0)]);
-		// 1.96 × 0.01 ÷ √12
-		expect(now.uncertainty).toBeCloseTo(0.005658, 6);
+		// The default of a height, 0.0381, of one person and between two; three resolutions of bias
+		expect(now.uncertainty).toBeCloseTo(half(0.0381, 0.0381, 0.01 / ROUNDED, 0.03 / UNIFORM), 6);
 		expect(meanOfRepeats([], height)).toBeNull();
 	});
 	it('repeats of one set are their mean, and their spread adds to the uncertainty', () => {
@@ -55,37 +61,65 @@ describe('what readings come to', () => {
 		)!;
 		expect(now.value).toBeCloseTo(40.05, 9);
 		expect(now.spread).toBeCloseTo(0.1, 9);
-		// spread 0.1: sd 0.0707 known by one degree of freedom, of the mean 0.05
-		expect(now.uncertainty).toBeCloseTo(
-			Math.hypot(12.7062 * 0.05, (1.96 * 0.01) / Math.sqrt(12)),
-			4
-		);
+		// spread 0.1: sd 0.0707, which is more than the default; of the mean 0.05
+		expect(now.uncertainty).toBeCloseTo(half(0.05, 0.0707107, 0.01 / ROUNDED, 0.03 / UNIFORM), 5);
 	});
-	it('a single reading stands on what the job’s repeats have shown of its gauge', () => {
-		const set = (n: number) => ({ set: id(800 + n) });
-		const readings = [
-			reading(1, '40.00 mm', { ...set(1), station: '1I' }),
-			reading(2, '40.02 mm', { ...set(1), station: '1I' }),
-			reading(3, '41.00 mm', { ...set(2), station: '2I' }),
-			reading(4, '41.02 mm', { ...set(2), station: '2I' }),
-			reading(5, '42.00 mm', { station: '3I' })
-		];
-		const job = { readings, voids: [], setup: { limits: {} } } as unknown as Job;
-		const half = (one: Reading[]) => meanOfRepeats(one, height, gaugeRepeatsOf(job))!.uncertainty;
-		// Two pairs 0.02 apart: sd 0.01414 by two degrees of freedom, 4.303
-		const gauge = (1.96 * 0.01) / Math.sqrt(12);
-		expect(half([readings[4]!])).toBeCloseTo(Math.hypot(4.303 * 0.01414, gauge), 4);
-		expect(half([readings[1]!, readings[0]!])).toBeCloseTo(Math.hypot(4.303 * 0.01, gauge), 4);
-		// Nothing known: a resolution for how it repeats, or what the job says instead.
-		const alone = { ...job, readings: [readings[4]!] };
-		const unknown = (parts?: number) =>
-			meanOfRepeats(
-				[readings[4]!],
-				height,
-				gaugeRepeatsOf({ ...alone, setup: { limits: { unknownRepeat: parts } } } as unknown as Job)
-			)!.uncertainty;
-		expect(unknown()).toBeCloseTo(Math.hypot(1.96 * 0.01, gauge), 4);
-		expect(unknown(3)).toBeCloseTo(Math.hypot(1.96 * 0.03, gauge), 4);
+	it('stands on the job’s own repeats from ten pairs on, and on the default before', () => {
+		const pairs = (count: number): Reading[] =>
+			Array.from({ length: count }, (_, i) => ({ set: id(800 + i), station: `${i + 1}I` })).flatMap(
+				(same, i) => [
+					reading(2 * i, `${40 + i}.00 mm`, same),
+					reading(2 * i + 1, `${40 + i}.02 mm`, same)
+				]
+			);
+		const single = reading(99, '42.00 mm', { station: '30I' });
+		const known = (readings: Reading[], limits = {}) => {
+			const job = { readings: [...readings, single], voids: [], setup: { limits } };
+			return meanOfRepeats([single], height, gaugeRepeatsOf(job as unknown as Job))!.uncertainty;
+		};
+		const others = [0.01 / ROUNDED, 0.03 / UNIFORM];
+		expect(known(pairs(9))).toBeCloseTo(half(0.0381, 0.0381, ...others), 6);
+		// sd 0.01414 by ten degrees of freedom for both parts; (u² ÷ 2s²)² × 10 = 31: t = 2.0395
+		const ten = (2.0395 / 1.96) * half(0.014142, 0.014142, ...others);
+		expect(known(pairs(10))).toBeCloseTo(ten, 4);
+		// What the shop says instead: its own default, or more resolutions.
+		const shop = (limits: object) => known([], limits);
+		expect(shop({ oneReading: { height: '0.05 mm' } })).toBeCloseTo(half(0.05, 0.05, ...others), 6);
+		expect(shop({ unknownRepeat: 8 })).toBeCloseTo(half(0.08, 0.08, ...others), 6);
+	});
+	it('takes three people’s readings apart from one person’s', () => {
+		const byPerson = (person: number, read: string, n: number) =>
+			reading(10 * n + person, read, { set: id(800 + n), person: id(900 + person) });
+		// Each person reads each valve twice and alike; the three lie 0.1 apart from each other in turn.
+		const readings = [0, 1, 2, 3].flatMap((n) =>
+			[0, 1, 2].flatMap((person) => {
+				const read = `${(40 + n + 0.1 * person).toFixed(2)} mm`;
+				return [byPerson(person, read, n), byPerson(person, read, n + 0.5)].map((one) => ({
+					...one,
+					set: id(800 + n)
+				}));
+			})
+		);
+		const repeats = gaugeRepeatsOf({
+			readings,
+			voids: [],
+			setup: { limits: {} }
+		} as unknown as Job);
+		const { single, betweenPeople } = repeats(readings[0]!, []);
+		expect(single).toEqual({ deviation: 0, freedom: 12 });
+		// ½ × mean of 0.1², 0.1², 0.2²
+		expect(betweenPeople.deviation).toBeCloseTo(0.1, 9);
+		expect(betweenPeople.freedom).toBe(2);
+	});
+	it('is not known better than its maker states, until it is checked', () => {
+		const by = (gauge: Partial<Reading['gauge']>) => {
+			const one = reading(1, '40 mm');
+			return meanOfRepeats([{ ...one, gauge: { ...one.gauge, ...gauge } }], height)!.uncertainty;
+		};
+		const rest = [0.0381, 0.0381, 0.01 / ROUNDED];
+		expect(by({ accuracy: '0.10 mm' })).toBeCloseTo(half(...rest, 0.1 / UNIFORM), 6);
+		expect(by({ correctionError: '0.02 mm' })).toBeCloseTo(half(...rest, 0.02), 6);
+		expect(by({ correction: '0.02 mm' })).toBeCloseTo(half(...rest), 6);
 	});
 	it('a third reading is wanted where two differ by more than the gauge explains', () => {
 		const two = (b: string) => [reading(1, '40.00 mm'), reading(2, b)];
@@ -126,6 +160,8 @@ describe('a gauge in hand', () => {
 		person: id(900),
 		at: '2026-02-01T08:00:00Z'
 	});
+	/** One check: the default of one height, 0.0381, and the rounding of 0.0127. */
+	const ONE_CHECK = Math.hypot(0.0381, 0.0127 / ROUNDED);
 	it('carries no correction before its first check, and what it reads to', () => {
 		expect(gaugeInHand(gauge, [], 'length')).toEqual({
 			id: gauge.id,
@@ -137,8 +173,8 @@ describe('a gauge in hand', () => {
 	it('carries its offset, and how far its checks scatter about it', () => {
 		const one = gaugeInHand(gauge, [check(1, '45 mm', '45.02 mm')], 'length');
 		expect(one.correction).toBe('-0.02000 mm');
-		// One check is a reading like any other: √(1 ÷ 12 + 1) × 0.0127, until how the gauge repeats is known.
-		expect(Number.parseFloat(one.correctionError!)).toBeCloseTo(0.01322, 5);
+		// One check is a reading like any other: the default of a height gauge, and its rounding.
+		expect(Number.parseFloat(one.correctionError!)).toBeCloseTo(ONE_CHECK, 5);
 		expect(checksStillWanted([check(1, '45 mm', '45.02 mm')], 'length')).toBe(1);
 		const two = gaugeInHand(
 			gauge,
@@ -154,7 +190,7 @@ describe('a gauge in hand', () => {
 		const checks = [check(1, '30 mm', '30.02 mm'), check(2, '60 mm', '60.05 mm')];
 		const line = gaugeInHand(gauge, checks, 'length');
 		expect(line.gain).toBeDefined();
-		expect(Number.parseFloat(line.correctionError!)).toBeCloseTo(0.01322, 5);
+		expect(Number.parseFloat(line.correctionError!)).toBeCloseTo(ONE_CHECK, 5);
 		expect(checksStillWanted(checks, 'length')).toBe(1);
 		expect(checksStillWanted([...checks, check(3, '45 mm', '45.03 mm')], 'length')).toBe(0);
 	});
@@ -167,9 +203,25 @@ describe('a gauge in hand', () => {
 		});
 		expect(stated.repeatability).toBe('0.02540 mm');
 		expect(stated.repeatabilityFreedom).toBeUndefined();
-		// t(37) = 2.026: a single reading by a gauge known so
-		const half = meanOfRepeats([reading(1, '40 mm', { gauge: shown })], height)!.uncertainty;
-		expect(half).toBeCloseTo(Math.hypot(2.026 * 0.02, (1.96 * 0.0127) / Math.sqrt(12)), 3);
+		// A single reading by a gauge known so: (u² ÷ 2s²)² × 37 = 103, t = 1.983
+		const known = meanOfRepeats([reading(1, '40 mm', { gauge: shown })], height)!.uncertainty;
+		const parts = [0.02, 0.02, 0.0127 / ROUNDED, 0.0381 / UNIFORM];
+		expect(known).toBeCloseTo((1.983 / 1.96) * half(...parts), 3);
+		expect(gaugeInHand({ ...gauge, accuracy: '0.002 in' }, [], 'length').accuracy).toBe('0.002 in');
+	});
+	it('that tests springs says how surely it reads a load, once it was checked', () => {
+		const tester: Gauge = { ...gauge, sort: 'bench-tester', loadResolution: '1 N' };
+		expect(testerDeviation(tester, [])).toBeNull();
+		const weight = check(1, '1000 N', '1000 N');
+		// One check: 1 % of one reading, and the correction by it; 1 N of resolution hardly counts.
+		const rounding = 1 / ROUNDED / 1000;
+		const once = Math.hypot(0.01, Math.hypot(0.01, rounding));
+		expect(testerDeviation(tester, [weight])).toBeCloseTo(once, 6);
+		const stated = { ...tester, loadRepeatability: '2 N' };
+		expect(testerDeviation(stated, [weight])).toBeCloseTo(
+			Math.hypot(0.002, Math.hypot(0.002, rounding)),
+			6
+		);
 	});
 	it('a pull on a solid block tells the frame, and is no check of height or load', () => {
 		const pull = { ...check(1, '2000 N', '0.80 mm'), against: 'solid block' };

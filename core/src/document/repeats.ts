@@ -3,7 +3,13 @@
  * set of repeats, its spread, and how well it is known (handbook §5).
  */
 import { lengthOf, mm, siOf, type Millimetres } from '../units/index.ts';
-import { expandedUncertainty, pooled, together, type Repeatability } from '../verdict/index.ts';
+import {
+	betweenPeople,
+	expandedUncertainty,
+	pooled,
+	type Repeatability
+} from '../verdict/index.ts';
+import { biasUnchecked, usualScatter } from './one-reading.ts';
 import type { Job, Reading } from './schema.ts';
 
 /**
@@ -26,66 +32,100 @@ export interface RepeatMean<Q extends number = Millimetres> {
 	readonly uncertainty: Q;
 }
 
-/** How far the gauge of a reading repeats, with the readings of its set; null where nobody knows. */
-export type GaugeRepeats = (newest: Reading, set: readonly number[]) => Repeatability | null;
+/** How far readings like one scatter, alone and between people. */
+export interface ReadingScatter {
+	readonly single: Repeatability;
+	readonly betweenPeople: Repeatability;
+}
 
-/** What a reading's own gauge is stated to repeat by, and its own set's repeats. */
-const ownRepeats: GaugeRepeats = ({ gauge }, set) => together(statedFor(gauge), pooled([set]));
+/** How far the readings of a figure scatter, from its newest reading and all of its set. */
+export type GaugeRepeats = (newest: Reading, set: readonly number[]) => ReadingScatter;
 
-function statedFor({
-	repeatability,
-	repeatabilityFreedom
-}: Reading['gauge']): Repeatability | null {
-	if (repeatability === undefined) return null;
+/** Degrees of freedom, one a pair of readings, from which a gauge's own repeats stand. */
+const ENOUGH_PAIRS = 10;
+
+/** What the shop's own repeats have shown of a reading's gauge, or the shop states; null before ten pairs. */
+function shownBy({ gauge }: Reading): Repeatability | null {
+	if (gauge.repeatability === undefined) return null;
+	const freedom = gauge.repeatabilityFreedom ?? Number.POSITIVE_INFINITY;
+	return { deviation: siOf(gauge.repeatability), freedom };
+}
+
+/**
+ * Before ten pairs the default for one reading stands, or what the pairs there are show where
+ * that is more. Source: handbook §5.
+ */
+function atLeastUsual(usual: number, shown: readonly (Repeatability | null)[]): Repeatability {
+	const known = shown.find((one) => one && one.freedom >= ENOUGH_PAIRS);
+	if (known) return known;
 	return {
-		deviation: siOf(repeatability),
-		freedom: repeatabilityFreedom ?? Number.POSITIVE_INFINITY
+		deviation: Math.max(usual, ...shown.map((one) => one?.deviation ?? 0)),
+		freedom: Number.POSITIVE_INFINITY
 	};
 }
 
-/** Scatter of a gauge of which nobody knows how it repeats, in parts of its resolution (handbook §5). */
-export const UNKNOWN_REPEAT = 1;
+/** Where fewer than three people read, they are taken to differ as one person's readings do. */
+const asOnePerson = (single: Repeatability): ReadingScatter => ({ single, betweenPeople: single });
+
+/** By what a reading carries of its gauge, its own set, and the shop's usual. */
+const repeatsAlone: GaugeRepeats = (newest, set) =>
+	asOnePerson(atLeastUsual(usualScatter(newest), [shownBy(newest), pooled([set])]));
+
+/** The readings of each person in one set. */
+type ByPerson = Map<string, number[]>;
+/** By gauge and quantity, then by set. */
+type Sets = Map<string, Map<string, ByPerson>>;
 
 /**
  * How the gauges of a job repeat: as stated for them or pooled over the shop's
  * jobs where their readings carry it, else pooled over the repeats of this job by
- * gauge and quantity, else a shop default in parts of the resolution.
+ * gauge and quantity; before ten pairs not less than the shop's default for one reading.
  */
 export function gaugeRepeatsOf({ readings, voids, setup }: Job): GaugeRepeats {
 	const struck = new Set(voids.map(({ reading }) => reading));
-	const sets = new Map<string, Map<string, number[]>>();
+	const sets: Sets = new Map();
 	for (const reading of readings) {
 		if (reading.set === undefined || struck.has(reading.id)) continue;
-		const key = gaugeKey(reading);
-		let own = sets.get(key);
-		if (!own) sets.set(key, (own = new Map()));
-		const set = own.get(reading.set);
-		if (set) set.push(trueFigure(reading));
-		else own.set(reading.set, [trueFigure(reading)]);
+		const own = grow(sets, gaugeKey(reading), () => new Map<string, ByPerson>());
+		const set: ByPerson = grow(own, reading.set, () => new Map<string, number[]>());
+		grow(set, reading.person, (): number[] => []).push(trueFigure(reading));
 	}
-	const pools = new Map([...sets].map(([key, own]) => [key, pooled([...own.values()])]));
-	const unknown = setup.limits.unknownRepeat ?? UNKNOWN_REPEAT;
-	return (newest, set) =>
-		(newest.gauge.repeatability === undefined ? null : ownRepeats(newest, set)) ??
-		pools.get(gaugeKey(newest)) ??
-		ownRepeats(newest, set) ?? {
-			deviation: unknown * siOf(newest.gauge.resolution),
-			freedom: Number.POSITIVE_INFINITY
-		};
+	const pools = new Map(
+		[...sets].map(([key, own]) => {
+			const things = [...own.values()];
+			const single = pooled(things.flatMap((thing) => [...thing.values()]));
+			return [key, { single, betweenPeople: single && betweenPeople(things, single) }];
+		})
+	);
+	return (newest, set) => {
+		const pool = pools.get(gaugeKey(newest));
+		const shown = [shownBy(newest), pool?.single ?? null, pool ? null : pooled([set])];
+		const single = atLeastUsual(usualScatter(newest, setup.limits), shown);
+		return { single, betweenPeople: pool?.betweenPeople ?? single };
+	};
 }
 
 const gaugeKey = ({ gauge, quantity }: Reading) => `${quantity} ${gauge.id ?? gauge.name}`;
+
+/** What stands under a key, made where nothing does. */
+function grow<K, V>(map: Map<K, V>, key: K, make: () => V): V {
+	const known = map.get(key);
+	if (known !== undefined) return known;
+	const made = make();
+	map.set(key, made);
+	return made;
+}
 
 /**
  * The figure that stands, from readings newest first; null without any.
  *
  * @param of what a reading stands for, the same for all repeats but for their scatter
- * @param repeats how the gauges repeat; by the readings' own word where left out
+ * @param repeats how the gauges repeat; by the readings' own word and the usual where left out
  */
 export function meanOfRepeats<Q extends number>(
 	readings: readonly Reading[],
 	of: (reading: Reading) => Q,
-	repeats: GaugeRepeats = ownRepeats
+	repeats: GaugeRepeats = repeatsAlone
 ): RepeatMean<Q> | null {
 	const newest = readings[0];
 	if (!newest) return null;
@@ -93,6 +133,7 @@ export function meanOfRepeats<Q extends number>(
 		newest.set === undefined ? [newest] : readings.filter((reading) => reading.set === newest.set);
 	const values = set.map(of);
 	const mean = values.reduce((sum: number, value) => sum + value, 0) / values.length;
+	const { single, betweenPeople } = repeats(newest, values);
 	return {
 		value: mean as Q,
 		newest,
@@ -101,8 +142,10 @@ export function meanOfRepeats<Q extends number>(
 		uncertainty: expandedUncertainty({
 			resolution: siOf(newest.gauge.resolution),
 			count: values.length,
-			repeatability: repeats(newest, values),
-			correction: newest.gauge.correctionError ? siOf(newest.gauge.correctionError) : 0
+			repeatability: single,
+			betweenPeople,
+			correction: newest.gauge.correctionError ? siOf(newest.gauge.correctionError) : 0,
+			bias: biasUnchecked(newest)
 		}) as Q
 	};
 }

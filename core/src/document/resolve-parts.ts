@@ -34,11 +34,12 @@ export function partsOf(setup: Setup, station: StationEntry): KindSetup {
 	// The tests of its kind's set are of springs that ran.
 	if (station.newSpring) return { ...own, spring: { ...own.spring, tested: undefined } };
 	if (!spring) return own;
-	const { points, bind, bindUncertainty, set, tag, earlier } = spring;
+	const { points, bind, bindUncertainty, loadDeviation, set, tag, earlier } = spring;
 	const tested = {
 		points,
 		...(bind && { bind }),
 		...(bindUncertainty && { bindUncertainty }),
+		...(loadDeviation !== undefined && { loadDeviation }),
 		set: `${set}, ${tag}`,
 		...(earlier && { earlier })
 	};

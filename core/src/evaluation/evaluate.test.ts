@@ -80,12 +80,12 @@ describe('the worked example of docs/worked-example.md', () => {
 		expect(said('4E').join()).toContain('height.taller {"by":1.1');
 	});
 
-	it('station 3I has 0.050 to the seal, too close to call with a gauge that reads 0.001 and repeats as nobody knows', () => {
+	it('station 3I has 0.050 to the seal, too close to call with a gauge that is known to 0.0017', () => {
 		const { sealClearance } = station('3I').figures;
 		expect(showLength(sealClearance.figure!, INCH_POUND)).toBe('0.050');
 		expect(sealClearance.state).toBe('inconclusive');
-		// 1.96 × 0.0254 × √(1 ÷ 12 + 1): its resolution, and one resolution for how it repeats
-		expect(sealClearance.uncertainty).toBeCloseTo(0.0518, 4);
+		// √(0.0005² + 0.0005² + 0.001² ÷ 12 + 0.0003²) = 0.00082 in; ν = 24 × (u² ÷ 2s²)² = 43, t = 2.0167
+		expect(sealClearance.uncertainty).toBeCloseTo(0.042, 4);
 	});
 });
 

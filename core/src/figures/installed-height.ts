@@ -1,11 +1,12 @@
 /** Installed height: with what stands under it and in it, against the height aimed for. Source: handbook §3. */
 import { mm, toComparisonStep, type Millimetres } from '../units/index.ts';
 import { message } from '../message/index.ts';
-import { notMeasured, type Limit, type Verdict } from '../verdict/index.ts';
+import { combinedUncertainty, notMeasured, type Limit, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import { around, judgedOr, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 import type { Remark } from './remark.ts';
+import type { KindSheet } from './kind.ts';
 import { shimAction } from './shim-advice.ts';
 
 declare module '../message/message.ts' {
@@ -59,7 +60,10 @@ function judged({
 			'measured',
 			...kind.sources.target.map((source) => ({ of: 'target', source }) as const)
 		],
-		uncertainty: read.height!.uncertainty,
+		uncertainty: combinedUncertainty(
+			read.height!.uncertainty,
+			aim === null ? uncertaintyOfLowest(kind) : kind.target.uncertainty
+		),
 		resolution: resolutionOf(read.height!),
 		remedy: (_, state) => {
 			if (isAsked) return message('height.answer-first');
@@ -68,6 +72,10 @@ function judged({
 		}
 	});
 }
+
+/** Half-width of the interval of the lowest height for bind, in mm; 0 where there is none. */
+const uncertaintyOfLowest = ({ bind, lift }: KindSheet): number =>
+	combinedUncertainty(bind?.uncertainty ?? 0, lift?.uncertainty ?? 0);
 
 /**
  * Off the aim, yet no further than is worth a shim: a note.

@@ -3,6 +3,7 @@ import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/
 import { message, type Message } from '../message/index.ts';
 import type { RepeatMean } from '../document/index.ts';
 import {
+	byAlarm,
 	judge,
 	notMeasured,
 	sourceIn,
@@ -20,6 +21,13 @@ export function judgedOr<Q extends Millimetres | Newtons>(
 	if (how.limits.length > 0) return judge(figure, how);
 	return { ...notMeasured<Q>(missing), figure, sources: how.sources.map(sourceIn) };
 }
+
+/**
+ * Of several readings of one clearance, the one that decides: the worst verdict, and of like ones
+ * the smallest figure. A coarse reading is not hidden by a fine one that is a hair smaller.
+ */
+export const leastSure = <Q extends number>(verdicts: readonly Verdict<Q>[]): Verdict<Q> | null =>
+	verdicts.toSorted((a, b) => byAlarm(a.state, b.state) || a.figure! - b.figure!)[0] ?? null;
 
 /** A figure that was measured and has nothing to be judged by. */
 export const unjudged = (figure: Millimetres, why: Message): Verdict<Millimetres> => ({

@@ -4,7 +4,7 @@ import { message } from '../message/index.ts';
 import type { RepeatMean } from '../document/index.ts';
 import { judge, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
-import { resolutionOf } from './judging.ts';
+import { leastSure, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 
 declare module '../message/message.ts' {
@@ -19,7 +19,7 @@ declare module '../verdict/verdict.ts' {
 	}
 }
 
-/** The least of closed, half and full lift; null where nobody measured it. */
+/** The one of closed, half and full lift that is least surely clear; null where nobody measured it. */
 export const rockerClearance = figure({
 	dimension: 'length',
 	isColumn: true,
@@ -27,12 +27,11 @@ export const rockerClearance = figure({
 });
 
 function judged({ read, shared }: StationRead): Verdict<Millimetres> | null {
-	const rocker = read.rockers.reduce<RepeatMean | null>(
-		(least, one) => (one && (!least || one.value < least.value) ? one : least),
-		null
-	);
-	if (!rocker) return null;
 	const at = shared.limits.rockerFloor;
+	return leastSure(read.rockers.flatMap((rocker) => (rocker ? [judgedAt(rocker, at)] : [])));
+}
+
+function judgedAt(rocker: RepeatMean, at: Millimetres): Verdict<Millimetres> {
 	return judge(rocker.value, {
 		dimension: 'length',
 		limits: [{ code: 'rocker-floor', side: 'floor', at, severity: 'stop' }],

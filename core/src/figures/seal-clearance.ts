@@ -4,7 +4,7 @@ import { message } from '../message/index.ts';
 import { sealClearance as clearanceAtLift } from '../clearance/index.ts';
 import { combinedUncertainty, judge, notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
-import { resolutionOf } from './judging.ts';
+import { leastSure, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 import type { Remark } from './remark.ts';
 
@@ -50,23 +50,23 @@ function judged({
 			? [{ from: gap, clearance: clearanceAtLift(gap.value, kind.lift.worst), isAtLift: false }]
 			: [])
 	];
-	// Where it was read both ways the lesser counts: neither says that the other was wrong.
-	const { from, clearance, isAtLift } = ways.reduce((least, way) =>
-		way.clearance < least.clearance ? way : least
+	const verdicts = ways.map(({ from, clearance, isAtLift }) =>
+		judge(clearance, {
+			dimension: 'length',
+			limits: [{ code: 'seal-floor', side: 'floor', at: limits.sealFloor, severity: 'stop' }],
+			sources: isAtLift && pumpUp === 0 ? ['measured'] : ['measured', kind.sources.lift!],
+			uncertainty: isAtLift
+				? from.uncertainty
+				: combinedUncertainty(from.uncertainty, kind.lift!.uncertainty ?? 0),
+			resolution: resolutionOf(from),
+			remedy: (limit, state) =>
+				state === 'inconclusive'
+					? message('seal.inconclusive')
+					: message('seal.too-near', { by: mm(limit.at - clearance) })
+		})
 	);
-	return judge(clearance, {
-		dimension: 'length',
-		limits: [{ code: 'seal-floor', side: 'floor', at: limits.sealFloor, severity: 'stop' }],
-		sources: isAtLift && pumpUp === 0 ? ['measured'] : ['measured', kind.sources.lift!],
-		uncertainty: isAtLift
-			? from.uncertainty
-			: combinedUncertainty(from.uncertainty, kind.lift!.uncertainty ?? 0),
-		resolution: resolutionOf(from),
-		remedy: (limit, state) =>
-			state === 'inconclusive'
-				? message('seal.inconclusive')
-				: message('seal.too-near', { by: mm(limit.at - clearance) })
-	});
+	// Where it was read both ways the worse one counts: neither says that the other was wrong.
+	return leastSure(verdicts)!;
 }
 
 /** A gap whose reading does not say how its retainer was ground counts as read with it ground. */

@@ -7,6 +7,7 @@ import {
 	COILS,
 	curveOf,
 	firstToBind,
+	uncheckedTester,
 	type Bind,
 	type Coil,
 	type Curve,
@@ -21,7 +22,7 @@ import {
 	type TargetMethod
 } from '../target-height/index.ts';
 import { KINDS, median, type Kind, type Middle } from '../station/index.ts';
-import type { Source } from '../verdict/index.ts';
+import { SURELY_INSIDE, type Source } from '../verdict/index.ts';
 import { controlRead } from './control-read.ts';
 import type { KindSheet } from './kind.ts';
 import { ratioOf } from './ratio.ts';
@@ -58,7 +59,9 @@ export function kindSheet(
 	bare: Middle | null
 ): KindSheet {
 	const lift = liftOf(parts, setup.lifters);
-	const curve = parts.spring ? curveOf(parts.spring, setup.cardBeyondTested) : null;
+	const curve = parts.spring
+		? byTester(curveOf(parts.spring, setup.cardBeyondTested), setup.limits)
+		: null;
 	const bind = parts.spring ? bindOf(parts.spring, parts) : null;
 	const target = targetOf(parts, aimLiftOf(lift, setup), curve, bind);
 	return {
@@ -81,6 +84,13 @@ export function kindSheet(
 	};
 }
 
+/** A tested curve with the scatter that the shop takes for its tester, where nobody checked that. */
+function byTester(curve: Curve, { oneReading }: Setup['limits']): Curve {
+	const isUnknown = curve.from === 'tested' && curve.deviation === undefined;
+	if (!isUnknown || oneReading?.tester === undefined) return curve;
+	return { ...curve, deviation: uncheckedTester(oneReading.tester) };
+}
+
 /**
  * The middle of bare heights as a sheet has it.
  *
@@ -101,7 +111,7 @@ export function heightsByMethod(kind: KindSheet, parts: KindSetup): Record<Targe
 	const card = parts.spring ? lengthOf(parts.spring.seat.height) : null;
 	const seat = parts.spring ? loadOf(parts.spring.seat.load) : null;
 	const open = curve && card !== null && lift ? curve.load(mm(card - lift.net)) : null;
-	const known = { cardHeight: card, bind: bind?.height ?? null, lift, curve };
+	const known = { cardHeight: card, bind, lift, curve };
 	const own = aimOf(parts.aim);
 	const usual: Record<TargetMethod, Aim | null> = {
 		'card-height': { method: 'card-height' },
@@ -121,6 +131,7 @@ export function heightsByMethod(kind: KindSheet, parts: KindSetup): Record<Targe
 							height: null,
 							because: message('needs', { of: [message('need.spring')] }),
 							fromCardLine: false,
+							uncertainty: mm(0),
 							standsOn: []
 						}
 			];
@@ -159,6 +170,9 @@ function aimLiftOf(own: Lift | null, setup: Setup): Lift | null {
 	return all.reduce<Lift | null>((a, b) => (b && (!a || b.gross > a.gross) ? b : a), null);
 }
 
+/** Stands for the interval of a tested bind that nobody stated: two resolutions of a gauge in thousandths are not clear. */
+const UNSTATED = mm(inches(0.002) / SURELY_INSIDE);
+
 /**
  * Where the springs go solid with the retainer and locator of the job. A set that
  * was tested whole wins over coils tested apart, and these over the card's; null where none tells.
@@ -177,7 +191,7 @@ function bindOf(card: SpringCard, { retainer, locator }: KindSetup): Bind | null
 	});
 	if (tested?.bind) {
 		const first = tested.coils && coils.length > 0 ? firstToBind(coils).first : null;
-		const uncertainty = tested.bindUncertainty ? lengthOf(tested.bindUncertainty) : mm(0);
+		const uncertainty = tested.bindUncertainty ? lengthOf(tested.bindUncertainty) : UNSTATED;
 		return { height: lengthOf(tested.bind), first, uncertainty };
 	}
 	// An inner spring's own solid height is not the pair's.
@@ -253,7 +267,7 @@ function targetOf(
 ): Target {
 	return targetHeight(aimOf(parts.aim), {
 		cardHeight: parts.spring ? lengthOf(parts.spring.seat.height) : null,
-		bind: bind?.height ?? null,
+		bind,
 		lift,
 		curve
 	});

@@ -1,10 +1,11 @@
 /** A gauge of the shop as a reading carries it: with the correction in force now. */
-import { UNKNOWN_REPEAT, type Reading } from '../document/index.ts';
+import { ONE_READING, UNKNOWN_REPEAT, type Reading } from '../document/index.ts';
 import { siOf } from '../units/index.ts';
 import { studentFactor, type Repeatability } from '../verdict/index.ts';
 import { checksInForce, correctionInForce, type Dimension } from './checks.ts';
 import { correctionFrom } from './correction.ts';
 import type { Gauge, GaugeCheck } from './schema.ts';
+import type { GaugeSort } from './types.ts';
 
 const UNIT = { length: 'mm', load: 'N' } as const;
 
@@ -31,11 +32,14 @@ export function gaugeInHand(
 		USUAL_RESOLUTION[dimension];
 	const stated = dimension === 'length' ? gauge.repeatability : gauge.loadRepeatability;
 	const known = stated ? siOf(stated) : repeats?.deviation;
+	const inForce = checksInForce(checks, dimension);
+	const single = known ?? usualOf(gauge, dimension, siOf(resolution), inForce);
 	const error = correctionError(
-		checksInForce(checks, dimension),
+		inForce,
 		gain === 1 ? 1 : 2,
-		Math.hypot(siOf(resolution) / Math.sqrt(12), known ?? UNKNOWN_REPEAT * siOf(resolution))
+		Math.hypot(siOf(resolution) / Math.sqrt(12), single)
 	);
+	const accuracy = dimension === 'length' ? gauge.accuracy : gauge.loadAccuracy;
 	return {
 		id: gauge.id,
 		name: gauge.name,
@@ -43,9 +47,56 @@ export function gaugeInHand(
 		...(gain !== 1 && { gain: Number(gain.toFixed(6)) }),
 		correction: `${offset.toFixed(5)} ${unit}`.replace(/^-0\.0+ /, '0 '),
 		...(error > 0 && { correctionError: `${error.toFixed(5)} ${unit}` }),
+		...(accuracy && { accuracy }),
 		...(known !== undefined && { repeatability: `${known.toFixed(5)} ${unit}` }),
 		...(!stated && repeats && { repeatabilityFreedom: Math.max(1, Math.round(repeats.freedom)) })
 	};
+}
+
+/** Which default for one reading a gauge goes by; a micrometer goes by its resolution. */
+const DEFAULT_OF: Partial<Record<GaugeSort, keyof typeof ONE_READING>> = {
+	'height-gauge': 'height',
+	'depth-gauge': 'sealGap',
+	'feeler-set': 'feeler',
+	'dial-indicator': 'indicator',
+	'bench-tester': 'tester',
+	'on-head-tester': 'onHead'
+};
+
+/**
+ * How far one reading of a gauge scatters while nobody knows: two resolutions, or the default of
+ * its sort where that is more. Source: handbook §5.
+ *
+ * @param checks whose greatest reading a part of the load is taken of
+ */
+function usualOf(
+	{ sort }: Gauge,
+	dimension: Dimension,
+	resolution: number,
+	checks: readonly GaugeCheck[]
+): number {
+	const resolutions = UNKNOWN_REPEAT * resolution;
+	const of = DEFAULT_OF[sort];
+	if (of === undefined) return resolutions;
+	const isPart = of === 'tester' || of === 'onHead';
+	if (isPart !== (dimension === 'load')) return resolutions;
+	const reach = isPart ? Math.max(0, ...checks.map(({ read }) => siOf(read))) : 1;
+	return Math.max(resolutions, ONE_READING[of] * reach);
+}
+
+/**
+ * One standard deviation of a load read on a tester that was checked, as a part of the load: how
+ * it repeats, and the error of its correction. Source: handbook §5.
+ *
+ * @returns null before its first check of a load
+ */
+export function testerDeviation(gauge: Gauge, checks: readonly GaugeCheck[]): number | null {
+	const inForce = checksInForce(checks, 'load');
+	if (inForce.length === 0) return null;
+	const { correctionError, repeatability } = gaugeInHand(gauge, checks, 'load');
+	const greatest = Math.max(...inForce.map(({ read }) => siOf(read)));
+	const scatter = repeatability ? siOf(repeatability) / greatest : ONE_READING.tester;
+	return Math.hypot(scatter, siOf(correctionError ?? '0 N') / greatest);
 }
 
 /**

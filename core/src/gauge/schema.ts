@@ -51,6 +51,9 @@ export const Gauge = z.strictObject({
 	/** How far a single reading repeats, one standard deviation, where the shop states it. */
 	repeatability: Size.optional(),
 	loadRepeatability: Load.optional(),
+	/** What its maker states that it reads wrong by at most; stands until its first check. */
+	accuracy: Size.optional(),
+	loadAccuracy: Load.optional(),
 	lengthUnit: z.enum(['in', 'mm']).default('mm'),
 	loadUnit: z.enum(['lbf', 'N', 'kgf']).default('N'),
 	range: Line.optional(),

@@ -74,7 +74,7 @@ type MakeItem = (
 	place: string,
 	text: Message,
 	severity: OpenSeverity,
-	more?: { readonly state?: State; readonly keyBefore?: string | null }
+	more?: { readonly state?: State; readonly otherKeys?: readonly (string | null)[] }
 ) => OpenItem;
 
 /** Everything that is open on a job, what blocks first. */
@@ -87,10 +87,11 @@ export function openItems(job: Job, sheet: Sheet): OpenItem[] {
 		place,
 		text,
 		severity,
-		{ state = severity === 'info' ? 'not-measured' : 'stop', keyBefore = null } = {}
+		{ state = severity === 'info' ? 'not-measured' : 'stop', otherKeys = [] } = {}
 	) => {
-		const acceptance =
-			accepted.get(key) ?? (keyBefore === null ? undefined : accepted.get(keyBefore));
+		const acceptance = [key, ...otherKeys]
+			.map((one) => (one === null ? undefined : accepted.get(one)))
+			.find((entry) => entry !== undefined);
 		return {
 			key,
 			place,
@@ -114,7 +115,7 @@ export function openItems(job: Job, sheet: Sheet): OpenItem[] {
 			.filter(({ outcome, severity }) => outcome === 'fails' && severity === 'stop')
 			.map(({ key, rule, stations, kind, acceptance }) =>
 				item(key, stations.join(' ') || kind, message('fit.rule', { rule }), 'acceptance', {
-					keyBefore: acceptance?.finding ?? null
+					otherKeys: [acceptance?.finding ?? null]
 				})
 			),
 		...stationsToAnswer(job, sheet).flatMap((station) => stationItems(station, item)),
@@ -232,7 +233,7 @@ function stationItems(station: StationSheet, item: MakeItem): OpenItem[] {
 		.filter(({ state, text }) => state === 'stop' && !own.has(text))
 		.map(({ text, limit }) =>
 			item(`stop ${label} ${keyOf(text)}${against(limit)}`, label, text, 'acceptance', {
-				keyBefore: remarkKeyInVersion1('stop', label, text, limit)
+				otherKeys: [remarkKeyInVersion1('stop', label, text, limit)]
 			})
 		);
 	return [...judged, ...others];
@@ -250,12 +251,17 @@ function figureItem(label: string, name: FigureName, verdict: Verdict, item: Mak
 	const isAsked =
 		state === 'stop' || state === 'inconclusive' || (watchIsAccepted && state === 'watch');
 	if (!isAsked) return [];
-	const key = `${state} ${label} ${name} ${value?.toFixed(3) ?? ''}${against(limit?.at)}`;
+	const what = `${label} ${name} ${value?.toFixed(3) ?? ''}${against(limit?.at)}`;
+	const key = `${state} ${what}`;
 	const text = message('figure.judged', { figure: name, value, says: remedy });
 	return [
 		item(key, label, text, 'acceptance', {
 			state: state === 'watch' ? 'stop' : state,
-			keyBefore: figureKeyInVersion1(key, label, verdict)
+			otherKeys: [
+				figureKeyInVersion1(key, label, verdict),
+				// Who accepted the figure as a stop accepted it as one that is too close to call, too.
+				state === 'inconclusive' ? `stop ${what}` : null
+			]
 		})
 	];
 }

@@ -106,6 +106,8 @@ export const SpringCard = z
 				bind: PositiveSize.optional(),
 				/** Half-width of the bind's 95 % interval. */
 				bindUncertainty: Size.optional(),
+				/** One standard deviation of its loads by the tester's own checks, as a part of the load. */
+				loadDeviation: z.number().min(0).max(1).optional(),
 				/** Coils that were tested apart, each with its own solid height. */
 				coils: z
 					.strictObject({

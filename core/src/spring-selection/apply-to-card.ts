@@ -18,6 +18,8 @@ export interface TestedSpring {
 	readonly tag: string;
 	readonly curve: Curve;
 	readonly bind: BindFound;
+	/** One standard deviation of its loads by the tester's own checks, as a part of the load. */
+	readonly loadDeviation?: number | undefined;
 	/** What it was tested on, where that is known. */
 	readonly tester?: string | undefined;
 }
@@ -39,7 +41,10 @@ export function medianSpring(set: readonly TestedSpring[], seat: Millimetres): T
 const DIGITS = { mm: 3, in: 4, N: 2, lbf: 3, kgf: 4 } as const;
 
 /** A tested curve and bind as texts, in the units of the spring's card. */
-function testedIn(card: SpringCard, curve: Curve, bind: BindFound) {
+function testedIn(
+	card: SpringCard,
+	{ curve, bind, loadDeviation }: Pick<TestedSpring, 'curve' | 'bind' | 'loadDeviation'>
+) {
 	const length = unitOf(card.seat.height);
 	const force = card.seat.load.split(' ')[1] as LoadUnit;
 	return {
@@ -47,6 +52,7 @@ function testedIn(card: SpringCard, curve: Curve, bind: BindFound) {
 			height: `${(height / MM_PER[length]).toFixed(DIGITS[length])} ${length}`,
 			load: `${(load / NEWTONS_PER[force]).toFixed(DIGITS[force])} ${force}`
 		})),
+		...(loadDeviation !== undefined && { loadDeviation }),
 		...(bind.sort === 'bind' && {
 			bind: lengthText(bind.height, length),
 			bindUncertainty: lengthText(
@@ -58,16 +64,12 @@ function testedIn(card: SpringCard, curve: Curve, bind: BindFound) {
 }
 
 /** A tagged spring of a set as a job carries it, for the plan to place. */
-export const taggedFor = (
-	card: SpringCard,
-	{ tag, curve, bind, tester }: TestedSpring,
-	set: string
-): TaggedSpring => ({
-	tag,
+export const taggedFor = (card: SpringCard, spring: TestedSpring, set: string): TaggedSpring => ({
+	tag: spring.tag,
 	set,
 	card: card.id,
-	...testedIn(card, curve, bind),
-	...(tester !== undefined && { tester })
+	...testedIn(card, spring),
+	...(spring.tester !== undefined && { tester: spring.tester })
 });
 
 /**
@@ -79,16 +81,16 @@ export const taggedFor = (
  */
 export function applyToCard(
 	card: SpringCard,
-	{ curve, bind }: TestedSpring,
+	spring: TestedSpring,
 	set: string,
 	library: readonly SpringCard[]
 ): SpringCard {
-	const match = identify({ curve, bind }, library).find(({ fits }) => fits !== 'mismatch');
-	const own = identify({ curve, bind }, [card])[0];
+	const match = identify(spring, library).find(({ fits }) => fits !== 'mismatch');
+	const own = identify(spring, [card])[0];
 	return {
 		...card,
 		tested: {
-			...testedIn(card, curve, bind),
+			...testedIn(card, spring),
 			set,
 			...(own?.fits === 'mismatch' && {
 				mismatch: match?.card.name ?? ''

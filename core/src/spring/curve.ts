@@ -22,6 +22,8 @@ export interface Curve {
 	readonly highest: Millimetres;
 	/** Load at a height, or null where the curve is not known. */
 	readonly load: (height: Millimetres) => Newtons | null;
+	/** One standard deviation of a load of it that a tester read, as a part of the load; the usual where nobody knows. */
+	readonly deviation?: number;
 	/** Tested points it goes through; two of them are a line between two heights. */
 	readonly points?: number;
 	/** Heights that were tested, where a card's line goes on beyond them. */
@@ -133,9 +135,10 @@ export function testedCurve(points: readonly Point[]): Curve {
  * for who asks for that; what lies there is not known by testing (handbook §5).
  */
 export function beyondTested(tested: Curve, card: Curve): Curve {
-	const { lowest, highest } = tested;
+	const { lowest, highest, deviation } = tested;
 	return {
 		from: 'tested',
+		...(deviation !== undefined && { deviation }),
 		lowest: mm(Math.min(lowest, card.lowest)),
 		highest: mm(Math.max(highest, card.highest)),
 		load: (height) => tested.load(height) ?? card.load(height),

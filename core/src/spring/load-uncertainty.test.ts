@@ -45,6 +45,13 @@ describe('the load of a tested spring', () => {
 		const tester = 1.96 * 140 * Math.hypot(0.01, 0.02 / Math.sqrt(3));
 		expect(loadUncertainty(tested, HEIGHT, KNOWN) / LBF).toBeCloseTo(Math.hypot(height, tester), 2);
 	});
+	it('goes by its tester’s own checks where they came with it', () => {
+		const checked = { ...tested, deviation: 0.004 };
+		const half = Math.hypot(0.82, 1.96 * 140 * 0.004);
+		expect(loadUncertainty(checked, HEIGHT, KNOWN) / LBF).toBeCloseTo(half, 2);
+		const goesOn = cardCurve({ height: inches(1.74), load: pounds(172) }, perInch(400), inches(1));
+		expect(beyondTested(checked, goesOn).deviation).toBe(0.004);
+	});
 	it('has a rate at its ends as well, and none beyond', () => {
 		expect(localRate(tested, inches(1.9))! / perInch(1)).toBeCloseTo(400, 6);
 		expect(localRate(tested, mm(80))).toBeNull();

@@ -5,10 +5,13 @@ import { isBeyondTested, type Curve } from './curve.ts';
 
 /** How far either side of a height its local rate is taken over, in mm. */
 const REACH = 0.4;
-/** Standard deviation of one reading of a bench tester whose scatter nobody knows, as a part of the load. */
-const TESTER_SCATTER = 0.01;
-/** Half-width within which a tester may read wrong that was never checked, as a part of the load. */
-const TESTER_BIAS = 0.02;
+/**
+ * One standard deviation of a load read on a tester that was never checked, as a part of the
+ * load: its scatter, and the half-width within which it may read wrong. Source: handbook §5.
+ */
+export const uncheckedTester = (scatter = 0.01, bias = 0.02): number =>
+	Math.hypot(scatter, bias / Math.sqrt(3));
+const UNCHECKED_TESTER = uncheckedTester();
 /** What stands for the height's part where a card gives no rate to work it out by, as a part of the load. */
 const NO_RATE = 0.05;
 
@@ -29,8 +32,8 @@ export function localRate(curve: Curve, height: Millimetres): NewtonsPerMillimet
 
 /**
  * Half-width of the 95 % interval of a load from a curve: the height's own interval times the
- * rate of the curve there, and, where the curve was tested, the tester's scatter and what it may
- * read wrong by. Source: handbook §5. A card that gives no rate leaves the height's part
+ * rate of the curve there, and, where the curve was tested, how surely its tester read: by its
+ * own checks, or as one that was never checked. Source: handbook §5. A card that gives no rate leaves the height's part
  * unknown, and it is never taken for none.
  *
  * @param height where the load is taken, within the curve
@@ -50,5 +53,5 @@ export function loadUncertainty(curve: Curve, height: Millimetres, uncertainty: 
 export function testerUncertainty(curve: Curve, height: Millimetres): number {
 	const load = curve.load(height);
 	if (load === null || curve.from !== 'tested' || isBeyondTested(curve, height)) return 0;
-	return load * NORMAL * Math.hypot(TESTER_SCATTER, TESTER_BIAS / Math.sqrt(3));
+	return load * NORMAL * (curve.deviation ?? UNCHECKED_TESTER);
 }

@@ -64,7 +64,9 @@ export function cardLine(card: SpringCard): Curve {
  */
 export function curveOf(card: SpringCard, goesOn = false): Curve {
 	if (!card.tested) return cardLine(card);
-	const tested = curveThrough(card.tested.points);
+	const { points, loadDeviation: deviation } = card.tested;
+	const through = curveThrough(points);
+	const tested = deviation === undefined ? through : { ...through, deviation };
 	return goesOn ? beyondTested(tested, cardLine(card)) : tested;
 }
 

@@ -194,7 +194,12 @@ describe('lift', () => {
 
 describe('what to aim for', () => {
 	const lift = solidLift(inches(0.54), inches(0.014));
-	const known: Known = { cardHeight: inches(1.82), bind: inches(1.18), lift, curve: card };
+	const known: Known = {
+		cardHeight: inches(1.82),
+		bind: { height: inches(1.18), uncertainty: mm(0) },
+		lift,
+		curve: card
+	};
 	const aimed = (aim: Parameters<typeof targetHeight>[0], what: Partial<Known> = {}) =>
 		targetHeight(aim, { ...known, ...what });
 
@@ -209,6 +214,9 @@ describe('what to aim for', () => {
 			message('needs', { of: [message('need.lift')] })
 		);
 		expect(aimed(aim, { bind: null }).height).toBeNull();
+		const unsure = { bind: { height: inches(1.18), uncertainty: mm(0.3) } };
+		const lifted = { lift: { ...lift, uncertainty: mm(0.4) } };
+		expect(aimed(aim, { ...unsure, ...lifted }).uncertainty).toBeCloseTo(0.5, 9);
 	});
 	it('looks the seat load up on the curve and says when that is only a card’s line', () => {
 		const target = aimed({ method: 'seat-load', load: poundsForce(145) });

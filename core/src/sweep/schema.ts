@@ -36,7 +36,10 @@ export const Sweep = z.strictObject({
 	correction: z
 		.strictObject({
 			height: Applied,
-			load: Applied,
+			load: Applied.extend({
+				/** One standard deviation of a load read on it, as a part of the load; left out where nobody checked it. */
+				deviation: z.number().min(0).max(1).optional()
+			}),
 			/** Newtons that a millimetre of the frame holds, from a pull on a solid block. */
 			frame: z
 				.number()

@@ -4,7 +4,8 @@
  */
 import { mm, type Millimetres, type Newtons } from '../units/index.ts';
 import { message, needsOf, type Message, type Need } from '../message/index.ts';
-import { heightForLoad, isBeyondTested, type Curve } from '../spring/index.ts';
+import { heightForLoad, isBeyondTested, type Bind, type Curve } from '../spring/index.ts';
+import { combinedUncertainty } from '../verdict/index.ts';
 import type { Lift } from '../lift/index.ts';
 
 declare module '../message/message.ts' {
@@ -45,7 +46,7 @@ export type Aim =
 /** What is known about a station when its aim is worked out; null where it is not. */
 export interface Known {
 	readonly cardHeight: Millimetres | null;
-	readonly bind: Millimetres | null;
+	readonly bind: Pick<Bind, 'height' | 'uncertainty'> | null;
 	readonly lift: Lift | null;
 	readonly curve: Curve | null;
 }
@@ -57,6 +58,8 @@ export interface Target {
 	readonly because: Message;
 	/** True when a load was looked up on a card's straight line for want of a tested curve. */
 	readonly fromCardLine: boolean;
+	/** Half-width of its 95 % interval, from the bind and the lift that it is worked out from. */
+	readonly uncertainty: Millimetres;
 	/** Known figures that it stands on, besides what the job asks for. */
 	readonly standsOn: readonly ('card-height' | 'bind' | 'lift' | 'curve')[];
 }
@@ -71,6 +74,7 @@ export function targetHeight(aim: Aim, known: Known): Target {
 		height: null,
 		because,
 		fromCardLine: false,
+		uncertainty: mm(0),
 		standsOn: []
 	});
 	const lacking = (need: Need) => none(needsOf([need]));
@@ -84,19 +88,21 @@ export function targetHeight(aim: Aim, known: Known): Target {
 						height: cardHeight,
 						because: message('target.card-height'),
 						fromCardLine: false,
+						uncertainty: mm(0),
 						standsOn: ['card-height']
 					};
 		case 'bind-cushion':
 			if (bind === null) return lacking(message('need.bind'));
 			if (lift === null) return lacking(message('need.lift'));
 			return {
-				height: mm(bind + lift.gross + aim.cushion),
+				height: mm(bind.height + lift.gross + aim.cushion),
 				because: message('target.bind-cushion', {
-					bind,
+					bind: bind.height,
 					lift: lift.gross,
 					cushion: aim.cushion
 				}),
 				fromCardLine: false,
+				uncertainty: mm(combinedUncertainty(bind.uncertainty, lift.uncertainty ?? 0)),
 				standsOn: ['bind', 'lift']
 			};
 		case 'seat-load':
@@ -117,6 +123,8 @@ export function targetHeight(aim: Aim, known: Known): Target {
 			height: mm(height + above),
 			because: fromCardLine ? message('target.from-card-line', { load: what }) : what,
 			fromCardLine,
+			// The load that comes of it is judged with the tester's own error.
+			uncertainty: mm(0),
 			standsOn: above > 0 ? ['curve', 'lift'] : ['curve']
 		};
 	}

@@ -14,16 +14,20 @@ export interface Scatter {
 	readonly resolution: number;
 	/** Readings that the figure is the mean of; one unless said. */
 	readonly count?: number;
-	/** How far a single reading repeats. */
+	/** How far a single reading of one person repeats. */
 	readonly repeatability?: Repeatability | null;
+	/** How far the means of different people lie apart; repeats never shrink it. */
+	readonly betweenPeople?: Repeatability | null;
 	/** One standard deviation of the gauge's correction. */
 	readonly correction?: number;
+	/** What a gauge that was never checked reads wrong by at most, on either side. */
+	readonly bias?: number;
 }
 
 /**
- * Half-width of the 95 % interval of a figure: gauge resolution × 1.96 ÷ √12,
- * repeatability ÷ √n with Student's factor for the degrees of freedom there
- * really are, and 1.96 × correction error, added in quadrature. Source: handbook §5.
+ * Half-width of the 95 % interval of a figure. Its variance is
+ * `s_r²/n + s_P² + resolution²/12 + u_correction² + bias²/3`; the factor is Student's for the
+ * effective degrees of freedom (Welch–Satterthwaite, rounded down). Source: handbook §5.
  *
  * @example expandedUncertainty({ resolution: 0.0254 }) // 0.01437 mm: a gauge reading 0.001 in
  */
@@ -31,16 +35,25 @@ export function expandedUncertainty({
 	resolution,
 	count = 1,
 	repeatability = null,
-	correction = 0
+	betweenPeople = null,
+	correction = 0,
+	bias = 0
 }: Scatter): number {
 	const rounding = resolution / Math.sqrt(12);
 	// Readings that are rounded alike say nothing of a scatter that the rounding hides.
-	const repeats = repeatability
-		? (studentFactor(repeatability.freedom) *
-				Math.max(repeatability.deviation, HIDDEN * rounding)) /
-			Math.sqrt(count)
-		: 0;
-	return Math.hypot(NORMAL * rounding, repeats, NORMAL * correction);
+	const single = Math.max(repeatability?.deviation ?? 0, repeatability ? HIDDEN * rounding : 0);
+	const repeated = single ** 2 / count;
+	const people = (betweenPeople?.deviation ?? 0) ** 2;
+	const variance = repeated + people + rounding ** 2 + correction ** 2 + bias ** 2 / 3;
+	if (variance === 0) return 0;
+	// One estimate that stands for both has its own degrees of freedom once, for their sum.
+	const estimated =
+		repeatability && repeatability.freedom === betweenPeople?.freedom
+			? (repeated + people) ** 2 / repeatability.freedom
+			: repeated ** 2 / (repeatability?.freedom ?? Infinity) +
+				people ** 2 / (betweenPeople?.freedom ?? Infinity);
+	const freedom = estimated > 0 ? Math.floor(variance ** 2 / estimated + 1e-9) : Infinity;
+	return studentFactor(freedom) * Math.sqrt(variance);
 }
 
 /**
@@ -69,17 +82,41 @@ export function pooled(sets: readonly (readonly number[])[]): Repeatability | nu
 	return freedom === 0 ? null : { deviation: Math.sqrt(squares / freedom), freedom };
 }
 
-/** Two that are known apart, as one; what the shop states stands. */
-export function together(a: Repeatability | null, b: Repeatability | null): Repeatability | null {
-	if (!a || !b) return a ?? b;
-	if (!Number.isFinite(a.freedom)) return a;
-	if (!Number.isFinite(b.freedom)) return b;
-	const freedom = a.freedom + b.freedom;
-	const squares = a.deviation ** 2 * a.freedom + b.deviation ** 2 * b.freedom;
-	return { deviation: Math.sqrt(squares / freedom), freedom };
+/**
+ * How far the means of different people lie apart beyond what their own repeats explain:
+ * `s_P² = max(0, ½·mean D² − ½·s_r²·mean(1/n₁+1/n₂))`, D the difference between two people's
+ * means of one thing. Source: handbook §5.
+ *
+ * @param things of each thing that was read, the readings of each person
+ * @param single how far one person's readings repeat
+ * @returns null for fewer than three people, or where no two read one thing
+ */
+export function betweenPeople(
+	things: readonly ReadonlyMap<string, readonly number[]>[],
+	single: Repeatability
+): Repeatability | null {
+	const people = new Set(things.flatMap((thing) => [...thing.keys()]));
+	if (people.size < MANY_PEOPLE) return null;
+	const pairs = things.flatMap((thing) => {
+		const own = [...thing.values()];
+		return own.flatMap((a, i) => own.slice(i + 1).map((b) => [a, b] as const));
+	});
+	if (pairs.length === 0) return null;
+	const mean = (of: (pair: (typeof pairs)[number]) => number) =>
+		pairs.reduce((sum, pair) => sum + of(pair), 0) / pairs.length;
+	const middle = (values: readonly number[]) =>
+		values.reduce((sum, value) => sum + value, 0) / values.length;
+	const apart = mean(([a, b]) => (middle(a) - middle(b)) ** 2);
+	const explained = single.deviation ** 2 * mean(([a, b]) => 1 / a.length + 1 / b.length);
+	return {
+		deviation: Math.sqrt(Math.max(0, apart - explained) / 2),
+		freedom: people.size - 1
+	};
 }
 
-/** Part of the rounding that repeats which are all alike may still scatter by; by simulation, `uncertainty.test.ts`. */
+/** People from whose readings it can be told how far people differ. */
+const MANY_PEOPLE = 3;
+
 const HIDDEN = 0.5;
 
 /** The two-sided 95 % point of the normal distribution: half-width of an interval over its standard deviation. */

@@ -42,6 +42,17 @@ export const FitLimits = z.strictObject({
 	singleSpringMaxRpm: z.int(issue('field.whole-number')).min(0).max(25_000).default(7500)
 });
 
+/** How far one reading scatters that nobody has repeated: lengths, and parts of a load. */
+const OneReading = z.strictObject({
+	height: Size.optional(),
+	sealGap: Size.optional(),
+	indicator: Size.optional(),
+	clay: Size.optional(),
+	feeler: Size.optional(),
+	tester: fraction.optional(),
+	onHead: fraction.optional()
+});
+
 export const Limits = z
 	.strictObject({
 		heightTolerance: Size,
@@ -87,9 +98,11 @@ export const Limits = z
 		controlHeadroom: fraction.optional(),
 		/** What is to hold a valve shut against its port's pressure. */
 		netSeatLoad: Load.optional(),
-		/** Scatter of a gauge that nobody has stated or measured, in parts of its resolution. */
+		/** One standard deviation of one reading, until the gauge's own repeats say. */
+		oneReading: OneReading.optional(),
+		/** Resolutions that such a reading scatters by at least. */
 		unknownRepeat: z
-			.number(issue('field.number', { example: '1' }))
+			.number(issue('field.number', { example: '2' }))
 			.min(0, issue('field.min', { min: 0 }))
 			.max(20, issue('field.max', { max: 20 }))
 			.optional(),

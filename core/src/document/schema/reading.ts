@@ -53,6 +53,8 @@ export const Reading = z
 			correction: z.union([Length, Load]).default('0 mm'),
 			/** One standard deviation of what the correction leaves unexplained. */
 			correctionError: Measured.optional(),
+			/** What its maker states that it reads wrong by at most, where it was never checked. */
+			accuracy: Measured.optional(),
 			/** How far it repeats, one standard deviation, and how many degrees of freedom that is known by; stated by the shop when none. */
 			repeatability: Measured.optional(),
 			repeatabilityFreedom: z.int().min(1).max(1_000_000).optional()

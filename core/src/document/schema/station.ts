@@ -50,6 +50,8 @@ export const TaggedSpring = z.strictObject({
 	bind: PositiveSize.optional(),
 	/** Half-width of the bind's 95 % interval. */
 	bindUncertainty: Size.optional(),
+	/** One standard deviation of its loads by the tester's own checks, as a part of the load. */
+	loadDeviation: z.number().min(0).max(1).optional(),
 	/** What it was tested on. */
 	tester: Line.optional(),
 	/** Tested before it ran: what it was at an earlier visit. */

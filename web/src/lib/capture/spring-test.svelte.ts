@@ -5,6 +5,7 @@ import {
 	dialTargets,
 	frameOf,
 	frameStiffness,
+	testerDeviation,
 	lengthOf,
 	MANUAL_TESTER,
 	readEntry,
@@ -115,6 +116,7 @@ export class SpringTest {
 		const tester = this.#data().gauges.find(({ gauge }) => gauge.id === this.testerId);
 		const checks = tester?.checks ?? [];
 		const frame = frameStiffness(checks);
+		const deviation = tester ? testerDeviation(tester.gauge, checks) : null;
 		const applied = (dimension: 'length' | 'load') => {
 			const { gain, offset } = correctionInForce(checks, dimension);
 			return { gain, offset };
@@ -131,7 +133,7 @@ export class SpringTest {
 				...(checks.length > 0 && {
 					correction: {
 						height: applied('length'),
-						load: applied('load'),
+						load: { ...applied('load'), ...(deviation !== null && { deviation }) },
 						...(frame !== null && { frame: Math.round(frame) })
 					}
 				}),

@@ -10,6 +10,8 @@ export const GAUGE_FIELDS: readonly FieldSpec[] = [
 	{ path: 'loadResolution', label: 'Load resolution', sort: 'load' },
 	{ path: 'repeatability', label: 'Length repeatability, one sigma', sort: 'length' },
 	{ path: 'loadRepeatability', label: 'Load repeatability, one sigma', sort: 'load' },
+	{ path: 'accuracy', label: 'Length accuracy by its maker ±', sort: 'length' },
+	{ path: 'loadAccuracy', label: 'Load accuracy by its maker ±', sort: 'load' },
 	{ path: 'lengthUnit', label: 'Length unit', sort: 'choice', choices: ['in', 'mm'] },
 	{ path: 'loadUnit', label: 'Load unit', sort: 'choice', choices: ['lbf', 'N', 'kgf'] },
 	{ path: 'range', label: 'Range', sort: 'text' },

@@ -72,7 +72,9 @@ export const testedOf = (
 	springs.flatMap(({ tag, sweeps: [sweep], measured }) => {
 		const done = sweep && worked(sweep, build);
 		const bind = done && bindOf(done.bind, measured.bind?.height);
-		return done?.curve && bind ? [{ tag, curve: done.curve, bind, tester: testerName(sweep) }] : [];
+		if (!done?.curve || !bind) return [];
+		const loadDeviation = sweep.correction?.load.deviation;
+		return [{ tag, curve: done.curve, bind, loadDeviation, tester: testerName(sweep) }];
 	});
 
 export interface Row {

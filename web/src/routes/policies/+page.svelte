@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** What the shop decides once for its jobs; the careful usual stands where it decides nothing. */
 	import { untrack } from 'svelte';
-	import { UNKNOWN_REPEAT, UNSAID_LIMITS } from '@zinc-ledger/core';
+	import { ONE_READING, UNKNOWN_REPEAT, UNSAID_LIMITS } from '@zinc-ledger/core';
 	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
 	import { sendForm } from '$lib/forms/send-form.svelte';
@@ -30,7 +30,13 @@
 		'limits.leakDown': String(UNSAID_LIMITS.leakDown),
 		'limits.sagWatch': String(UNSAID_LIMITS.sagWatch),
 		'limits.sagStop': String(UNSAID_LIMITS.sagStop),
-		'limits.unknownRepeat': String(UNKNOWN_REPEAT)
+		'limits.unknownRepeat': String(UNKNOWN_REPEAT),
+		...Object.fromEntries(
+			Object.entries(ONE_READING).map(([of, usual]) => [
+				`limits.oneReading.${of}`,
+				of === 'tester' || of === 'onHead' ? String(usual) : `${usual} mm`
+			])
+		)
 	};
 	const usualOf = ({ path, choices: all = [], names, sort }: SetupFieldSpec) => {
 		const usual = data.usual[path] || UNSAID[path] || all[0] || (sort === 'yes-no' ? 'no' : 'none');
