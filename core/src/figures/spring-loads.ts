@@ -1,7 +1,7 @@
 /** What seat and open load share: what they need, stand on and are held against. Source: handbook §5. */
 import { loadOf, mm, type Millimetres, type Newtons } from '../units/index.ts';
 import { message, needsOf, type Message, type Need } from '../message/index.ts';
-import { isBeyondTested, isPoint } from '../spring/index.ts';
+import { isBeyondTested, isPoint, type Curve } from '../spring/index.ts';
 import type { From } from '../verdict/index.ts';
 import type { StationRead } from './read.ts';
 import type { KindSheet } from './kind.ts';
@@ -12,6 +12,12 @@ declare module '../message/message.ts' {
 		'seat-load.off': LoadOff;
 		'open-load.off': LoadOff;
 		'spring.not-tested-at': { readonly height: Millimetres };
+		/** A height beyond an end of the test, and that end. */
+		'spring.test-further': {
+			readonly height: Millimetres;
+			readonly end: Millimetres;
+			readonly way: 'up' | 'down';
+		};
 		'spring.solid-before': { readonly height: Millimetres };
 		'spring.free-below': { readonly height: Millimetres };
 		'need.rate': null;
@@ -74,18 +80,21 @@ export function unknownThere({ curve, bind }: KindSheet, height: Millimetres): M
 	return message(bind ? 'spring.solid-before' : 'spring.beyond-card', { height });
 }
 
-/** Loads that are the card's, because the spring was not tested so far. */
+/** Loads that are the card's, or nobody's, because the spring was not tested so far: what to do about it. */
 export function beyondTested({ height, kind: { curve, lift } }: StationRead): Remark[] {
-	if (height === null || !curve) return [];
+	if (height === null || curve?.from !== 'tested') return [];
 	const open = lift ? [mm(height - lift.net)] : [];
-	return [height, ...open].flatMap((at) =>
-		isBeyondTested(curve, at) && curve.load(at) !== null
-			? [
-					{
-						state: 'watch' as const,
-						text: message('spring.card-line-at', { height: at })
-					}
-				]
-			: []
-	);
+	return [height, ...open].flatMap((at): Remark[] => {
+		const text = beyondTestedAt(curve, at);
+		return text ? [{ state: 'watch', text }] : [];
+	});
+}
+
+function beyondTestedAt(curve: Curve, height: Millimetres): Message | null {
+	if (curve.load(height) !== null)
+		return isBeyondTested(curve, height) ? message('spring.card-line-at', { height }) : null;
+	const { lowest, highest } = curve.tested ?? curve;
+	if (height > highest) return message('spring.test-further', { height, end: highest, way: 'up' });
+	if (height < lowest) return message('spring.test-further', { height, end: lowest, way: 'down' });
+	return null;
 }

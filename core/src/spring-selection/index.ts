@@ -1,2 +1,3 @@
 export * from './apply-to-card.ts';
 export * from './spring.ts';
+export * from './tallest.ts';

@@ -191,8 +191,13 @@ export function combinedCurve(
 export const dialTarget = (height: Millimetres, fixture: Millimetres): Millimetres =>
 	mm(height + fixture);
 
+/** How far above the tallest height on the job a test starts, in mm: 0.020 in. */
+const ABOVE_TALLEST = 0.508;
+
 /** Heights that a spring is run to on the tester, from the top, as the dial shows them. */
 export interface DialTargets {
+	/** A little above the tallest height that a valve on the job may have. */
+	readonly start: Millimetres;
 	readonly seat: Millimetres;
 	readonly halfLift: Millimetres;
 	readonly fullLift: Millimetres;
@@ -205,15 +210,18 @@ export interface DialTargets {
  *
  * @param fixture what stands in the press besides the spring
  * @param bind solid height by the card
+ * @param tallest height that a valve of the job may have, where one was measured
  */
 export function dialTargets(
 	seat: Millimetres,
 	lift: Millimetres,
 	fixture: Millimetres,
-	bind: Millimetres | null
+	bind: Millimetres | null,
+	tallest: Millimetres = seat
 ): DialTargets {
 	const at = (height: number) => dialTarget(mm(height), fixture);
 	return {
+		start: at(Math.max(seat, tallest) + ABOVE_TALLEST),
 		seat: at(seat),
 		halfLift: at(seat - lift / 2),
 		fullLift: at(seat - lift),

@@ -462,7 +462,8 @@ describe('a tested spring onto a card', () => {
 describe('what to run the dial to', () => {
 	it('counts what stands in the press, from seat to full lift, and solid where a card says so', () => {
 		const to = dialTargets(mm(46), mm(12), mm(5), mm(30));
-		expect(to).toEqual({ seat: 51, halfLift: 45, fullLift: 39, solid: 35 });
+		expect(to).toEqual({ start: 51.508, seat: 51, halfLift: 45, fullLift: 39, solid: 35 });
 		expect(dialTargets(mm(46), mm(12), mm(5), null).solid).toBeNull();
+		expect(dialTargets(mm(46), mm(12), mm(5), null, mm(47)).start).toBeCloseTo(52.508, 9);
 	});
 });

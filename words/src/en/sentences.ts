@@ -311,6 +311,8 @@ export const sentences: Sentences = {
 	'head-load.over': ({ load: read, part }) =>
 		say`On the head ${load(read)}, ${percent(part)} over the curve at this height: wrong spring, a shim too many, or the tester’s factor`,
 	'spring.not-tested-at': ({ height }) => say`Spring not tested at ${length(height)}`,
+	'spring.test-further': ({ height, end, way }) =>
+		say`No load at ${length(height)}: the spring was tested ${way === 'up' ? 'up' : 'down'} to ${length(end)} only. Test it again ${way === 'up' ? 'from a taller height' : 'further down'}, or use its card’s line there (Setup)`,
 	'spring.solid-before': ({ height }) => say`Spring is solid before ${length(height)}`,
 	'spring.beyond-card': ({ height }) =>
 		say`${length(height)} is lower than its card goes, and coil bind is not known`,

@@ -22,6 +22,7 @@
 		targets === null
 			? []
 			: [
+					{ name: 'start, above the tallest valve', dial: targets.start },
 					{ name: 'seat', dial: targets.seat },
 					{ name: 'half lift', dial: targets.halfLift },
 					{ name: 'full lift', dial: targets.fullLift },

@@ -20,7 +20,8 @@
 	const due = $derived.by(() => {
 		const { targets } = test;
 		if (!targets || !stepRead.ok || stepRead.length <= 0) return null;
-		return { first: targets.seat, step: stepRead.length, fullLift: targets.fullLift };
+		const { start, seat, fullLift } = targets;
+		return { first: start, step: stepRead.length, stops: [seat, fullLift] };
 	});
 	const last = $derived.by<Millimetres | null>(() => {
 		const [height] = test.capture.points.at(-1) ?? [];

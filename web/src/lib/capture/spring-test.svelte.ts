@@ -13,6 +13,7 @@ import {
 	sweepPoints,
 	USUAL_NOISE,
 	type LibraryPart,
+	type Millimetres,
 	type SpringBuild,
 	type SpringCard,
 	type Sweep
@@ -39,6 +40,8 @@ export interface TestData {
 	readonly gauges: readonly KnownGauge[];
 	/** Retainers of the library, one of which stands in the press. */
 	readonly retainers: readonly LibraryPart<'retainer'>[];
+	/** The tallest height that a measured valve of the set's job may have, in mm. */
+	readonly tallest?: Millimetres | null;
 }
 
 export class SpringTest {
@@ -160,7 +163,8 @@ export class SpringTest {
 			seat,
 			lift,
 			lengthOf(fixtureRead.text),
-			card?.bind ? lengthOf(card.bind) : null
+			card?.bind ? lengthOf(card.bind) : null,
+			this.#data().tallest ?? seat
 		);
 	});
 

@@ -50,6 +50,7 @@ describe('testing a set', () => {
 	});
 	it('tells where to run the dial to, by the fixture; nothing while that is not understood', () => {
 		expect(test.targets!.seat).toBeCloseTo(51.36, 6);
+		expect(test.targets!.start).toBeCloseTo(51.868, 6);
 		expect(test.targets!.fullLift).toBeCloseTo(41.36, 6);
 		expect(test.targets!.solid).toBeNull();
 		test.fixture = 'thick';

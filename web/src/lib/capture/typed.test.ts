@@ -4,9 +4,9 @@ import { nextDial, readTypedPoints } from './typed';
 
 const INCHES = { length: 'in', load: 'lbf' } as const;
 const due = {
-	first: lengthOf('1.820 in'),
+	first: lengthOf('1.840 in'),
 	step: lengthOf('0.050 in'),
-	fullLift: lengthOf('1.280 in')
+	stops: [lengthOf('1.820 in'), lengthOf('1.280 in')]
 };
 const read = (text: string, last: string | null = null) =>
 	readTypedPoints(text, INCHES, due, last === null ? null : lengthOf(last));
@@ -26,16 +26,17 @@ describe('points as they are typed', () => {
 	});
 	it('are a load alone where the dial is due', () => {
 		expect(points('130\n147\n164')).toEqual([
-			'1.820 in 130 lbf',
-			'1.770 in 147 lbf',
-			'1.720 in 164 lbf'
+			'1.840 in 130 lbf',
+			'1.820 in 147 lbf',
+			'1.770 in 164 lbf'
 		]);
 		expect(points('300', '1.320 in')).toEqual(['1.280 in 300 lbf']);
 	});
-	it('stop at full lift, and go on in steps from there', () => {
-		expect(nextDial(due, lengthOf('1.320 in'))).toBe(due.fullLift);
-		expect(nextDial(due, due.fullLift)).toBeCloseTo(lengthOf('1.230 in'), 9);
-		expect(nextDial(due, mm(lengthOf('1.330 in')))).toBeCloseTo(due.fullLift, 9);
+	it('start above the tallest valve, stop at seat and full lift, and go on in steps from there', () => {
+		const fullLift = due.stops[1]!;
+		expect(nextDial(due, lengthOf('1.320 in'))).toBe(fullLift);
+		expect(nextDial(due, fullLift)).toBeCloseTo(lengthOf('1.230 in'), 9);
+		expect(nextDial(due, mm(lengthOf('1.330 in')))).toBeCloseTo(fullLift, 9);
 	});
 	it('are refused by their line, all of them', () => {
 		expect(read('1.820 130\n1.770 heavy')).toMatchObject({ ok: false, line: 2 });

@@ -20,14 +20,15 @@ export type TypedPointsRead =
 	/** Nothing is taken where a line is wrong. */
 	| { readonly ok: false; readonly line: number; readonly problem: Message };
 
-/** Dials that are due one after another: down by the step, never past full lift without a stop at it. */
+/** Dials that are due one after another: down by the step, never past a stop without one there. */
 export interface Due {
 	readonly first: Millimetres;
 	readonly step: Millimetres;
-	readonly fullLift: Millimetres;
+	/** Seat and full lift, tallest first. */
+	readonly stops: readonly Millimetres[];
 }
 
-/** A dial within so many millimetres of full lift is there. */
+/** A dial within so many millimetres of a stop is there. */
 const SAME = 0.01;
 
 /**
@@ -35,10 +36,10 @@ const SAME = 0.01;
  *
  * @param last the dial that was read last; null before the first
  */
-export function nextDial({ first, step, fullLift }: Due, last: Millimetres | null): Millimetres {
+export function nextDial({ first, step, stops }: Due, last: Millimetres | null): Millimetres {
 	if (last === null) return first;
 	const next = mm(last - step);
-	return last > fullLift + SAME && next < fullLift ? fullLift : next;
+	return stops.find((stop) => last > stop + SAME && next < stop) ?? next;
 }
 
 const FIGURE = String.raw`[\d.,]+\s*[a-zµ"″'#]*`;

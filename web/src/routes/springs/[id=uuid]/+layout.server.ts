@@ -3,26 +3,31 @@ import { listGauges } from '$lib/server/gauges';
 import { loadJob } from '$lib/server/jobs/load';
 import { listParts } from '$lib/server/parts';
 import { findSet, springsOf } from '$lib/server/springs';
-import { KINDS, message, type Job, type LibraryPart } from '@zinc-ledger/core';
+import { KINDS, message, tallestHeight, type Job, type LibraryPart } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, depends }) => {
 	depends(`set:${params.id}`);
 	const set = await ask((db) => findSet(db, params.id));
 	if (!set) refuse(404, message('server.unknown', { what: 'set' }));
-	return ask(async (db) => ({
-		set,
-		springs: await springsOf(db, params.id),
-		gauges: (await listGauges(db)).filter(({ gauge }) => gauge.sort === 'bench-tester'),
-		library: await listParts(db, { sort: 'spring' }),
-		retainers: (await listParts(db, { sort: 'retainer' })) as LibraryPart<'retainer'>[],
-		fitted: set.jobId ? retainersOf(await loadJob(db, set.jobId), set.card?.id) : []
-	}));
+	return ask(async (db) => {
+		const found = set.jobId ? await loadJob(db, set.jobId) : undefined;
+		return {
+			set,
+			springs: await springsOf(db, params.id),
+			gauges: (await listGauges(db)).filter(({ gauge }) => gauge.sort === 'bench-tester'),
+			library: await listParts(db, { sort: 'spring' }),
+			retainers: (await listParts(db, { sort: 'retainer' })) as LibraryPart<'retainer'>[],
+			fitted: retainersOf(found?.job, set.card?.id),
+			/** In mm. */
+			tallest: found ? tallestHeight(found.job, set.card?.id) : null
+		};
+	});
 };
 
 /** The retainers that a job has on springs of this card: on every spring of it, where the set has no card. */
-function retainersOf(found: { readonly job: Job } | undefined, card: string | undefined) {
-	const kinds = found ? KINDS.map((kind) => found.job.setup.kinds[kind]) : [];
+function retainersOf(job: Job | undefined, card: string | undefined) {
+	const kinds = job ? KINDS.map((kind) => job.setup.kinds[kind]) : [];
 	const fitted = kinds.flatMap(({ spring, retainer }) =>
 		retainer && (card === undefined || spring?.id === card) ? [retainer] : []
 	);
