@@ -45,7 +45,7 @@ export type BindFound =
 	  };
 
 /** Fewer loaded points than this cannot show a curve and a corner in it. */
-const FEWEST = 6;
+const FEWEST = 8;
 /** Working points without which no corner is told. */
 const FEWEST_WORKING = 4;
 /** A tail so many times steeper than the curve just above it is a stack; less where it is as steep as the frame. */
@@ -65,13 +65,15 @@ const GOES_ON = 0.5;
 const COARSE = 0.8;
 /** Part of the step by which a corner on the further line may lie below where the curve carried on meets it. */
 const UNTOLD = 0.4;
+/** The same for a spring that stiffens before it is solid: its last turns look like a stack when read coarsely. */
+const UNTOLD_STIFFENING = 1.2;
 /** Half-width of the interval told, in standard deviations; wider than 1.96 for what the lines take for granted. */
 const UNSURE = 2.4;
 /** Standard deviations by which a point has left the working curve. */
 const LEFT = 5;
 
 /** How a spring is expected to go solid, by its build. */
-export type Solid = 'knee' | 'first-coil' | 'gradually';
+export type Solid = 'knee' | 'first-coil' | 'gradually' | 'unknown';
 
 type Why = Extract<BindFound, { sort: 'none' }>['why'];
 const none = (why: Why, below?: number): BindFound => ({
@@ -307,7 +309,8 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const working = above - below > COARSE ? tail.working : carriedOn(sweep, tail);
 	const meet = (line: Line, least: number = next) => meeting(working, line, highest, least);
 	const isExpected = expected === 'first-coil';
-	const isPair = tail.rest !== null || isExpected;
+	// A build that nobody stated may be a pair, whose first coil hides in the last step.
+	const isPair = tail.rest !== null || isExpected || expected === 'unknown';
 	// With another coil to follow, the first may have gone solid anywhere from the last working
 	// point on. A frame that is known, or a build that stiffens, says which line is the stack.
 	const isFirst = tail.isStraddled && (isExpected || (frame === null && expected !== 'gradually'));
@@ -317,7 +320,10 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const isVague = isFirst || (isExpected && frame === null && above - below > COARSE);
 	const height = isVague ? (corner + above) / 2 : corner;
 	// Points far apart on a frame that nobody measured tell less than their lines do.
-	const isUntold = tail.rest !== null || (frame === null && above - below > COARSE);
+	const isCoarse = frame === null && above - below > COARSE;
+	const mayStiffen = expected === 'gradually' || expected === 'unknown';
+	const untold =
+		isCoarse && mayStiffen ? UNTOLD_STIFFENING : isCoarse || tail.rest !== null ? UNTOLD : 0;
 	const lowest = Math.min(
 		corner,
 		lines,
@@ -334,7 +340,7 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	return {
 		sort: 'bind',
 		height: mm(height + give),
-		from: mm(lowest - unsure - (isUntold ? UNTOLD * (above - below) : 0) + give),
+		from: mm(lowest - unsure - untold * (above - below) + give),
 		to: mm(Math.max(Math.max(corner, lines) + unsure, isPair || isTwo ? above + unseen : 0) + give),
 		step: mm(above - below),
 		stackPoints: points.length - tail.first,

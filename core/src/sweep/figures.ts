@@ -56,10 +56,11 @@ const FEWEST = 2;
 
 /**
  * How a spring of this build goes solid.
- * Dual and triple springs go solid with the coil that binds first, cones and beehives turn by turn, others in a knee. Source: handbook §5.
+ * Dual and triple springs go solid with the coil that binds first, cones and beehives turn by turn, others in a knee. One whose build nobody stated may do any
+ * of these. Source: handbook §5.
  */
 export function solidOf(build: SpringBuild | undefined): Solid {
-	if (build === undefined) return 'knee';
+	if (build === undefined) return 'unknown';
 	if (/dual|triple/.test(build)) return 'first-coil';
 	return /conical|beehive/.test(build) ? 'gradually' : 'knee';
 }

@@ -147,12 +147,30 @@ describe('bind', () => {
 		expect(sweepFigures(withTravel(end), null).curve!.lowest).toBe(mm(32));
 	});
 	it('with fewer than four working points above it cannot be told', () => {
-		const points = [39, 38, 37.2, 36.8, 36.6, 36.4].map((height) => ({
+		const points = [39, 38, 37.2, 36.8, 36.6, 36.4, 36.2, 36].map((height) => ({
 			height: mm(height),
 			load: newtons(50 * (44 - height) + 1500 * Math.max(0, 37 - height))
 		}));
 		expect(findBind(points)).toMatchObject({ sort: 'none', why: 'unclear' });
 		expect(findBind(points.slice(1))).toEqual({ sort: 'none', why: 'too-few-points' });
+	});
+	it.each([
+		['dual', undefined],
+		['dual', 'dual'],
+		['cone', undefined],
+		['cone', 'conical'],
+		['linear', undefined],
+		['progressive', 'single']
+	] as const)('of a coarsely read %s, build %s, lies within its interval', (sort, build) => {
+		const random = randomFrom(31);
+		const covers = Array.from({ length: 100 }, () => {
+			const spring = randomSpring(sort, random);
+			const points = sampled(spring, { step: 1.27, noise: USUAL_NOISE, past: 4 }, random);
+			const found = findBind(points, solidOf(build));
+			if (found.sort === 'none') throw new Error(found.why);
+			return spring.solid >= found.from - 1e-9 && spring.solid <= found.to + 1e-9;
+		});
+		expect(covers.filter(Boolean).length).toBeGreaterThanOrEqual(95);
 	});
 	it('of a dual with its build missing or wrong is not told short', () => {
 		for (let seed = 1; seed <= 40; seed++) {
