@@ -11,6 +11,8 @@ module.exports = {
 			to: {
 				pathNot: [
 					'^core/src',
+					// Node's own, for the signature of a sheet.
+					'^crypto$',
 					'node_modules/zod/',
 					'node_modules/canonicalize/',
 					'node_modules/re2js/'

@@ -2,14 +2,13 @@
  * The command line of Zinc Ledger.
  *
  *   zinc evaluate FILE [--table] [--units in,lbf]
- *   zinc verify FILE
+ *   zinc verify FILE [--keys FILE]
  *
  * FILE is a file, or `-` for standard input. `evaluate` prints the sheet of a
  * job as JSON, or as text with --table; `verify` says whether a signed sheet is
- * as it was signed. Exit 0 when all is well, 1 when a sheet does not verify, 2
+ * as it was signed, and by the public keys in --keys, one a line, whether by this shop. Exit 0 when all is well, 1 when a sheet does not verify, 2
  * when the file or the call is wrong, with every problem on a line of its own.
  */
-import { createHash } from 'node:crypto';
 import { parseArgs } from 'node:util';
 import {
 	evaluate,
@@ -22,12 +21,13 @@ import {
 	type Units
 } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
-import { verifySheet, type Difference } from '@zinc-ledger/core/signed';
+import { verifySheet, type Difference, type Verification } from '@zinc-ledger/core/signed';
+import { sheetCrypto } from '@zinc-ledger/core/signed-node';
 import { label, problemText, tell, write } from '@zinc-ledger/words';
 import { sheetTable } from './sheet-table.ts';
 
 const USAGE =
-	'usage: zinc evaluate FILE|- [--table] [--units in|mm,lbf|N|kgf]\n       zinc verify FILE|-';
+	'usage: zinc evaluate FILE|- [--table] [--units in|mm,lbf|N|kgf]\n       zinc verify FILE|- [--keys FILE]';
 const COMMANDS = ['evaluate', 'verify'];
 
 /** What a call comes to: its exit code, and what it prints. */
@@ -52,7 +52,11 @@ export async function run(
 		parsed = parseArgs({
 			args,
 			allowPositionals: true,
-			options: { table: { type: 'boolean' }, units: { type: 'string' } }
+			options: {
+				table: { type: 'boolean' },
+				units: { type: 'string' },
+				keys: { type: 'string' }
+			}
 		});
 	} catch (error) {
 		return fail([(error as Error).message, USAGE]);
@@ -67,7 +71,16 @@ export async function run(
 	} catch (error) {
 		return fail([`${file}: cannot be read (${(error as NodeJS.ErrnoException).code})`]);
 	}
-	if (command === 'verify') return verify(content);
+	if (command === 'verify') {
+		const { keys: known } = parsed.values;
+		let keys = '';
+		try {
+			keys = known === undefined ? '' : await read(known);
+		} catch (error) {
+			return fail([`${known}: cannot be read (${(error as NodeJS.ErrnoException).code})`]);
+		}
+		return verify(content, keys.split(/\s+/));
+	}
 	const job = readJob(content);
 	if (!job.ok) return fail(job.problems.map(problemText));
 	const units = parsed.values.units ? unitsNamed(parsed.values.units) : unitsOf(job.value);
@@ -81,10 +94,16 @@ export async function run(
 	);
 }
 
+/** Whose key a sheet is signed with. */
+const SIGNER: Readonly<Record<Extract<Verification, { ok: true }>['signer'], string>> = {
+	'this-shop': 'Signed by this shop.',
+	unknown: 'Whole, signer unknown: it is signed with a key that is not among those of this shop.',
+	none: 'Whole, signer unknown: signed before shops had a key.'
+};
+
 /** Says whether a signed sheet is as it was signed, and by whom. */
-function verify(content: string): Outcome {
-	const sha256 = (signed: string) => createHash('sha256').update(signed, 'utf8').digest('hex');
-	const verified = verifySheet(content, sha256);
+function verify(content: string, shopKeys: readonly string[]): Outcome {
+	const verified = verifySheet(content, sheetCrypto, shopKeys);
 	if (!verified.ok) {
 		const problems = (verified.problems ?? []).map((problem) => `\n  ${problemText(problem)}`);
 		return done(`NOT as signed: ${tell(verified.problem)}${problems.join('')}\n`, 1);
@@ -97,6 +116,7 @@ function verify(content: string): Outcome {
 			`As signed: job ${job.number}, sheet ${signing.revision}, by ${signing.person.name}, ${signing.at}`,
 			...(supersedes ? [`It supersedes ${supersedes.id} (SHA-256 ${supersedes.sha256})`] : []),
 			`SHA-256 ${digest}`,
+			SIGNER[verified.signer],
 			verified.same
 				? 'Every figure is what this program works out from the readings in it.'
 				: 'This program works out other figures from the readings in it; the file itself is sound.',

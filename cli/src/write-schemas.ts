@@ -18,8 +18,8 @@ const FILES = [
 	{ name: 'kits', version: 1, title: 'Zinc Ledger kits, version 1', schema: KitsFile },
 	{
 		name: 'signed-sheet',
-		version: 2,
-		title: 'Zinc Ledger signed sheet, version 2',
+		version: 3,
+		title: 'Zinc Ledger signed sheet, version 3',
 		schema: SignedSheet.extend({ job })
 	},
 	{ name: 'sweep', version: 1, title: 'Zinc Ledger sweep, version 1', schema: Sweep }

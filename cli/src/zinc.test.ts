@@ -1,5 +1,4 @@
 import { spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -9,6 +8,7 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { INCH_POUND } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { signSheet } from '@zinc-ledger/core/signed';
+import { newShopKey, sha256, shopKey } from '@zinc-ledger/core/signed-node';
 import { write } from '@zinc-ledger/words';
 import { run } from './command.ts';
 
@@ -91,6 +91,7 @@ describe('zinc verify', () => {
 	afterAll(() => rmSync(folder, { recursive: true }));
 	const read = readJob(readFileSync(demo, 'utf8'));
 	if (!read.ok) throw new Error('no demo job');
+	const key = shopKey(newShopKey());
 	const signing = {
 		id: '0197a999-0000-7000-8000-000000000001',
 		revision: 2,
@@ -99,8 +100,9 @@ describe('zinc verify', () => {
 		at: '2026-03-20T10:00:00.000Z'
 	};
 	const text = signSheet(read.value, signing, INCH_POUND, {
-		sha256: (signed) => createHash('sha256').update(signed).digest('hex'),
-		write
+		sha256,
+		write,
+		key
 	});
 	const written = (content: string) => {
 		const file = join(folder, 'sheet.json');
@@ -114,6 +116,15 @@ describe('zinc verify', () => {
 		expect(stdout).toContain(`As signed: job 2417, sheet 2, by ${signing.person.name}`);
 		expect(stdout).toContain(`supersedes ${signing.supersedes.id}`);
 		expect((await zinc(['verify', '-'], text)).stdout).toBe(stdout);
+	});
+	it('says whether this shop signed it, by the keys that it is given', async () => {
+		const keys = join(folder, 'keys');
+		writeFileSync(keys, `${newShopKey().publicKey}\n${key.publicKey}\n`);
+		const known = await zinc(['verify', written(text), '--keys', keys]);
+		expect(known.stdout).toContain('Signed by this shop.');
+		const unknown = await zinc(['verify', written(text)]);
+		expect(unknown.stdout).toContain('Whole, signer unknown');
+		expect((await zinc(['verify', written(text), '--keys', join(folder, 'none')])).status).toBe(2);
 	});
 	it('fails on a changed digit, and on what is no signed sheet', async () => {
 		const changed = await zinc(['verify', written(text.replace('1.867 in', '1.861 in'))]);

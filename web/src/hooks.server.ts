@@ -21,6 +21,7 @@ import { startNightly } from '$lib/server/backup/nightly';
 import { isId } from '$lib/server/body';
 import { closeDatabase, database } from '$lib/server/database';
 import { hangUp } from '$lib/server/devices/hub';
+import { publishKeys } from '$lib/server/shop-key';
 import { closeLive } from '$lib/server/live';
 import { log } from '$lib/server/log';
 import { message } from '@zinc-ledger/core';
@@ -39,6 +40,10 @@ process.on('sveltekit:shutdown', () => {
 /** What was kept by a release that did not derive it is derived while the server serves. */
 export const init: ServerInit = () => {
 	void database().then(deriveMissingGently, () => undefined);
+	// A shop without the file still signs; its sheets are verified with the key from its page.
+	void database()
+		.then((db) => publishKeys(db))
+		.catch(() => undefined);
 	const folder = backupFolder();
 	// Of several processes of a shop one backs it up.
 	if (folder !== null && process.env.ZINC_NIGHTLY !== '')

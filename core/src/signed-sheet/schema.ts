@@ -8,13 +8,20 @@ import { Id, Moment } from '../units/schema.ts';
 declare module '../message/issue.ts' {
 	interface FieldMessages {
 		'field.sha256': null;
+		'field.ed25519': null;
 	}
 }
 
 export const SIGNED_FORMAT = 'zinc-ledger/signed-sheet';
-export const SIGNED_VERSION = 2;
+export const SIGNED_VERSION = 3;
 
 const Digest = z.string().regex(/^[0-9a-f]{64}$/, issue('field.sha256'));
+
+/** Bytes of an Ed25519 key or signature in base64url, without padding. */
+const bytes = (count: number) =>
+	z
+		.string()
+		.regex(new RegExp(`^[A-Za-z0-9_-]{${Math.ceil((count * 4) / 3)}}$`), issue('field.ed25519'));
 
 const Signing = z.strictObject({
 	id: Id,
@@ -65,7 +72,7 @@ const common = {
 		.optional(),
 	/** The head then and now, where it was here before; none on a first visit, or in sheets signed before visits. */
 	visit: z.record(z.string(), z.json()).optional(),
-	/** SHA-256 of the canonical JSON of everything else. */
+	/** SHA-256 of the canonical JSON of everything else but the signature. */
 	sha256: Digest
 };
 
@@ -73,12 +80,18 @@ export const SignedSheet = z.strictObject({
 	...common,
 	version: z.literal(SIGNED_VERSION),
 	job: Job,
-	open: z.array(OpenItem)
+	open: z.array(OpenItem),
+	/** The shop's public key. */
+	publicKey: bytes(32),
+	/** Ed25519 signature, by that key, of the canonical JSON of everything but `sha256` and itself. */
+	signature: bytes(64)
 });
 
 /** A sheet of any version, its job not looked into: the text is never rewritten. */
 export const AnySignedSheet = z.discriminatedUnion('version', [
 	SignedSheet.extend({ job: z.unknown() }),
+	// Before shops had a key.
+	z.strictObject({ ...common, version: z.literal(2), job: z.unknown(), open: z.array(OpenItem) }),
 	z.strictObject({
 		...common,
 		version: z.literal(1),

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import canonicalize from 'canonicalize';
 import fc from 'fast-check';
@@ -18,6 +17,7 @@ import { stagesOf, type Signed } from '../stages/index.ts';
 import { METRIC } from '../units/index.ts';
 import { keyOf, message, type Message } from '../message/index.ts';
 import { maySign, openItems } from '../open-items/index.ts';
+import { newShopKey, sha256, sheetCrypto, shopKey } from './node.ts';
 import { SignedSheet, signSheet, verifySheet } from './signed.ts';
 
 const load = (name: string): Job => {
@@ -28,7 +28,7 @@ const load = (name: string): Job => {
 const six = load('2417-straight-six');
 const twin = load('2409-twin-cam');
 const person = six.people[0]!;
-const sha256 = (text: string) => createHash('sha256').update(text, 'utf8').digest('hex');
+const key = shopKey(newShopKey());
 const signing = {
 	id: '0197a999-0000-7000-8000-000000000001',
 	revision: 1,
@@ -37,43 +37,85 @@ const signing = {
 };
 /** Words of a language that says codes. */
 const write = (one: Message) => keyOf(one);
-const text = signSheet(twin, signing, METRIC, { sha256, write });
-/** The signed sheet with other figures, hashed again. */
+const text = signSheet(twin, signing, METRIC, { sha256, write, key });
+/** A sheet's text, hashed and signed by the shop. */
+function resigned(body: object): string {
+	const whole = canonicalize(body)!;
+	return canonicalize({ ...body, sha256: sha256(whole), signature: key.sign(whole) })!;
+}
+/** The signed sheet with other figures, hashed and signed again. */
 function signedWith(change: (figures: Record<string, { figure?: number | null }>) => unknown) {
-	const { sha256: _, ...body } = JSON.parse(text);
+	const { sha256: _, signature: __, ...body } = JSON.parse(text);
 	for (const { figures } of body.sheet.stations) change(figures);
-	return canonicalize({ ...body, sha256: sha256(canonicalize(body)!) })!;
+	return resigned(body);
 }
 const pointsOf = (job: Job) => openItems(job, evaluate(job));
 const keysOf = (job: Job) => pointsOf(job).map(({ key, severity }) => `${severity}: ${key}`);
 
 describe('a signed sheet', () => {
 	it('verifies, and its figures are worked out the same', () => {
-		const verified = verifySheet(text, sha256);
+		const verified = verifySheet(text, sheetCrypto);
 		if (!verified.ok) throw new Error(verified.problem.code);
 		expect(verified.same).toBe(true);
 		expect(verified.signed.job).toEqual(twin);
-		expect(verifySheet(`${text}\n`, sha256).ok).toBe(true);
+		expect(verifySheet(`${text}\n`, sheetCrypto).ok).toBe(true);
+	});
+	it('says whose key it is signed with', () => {
+		const signerBy = (keys: string[]) => {
+			const verified = verifySheet(text, sheetCrypto, keys);
+			return verified.ok && verified.signer;
+		};
+		expect(signerBy([key.publicKey])).toBe('this-shop');
+		expect(signerBy([newShopKey().publicKey])).toBe('unknown');
+		expect(signerBy([])).toBe('unknown');
+	});
+	it('with a forged name and its hash made anew is no sheet of the shop', () => {
+		const { sha256: _, signature, ...body } = JSON.parse(text);
+		body.signing.person.name = 'Somebody Else';
+		const forged = canonicalize({ ...body, sha256: sha256(canonicalize(body)!), signature })!;
+		expect(verifySheet(forged, sheetCrypto, [key.publicKey])).toEqual({
+			ok: false,
+			problem: message('signed.forged')
+		});
+		// Signed anew by another's key it is whole, and not this shop's.
+		const other = shopKey(newShopKey());
+		const theirs = { ...body, publicKey: other.publicKey };
+		const whole = canonicalize(theirs)!;
+		const signed = canonicalize({
+			...theirs,
+			sha256: sha256(whole),
+			signature: other.sign(whole)
+		})!;
+		expect(verifySheet(signed, sheetCrypto, [key.publicKey])).toMatchObject({
+			ok: true,
+			signer: 'unknown'
+		});
+	});
+	it('of version 2 verifies as it did, and says that nobody’s key signed it', () => {
+		const { sha256: _, signature: __, publicKey: ___, ...body } = JSON.parse(text);
+		const before = { ...body, version: 2 };
+		const old = canonicalize({ ...before, sha256: sha256(canonicalize(before)!) })!;
+		expect(verifySheet(old, sheetCrypto)).toMatchObject({ ok: true, same: true, signer: 'none' });
 	});
 	it('signed before the program knew one of its rules is worked out the same', () => {
-		const { sha256: _, ...body } = JSON.parse(text);
+		const { sha256: _, signature: __, ...body } = JSON.parse(text);
 		body.sheet.fit = body.sheet.fit.filter(({ rule }: { rule: string }) => rule !== 'F29');
-		const before = canonicalize({ ...body, sha256: sha256(canonicalize(body)!) })!;
+		const before = resigned(body);
 		expect(before).not.toBe(text);
-		expect(verifySheet(before, sha256)).toMatchObject({ ok: true, same: true });
+		expect(verifySheet(before, sheetCrypto)).toMatchObject({ ok: true, same: true });
 	});
 	it('signed before the program knew one of its figures is worked out the same', () => {
 		const before = signedWith((figures) => delete figures.vacuum);
-		expect(verifySheet(before, sha256)).toMatchObject({ ok: true, same: true });
+		expect(verifySheet(before, sheetCrypto)).toMatchObject({ ok: true, same: true });
 		const otherwise = signedWith(({ height }) => (height!.figure = 1));
-		expect(verifySheet(otherwise, sha256)).toMatchObject({ ok: true, same: false });
+		expect(verifySheet(otherwise, sheetCrypto)).toMatchObject({ ok: true, same: false });
 	});
 	it('signed before the program named one of its units is worked out the same', () => {
-		const { sha256: _, ...body } = JSON.parse(text);
+		const { sha256: _, signature: __, ...body } = JSON.parse(text);
 		body.sheet.units.figures = 'mm, N, N/mm, J, kPa';
-		const before = canonicalize({ ...body, sha256: sha256(canonicalize(body)!) })!;
+		const before = resigned(body);
 		expect(before).not.toBe(text);
-		expect(verifySheet(before, sha256)).toMatchObject({ ok: true, same: true });
+		expect(verifySheet(before, sheetCrypto)).toMatchObject({ ok: true, same: true });
 	});
 	it('one flipped digit anywhere fails', () => {
 		const digits = [...text.matchAll(/\d/g)].map(({ index }) => index);
@@ -81,29 +123,29 @@ describe('a signed sheet', () => {
 			fc.property(fc.constantFrom(...digits), fc.integer({ min: 1, max: 9 }), (at, by) => {
 				const flipped = String((Number(text[at]) + by) % 10);
 				const changed = text.slice(0, at) + flipped + text.slice(at + 1);
-				expect(verifySheet(changed, sha256).ok).toBe(false);
+				expect(verifySheet(changed, sheetCrypto).ok).toBe(false);
 			}),
 			{ numRuns: 50 }
 		);
 	}, 60_000);
 	it('says what is wrong: cut short, laid out anew, another file', () => {
 		const problem = (other: string) => {
-			const verified = verifySheet(other, sha256);
+			const verified = verifySheet(other, sheetCrypto);
 			return verified.ok ? '' : verified.problem.code;
 		};
 		expect(problem(text.slice(0, -10))).toBe('signed.not-json');
 		expect(problem(JSON.stringify(JSON.parse(text), null, 2))).toBe('signed.not-canonical');
 		expect(problem('{"format":"other"}')).toBe('signed.other-format');
 		expect(problem('null')).toBe('signed.other-format');
-		expect(problem(text.replace('"version":2}', '"version":3}'))).toBe('signed.newer');
+		expect(problem(text.replace('"version":3}', '"version":4}'))).toBe('signed.newer');
 		expect(problem(text.replace('Kestler', 'Kessler'))).toBe('signed.changed');
 	});
 	it('is told apart from something signed that is no sheet', () => {
-		const { sha256: _, open: left, ...cut } = JSON.parse(text) as SignedSheet;
+		const { sha256: _, signature: __, open: left, ...cut } = JSON.parse(text) as SignedSheet;
 		expect(left.length).toBeGreaterThan(0);
 		const body = canonicalize(cut)!;
-		const whole = canonicalize({ ...cut, sha256: sha256(body) })!;
-		const verified = verifySheet(whole, sha256);
+		const whole = resigned(cut);
+		const verified = verifySheet(whole, sheetCrypto);
 		expect(verified).toMatchObject({
 			ok: false,
 			problem: message('signed.not-whole'),
@@ -119,41 +161,46 @@ describe('a signed sheet', () => {
 		const supersedes = { id: signing.id, sha256: first.sha256 };
 		const second = signSheet(twin, { ...signing, revision: 2, supersedes }, METRIC, {
 			sha256,
+			key,
 			write
 		});
-		const verified = verifySheet(second, sha256);
+		const verified = verifySheet(second, sheetCrypto);
 		expect(verified.ok && verified.signed.signing.supersedes).toEqual(supersedes);
 	});
 });
 
 describe('verifying', () => {
 	const again = (change: (sheet: Record<string, unknown>) => void): string => {
-		const { sha256: _, ...body } = JSON.parse(text) as Record<string, unknown>;
+		const { sha256: _, signature: __, ...body } = JSON.parse(text) as Record<string, unknown>;
 		change(body);
-		return canonicalize({ ...body, sha256: sha256(canonicalize(body)!) })!;
+		return resigned(body);
 	};
 	it('does not say “same” where the list of what was open was emptied and hashed again', () => {
 		const six = load('2417-straight-six');
 		const whole = signSheet(six, { ...signing, person: six.people[0]! }, METRIC, {
 			sha256,
+			key,
 			write
 		});
-		const { sha256: _, ...body } = JSON.parse(whole) as Record<string, unknown>;
+		const { sha256: _, signature: __, ...body } = JSON.parse(whole) as Record<string, unknown>;
 		const emptied = { ...body, open: [] };
-		const forged = canonicalize({ ...emptied, sha256: sha256(canonicalize(emptied)!) })!;
-		expect(verifySheet(whole, sha256)).toMatchObject({ ok: true, same: true });
-		expect(verifySheet(forged, sha256)).toMatchObject({ ok: true, same: false });
+		const forged = resigned(emptied);
+		expect(verifySheet(whole, sheetCrypto)).toMatchObject({ ok: true, same: true });
+		expect(verifySheet(forged, sheetCrypto)).toMatchObject({ ok: true, same: false });
 	});
 	it('a sheet that froze no section verifies as it was signed', () => {
 		const before = again((sheet) => delete sheet.section);
-		expect(verifySheet(before, sha256)).toMatchObject({ ok: true, same: true });
+		expect(verifySheet(before, sheetCrypto)).toMatchObject({ ok: true, same: true });
 	});
 	it('what nests too deeply is refused with a word, here and in every file', () => {
 		const deep = `${'['.repeat(100_000)}${']'.repeat(100_000)}`;
-		expect(verifySheet(deep, sha256)).toEqual({ ok: false, problem: message('file.too-deep') });
-		expect(verifySheet(text.replace('"open":[', `"open":[${'['.repeat(5000)}`), sha256).ok).toBe(
-			false
-		);
+		expect(verifySheet(deep, sheetCrypto)).toEqual({
+			ok: false,
+			problem: message('file.too-deep')
+		});
+		expect(
+			verifySheet(text.replace('"open":[', `"open":[${'['.repeat(5000)}`), sheetCrypto).ok
+		).toBe(false);
 		expect(readJob(deep)).toEqual({
 			ok: false,
 			problems: [{ path: '', text: message('file.too-deep') }]

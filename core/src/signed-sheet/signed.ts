@@ -38,20 +38,33 @@ export { figureOfVersion1, stateOfVersion1, type Difference } from './version-1.
 /** SHA-256 of a text in UTF-8, as lower-case hexadecimal digits. */
 export type Sha256 = (text: string) => string;
 
+/** What verifying a sheet takes: a digest, and whether an Ed25519 signature of a text is of a key. */
+export interface SheetCrypto {
+	readonly sha256: Sha256;
+	readonly verifies: (text: string, publicKey: string, signature: string) => boolean;
+}
+
+/** The key that a shop signs with; key and signatures are bytes in base64url. */
+export interface ShopKey {
+	readonly publicKey: string;
+	readonly sign: (text: string) => string;
+}
+
 const canonical = (value: unknown): string => canonicalize(value) as string;
 
 /**
  * Freezes a job as it stands; the text is what is kept and handed out. Source: handbook §9.
  *
  * @param units in which its sentences are frozen; figures stand in mm and N
+ * @param key the shop's: a digest says that a sheet is whole, and only a signature who made it
  * @param then the job of the sheet that a visit starts from
- * @returns canonical JSON (RFC 8785) with its own SHA-256 in it
+ * @returns canonical JSON (RFC 8785) with its own SHA-256 and signature in it
  */
 export function signSheet(
 	job: Job,
 	signing: Signing,
 	units: Units,
-	{ sha256, write }: { readonly sha256: Sha256; readonly write: Write },
+	{ sha256, write, key }: { readonly sha256: Sha256; readonly write: Write; readonly key: ShopKey },
 	then: Job | null = null
 ): string {
 	const sheet = evaluate(job);
@@ -64,9 +77,11 @@ export function signSheet(
 		sheet: sheetJson(sheet, units, write),
 		open: withWords(openAsSigned(job, sheet), units, write),
 		...sectionOf(job, sheet),
-		...(visit && { visit: JSON.parse(JSON.stringify(visit)) as Json })
+		...(visit && { visit: JSON.parse(JSON.stringify(visit)) as Json }),
+		publicKey: key.publicKey
 	};
-	return canonical({ ...body, sha256: sha256(canonical(body)) });
+	const whole = canonical(body);
+	return canonical({ ...body, sha256: sha256(whole), signature: key.sign(whole) });
 }
 
 /** What is open on a job as a signed sheet keeps it. */
@@ -104,6 +119,8 @@ export type Verification =
 			readonly ok: true;
 			readonly signed: AnySignedSheet;
 			readonly same: boolean;
+			/** Whose key signed it: this shop's, another's, or nobody's, as before shops had keys. */
+			readonly signer: 'this-shop' | 'unknown' | 'none';
 			/** The figures that this program works out otherwise; none where all it does is word them otherwise. */
 			readonly differences: readonly Difference[];
 	  }
@@ -117,6 +134,7 @@ declare module '../message/message.ts' {
 		'signed.not-canonical': null;
 		'signed.changed': { readonly found: string; readonly stated: string };
 		'signed.not-whole': null;
+		'signed.forged': null;
 	}
 }
 
@@ -178,10 +196,15 @@ function differencesBetween(then: object, now: object): Difference[] {
 /**
  * Whether a signed sheet is as it was signed.
  *
+ * @param shopKeys public keys that the shop signs with, or did
  * @returns `same` tells whether this program works out the same sheet from the
  * job in it, and `differences` where not; a later one may not, and the file is sound all the same
  */
-export function verifySheet(text: string, sha256: Sha256): Verification {
+export function verifySheet(
+	text: string,
+	{ sha256, verifies }: SheetCrypto,
+	shopKeys: readonly string[] = []
+): Verification {
 	const refused = (problem: Message): Verification => ({ ok: false, problem });
 	if (isTooDeep(text)) return refused(message('file.too-deep'));
 	let value: Partial<AnySignedSheet>;
@@ -192,9 +215,15 @@ export function verifySheet(text: string, sha256: Sha256): Verification {
 	}
 	if (value === null || typeof value !== 'object' || value.format !== SIGNED_FORMAT)
 		return refused(message('signed.other-format', { format: SIGNED_FORMAT }));
-	if (value.version !== 1 && value.version !== SIGNED_VERSION)
+	if (!VERSIONS.has(value.version))
 		return refused(message('signed.newer', { reads: SIGNED_VERSION }));
-	const { sha256: stated, ...body } = value;
+	const {
+		sha256: stated,
+		signature,
+		...body
+	} = value as Partial<AnySignedSheet> & {
+		readonly signature?: unknown;
+	};
 	// Digits beyond what a number keeps would not change its value: the text itself must be canonical.
 	if (canonical(value) !== text.replace(/\r?\n$/, ''))
 		return refused(message('signed.not-canonical'));
@@ -211,6 +240,22 @@ export function verifySheet(text: string, sha256: Sha256): Verification {
 		};
 	const signed = value as AnySignedSheet;
 	const read = checkJob(signed.job);
+	const signer = signerOf(signed, canonical(body), verifies, shopKeys);
+	if (signer === null) return refused(message('signed.forged'));
 	const compared = read.ok ? comparedWithNow(read.value, signed) : { same: false, differences: [] };
-	return { ok: true, signed, ...compared };
+	return { ok: true, signed, signer, ...compared };
+}
+
+const VERSIONS: ReadonlySet<unknown> = new Set([1, 2, SIGNED_VERSION]);
+
+/** Whose key signed a text; null where the signature is not of the key that the sheet names. */
+function signerOf(
+	signed: AnySignedSheet,
+	body: string,
+	verifies: SheetCrypto['verifies'],
+	shopKeys: readonly string[]
+): Extract<Verification, { ok: true }>['signer'] | null {
+	if (signed.version !== SIGNED_VERSION) return 'none';
+	if (!verifies(body, signed.publicKey, signed.signature)) return null;
+	return shopKeys.includes(signed.publicKey) ? 'this-shop' : 'unknown';
 }

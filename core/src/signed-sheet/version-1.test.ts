@@ -1,5 +1,4 @@
 /** Files of the release before: they open, come to the same figures to the last digit, and verify. */
-import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { checkJob, readJob, writeJob } from '../document/file.ts';
@@ -7,6 +6,7 @@ import type { Job } from '../document/index.ts';
 import { evaluate } from '../evaluation/index.ts';
 import { openItems } from '../open-items/index.ts';
 import { readParts, writeParts } from '../part/file.ts';
+import { sheetCrypto } from './node.ts';
 import { verifySheet } from './signed.ts';
 import { figureOfVersion1 } from './version-1.ts';
 
@@ -15,7 +15,6 @@ type Station = Parameters<typeof figureOfVersion1>[0];
 const folder = new URL('../../old/version-1/', import.meta.url);
 const read = (name: string) => readFileSync(new URL(name, folder), 'utf8');
 const names = readdirSync(new URL('jobs/', folder));
-const sha256 = (text: string) => createHash('sha256').update(text, 'utf8').digest('hex');
 const jobIn = (text: string): Job => {
 	const file = readJob(text);
 	if (!file.ok) throw new Error(JSON.stringify(file.problems));
@@ -54,7 +53,7 @@ describe.each(names)('%s of version 1', (name) => {
 		expect(kept(jobIn(text))).toBe(kept(JSON.parse(text) as Record<string, unknown>));
 	});
 	it('signed, verifies as it was signed, and names what is judged otherwise since', () => {
-		const signed = verifySheet(read(`signed/${name}`), sha256);
+		const signed = verifySheet(read(`signed/${name}`), sheetCrypto);
 		if (!signed.ok) throw new Error(JSON.stringify(signed.problem));
 		const { job, sheet } = signed.signed as { job: unknown; sheet: { stations: Station[] } };
 		const now = new Map(
@@ -74,13 +73,13 @@ describe.each(names)('%s of version 1', (name) => {
 	it('signed and changed by one figure is told', () => {
 		const sheet = read(`signed/${name}`);
 		const changed = sheet.replace(/"resolution":"0/, '"resolution":"1');
-		expect(verifySheet(changed, sha256).ok).toBe(changed === sheet);
+		expect(verifySheet(changed, sheetCrypto).ok).toBe(changed === sheet);
 	});
 });
 
 describe('what was accepted in version 1', () => {
 	it.each(names)('%s stays accepted: stops, what cannot be called, fit', (name) => {
-		const signed = verifySheet(read(`signed/${name}`), sha256);
+		const signed = verifySheet(read(`signed/${name}`), sheetCrypto);
 		const job = checkJob((signed as { signed: { job: unknown } }).signed.job);
 		if (!job.ok) throw new Error(JSON.stringify(job.problems));
 		const items = openItems(job.value, evaluate(job.value));

@@ -772,6 +772,7 @@ export const sentences: Sentences = {
 	'field.date': 'Must be a day, such as 2026-12-04',
 	'field.station': 'Must be a station such as 3I or 12Eb',
 	'field.sha256': 'Must be a SHA-256 as 64 lower-case hexadecimal digits',
+	'field.ed25519': 'Must be an Ed25519 key or signature in base64url',
 	'limits.below': ({ of }) => `Must not be below ${LIMIT_NAME[of]}`,
 	'spring.not-below-seat': 'Must be below the seat height',
 	'spring.not-above-seat': 'Must be above the seat height',
@@ -814,6 +815,7 @@ export const sentences: Sentences = {
 	'signed.changed': ({ found, stated }) =>
 		`changed since it was signed: its SHA-256 is ${found}, ${stated} is stated`,
 	'signed.not-whole': 'this is no whole signed sheet',
+	'signed.forged': 'its signature is not by the key that it names',
 
 	// Imports
 	'import.choose-file': ({ what }) => `choose a ${FILE[what]} first`,

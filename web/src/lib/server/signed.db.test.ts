@@ -4,9 +4,11 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { changedSince, entryCount, HISTORY, METRIC, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { verifySheet } from '@zinc-ledger/core/signed';
+import { sheetCrypto } from '@zinc-ledger/core/signed-node';
 import { loadJob } from './jobs/load';
 import { importJob, insertEntries, insertReadings } from './jobs/store';
-import { listSigned, newestSigned, readSigned, sha256, signedText, signJob } from './signed';
+import { listSigned, newestSigned, readSigned, signedText, signJob } from './signed';
+import { shopKeys } from './shop-key';
 import { migrate } from './database/migrate';
 import { testDatabase, type TestDatabase } from './test-database';
 
@@ -30,8 +32,9 @@ describe('signing', () => {
 	it('freezes the job with its sheet, byte for byte', async () => {
 		const { id, sha256: digest } = await signJob(test.db, twin.id, person, METRIC);
 		const text = await signedText(test.db, twin.id, id);
-		const verified = verifySheet(text, sha256);
+		const verified = verifySheet(text, sheetCrypto, await shopKeys(test.db));
 		expect(verified.ok && [verified.same, verified.signed.sha256]).toEqual([true, digest]);
+		expect(verified.ok && verified.signer).toBe('this-shop');
 		expect(readSigned(text).job).toEqual((await loadJob(test.db, twin.id))!.job);
 	});
 	it('makes a new sheet that names the old, two at once one after the other', async () => {

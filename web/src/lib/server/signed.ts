@@ -1,5 +1,4 @@
 /** Signed sheets: frozen text with its SHA-256, revised only by the next. */
-import { createHash } from 'node:crypto';
 import { v7 as uuid } from 'uuid';
 import {
 	entryCount,
@@ -16,16 +15,16 @@ import {
 } from '@zinc-ledger/core';
 import { checkJob } from '@zinc-ledger/core/file';
 import { signSheet, type AnySignedSheet } from '@zinc-ledger/core/signed';
+import { sha256 } from '@zinc-ledger/core/signed-node';
 import { write } from '@zinc-ledger/words';
 import type { SignedEntry } from '$lib/job/signed';
 import { deriveSheet } from './asked/of-sheet';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
 import { loadJob } from './jobs/load';
+import { keyToSignWith } from './shop-key';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
-
-export const sha256 = (text: string) => createHash('sha256').update(text, 'utf8').digest('hex');
 
 /** The signed sheets of a job, newest first. */
 export async function listSigned(db: Database, jobId: string): Promise<SignedEntry[]> {
@@ -167,7 +166,7 @@ export async function signJob(
 				}
 			},
 			units,
-			{ sha256, write },
+			{ sha256, write, key: await keyToSignWith(trx) },
 			then?.signed
 		);
 		const digest = readSigned(content).sha256;

@@ -1,5 +1,4 @@
 /** What a customer reads: the twin cam signed, run for a season and measured again. */
-import { createHash } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { METRIC, visitJob, type Job, type Reading } from '@zinc-ledger/core';
 import {
@@ -8,13 +7,14 @@ import {
 	type FrozenVisit,
 	type SignedSheet
 } from '@zinc-ledger/core/signed';
+import { newShopKey, sha256, sheetCrypto, shopKey } from '@zinc-ledger/core/signed-node';
 import { write } from '@zinc-ledger/words';
 import { demoJob } from '$lib/test/demo';
 import { reportOf } from './report';
 
 const then = demoJob('2409-twin-cam');
 const ID = '0197a999-0000-7000-8000-000000000001';
-const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
+const key = shopKey(newShopKey());
 const visit = visitJob(then, {
 	id: ID,
 	number: '2500',
@@ -43,7 +43,7 @@ function back(by: number, more: Partial<Job> = {}): Job {
 }
 function frozen(job: Job): { text: string; visit: FrozenVisit } {
 	const signing = { id: ID, revision: 1, person: then.people[0]!, at: '2026-11-22T10:00:00.000Z' };
-	const text = signSheet(job, signing, METRIC, { sha256, write }, then);
+	const text = signSheet(job, signing, METRIC, { sha256, write, key }, then);
 	return { text, visit: (JSON.parse(text) as SignedSheet).visit as unknown as FrozenVisit };
 }
 const report = (job: Job) => reportOf(frozen(job).visit, job);
@@ -93,7 +93,7 @@ describe('the report of a return visit', () => {
 				person: job.people[0]!,
 				at: '2026-10-21T10:00:00.000Z'
 			};
-			const text = signSheet(job, signing, METRIC, { sha256, write }, before);
+			const text = signSheet(job, signing, METRIC, { sha256, write, key }, before);
 			return reportOf((JSON.parse(text) as SignedSheet).visit as unknown as FrozenVisit, job);
 		};
 		expect(read(now).found.slice(0, 2)).toEqual([
@@ -111,9 +111,9 @@ describe('the report of a return visit', () => {
 	});
 	it('is frozen with the sheet, whose digest it is in', () => {
 		const { text } = frozen(back(0.4));
-		const checked = verifySheet(text, sha256);
+		const checked = verifySheet(text, sheetCrypto);
 		expect(checked.ok && checked.same).toBe(true);
-		expect(verifySheet(text.replace('"by":0.4', '"by":0.1'), sha256).ok).toBe(false);
+		expect(verifySheet(text.replace('"by":0.4', '"by":0.1'), sheetCrypto).ok).toBe(false);
 		expect(text).toContain('"visit":');
 	});
 });

@@ -3,12 +3,17 @@ import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { ask } from '$lib/server/ask';
 import { formTexts } from '$lib/server/body';
+import { shopKeys } from '$lib/server/shop-key';
 import { changeLimits, limitChanges, ownLimits } from '$lib/server/shop';
 import { changesOf, shopProblems, usualTexts } from '$lib/setup/shop';
 
 export const load = async ({ locals }) => ({
 	usual: usualTexts(locals.units.length),
-	...(await ask(async (db) => ({ own: await ownLimits(db), changes: await limitChanges(db) })))
+	...(await ask(async (db) => ({
+		own: await ownLimits(db),
+		changes: await limitChanges(db),
+		keys: await shopKeys(db)
+	})))
 });
 
 export const actions = {

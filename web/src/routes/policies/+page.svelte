@@ -106,20 +106,33 @@
 				{@render rows('Limits', LIMIT_FIELDS)}
 				{@render rows('Limits of what is measured on valves and seats', INSPECTED_FIELDS)}
 			</div>
-			<section aria-label="What was changed">
-				<h2 class="mt-5 border-b border-ink pb-1 font-semibold">Changed</h2>
-				<ul class="text-[13px]">
-					{#each data.changes as { field, from, to, person, at }, i (i)}
-						<li class="border-b border-hair py-1.5">
-							{named(field)?.label ?? field}: <span class="figure">{shown(field, from)}</span> →
-							<b class="figure">{shown(field, to)}</b>
-							<span class="block text-soft">{person}, {moment(at)}</span>
-						</li>
-					{:else}
-						<li class="py-1.5 text-soft">Nothing yet.</li>
+			<div>
+				<section aria-label="Signing key">
+					<h2 class="mt-5 border-b border-ink pb-1 font-semibold">Signing key</h2>
+					<p class="py-1.5 text-[13px] text-soft">
+						{data.keys.length > 0
+							? 'Sheets are signed with the shop’s own key. Whoever has this public key can check that a sheet is from this shop.'
+							: 'The shop’s key is made when the first sheet is signed.'}
+					</p>
+					{#each data.keys as key (key)}
+						<p class="figure border-b border-hair py-1.5 text-[13px] break-all">{key}</p>
 					{/each}
-				</ul>
-			</section>
+				</section>
+				<section aria-label="What was changed">
+					<h2 class="mt-5 border-b border-ink pb-1 font-semibold">Changed</h2>
+					<ul class="text-[13px]">
+						{#each data.changes as { field, from, to, person, at }, i (i)}
+							<li class="border-b border-hair py-1.5">
+								{named(field)?.label ?? field}: <span class="figure">{shown(field, from)}</span> →
+								<b class="figure">{shown(field, to)}</b>
+								<span class="block text-soft">{person}, {moment(at)}</span>
+							</li>
+						{:else}
+							<li class="py-1.5 text-soft">Nothing yet.</li>
+						{/each}
+					</ul>
+				</section>
+			</div>
 		</div>
 	</form>
 </main>

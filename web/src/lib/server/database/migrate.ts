@@ -19,6 +19,7 @@ import * as visits from './migrations/0016-visits';
 import * as photosOfMarks from './migrations/0017-photos-of-marks';
 import * as signIn from './migrations/0018-sign-in';
 import * as secondFactor from './migrations/0019-second-factor';
+import * as shopKey from './migrations/0020-shop-key';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -39,7 +40,8 @@ const MIGRATIONS = {
 	'0016-visits': visits,
 	'0017-photos-of-marks': photosOfMarks,
 	'0018-sign-in': signIn,
-	'0019-second-factor': secondFactor
+	'0019-second-factor': secondFactor,
+	'0020-shop-key': shopKey
 };
 
 /** Names of all, the oldest first. */

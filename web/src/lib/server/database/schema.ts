@@ -246,6 +246,14 @@ export interface Tables {
 		at: Date;
 		position: Generated<string>;
 	};
+	shop_key: {
+		public_key: string;
+		made_at: Generated<Date>;
+	};
+	shop_key_secret: {
+		public_key: string;
+		private_key: string;
+	};
 	signed_sheet: {
 		id: string;
 		job_id: string;

@@ -1,5 +1,4 @@
 import { execFileSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import jsQR from 'jsqr';
 import Papa from 'papaparse';
@@ -8,6 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { METRIC, tightestStation, type Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { signSheet, type SignedSheet } from '@zinc-ledger/core/signed';
+import { newShopKey, sha256, shopKey } from '@zinc-ledger/core/signed-node';
 import { write } from '@zinc-ledger/words';
 import { sheetCsv } from './csv';
 import { headPlanSvg, sectionSvg } from './drawing';
@@ -16,7 +16,7 @@ import { printedColumns } from '$lib/paper/printed';
 import { signedOut, type SignedOut } from './signed-out';
 import { labelPdf, sheetPdf } from './pdf';
 
-const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
+const key = shopKey(newShopKey());
 const signed = (name: string, change: (job: Job) => Job = (job) => job): SignedOut => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
@@ -27,7 +27,7 @@ const signed = (name: string, change: (job: Job) => Job = (job) => job): SignedO
 		person: job.people[0]!,
 		at: '2026-03-20T10:00:00.000Z'
 	};
-	const sheet = JSON.parse(signSheet(job, signing, METRIC, { sha256, write })) as SignedSheet;
+	const sheet = JSON.parse(signSheet(job, signing, METRIC, { sha256, write, key })) as SignedSheet;
 	return signedOut(sheet);
 };
 const twin = signed('2409-twin-cam');
@@ -150,7 +150,7 @@ describe('what a signature says', () => {
 			at: '2026-03-20T10:00:00.000Z',
 			scope: { name: 'measured' as const, stations, leftOut }
 		};
-		const text = signSheet(job, signing, METRIC, { sha256, write });
+		const text = signSheet(job, signing, METRIC, { sha256, write, key });
 		return signedOut(JSON.parse(text) as SignedSheet);
 	};
 	const all = twin.job.stations.map(({ label }) => label);

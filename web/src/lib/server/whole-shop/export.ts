@@ -16,6 +16,7 @@ import { sheetCsv } from '../out/csv';
 import { sheetPdf } from '../out/pdf';
 import { signedOut } from '../out/signed-out';
 import { listParts } from '../parts';
+import { shopKeys } from '../shop-key';
 import { readSigned } from '../signed';
 import { FORMAT, photoFile, VERSION, type Shop } from './format';
 
@@ -45,6 +46,7 @@ export async function exportShop(db: Database, folder: string): Promise<Exported
 		format: FORMAT,
 		version: VERSION,
 		exportedAt: new Date().toISOString(),
+		keys: (await shopKeys(db)).toReversed(),
 		...(await decided(db)),
 		...(await equipped(db)),
 		heads: await headsOf(db),

@@ -22,6 +22,8 @@ export const Shop = z.strictObject({
 	format: z.literal(FORMAT),
 	version: z.literal(VERSION),
 	exportedAt: At,
+	/** Public keys that its sheets are signed with, oldest first; none in exports from before shops had one. */
+	keys: z.array(z.string().regex(/^[\w-]{43}$/)).optional(),
 	people: z.array(
 		z.strictObject({
 			id: Id,

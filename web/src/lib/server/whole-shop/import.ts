@@ -8,6 +8,7 @@ import { readJob } from '@zinc-ledger/core/file';
 import { readKits } from '@zinc-ledger/core/kits';
 import { readParts } from '@zinc-ledger/core/parts';
 import { verifySheet } from '@zinc-ledger/core/signed';
+import { sheetCrypto } from '@zinc-ledger/core/signed-node';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 import { rebuild } from '../asked/rebuild';
 import type { Database } from '../database/connection';
@@ -18,7 +19,7 @@ import { saveKept } from '../kept';
 import { importKits } from '../kits';
 import { keepParts } from '../parts';
 import { makeSmall } from '../photos';
-import { readSigned as readSignedText, sha256 } from '../signed';
+import { readSigned as readSignedText } from '../signed';
 import { keepSweep } from '../springs';
 import type { Exported } from './export';
 import { photoFile, Shop } from './format';
@@ -58,6 +59,12 @@ async function inside(db: Database, shop: Shop, read: Read): Promise<Exported> {
 	}
 	await readHeads(db, shop);
 	const sheets = await readSigned(db, shop, read);
+	for (const [i, public_key] of (shop.keys ?? []).entries())
+		await db
+			.insertInto('shop_key')
+			.values({ public_key, made_at: new Date(Date.parse(shop.exportedAt) + i) })
+			.onConflict((is) => is.doNothing())
+			.execute();
 	const sweeps = await readSets(db, shop, read);
 	await readDecided(db, shop);
 	await readPhotos(db, shop, read);
@@ -126,7 +133,7 @@ async function readSigned(db: Database, { jobs }: Shop, read: Read): Promise<num
 		for (const { id, revision, entries, person } of signed) {
 			const name = `jobs/${folder}/signed/${revision}.json`;
 			const content = (await read(name)).toString();
-			if (!verifySheet(content, sha256).ok) throw new Unreadable(name, 'not as it was signed');
+			if (!verifySheet(content, sheetCrypto).ok) throw new Unreadable(name, 'not as it was signed');
 			const { sha256: sum, signing } = readSignedText(content);
 			const at = new Date(signing.at);
 			await db

@@ -4,6 +4,7 @@ import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
 import { findPerson } from '$lib/server/people';
+import { publishKeys } from '$lib/server/shop-key';
 import { signJob } from '$lib/server/signed';
 import { message, SCOPES } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
@@ -24,6 +25,8 @@ export async function POST({ request, params, locals }) {
 	return ask(async (db) => {
 		const known = await findPerson(db, id);
 		if (!known) refuse(400, message('server.operator-required'));
-		return json(await signJob(db, params.id, known.person, units, scope));
+		const signed = await signJob(db, params.id, known.person, units, scope);
+		await publishKeys(db).catch(() => undefined);
+		return json(signed);
 	});
 }
