@@ -1,5 +1,6 @@
 /** What a quick sum is: a few figures in, one or a few out, each with the line it was worked out by. */
 import type { Message } from '../message/index.ts';
+import type { LengthUnit } from '../units/index.ts';
 
 /** What a figure measures; those without a unit are plain numbers. */
 export type SumDimension =
@@ -73,6 +74,8 @@ export type SumFieldKey = (typeof SUM_FIELDS)[number];
 export const SUM_RESULTS = [
 	'height',
 	'shim',
+	'stock',
+	'left',
 	'load',
 	'rate',
 	'nonLinearity',
@@ -122,7 +125,11 @@ export interface Sum<Key extends SumFieldKey = SumFieldKey> {
 	 * Works it out.
 	 *
 	 * @param of every field's figure in its SI unit
+	 * @param unit of length, by which sizes in stock go
 	 * @returns the results, or why there is none
 	 */
-	readonly work: (of: Readonly<Record<Key, number>>) => readonly SumResult[] | Message;
+	readonly work: (
+		of: Readonly<Record<Key, number>>,
+		unit: LengthUnit
+	) => readonly SumResult[] | Message;
 }

@@ -1,18 +1,27 @@
 /** The quick sums of a day, each by the formula that a job uses (handbook §14). */
 import { coilBindMargin, sealClearance } from '../clearance/index.ts';
 import { netSeatForce } from '../control/index.ts';
-import { chamberAfter, compressionRatio, defaultLimits, sweptVolume } from '../document/index.ts';
+import {
+	chamberAfter,
+	compressionRatio,
+	defaultLimits,
+	defaultSetup,
+	sweptVolume
+} from '../document/index.ts';
 import { ADJUSTERS, changePerTurn, hotLash, turnsFor } from '../lash/index.ts';
 import { grossLift, solidLift } from '../lift/index.ts';
 import { message, type Message } from '../message/index.ts';
 import { cardCurve, rateBetween, storedEnergy, testedCurve, type Point } from '../spring/index.ts';
+import { suggestShims, UNCOUNTED } from '../plan/index.ts';
 import { dialTarget, nonLinearity } from '../sweep/index.ts';
 import {
 	cubicCentimetres,
+	lengthOf,
 	mm,
 	newtons,
 	newtonsPerMm,
 	type Kilopascals,
+	type LengthUnit,
 	type Millimetres
 } from '../units/index.ts';
 import type {
@@ -83,12 +92,33 @@ function outOfRange(of: Readonly<Record<string, number>>): Message | null {
 	return null;
 }
 
+/** Shims of followers are made in steps of this many millimetres. Source: shop practice. */
+const FOLLOWER_STEP = 0.05;
+
+/** The stack of usual sizes that comes closest to a height, two shims at most. Source: handbook §4. */
+function fromStock(bare: number, wanted: number, unit: LengthUnit): SumResult {
+	const { shimStock, limits } = defaultSetup(unit, '');
+	const answer = suggestShims({
+		unshimmed: mm(bare),
+		present: [],
+		aim: mm(wanted),
+		lowest: null,
+		stock: shimStock.map(({ thickness }) => ({ thickness: lengthOf(thickness), count: UNCOUNTED })),
+		most: limits.maxShims,
+		deadBand: mm(0)
+	});
+	const shims = answer.sort === 'fit' ? answer.shims : [];
+	const working = shims.flatMap((shim, i) => (i === 0 ? [length(shim)] : ['+', length(shim)]));
+	const total = shims.reduce((all: number, shim) => all + shim, 0);
+	return result('stock', 'length', total, ...working);
+}
+
 /** Keeps a sum's own field names for its working, and forgets them for the list. */
 const sum = <Key extends SumFieldKey>(
 	code: SumCode,
 	fields: readonly (SumField & { readonly key: Key })[],
 	work: Sum<Key>['work']
-): Sum => ({ code, fields, work: (of) => outOfRange(of) ?? work(of) });
+): Sum => ({ code, fields, work: (of, unit) => outOfRange(of) ?? work(of, unit) });
 
 const point = (height: number, force: number): Point => ({
 	height: mm(height),
@@ -125,11 +155,13 @@ export const SUMS: readonly Sum[] = [
 			length(cushion)
 		)
 	]),
-	sum('shim', lengths('bare', 'wanted'), ({ bare, wanted }) =>
-		wanted > bare
-			? message('sum.too-tall')
-			: [result('shim', 'length', bare - wanted, length(bare), '−', length(wanted))]
-	),
+	sum('shim', lengths('bare', 'wanted'), ({ bare, wanted }, unit) => {
+		if (wanted > bare) return message('sum.too-tall');
+		return [
+			result('shim', 'length', bare - wanted, length(bare), '−', length(wanted)),
+			fromStock(bare, wanted, unit)
+		];
+	}),
 	sum(
 		'load-at',
 		[...TWO_POINTS, field('height', 'length')],
@@ -311,20 +343,26 @@ export const SUMS: readonly Sum[] = [
 	sum(
 		'follower',
 		[...lengths('shim', 'measured', 'wanted'), field('ratio', 'number', '1')],
-		({ shim, measured, wanted, ratio }) => [
-			result(
-				'shim',
-				'length',
-				shim + (measured - wanted) * ratio,
-				length(shim),
-				'+ (',
-				length(measured),
-				'−',
-				length(wanted),
-				') ×',
-				number(ratio)
-			)
-		]
+		({ shim, measured, wanted, ratio }) => {
+			const exact = shim + (measured - wanted) * ratio;
+			const size = Math.round(exact / FOLLOWER_STEP) * FOLLOWER_STEP;
+			return [
+				result(
+					'shim',
+					'length',
+					exact,
+					length(shim),
+					'+ (',
+					length(measured),
+					'−',
+					length(wanted),
+					') ×',
+					number(ratio)
+				),
+				result('stock', 'length', size),
+				result('left', 'length', wanted + (exact - size) / ratio)
+			];
+		}
 	),
 	sum(
 		'compression',

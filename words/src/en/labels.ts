@@ -605,6 +605,8 @@ export const labels: Labels = {
 	sumResult: {
 		height: 'height',
 		shim: 'shim',
+		stock: 'from stock sizes',
+		left: 'lash then',
 		load: 'load',
 		rate: 'rate',
 		nonLinearity: 'non-linearity',

@@ -44,7 +44,7 @@ export function lineOf(sum: Sum, typed: Typed, units: Units): SumLine {
 	}
 	const isWhole = sum.fields.every(({ key }) => key in values);
 	if (!isWhole) return { problems, results: null, why: null };
-	const worked = sum.work(values as never);
+	const worked = sum.work(values as never, units.length);
 	return 'code' in worked
 		? { problems, results: null, why: worked }
 		: { problems, results: worked, why: null };
