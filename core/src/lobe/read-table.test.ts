@@ -32,6 +32,37 @@ function table({ heading, from, to, nose = 0, step = 1, ...how }: How): string[]
 	}
 	return rows;
 }
+describe('a table that is none', () => {
+	const faultsOf = (rows: string[][], changed: Partial<TableMeaning> = {}) =>
+		readTable(rows, { ...guessTable(rows).meaning, ...changed }).faults;
+	const good = table({ from: -70, to: 70 });
+	it('of too many lines is refused at once', () => {
+		const many = Array.from({ length: 200_000 }, (_, i) => [String(i), '0.1']);
+		expect(faultsOf(many)).toEqual(['too-many-lines']);
+	});
+	it.each([0, -1.5, Number.NaN])('at the valve with a ratio of %d has no lobe', (ratio) => {
+		expect(faultsOf(good, { at: 'valve', ratio })).toEqual(['no-ratio']);
+	});
+	it('that rises higher than any valve says so', () => {
+		const rows = good.map(([degree, lift], i) => [degree!, i === 60 ? '1e30' : lift!]);
+		expect(faultsOf(rows)).toEqual(['too-high']);
+		expect(faultsOf(good, { at: 'valve', ratio: 1e-9 })).toEqual(['too-high']);
+	});
+	it('has no figures in what only looks like some', () => {
+		const odd = [
+			['0x10', '0b1'],
+			['1', 'Infinity'],
+			['2', '1e999'],
+			['3', '1.2.3'],
+			['4', '1,234.5']
+		];
+		expect(readTable(odd, guessTable(odd).meaning)).toMatchObject({
+			lines: [],
+			faults: ['too-few-lines']
+		});
+	});
+});
+
 const durationOf = (rows: string[][], changed: Partial<TableMeaning> = {}) => {
 	const { meaning } = guessTable(rows);
 	const { lines, faults } = readTable(rows, { ...meaning, ...changed });

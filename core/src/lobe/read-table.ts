@@ -41,8 +41,8 @@ type Rows = readonly (readonly string[])[];
 function figureIn(cell: string | undefined): number | null {
 	const text = (cell ?? '').trim().replace('−', '-');
 	if (text === '') return null;
-	const value = Number(/^-?\d+,\d+$/.test(text) ? text.replace(',', '.') : text);
-	return Number.isFinite(value) ? value : null;
+	if (!/^[-+]?(\d+([.,]\d*)?|[.,]\d+)(e[-+]?\d{1,2})?$/i.test(text)) return null;
+	return Number(text.replace(',', '.'));
 }
 
 /** Names of the columns in a first line that has no figures. */
@@ -65,8 +65,14 @@ const pairsOf = (rows: Rows, degree: number, lift: number) =>
 		return angle === null || rise === null ? [] : [{ line: i + 1, degree: angle, lift: rise }];
 	});
 
+/** More lines than this are no lift table: one every tenth of a degree has 3,600. */
+export const MOST_TABLE_LINES = 4000;
+/** No valve lifts further than this, in mm. */
+const HIGHEST = 50;
+
 /** What a table says of itself, and what is likely where it says nothing. */
-export function guessTable(rows: Rows): TableGuess {
+export function guessTable(all: Rows): TableGuess {
+	const rows = all.slice(0, MOST_TABLE_LINES);
 	const names = headingIn(rows);
 	const width = Math.max(0, ...rows.map((row) => row.length));
 	const columns = Array.from({ length: width }, (_, i) => names?.[i]?.trim() || String(i + 1));
@@ -137,7 +143,9 @@ export function readTable(rows: Rows, meaning: TableMeaning): TableRead {
 		i < heading || read.has(i + 1) || row.every((cell) => cell.trim() === '') ? [] : [i + 1]
 	);
 	const none = { lines: [], unread, zero: mm(0), nose: 0, isOneSided: false };
+	if (rows.length > MOST_TABLE_LINES) return { ...none, faults: ['too-many-lines'] };
 	if (pairs.length === 0) return { ...none, faults: ['too-few-lines'] };
+	if (!(meaning.ratio > 0)) return { ...none, faults: ['no-ratio'] };
 	const perDegree = meaning.degrees === 'crank' ? 0.5 : 1;
 	const perLift = MM_PER[meaning.unit] / (meaning.at === 'valve' ? meaning.ratio : 1);
 	const scaled = pairs
@@ -145,6 +153,7 @@ export function readTable(rows: Rows, meaning: TableMeaning): TableRead {
 		.toSorted((a, b) => a.degree - b.degree);
 	const lifts = scaled.map(({ lift }) => lift);
 	const [least, peak] = [Math.min(...lifts), Math.max(...lifts)];
+	if (!(peak - least < HIGHEST)) return { ...none, faults: ['too-high'] };
 	const top = scaled.findIndex(({ lift }) => lift === peak);
 	const isOneSided = top === 0 || top === scaled.length - 1;
 	// A table that begins above nothing on its base circle was read from another zero.

@@ -14,7 +14,10 @@ export const TABLE_FAULTS = [
 	'too-few-lines',
 	'one-angle-twice',
 	'not-one-peak',
-	'does-not-close'
+	'does-not-close',
+	'too-many-lines',
+	'no-ratio',
+	'too-high'
 ] as const;
 export type TableFault = (typeof TABLE_FAULTS)[number];
 

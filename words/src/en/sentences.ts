@@ -39,6 +39,9 @@ const LOBE_FAULT = {
 	'one-angle-twice': 'Lift table has one angle twice',
 	'not-one-peak': 'Lift table rises and falls more than once',
 	'does-not-close': 'Lift table does not come down to the base circle',
+	'too-many-lines': 'Lift table has more than 4,000 lines',
+	'no-ratio': 'The rocker ratio must be above zero',
+	'too-high': 'Lift table rises above 2 in (50 mm): check its unit',
 	'too-coarse': 'Lift table is too coarse to tell the acceleration',
 	'no-such-lobe': 'No lobe has this lift with these durations'
 } as const;

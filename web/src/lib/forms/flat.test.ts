@@ -57,6 +57,9 @@ describe('what a typed text stands for', () => {
 		['yes', 'yes-no', true],
 		['1,5', 'number', 1.5],
 		['ten', 'number', 'ten'],
+		['0x10', 'number', '0x10'],
+		['1e-300', 'number', '1e-300'],
+		['.5', 'number', 0.5],
 		['wide', 'length', 'wide'],
 		['maybe', 'yes-no', 'maybe']
 	] as const)('%s as %s is %j', (typed, sort, value) => {

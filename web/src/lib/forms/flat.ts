@@ -78,10 +78,9 @@ export function understood(typed: string, sort: FieldSort, units: Units): unknow
 			return typed;
 		case 'yes-no':
 			return typed === 'yes' ? true : typed === 'no' ? false : typed;
-		case 'number': {
-			const value = Number(typed.replace(',', '.'));
-			return Number.isNaN(value) ? typed : value;
-		}
+		case 'number':
+			// What JavaScript takes for a number besides, such as 0x10, nobody means.
+			return /^[-+]?(\d+([.,]\d*)?|[.,]\d+)$/.test(typed) ? Number(typed.replace(',', '.')) : typed;
 		case 'load':
 			return withUnit(typed, units.load);
 		case 'rate':

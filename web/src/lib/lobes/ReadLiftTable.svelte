@@ -1,7 +1,14 @@
 <script lang="ts">
 	/** A lift table out of a file or pasted: what its figures are is recognised, and can be said otherwise. */
 	import Papa from 'papaparse';
-	import { guessTable, readTable, type Cam, type Kind, type TableMeaning } from '@zinc-ledger/core';
+	import {
+		guessTable,
+		MOST_TABLE_LINES,
+		readTable,
+		type Cam,
+		type Kind,
+		type TableMeaning
+	} from '@zinc-ledger/core';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import FileButton from '$lib/ui/FileButton.svelte';
@@ -20,18 +27,24 @@
 	const rows = $derived(
 		text.trim() === ''
 			? []
-			: Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' }).data
+			: Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), {
+					skipEmptyLines: 'greedy',
+					// One more than a table may have, so that it is told of.
+					preview: MOST_TABLE_LINES + 1
+				}).data
 	);
 	const guess = $derived(guessTable(rows));
-	const ratio = $derived(Number((said.ratio ?? '').replace(',', '.')) || 1);
+	const ratio = $derived(said.ratio?.trim() ? Number(said.ratio.replace(',', '.')) : 1);
 	const meaning = $derived<TableMeaning>({ ...guess.meaning, ...said, ratio });
 	const read = $derived(rows.length > 0 ? readTable(rows, meaning) : null);
 	const hint = (key: keyof TableMeaning) =>
 		key in said ? undefined : guess.said.includes(key) ? 'said by its heading' : 'taken to be';
 	const columns = $derived(guess.columns.map((name, i) => ({ value: String(i), label: name })));
+	/** More than any lift table takes. */
+	const MOST_BYTES = 1_000_000;
 	async function take({ files }: HTMLInputElement) {
 		said = {};
-		text = (await files?.[0]?.text()) ?? '';
+		text = (await files?.[0]?.slice(0, MOST_BYTES).text()) ?? '';
 	}
 </script>
 

@@ -102,7 +102,8 @@
 		{/if}
 	{:else if round.standing}
 		<span class="text-soft">
-			Current <span class="figure">{round.standing.read}</span>; a new reading is averaged in.
+			Current <span class="figure">{round.standing.read}</span>; a new reading
+			{round.again ? 'is averaged in.' : 'replaces it.'}
 		</span>
 	{/if}
 </div>
