@@ -10,7 +10,13 @@ import {
 	type GaugeCheck
 } from '../gauge/index.ts';
 import type { Job, Reading } from './schema.ts';
-import { gaugeRepeatsOf, repeatsWanted, meanOfRepeats, trueFigure } from './repeats.ts';
+import {
+	gaugeRepeatsOf,
+	meanOfRepeats,
+	repeatsWanted,
+	trueFigure,
+	uncertaintyOfDifference
+} from './repeats.ts';
 
 const id = (n: number) => `0197a777-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const reading = (n: number, read: string, more: Partial<Reading> = {}): Reading => ({
@@ -53,16 +59,16 @@ describe('what readings come to', () => {
 		const set = id(800);
 		const now = meanOfRepeats(
 			[
-				reading(3, '40.10 mm', { set }),
+				reading(3, '40.20 mm', { set }),
 				reading(2, '40.00 mm', { set }),
 				reading(1, '39.00 mm', { set: id(801) })
 			],
 			height
 		)!;
-		expect(now.value).toBeCloseTo(40.05, 9);
-		expect(now.spread).toBeCloseTo(0.1, 9);
-		// spread 0.1: sd 0.0707, which is more than the default; of the mean 0.05
-		expect(now.uncertainty).toBeCloseTo(half(0.05, 0.0707107, 0.01 / ROUNDED, 0.03 / UNIFORM), 5);
+		expect(now.value).toBeCloseTo(40.1, 9);
+		expect(now.spread).toBeCloseTo(0.2, 9);
+		// spread 0.2: sd 0.1414, 3.7 times the default, which does not explain it; of the mean 0.1
+		expect(now.uncertainty).toBeCloseTo(half(0.1, 0.1414214, 0.01 / ROUNDED, 0.03 / UNIFORM), 5);
 	});
 	it('stands on the job’s own repeats from ten pairs on, and on the default before', () => {
 		const pairs = (count: number): Reading[] =>
@@ -86,6 +92,20 @@ describe('what readings come to', () => {
 		const shop = (limits: object) => known([], limits);
 		expect(shop({ oneReading: { height: '0.05 mm' } })).toBeCloseTo(half(0.05, 0.05, ...others), 6);
 		expect(shop({ unknownRepeat: 8 })).toBeCloseTo(half(0.08, 0.08, ...others), 6);
+	});
+	it('keeps the default where two readings differ by what it explains', () => {
+		const set = id(800);
+		const pair = [reading(2, '40.10 mm', { set }), reading(1, '40.00 mm', { set })];
+		const now = meanOfRepeats(pair, height)!;
+		const mean = 0.0381 / Math.SQRT2;
+		expect(now.uncertainty).toBeCloseTo(half(mean, 0.0381, 0.01 / ROUNDED, 0.03 / UNIFORM), 6);
+	});
+	it('by one gauge and person differ by less than each is known', () => {
+		const one = meanOfRepeats([reading(1, '40 mm')], height)!;
+		const own = half(0.0381, 0.01 / ROUNDED);
+		expect(uncertaintyOfDifference(one, one)).toBeCloseTo(Math.SQRT2 * own, 6);
+		const by = meanOfRepeats([reading(2, '40 mm', { person: id(901) })], height)!;
+		expect(uncertaintyOfDifference(one, by)).toBeCloseTo(Math.SQRT2 * one.uncertainty, 6);
 	});
 	it('takes three people’s readings apart from one person’s', () => {
 		const byPerson = (person: number, read: string, n: number) =>

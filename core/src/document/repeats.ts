@@ -5,6 +5,7 @@
 import { lengthOf, mm, siOf, type Millimetres } from '../units/index.ts';
 import {
 	betweenPeople,
+	combinedUncertainty,
 	expandedUncertainty,
 	pooled,
 	type Repeatability
@@ -30,7 +31,21 @@ export interface RepeatMean<Q extends number = Millimetres> {
 	readonly spread: Q;
 	/** Half-width of the 95 % interval. */
 	readonly uncertainty: Q;
+	/** The part of it that the repeats and the rounding make: what is left in a difference by the same gauge and person. */
+	readonly ownUncertainty: Q;
 }
+
+/**
+ * Half-width of the 95 % interval of the difference of two means. What a gauge and a person
+ * always do wrong cancels where both read both. Source: handbook §5.
+ */
+export function uncertaintyOfDifference(a: RepeatMean, b: RepeatMean): number {
+	const isSame = gaugeOf(a.newest) === gaugeOf(b.newest) && a.newest.person === b.newest.person;
+	return isSame
+		? combinedUncertainty(a.ownUncertainty, b.ownUncertainty)
+		: combinedUncertainty(a.uncertainty, b.uncertainty);
+}
+const gaugeOf = ({ gauge }: Reading) => gauge.id ?? gauge.name;
 
 /** How far readings like one scatter, alone and between people. */
 export interface ReadingScatter {
@@ -51,17 +66,20 @@ function shownBy({ gauge }: Reading): Repeatability | null {
 	return { deviation: siOf(gauge.repeatability), freedom };
 }
 
+/** So many times the default is more than it explains, once in a thousand, of readings with some degrees of freedom. */
+const surprising = (freedom: number) => 1 + 2.3 / Math.sqrt(freedom);
+
 /**
- * Before ten pairs the default for one reading stands, or what the pairs there are show where
- * that is more. Source: handbook §5.
+ * Before ten pairs the default for one reading stands; what the pairs there are show takes its
+ * place only where the default cannot explain it. Source: handbook §5.
  */
 function atLeastUsual(usual: number, shown: readonly (Repeatability | null)[]): Repeatability {
 	const known = shown.find((one) => one && one.freedom >= ENOUGH_PAIRS);
 	if (known) return known;
-	return {
-		deviation: Math.max(usual, ...shown.map((one) => one?.deviation ?? 0)),
-		freedom: Number.POSITIVE_INFINITY
-	};
+	const worse = shown.flatMap((one) =>
+		one && one.deviation > usual * surprising(one.freedom) ? [one.deviation] : []
+	);
+	return { deviation: Math.max(usual, ...worse), freedom: Number.POSITIVE_INFINITY };
 }
 
 /** Where fewer than three people read, they are taken to differ as one person's readings do. */
@@ -105,7 +123,7 @@ export function gaugeRepeatsOf({ readings, voids, setup }: Job): GaugeRepeats {
 	};
 }
 
-const gaugeKey = ({ gauge, quantity }: Reading) => `${quantity} ${gauge.id ?? gauge.name}`;
+const gaugeKey = (reading: Reading) => `${reading.quantity} ${gaugeOf(reading)}`;
 
 /** What stands under a key, made where nothing does. */
 function grow<K, V>(map: Map<K, V>, key: K, make: () => V): V {
@@ -134,15 +152,19 @@ export function meanOfRepeats<Q extends number>(
 	const values = set.map(of);
 	const mean = values.reduce((sum: number, value) => sum + value, 0) / values.length;
 	const { single, betweenPeople } = repeats(newest, values);
+	const own = {
+		resolution: siOf(newest.gauge.resolution),
+		count: values.length,
+		repeatability: single
+	};
 	return {
 		value: mean as Q,
 		newest,
 		repeats: set,
 		spread: (Math.max(...values) - Math.min(...values)) as Q,
+		ownUncertainty: expandedUncertainty(own) as Q,
 		uncertainty: expandedUncertainty({
-			resolution: siOf(newest.gauge.resolution),
-			count: values.length,
-			repeatability: single,
+			...own,
 			betweenPeople,
 			correction: newest.gauge.correctionError ? siOf(newest.gauge.correctionError) : 0,
 			bias: biasUnchecked(newest)

@@ -1,6 +1,7 @@
 /** Height measured with everything fitted, against the plan. Source: handbook §4. */
 import type { Millimetres } from '../units/index.ts';
 import { asBuiltVerdict } from '../as-built/index.ts';
+import { uncertaintyOfDifference } from '../document/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
 import type { StationRead } from './read.ts';
@@ -15,6 +16,7 @@ function judged({
 	shared: { limits }
 }: StationRead): Verdict<Millimetres> | null {
 	if (!read.built || height === null) return null;
-	const { value, uncertainty } = read.built;
-	return asBuiltVerdict(value, { height, ...build }, limits.heightTolerance, uncertainty);
+	// The planned height stands on a reading too.
+	const unsure = uncertaintyOfDifference(read.built, read.height!);
+	return asBuiltVerdict(read.built.value, { height, ...build }, limits.heightTolerance, unsure);
 }
