@@ -13,6 +13,7 @@ module.exports = {
 					'^core/src',
 					// Node's own, for the signature of a sheet.
 					'^crypto$',
+					'node_modules/@types/node/',
 					'node_modules/zod/',
 					'node_modules/canonicalize/',
 					'node_modules/re2js/'

@@ -72,14 +72,12 @@ export async function run(
 		return fail([`${file}: cannot be read (${(error as NodeJS.ErrnoException).code})`]);
 	}
 	if (command === 'verify') {
-		const { keys: known } = parsed.values;
-		let keys = '';
+		const { keys } = parsed.values;
 		try {
-			keys = known === undefined ? '' : await read(known);
+			return verify(content, keys === undefined ? [] : (await read(keys)).split(/\s+/));
 		} catch (error) {
-			return fail([`${known}: cannot be read (${(error as NodeJS.ErrnoException).code})`]);
+			return fail([`${keys}: cannot be read (${(error as NodeJS.ErrnoException).code})`]);
 		}
-		return verify(content, keys.split(/\s+/));
 	}
 	const job = readJob(content);
 	if (!job.ok) return fail(job.problems.map(problemText));

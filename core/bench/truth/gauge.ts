@@ -3,7 +3,7 @@ import type { Reading } from '../../src/index.ts';
 import type { Random } from './random.ts';
 
 /** Whether a gauge's repeatability comes from ten pairs and it was checked, or nothing is known of it. */
-export type Known = 'ten pairs' | 'defaults';
+export type Known = 'ten-pairs' | 'defaults';
 
 export interface TrueGauge {
 	readonly resolution: number;

@@ -50,7 +50,7 @@ export async function plannedAndBuilt(
 	let [built, short, falseClear, clear] = [0, 0, 0, 0];
 	while (built < wanted) {
 		const base = toPlan(random);
-		const gauge = madeUpGauge(random, random.pick('defaults', 'ten pairs'), USUAL_HEIGHT);
+		const gauge = madeUpGauge(random, random.pick('defaults', 'ten-pairs'), USUAL_HEIGHT);
 		const truth = new Map(
 			base.stations.map(({ label }) => [
 				label,

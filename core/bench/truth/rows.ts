@@ -93,12 +93,12 @@ interface Tester {
 /** Seat load of a tested spring at a measured height. */
 function load(known: Known): Row<Tester> {
 	return {
-		name: `load at height, 1 reading, ${known === 'defaults' ? 'tester unchecked' : 'tester checked'}`,
+		name: `load at height, 1 reading, tester ${known === 'defaults' ? 'unchecked' : 'checked'}`,
 		figure: 'seatLoad',
 		limit: LEAST_LOAD,
 		make: (random) => {
 			const error = random.between(0.001, 0.004);
-			const isChecked = known === 'ten pairs';
+			const isChecked = known === 'ten-pairs';
 			return {
 				height: madeUpGauge(random, known, USUAL.height),
 				gain: isChecked ? error * random.normal() : random.between(-0.01, 0.01),
@@ -140,14 +140,14 @@ function piston(method: keyof typeof PISTON): Row<number> {
 		at: (random, scatter, station, over) => {
 			const room = PISTON_FLOOR + over + scatter * random.normal();
 			const check = {
-				sort: 'piston-to-valve',
+				sort: 'piston-to-valve' as const,
 				station,
 				method,
 				points: [{ angle: 10, room: `${room.toFixed(6)} mm` }],
 				id: newId(),
 				person: PERSON,
 				at: '2026-01-02T09:00:00.000Z'
-			} as const;
+			};
 			return { readings: [], checks: [check] };
 		},
 		formula: () => 1.959964 * PISTON[method]
@@ -211,18 +211,18 @@ function bind(family: Family, isStated: boolean): Row<Swept> {
 }
 
 const COUNTS = [1, 2, 3, 5];
-const KNOWN: readonly Known[] = ['ten pairs', 'defaults'];
+const KNOWN: readonly Known[] = ['ten-pairs', 'defaults'];
 const FAMILIES: readonly Family[] = ['single', 'progressive', 'dual', 'triple', 'beehive', 'cone'];
 
 const QUANTITIES = {
-	'bind margin by height': {
+	'bind-margin-by-height': {
 		quantity: 'installed-height',
 		figure: 'bindMargin',
 		usual: USUAL.height,
 		limit: BIND_FLOOR,
 		shows: (margin: number) => margin + LIFT + BIND
 	},
-	'seal clearance by gap': {
+	'seal-clearance-by-gap': {
 		quantity: 'seal-gap',
 		figure: 'sealClearance',
 		usual: USUAL.gap,

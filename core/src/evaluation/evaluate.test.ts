@@ -387,6 +387,7 @@ describe('a round', () => {
 						height: null,
 						because: message('needs', { of: [message('need.spring')] }),
 						fromCardLine: false,
+						uncertainty: mm(0),
 						standsOn: []
 					}
 				},

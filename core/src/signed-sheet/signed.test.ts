@@ -38,6 +38,12 @@ const signing = {
 /** Words of a language that says codes. */
 const write = (one: Message) => keyOf(one);
 const text = signSheet(twin, signing, METRIC, { sha256, write, key });
+/** What of a sheet is hashed and signed. */
+function bodyOf(sheet: string) {
+	const { sha256: _, ...rest } = JSON.parse(sheet);
+	delete rest.signature;
+	return rest;
+}
 /** A sheet's text, hashed and signed by the shop. */
 function resigned(body: object): string {
 	const whole = canonicalize(body)!;
@@ -45,7 +51,7 @@ function resigned(body: object): string {
 }
 /** The signed sheet with other figures, hashed and signed again. */
 function signedWith(change: (figures: Record<string, { figure?: number | null }>) => unknown) {
-	const { sha256: _, signature: __, ...body } = JSON.parse(text);
+	const body = bodyOf(text);
 	for (const { figures } of body.sheet.stations) change(figures);
 	return resigned(body);
 }
@@ -70,7 +76,8 @@ describe('a signed sheet', () => {
 		expect(signerBy([])).toBe('unknown');
 	});
 	it('with a forged name and its hash made anew is no sheet of the shop', () => {
-		const { sha256: _, signature, ...body } = JSON.parse(text);
+		const { signature } = JSON.parse(text);
+		const body = bodyOf(text);
 		body.signing.person.name = 'Somebody Else';
 		const forged = canonicalize({ ...body, sha256: sha256(canonicalize(body)!), signature })!;
 		expect(verifySheet(forged, sheetCrypto, [key.publicKey])).toEqual({
@@ -92,13 +99,14 @@ describe('a signed sheet', () => {
 		});
 	});
 	it('of version 2 verifies as it did, and says that nobody’s key signed it', () => {
-		const { sha256: _, signature: __, publicKey: ___, ...body } = JSON.parse(text);
+		const body = bodyOf(text);
+		delete body.publicKey;
 		const before = { ...body, version: 2 };
 		const old = canonicalize({ ...before, sha256: sha256(canonicalize(before)!) })!;
 		expect(verifySheet(old, sheetCrypto)).toMatchObject({ ok: true, same: true, signer: 'none' });
 	});
 	it('signed before the program knew one of its rules is worked out the same', () => {
-		const { sha256: _, signature: __, ...body } = JSON.parse(text);
+		const body = bodyOf(text);
 		body.sheet.fit = body.sheet.fit.filter(({ rule }: { rule: string }) => rule !== 'F29');
 		const before = resigned(body);
 		expect(before).not.toBe(text);
@@ -111,7 +119,7 @@ describe('a signed sheet', () => {
 		expect(verifySheet(otherwise, sheetCrypto)).toMatchObject({ ok: true, same: false });
 	});
 	it('signed before the program named one of its units is worked out the same', () => {
-		const { sha256: _, signature: __, ...body } = JSON.parse(text);
+		const body = bodyOf(text);
 		body.sheet.units.figures = 'mm, N, N/mm, J, kPa';
 		const before = resigned(body);
 		expect(before).not.toBe(text);
@@ -141,9 +149,8 @@ describe('a signed sheet', () => {
 		expect(problem(text.replace('Kestler', 'Kessler'))).toBe('signed.changed');
 	});
 	it('is told apart from something signed that is no sheet', () => {
-		const { sha256: _, signature: __, open: left, ...cut } = JSON.parse(text) as SignedSheet;
+		const { open: left, ...cut } = bodyOf(text) as SignedSheet;
 		expect(left.length).toBeGreaterThan(0);
-		const body = canonicalize(cut)!;
 		const whole = resigned(cut);
 		const verified = verifySheet(whole, sheetCrypto);
 		expect(verified).toMatchObject({
@@ -171,7 +178,7 @@ describe('a signed sheet', () => {
 
 describe('verifying', () => {
 	const again = (change: (sheet: Record<string, unknown>) => void): string => {
-		const { sha256: _, signature: __, ...body } = JSON.parse(text) as Record<string, unknown>;
+		const body = bodyOf(text) as Record<string, unknown>;
 		change(body);
 		return resigned(body);
 	};
@@ -182,7 +189,7 @@ describe('verifying', () => {
 			key,
 			write
 		});
-		const { sha256: _, signature: __, ...body } = JSON.parse(whole) as Record<string, unknown>;
+		const body = bodyOf(whole) as Record<string, unknown>;
 		const emptied = { ...body, open: [] };
 		const forged = resigned(emptied);
 		expect(verifySheet(whole, sheetCrypto)).toMatchObject({ ok: true, same: true });

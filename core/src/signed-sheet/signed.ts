@@ -217,13 +217,10 @@ export function verifySheet(
 		return refused(message('signed.other-format', { format: SIGNED_FORMAT }));
 	if (!VERSIONS.has(value.version))
 		return refused(message('signed.newer', { reads: SIGNED_VERSION }));
-	const {
-		sha256: stated,
-		signature,
-		...body
-	} = value as Partial<AnySignedSheet> & {
-		readonly signature?: unknown;
-	};
+	const body: { sha256?: unknown; signature?: unknown } = { ...value };
+	const stated = body.sha256;
+	delete body.sha256;
+	delete body.signature;
 	// Digits beyond what a number keeps would not change its value: the text itself must be canonical.
 	if (canonical(value) !== text.replace(/\r?\n$/, ''))
 		return refused(message('signed.not-canonical'));

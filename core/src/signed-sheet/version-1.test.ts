@@ -55,7 +55,10 @@ describe.each(names)('%s of version 1', (name) => {
 	it('signed, verifies as it was signed, and names what is judged otherwise since', () => {
 		const signed = verifySheet(read(`signed/${name}`), sheetCrypto);
 		if (!signed.ok) throw new Error(JSON.stringify(signed.problem));
-		const { job, sheet } = signed.signed as { job: unknown; sheet: { stations: Station[] } };
+		const { job, sheet } = signed.signed as unknown as {
+			job: unknown;
+			sheet: { stations: Station[] };
+		};
 		const now = new Map(
 			evaluate(jobIn(JSON.stringify(job))).stations.map(({ label, figures }) => [label, figures])
 		);
