@@ -33,23 +33,47 @@ export interface Planned {
 	readonly lockOffset: Millimetres;
 }
 
+/** By how much an as-built height may differ from the planned one, in mm. */
+export interface AsBuiltLimits {
+	/** Beyond it the height is a watch. */
+	readonly tolerance: Millimetres;
+	/** Beyond it the height is a stop: it differs by about the thinnest part that could be missing. */
+	readonly part: Millimetres;
+}
+
 /**
- * The verdict on a height measured with everything fitted. Beyond the tolerance
- * it is a stop, with what that distance looks like.
+ * The limits of an as-built height: a stop from a tolerance below the thinnest shim on, which may
+ * be missing or in twice, and never within the tolerance itself.
+ *
+ * @param shims thicknesses in stock and in the build, in mm
+ * @param otherwise where nothing is known of any shim
+ */
+export function asBuiltLimits(
+	tolerance: Millimetres,
+	shims: readonly Millimetres[],
+	otherwise: Millimetres
+): AsBuiltLimits {
+	const thinnest = shims.length > 0 ? Math.min(...shims) - tolerance : otherwise;
+	return { tolerance, part: mm(Math.max(tolerance, thinnest)) };
+}
+
+/**
+ * The verdict on a height measured with everything fitted. Beyond the tolerance it is a watch,
+ * and a stop where it looks like a part, with what that distance looks like.
  */
 export function asBuiltVerdict(
 	measured: Millimetres,
 	planned: Planned,
-	tolerance: Millimetres,
+	{ tolerance, part }: AsBuiltLimits,
 	uncertainty: number
 ): Verdict<Millimetres> {
-	const limit = { code: 'planned-height', severity: 'stop' } as const;
+	const around = (reach: number, severity: 'watch' | 'stop') => [
+		{ code: 'planned-height', side: 'floor', at: mm(planned.height - reach), severity } as const,
+		{ code: 'planned-height', side: 'ceiling', at: mm(planned.height + reach), severity } as const
+	];
 	return judge(measured, {
 		dimension: 'length',
-		limits: [
-			{ ...limit, side: 'floor', at: mm(planned.height - tolerance) },
-			{ ...limit, side: 'ceiling', at: mm(planned.height + tolerance) }
-		],
+		limits: [...around(tolerance, 'watch'), ...around(part, 'stop')],
 		sources: ['measured'],
 		uncertainty,
 		remedy: (_, state) => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { asBuiltVerdict, likelyCause } from '../as-built/index.ts';
+import { asBuiltLimits, asBuiltVerdict, likelyCause } from '../as-built/index.ts';
 import { keyOf, message } from '../message/index.ts';
 import { inches, mm } from '../units/index.ts';
 import {
@@ -20,15 +20,28 @@ const planned = {
 };
 const tolerance = inches(0.005);
 const built = (height: number, uncertainty = 0) =>
-	asBuiltVerdict(inches(height), planned, tolerance, uncertainty);
+	asBuiltVerdict(
+		inches(height),
+		planned,
+		asBuiltLimits(tolerance, planned.shims, inches(0.03)),
+		uncertainty
+	);
 const about = (apart: number) => keyOf(likelyCause(inches(apart), planned, tolerance));
 
 describe('as-built', () => {
-	it('is clear to the tolerance and a stop beyond it', () => {
+	it('is clear to the tolerance, watched beyond it, and a stop where it looks like a part', () => {
 		expect(built(1.825).state).toBe('clear');
-		expect(built(1.826).state).toBe('stop');
-		expect(built(1.814).state).toBe('stop');
-		expect(built(1.8245, 0.05).state).toBe('inconclusive');
+		expect(built(1.826).state).toBe('watch');
+		expect(built(1.81).state).toBe('watch');
+		// The thinnest shim is 0.015: from 0.010 on one may be missing, or in twice.
+		expect(built(1.8305).state).toBe('stop');
+		expect(built(1.8095).state).toBe('stop');
+		expect(built(1.8245, 0.05).state).toBe('clear');
+		expect(built(1.829, 0.05).state).toBe('inconclusive');
+	});
+	it('is a stop at the tolerance where a shim is no thicker, and by the height’s stop without any', () => {
+		expect(asBuiltLimits(tolerance, [inches(0.008)], inches(0.03)).part).toBe(tolerance);
+		expect(asBuiltLimits(tolerance, [], inches(0.03)).part).toBe(inches(0.03));
 	});
 	it('says by how much and what that looks like', () => {
 		expect(keyOf(built(1.85).remedy!)).toBe(

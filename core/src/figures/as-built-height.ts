@@ -1,6 +1,6 @@
 /** Height measured with everything fitted, against the plan. Source: handbook §4. */
 import type { Millimetres } from '../units/index.ts';
-import { asBuiltVerdict } from '../as-built/index.ts';
+import { asBuiltLimits, asBuiltVerdict } from '../as-built/index.ts';
 import { uncertaintyOfDifference } from '../document/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
@@ -13,10 +13,12 @@ function judged({
 	height,
 	build,
 	read,
-	shared: { limits }
+	shared: { limits, stock }
 }: StationRead): Verdict<Millimetres> | null {
 	if (!read.built || height === null) return null;
 	// The planned height stands on a reading too.
 	const unsure = uncertaintyOfDifference(read.built, read.height!);
-	return asBuiltVerdict(read.built.value, { height, ...build }, limits.heightTolerance, unsure);
+	const shims = [...build.shims, ...stock.map(({ thickness }) => thickness)];
+	const within = asBuiltLimits(limits.heightTolerance, shims, limits.heightStop);
+	return asBuiltVerdict(read.built.value, { height, ...build }, within, unsure);
 }

@@ -251,16 +251,16 @@ function figureItem(label: string, name: FigureName, verdict: Verdict, item: Mak
 	const isAsked =
 		state === 'stop' || state === 'inconclusive' || (watchIsAccepted && state === 'watch');
 	if (!isAsked) return [];
-	const what = `${label} ${name} ${value?.toFixed(3) ?? ''}${against(limit?.at)}`;
-	const key = `${state} ${what}`;
+	const what = `${label} ${name} ${value?.toFixed(3) ?? ''}`;
+	const key = `${state} ${what}${against(limit?.at)}`;
 	const text = message('figure.judged', { figure: name, value, says: remedy });
 	return [
 		item(key, label, text, 'acceptance', {
 			state: state === 'watch' ? 'stop' : state,
 			otherKeys: [
 				figureKeyInVersion1(key, label, verdict),
-				// Who accepted the figure as a stop accepted it as one that is too close to call, too.
-				state === 'inconclusive' ? `stop ${what}` : null
+				// Who accepted the figure as a stop at any of its limits accepted it as less than that, too.
+				...verdict.limits.map(({ at }) => `stop ${what}${against(at)}`)
 			]
 		})
 	];

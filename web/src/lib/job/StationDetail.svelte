@@ -51,6 +51,10 @@
 		problem = await book.voidReading(voiding, reason, bench.person);
 		if (problem === null) voiding = null;
 	}
+	/** Whether another reading of its set stands beside it. */
+	const isRepeated = ({ id, set }: Reading) =>
+		set !== undefined &&
+		readings.some((other) => other.set === set && other.id !== id && !voided.has(other.id));
 </script>
 
 <section aria-label="Station {station.label}" class="text-[13px]">
@@ -160,7 +164,9 @@
 						{/if}
 					</div>
 					<p class="text-xs text-faint">
-						{moment(reading.at)}{reading.from === 'list' ? ' · typed from a list' : ''}{gone
+						{moment(reading.at)}{gone || isRepeated(reading)
+							? ''
+							: ' · one reading'}{reading.from === 'list' ? ' · typed from a list' : ''}{gone
 							? ` · voided by ${who(gone.person)}: ${gone.reason}`
 							: ''}
 					</p>
