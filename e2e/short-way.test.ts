@@ -250,7 +250,7 @@ describe('the shop’s policies', () => {
 			bindAim: '0.080 in'
 		});
 		await browser.go(`${path}/setup`);
-		await browser.sees('Limits as in the shop: 35');
+		await browser.sees('Limits as in the shop: 42');
 	});
 });
 

@@ -9,7 +9,9 @@ import {
 } from '@sveltejs/kit';
 import { INCH_POUND } from '@zinc-ledger/core';
 import { note } from '$lib/server/access/audit';
-import { isForeign, refusalOf } from '$lib/server/access/gate';
+import { bodyLimitOf } from '$lib/access/body-limits';
+import { bodyWithin } from '$lib/server/body-within';
+import { answerNo, isForeign, refusalOf } from '$lib/server/access/gate';
 import { closeLimits } from '$lib/server/access/limits';
 import { EXPORTS } from '$lib/access/needs';
 import { onNetwork } from '$lib/server/access/network';
@@ -83,6 +85,8 @@ const answer: Handle = async ({ event, resolve }) => {
 	const refusal = await refusalOf(event, who);
 	if (refusal) return refusal;
 	standAs(event, who === 'away' ? null : who);
+	const tooMuch = await takeBody(event);
+	if (tooMuch) return tooMuch;
 	const scheme = event.cookies.get('zinc-scheme') === 'dark' ? 'dark' : 'light';
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('<html', `<html data-scheme="${scheme}"`)
@@ -95,6 +99,23 @@ const answer: Handle = async ({ event, resolve }) => {
 };
 
 const FOREIGN = told(message('server.foreign'));
+
+/** Reads a body up to its limit before anything else does; the answer where it is refused. */
+async function takeBody(event: RequestEvent): Promise<Response | null> {
+	const { request, route, url, params } = event;
+	if (request.method === 'GET' || request.method === 'HEAD') return null;
+	const asked = { route: route.id, method: request.method, url, list: params.list };
+	const read = await bodyWithin(request, bodyLimitOf(asked));
+	if (!read.ok) return answerNo(request, ...REFUSED[read.why]);
+	event.request = read.request;
+	return null;
+}
+const REFUSED = {
+	'too-large': [413, told(message('server.too-large'))],
+	'too-many-parts': [413, told(message('server.too-large'))],
+	busy: [503, told(message('server.busy'))],
+	'broken-off': [400, told(message('server.broken-off'))]
+} as const;
 
 function standAs({ locals, cookies }: RequestEvent, who: Who | null): void {
 	locals.person = who?.known?.person ?? null;

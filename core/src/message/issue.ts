@@ -77,6 +77,10 @@ export function messageIn(text: string): Message | null {
 	return (value === null ? { code } : { code, params: value }) as Message;
 }
 
+/** Of keys that nobody knows, so many are named, each by its beginning. */
+const MOST_KEYS = 10;
+const LONGEST_KEY = 60;
+
 /** What an issue of a schema says. */
 export function messageOf(found: z.core.$ZodIssue): Message {
 	const own = messageIn(found.message);
@@ -87,7 +91,10 @@ export function messageOf(found: z.core.$ZodIssue): Message {
 				? message('field.missing')
 				: message('field.type', { expected: found.expected });
 		case 'unrecognized_keys':
-			return message('field.unknown-keys', { keys: found.keys });
+			// A million of them are not told back.
+			return message('field.unknown-keys', {
+				keys: found.keys.slice(0, MOST_KEYS).map((key) => key.slice(0, LONGEST_KEY))
+			});
 		case 'invalid_value':
 			return message('field.one-of', { values: found.values.map(String) });
 		case 'too_small':

@@ -31,6 +31,8 @@ export interface ServerMessages {
 	'server.too-many-fields': { readonly max: number };
 	'server.unfit-text': { readonly at: string };
 	'server.too-large': null;
+	/** Too many files wait to be read. */
+	'server.busy': null;
 	'server.broken-off': null;
 	'server.fields': {
 		readonly fields: readonly { readonly path: string; readonly says: Message }[];

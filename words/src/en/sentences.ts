@@ -888,6 +888,7 @@ export const sentences: Sentences = {
 	'server.too-many-fields': ({ max }) => `The form has more than ${max} fields.`,
 	'server.unfit-text': ({ at }) => `${at || 'the form'}: has a character in it that no text has`,
 	'server.too-large': 'The request is too large.',
+	'server.busy': 'Too many files are being read at the moment. Try again in a minute.',
 	'server.broken-off': 'The request is broken off or is not what it says it is.',
 	'server.fields': ({ fields }, tell) =>
 		joined(

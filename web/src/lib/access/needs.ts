@@ -146,7 +146,7 @@ export function needOf({ route, method, url, list }: Asked): Need | null {
 }
 
 /** The action of a page that a form is sent to, as the framework reads it. */
-function actionIn(url: URL): string {
+export function actionIn(url: URL): string {
 	for (const key of url.searchParams.keys()) if (key.startsWith('/')) return key.slice(1);
 	return 'default';
 }

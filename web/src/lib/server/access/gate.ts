@@ -20,7 +20,7 @@ export function isForeign(request: Request, { origin }: URL): boolean {
 }
 
 /** An answer of the server's own to a form of a page, or to anything else. */
-function answerNo(request: Request, status: number, says: App.Error): Response {
+export function answerNo(request: Request, status: number, says: App.Error): Response {
 	const isForm = request.headers.has('x-sveltekit-action');
 	const toForm = { type: 'error', status, error: says } satisfies ActionResult;
 	return json(isForm ? toForm : says, { status });

@@ -1,0 +1,90 @@
+/** A body read no further than its limit: bytes and parts are counted as they arrive. */
+import type { BodyLimit } from '$lib/access/body-limits';
+
+export type BodyRead =
+	| { readonly ok: true; readonly request: Request }
+	| { readonly ok: false; readonly why: 'too-large' | 'too-many-parts' | 'busy' | 'broken-off' };
+
+const [AND, COMMA] = [0x26, 0x2c];
+
+/** What begins another part in a body of this type: a byte, or the boundary of a form with files. */
+function separatorOf(type: string): number | Buffer | null {
+	if (/^application\/x-www-form-urlencoded\b/i.test(type)) return AND;
+	if (/^application\/json\b/i.test(type)) return COMMA;
+	const boundary = /^multipart\/form-data\b.*boundary="?([^";]+)/i.exec(type)?.[1];
+	return boundary ? Buffer.from(`--${boundary}`) : null;
+}
+
+/** How often a separator stands in a piece, no further than matters. */
+function countIn(piece: Buffer, separator: number | Buffer, most: number): number {
+	let count = 0;
+	const length = typeof separator === 'number' ? 1 : separator.length;
+	for (let at = piece.indexOf(separator); at >= 0 && count <= most; count++)
+		at = piece.indexOf(separator, at + length);
+	return count;
+}
+
+/** Files that are read at once, and that wait for that. */
+const AT_ONCE = 4;
+const WAITING = 32;
+let reading = 0;
+const waiting: (() => void)[] = [];
+
+/** Waits until a file may be read; false where too many wait already. */
+async function mayRead(): Promise<boolean> {
+	if (reading < AT_ONCE) reading++;
+	else if (waiting.length >= WAITING) return false;
+	else await new Promise<void>((resolve) => waiting.push(resolve));
+	return true;
+}
+
+/** The next that waits takes the place. */
+function hasRead(): void {
+	const next = waiting.shift();
+	if (next) next();
+	else reading--;
+}
+
+/**
+ * Reads the body of a request into memory, up to its limit.
+ *
+ * @returns the request with its whole body at hand, or why it is refused
+ */
+export async function bodyWithin(request: Request, limit: BodyLimit): Promise<BodyRead> {
+	if (!request.body) return { ok: true, request };
+	// What says of itself that it is too long is not even waited for.
+	if (Number(request.headers.get('content-length') ?? 0) > limit.bytes)
+		return { ok: false, why: 'too-large' };
+	if (!limit.isFile) return readWithin(request, request.body, limit);
+	if (!(await mayRead())) return { ok: false, why: 'busy' };
+	try {
+		return await readWithin(request, request.body, limit);
+	} finally {
+		hasRead();
+	}
+}
+
+async function readWithin(
+	request: Request,
+	body: ReadableStream<Uint8Array>,
+	limit: BodyLimit
+): Promise<BodyRead> {
+	const separator = separatorOf(request.headers.get('content-type') ?? '');
+	const pieces: Buffer[] = [];
+	let [bytes, parts] = [0, 1];
+	try {
+		for await (const chunk of body) {
+			const piece = Buffer.from(chunk.buffer, chunk.byteOffset, chunk.byteLength);
+			bytes += piece.length;
+			if (bytes > limit.bytes) return { ok: false, why: 'too-large' };
+			if (separator !== null) parts += countIn(piece, separator, limit.parts);
+			if (parts > limit.parts) return { ok: false, why: 'too-many-parts' };
+			pieces.push(piece);
+		}
+	} catch {
+		return { ok: false, why: 'broken-off' };
+	}
+	const { url, method, headers, signal } = request;
+	const whole = new Request(url, { method, headers, body: Buffer.concat(pieces), signal });
+	return { ok: true, request: whole };
+}
