@@ -19,7 +19,11 @@ describe('the way back', () => {
 		'\\/evil.test',
 		' //evil.test',
 		'http://here.invalid.evil.test/',
-		'evil'
+		'evil',
+		'/.//evil.test/x',
+		'/x/..//evil.test',
+		'/./\\evil.test',
+		'/x/../\t/evil.test'
 	])('leads nowhere else: %j', (path) => {
 		expect(new URL(from(path), 'http://shop.test').host).toBe('shop.test');
 	});

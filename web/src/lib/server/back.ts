@@ -4,5 +4,8 @@ export function back(url: URL): string {
 	const asked = url.searchParams.get('back') ?? '/';
 	// Read as a browser reads it: a tab or a backslash may hide another address.
 	const read = URL.canParse(asked, here) ? new URL(asked, here) : null;
-	return read?.origin === here && asked.startsWith('/') ? read.pathname + read.search : '/';
+	if (read?.origin !== here || !asked.startsWith('/')) return '/';
+	// Steps such as "/.//" leave two slashes at the beginning, which name another address.
+	const way = read.pathname + read.search;
+	return way.startsWith('//') ? '/' : way;
 }

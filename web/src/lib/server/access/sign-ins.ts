@@ -53,22 +53,37 @@ export async function invite(
 	by: Person | null
 ): Promise<string> {
 	const code = newCode();
-	let earlier = db.deleteFrom('invitation').where('used_at', 'is', null);
-	earlier = personId
-		? earlier.where('person_id', '=', personId)
-		: earlier.where('person_id', 'is', null);
-	await earlier.execute();
-	await db
-		.insertInto('invitation')
-		.values({
-			key: codeKey(code),
-			person_id: personId,
-			role,
-			made_by: by?.id ?? null,
-			until: sql<Date>`now() + make_interval(hours => ${HOURS})`
-		})
-		.execute();
+	// A sign-in that was ended opens again by this alone, and with nothing that was known before.
+	const unknown = await hashed(newCode());
+	await inTransaction(db, async (trx) => {
+		await revokeCodes(trx, personId);
+		if (personId)
+			await trx
+				.updateTable('sign_in')
+				.set({ ended: false, role, password: unknown, pin: null, second_factor: null })
+				.where('person_id', '=', personId)
+				.where('ended', '=', true)
+				.execute();
+		await trx
+			.insertInto('invitation')
+			.values({
+				key: codeKey(code),
+				person_id: personId,
+				role,
+				made_by: by?.id ?? null,
+				until: sql<Date>`now() + make_interval(hours => ${HOURS})`
+			})
+			.execute();
+	});
 	return code;
+}
+
+/** Takes back codes of somebody, or of the shop's first owner, that nobody used yet. */
+async function revokeCodes(db: Database, personId: string | null): Promise<void> {
+	const unused = db.deleteFrom('invitation').where('used_at', 'is', null);
+	await (
+		personId ? unused.where('person_id', '=', personId) : unused.where('person_id', 'is', null)
+	).execute();
 }
 
 export interface Invitation {
@@ -124,9 +139,20 @@ export async function join(db: Database, joining: Joining): Promise<Message | nu
 			.where('person_id', '<>', person.id)
 			.executeTakeFirst();
 		if (taken) throw new Hindered(message('access.user-name-taken'));
+		const before = await trx
+			.selectFrom('sign_in')
+			.select(['role', 'ended'])
+			.where('person_id', '=', person.id)
+			.forUpdate()
+			.executeTakeFirst();
+		// What an owner decided since the code was made stands. The machine's own code, which
+		// names nobody, makes an owner.
+		const isOwn = before !== undefined && used.person_id !== null;
+		if (isOwn && before.ended) throw new Hindered(message('access.code-unknown'));
+		const role = isOwn ? before.role : used.role;
 		// A phone that was lost is not asked for again.
 		const second = { second_factor: null, second_factor_used: 0 };
-		const set = { user_name: userName, role: used.role, password, ended: false, ...second };
+		const set = { user_name: userName, role, password, ended: false, ...second };
 		await trx
 			.insertInto('sign_in')
 			.values({ person_id: person.id, ...set, pin })
@@ -229,6 +255,7 @@ export async function changeSignIn(
 		const isLast = owners.length === 1 && owners[0]!.person_id === personId;
 		if (isLast && !('role' in change && change.role === 'owner')) return false;
 		await trx.updateTable('sign_in').set(change).where('person_id', '=', personId).execute();
+		await revokeCodes(trx, personId);
 		if ('ended' in change) await endAll(trx, personId);
 		return true;
 	});
