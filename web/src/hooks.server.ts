@@ -106,15 +106,15 @@ async function takeBody(event: RequestEvent): Promise<Response | null> {
 	if (request.method === 'GET' || request.method === 'HEAD') return null;
 	const asked = { route: route.id, method: request.method, url, list: params.list };
 	const read = await bodyWithin(request, bodyLimitOf(asked));
-	if (!read.ok) return answerNo(request, ...REFUSED[read.why]);
+	if (!read.ok) return answerNo(request, REFUSED[read.why].status, told(REFUSED[read.why].says));
 	event.request = read.request;
 	return null;
 }
 const REFUSED = {
-	'too-large': [413, told(message('server.too-large'))],
-	'too-many-parts': [413, told(message('server.too-large'))],
-	busy: [503, told(message('server.busy'))],
-	'broken-off': [400, told(message('server.broken-off'))]
+	'too-large': { status: 413, says: message('server.too-large') },
+	'too-many-parts': { status: 413, says: message('server.too-large') },
+	busy: { status: 503, says: message('server.busy') },
+	'broken-off': { status: 400, says: message('server.broken-off') }
 } as const;
 
 function standAs({ locals, cookies }: RequestEvent, who: Who | null): void {

@@ -68,6 +68,8 @@ export interface ServerMessages {
 	'import.too-many-parts': { readonly max: number };
 	'import.no-columns': null;
 	'import.no-parts': null;
+	/** A line of a file that was written before its part, or the part's count, changed. */
+	'import.older': { readonly name: string };
 	'import.no-figures': null;
 	'import.which-column': null;
 	'import.not-figure': { readonly column: string; readonly read: string };

@@ -829,6 +829,8 @@ export const sentences: Sentences = {
 	'import.too-many-parts': ({ max }) => `has more than ${max.toLocaleString('en')} parts: split it`,
 	'import.no-columns': 'the first line must name the columns, “sort” and “name” among them',
 	'import.no-parts': 'has no parts in it',
+	'import.older': ({ name }) =>
+		`${name} or its count changed after this file was exported: left as it is. Export again to change it`,
 	'import.no-figures': 'has no lines of figures',
 	'import.which-column': 'which column is what?',
 	'import.not-figure': ({ column, read }) => `${column} “${read}” is no figure`,

@@ -1,16 +1,12 @@
 /**
- * Cells of CSV that a spreadsheet would take for a formula. Words that begin like one go
- * out behind an apostrophe and come back without it; figures, signs and all, go as they are.
+ * Cells of CSV that a spreadsheet would take for a formula. What begins like one goes out behind
+ * an apostrophe, by the CSV parser's own escaping, and comes back without it. A whole figure with
+ * its unit, such as "-0.050 in", is none and goes as it is.
  */
 
-const FORMULA = /^'*[=+\-@\t\r]/;
-const FIGURE = /^[+-]?\d/;
-
-const isFormula = (text: string) => FORMULA.test(text) && !FIGURE.test(text);
-
-/** A cell as it may go out. */
-export const cellOut = (text: string): string => (isFormula(text) ? `'${text}` : text);
+/** What the parser escapes, for its `escapeFormulae`; an apostrophe before it is escaped along. */
+export const FORMULA = /^'*(?:[=@\t\r]|[+-](?!\d+(?:[.,]\d+)?(?: ?[a-z°%/·²³]{1,8})?$))/i;
 
 /** A cell that came in, as it was before it went out. */
 export const cellIn = (text: string): string =>
-	text.startsWith("'") && isFormula(text) ? text.slice(1) : text;
+	text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text;

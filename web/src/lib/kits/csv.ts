@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { KINDS, KIT_PLACES, message, messageOf, type Kit, type KitPlace } from '@zinc-ledger/core';
 import { pathText, type Problem } from '@zinc-ledger/core/file';
 import { Kit as KitSchema } from '@zinc-ledger/core/kit-schema';
-import { cellIn, cellOut } from '$lib/csv/cells';
+import { cellIn, FORMULA } from '$lib/csv/cells';
 import type { Values } from '$lib/forms/flat';
 import { kitTexts } from './paper';
 
@@ -41,10 +41,10 @@ export function kitsToCsv(kits: readonly Kit[]): string {
 	const data = kits.map((kit) => {
 		const row: Values = { id: kit.id, ...textsOfKit(kit) };
 		for (const { kind, place } of PARTS) row[`${kind}.${place}`] = kit.kinds[kind][place] ?? '';
-		return COLUMNS.map((column) => cellOut(row[column]!));
+		return COLUMNS.map((column) => row[column]!);
 	});
 	return (
-		Papa.unparse({ fields: COLUMNS, data }, { newline: '\r\n', escapeFormulae: false }) + '\r\n'
+		Papa.unparse({ fields: COLUMNS, data }, { newline: '\r\n', escapeFormulae: FORMULA }) + '\r\n'
 	);
 }
 

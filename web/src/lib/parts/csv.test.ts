@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { INCH_POUND, PART_SORTS, type LibraryPart } from '@zinc-ledger/core';
+import { INCH_POUND, message, PART_SORTS, type LibraryPart } from '@zinc-ledger/core';
 import { readParts } from '@zinc-ledger/core/parts';
 import { partsFromCsv, partsToCsv } from './csv.ts';
 
@@ -13,13 +13,13 @@ const read = (text: string) => partsFromCsv(text, INCH_POUND, known, () => crypt
 
 describe('parts as CSV', () => {
 	it.each(PART_SORTS)('%s comes back as it went out', (sort) => {
-		expect(read(partsToCsv(sort, of(sort)))).toEqual({ ok: true, parts: of(sort) });
+		expect(read(partsToCsv(sort, of(sort)))).toEqual({ ok: true, parts: of(sort), older: [] });
 	});
 	it('keeps a name with commas, quotes and line breaks in it', () => {
 		const odd = structuredClone(of('seal')[0]!) as LibraryPart<'seal'>;
 		odd.part.name = 'Seal, "low"';
 		odd.part.note = 'first line\nsecond; third';
-		expect(read(partsToCsv('seal', [odd]))).toEqual({ ok: true, parts: [odd] });
+		expect(read(partsToCsv('seal', [odd]))).toEqual({ ok: true, parts: [odd], older: [] });
 	});
 	it('takes columns in any order, a mark at the beginning, and bare figures in the shop’s units', () => {
 		const text = '\uFEFFoffset;name;sort\n50;Plus;locks\n-0.030 in;Minus;locks\n';
@@ -43,6 +43,39 @@ describe('parts as CSV', () => {
 		const locks = read('sort,name,Lock angle (deg),Offset thou\nlocks,L,7,50\n');
 		expect(locks.ok && locks.parts[0]!.part).toMatchObject({ angle: 7, offset: '0.050 in' });
 	});
+	it('leaves counts alone that it says nothing of', () => {
+		const shim = of('shim').find(({ stock }) => stock !== null)!;
+		const result = read(`id,sort,name\n${shim.part.id},shim,Renamed\n`);
+		if (!result.ok) throw new Error(JSON.stringify(result.problems));
+		expect(result.ok && result.parts[0]!.stock).toBe(shim.stock);
+		const emptied = read(`id,sort,name,stock\n${shim.part.id},shim,Renamed,\n`);
+		expect(emptied.ok && emptied.parts[0]!.stock).toBeNull();
+	});
+	it('leaves out a line written before its part or count changed, and says which', () => {
+		const [first, second] = of('shim') as [LibraryPart, LibraryPart];
+		const text = partsToCsv('shim', [first, second], (id) =>
+			id === first.part.id ? '3.1' : '1.0'
+		);
+		const now = (id: string) => (id === first.part.id ? '3.2' : '1.0');
+		const result = partsFromCsv(text, INCH_POUND, known, () => '', now);
+		expect(result).toEqual({
+			ok: true,
+			parts: [second],
+			older: [{ path: 'line 2', text: message('import.older', { name: first.part.name }) }]
+		});
+	});
+	it.each(['+1+cmd|x', '-2+3+cmd|x', '=1'])(
+		'a name such as %j is no formula, and comes back',
+		(name) => {
+			const odd = structuredClone(of('seal')[0]!);
+			odd.part.name = name;
+			const text = partsToCsv('seal', [odd]);
+			expect(text).toContain(`'${name}`);
+			expect(
+				partsToCsv('seal', (read(text) as Extract<ReturnType<typeof read>, { ok: true }>).parts)
+			).toBe(text);
+		}
+	);
 	it('reads the columns and values of an earlier release', () => {
 		const before = read('sort,name,turn,restsOn\r\nseal,Old,seal first,guide\r\n');
 		const now = read('sort,name,installOrder,bottomsOn\r\nseal,Old,seal-first,guide\r\n');

@@ -5,15 +5,23 @@ import { PART_SORTS } from '@zinc-ledger/core';
 import { fieldNow, firstOf, pathText, valueNow, type Problem } from '@zinc-ledger/core/file';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { flatten, unflatten, type Values } from '$lib/forms/flat';
-import { cellIn, cellOut } from '$lib/csv/cells';
+import { cellIn, FORMULA } from '$lib/csv/cells';
 import { headingOf, withColumnUnit } from '$lib/csv/headings';
 import { fieldsOf, type PartField } from './fields';
 import { message, messageOf } from '@zinc-ledger/core';
 
-const ABOUT = ['id', 'sort', 'stock', 'retired'] as const;
+const ABOUT = ['id', 'sort', 'stock', 'retired', 'revision'] as const;
+
+/** What a part and its count stand at, as one text; empty where that is not known. */
+export type RevisionOf = (id: string) => string;
+const NONE: RevisionOf = () => '';
 
 /** The parts as the text of a CSV file. */
-export function partsToCsv(sort: PartSort, parts: readonly LibraryPart[]): string {
+export function partsToCsv(
+	sort: PartSort,
+	parts: readonly LibraryPart[],
+	revisionOf = NONE
+): string {
 	const fields = fieldsOf(sort);
 	return (
 		Papa.unparse(
@@ -26,34 +34,32 @@ export function partsToCsv(sort: PartSort, parts: readonly LibraryPart[]): strin
 						sort,
 						stock ?? '',
 						retired ? 'yes' : 'no',
-						...fields.map(({ path }) => cellOut(values[path]!))
+						revisionOf(part.id),
+						...fields.map(({ path }) => values[path]!)
 					];
 				})
 			},
-			{ newline: '\r\n', escapeFormulae: false }
+			{ newline: '\r\n', escapeFormulae: FORMULA }
 		) + '\r\n'
 	);
 }
 
 export type CsvRead =
-	{ ok: true; parts: readonly LibraryPart[] } | { ok: false; problems: readonly Problem[] };
+	| {
+			ok: true;
+			parts: readonly LibraryPart[];
+			/** Lines left out, since their part or its count changed after the file was written. */
+			older: readonly Problem[];
+	  }
+	| { ok: false; problems: readonly Problem[] };
 
 /** A file of more parts than this is cut up first. */
 const MOST_ROWS = 5000;
 
-/**
- * Reads a CSV file of parts, whole or not at all; every problem has its line.
- *
- * @param known the part of this id as it is, whose fields that CSV does not show are kept
- */
-export function partsFromCsv(
-	text: string,
-	units: Units,
-	known: (id: string) => LibraryPart | undefined,
-	newId: () => string
-): CsvRead {
+/** The rows of a file by the names of its columns, and the unit that a column's heading says. */
+function tableIn(text: string) {
 	const unitOf = new Map<string, string | null>();
-	const { data, errors, meta } = Papa.parse<Values>(text.replace(/^\uFEFF/, ''), {
+	const read = Papa.parse<Values>(text.replace(/^\uFEFF/, ''), {
 		header: true,
 		skipEmptyLines: 'greedy',
 		preview: MOST_ROWS + 1,
@@ -66,6 +72,24 @@ export function partsFromCsv(
 		},
 		transform: (cell, field) => valueNow(String(field).split('.').at(-1)!, cellIn(cell))
 	});
+	return { ...read, unitOf };
+}
+
+/**
+ * Reads a CSV file of parts, whole or not at all; every problem has its line.
+ *
+ * @param known the part of this id as it is, whose fields that CSV does not show are kept, its
+ * count too
+ * @param revisionOf what a part stands at now: a line written before that is left out
+ */
+export function partsFromCsv(
+	text: string,
+	units: Units,
+	known: (id: string) => LibraryPart | undefined,
+	newId: () => string,
+	revisionOf = NONE
+): CsvRead {
+	const { data, errors, meta, unitOf } = tableIn(text);
 	if (data.length > MOST_ROWS) {
 		const text = message('import.too-many-parts', { max: MOST_ROWS });
 		return { ok: false, problems: [{ path: '', text }] };
@@ -79,17 +103,10 @@ export function partsFromCsv(
 		}));
 	const columns = meta.fields ?? [];
 	if (!columns.includes('sort') || !columns.some((column) => column.toLowerCase() === 'name')) {
-		return {
-			ok: false,
-			problems: [
-				{
-					path: 'line 1',
-					text: message('import.no-columns')
-				}
-			]
-		};
+		return { ok: false, problems: [{ path: 'line 1', text: message('import.no-columns') }] };
 	}
 	const parts: LibraryPart[] = [];
+	const older: Problem[] = [];
 	const seen = new Set<string>();
 	data.forEach((row, i) => {
 		const at = (field?: string) => `line ${i + 2}${field ? `, ${field}` : ''}`;
@@ -106,11 +123,18 @@ export function partsFromCsv(
 		if (seen.has(id))
 			problems.push({ path: at('id'), text: message('field.duplicate', { what: 'part' }) });
 		seen.add(id);
+		const revision = row.revision?.trim() ?? '';
+		if (revision !== '' && known(id) && revisionOf(id) !== revision) {
+			older.push({ path: at(), text: message('import.older', { name: known(id)!.part.name }) });
+			return;
+		}
 		const stock = (row.stock ?? '').trim();
+		const counted = stock === '' ? null : Number(stock);
 		const result = libraryPartOf(sort).safeParse({
 			sort,
 			part: { ...unflatten(values, fields, known(id)?.part, units), id },
-			stock: stock === '' ? null : Number(stock),
+			// A file that says nothing of counts leaves them alone.
+			stock: row.stock === undefined ? (known(id)?.stock ?? null) : counted,
 			retired: row.retired?.trim().toLowerCase() === 'yes'
 		});
 		if (result.success) parts.push(result.data as LibraryPart);
@@ -122,9 +146,10 @@ export function partsFromCsv(
 		}
 	});
 	if (problems.length > 0) return { ok: false, problems: firstOf(problems, (one) => one) };
+	if (parts.length === 0 && older.length > 0) return { ok: false, problems: older };
 	if (parts.length === 0)
 		return { ok: false, problems: [{ path: '', text: message('import.no-parts') }] };
-	return { ok: true, parts };
+	return { ok: true, parts, older };
 }
 
 const isNamed = (column: string, name: string) => column.toLowerCase() === name.toLowerCase();
@@ -135,7 +160,8 @@ function inFields(
 	fields: readonly PartField[],
 	unitOf: ReadonlyMap<string, string | null>
 ): { readonly fields: readonly PartField[]; readonly values: Values } {
-	const columns = Object.keys(row);
+	// A part's own id is no inside diameter, which the forms call ID.
+	const columns = Object.keys(row).filter((one) => !(ABOUT as readonly string[]).includes(one));
 	const named = fields.flatMap((field) => {
 		const column =
 			columns.find((one) => one === field.path) ??

@@ -73,7 +73,8 @@ async function readWithin(
 	const pieces: Buffer[] = [];
 	let [bytes, parts] = [0, 1];
 	try {
-		for await (const chunk of body) {
+		// Node's streams are iterables, which the types of a browser's do not know.
+		for await (const chunk of body as unknown as AsyncIterable<Uint8Array>) {
 			const piece = Buffer.from(chunk.buffer, chunk.byteOffset, chunk.byteLength);
 			bytes += piece.length;
 			if (bytes > limit.bytes) return { ok: false, why: 'too-large' };

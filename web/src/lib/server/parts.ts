@@ -38,6 +38,17 @@ export async function listParts(db: Database, wanted: Wanted = {}): Promise<Libr
 	return (await partsQuery(db, wanted).execute()).map(partOf);
 }
 
+/** What each part stands at: the revision of its record, and how often its count moved. */
+export async function revisionsOf(db: Database): Promise<ReadonlyMap<string, string>> {
+	const rows = await db
+		.selectFrom('part')
+		.leftJoin('stock_move', 'stock_move.part_id', 'part.id')
+		.select(({ fn }) => ['part.id', 'part.revision', fn.count<string>('stock_move.id').as('moves')])
+		.groupBy(['part.id', 'part.revision'])
+		.execute();
+	return new Map(rows.map(({ id, revision, moves }) => [id, `${revision}.${moves}`]));
+}
+
 /** One page of them, and whether there are more. */
 export async function pageOfParts(
 	db: Database,

@@ -6,7 +6,7 @@ import { partsFromCsv } from '$lib/parts/csv';
 import { ask } from '$lib/server/ask';
 import { formTexts, formWithFile, isId } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
-import { importParts, listParts, pageOfParts, retirePart } from '$lib/server/parts';
+import { importParts, listParts, pageOfParts, retirePart, revisionsOf } from '$lib/server/parts';
 import { countInOrOut, Short } from '$lib/server/stock';
 import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
@@ -33,11 +33,20 @@ export const actions = {
 		const { name, text } = file;
 		const known = new Map((await ask((db) => listParts(db))).map((part) => [part.part.id, part]));
 		const isJson = text.trimStart().startsWith('{');
-		const read = isJson ? readParts(text) : partsFromCsv(text, units, (id) => known.get(id), uuid);
+		const revisions = await ask(revisionsOf);
+		const read = isJson
+			? readParts(text)
+			: partsFromCsv(
+					text,
+					units,
+					(id) => known.get(id),
+					uuid,
+					(id) => revisions.get(id) ?? ''
+				);
 		if (!read.ok) return fail(400, { file: name, problems: [...read.problems] });
 		const parts: readonly LibraryPart[] = 'value' in read ? read.value : read.parts;
 		await ask((db) => importParts(db, parts, person));
-		return { taken: parts.length };
+		return { taken: parts.length, older: 'older' in read ? [...read.older] : [] };
 	},
 	stock: async ({ request, locals }) => {
 		if (!locals.person)

@@ -92,6 +92,16 @@
 		</Alert>
 	{:else if form?.taken}
 		<p role="status" class="mt-4">{form.taken} parts imported.</p>
+		{#if form.older.length > 0}
+			<Alert look="watch" class="mt-2 max-w-4xl">
+				<h2 class="font-semibold">Not imported</h2>
+				<ul class="mt-1 max-h-60 overflow-auto">
+					{#each form.older as line, i (i)}
+						<li>{problemText(line)}</li>
+					{/each}
+				</ul>
+			</Alert>
+		{/if}
 	{/if}
 
 	<nav aria-label="Part types" class="mt-5 flex flex-wrap gap-x-1 text-[14px]">

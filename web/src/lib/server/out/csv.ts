@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { label } from '@zinc-ledger/words';
-import { cellOut } from '$lib/csv/cells';
+import { FORMULA } from '$lib/csv/cells';
 import { NOT_LOOKED_AT } from '$lib/paper/layout';
 import { inspectedColumns, printedColumns } from '$lib/paper/printed';
 import type { SignedOut } from './signed-out';
@@ -10,11 +10,12 @@ export function sheetCsv({ sheet, signed: { scope } }: SignedOut): string {
 	const isIn = ({ label: station }: { label: string }) => scope?.stations.includes(station) ?? true;
 	const columns = [...printedColumns(sheet), ...inspectedColumns(sheet)];
 	const rows = sheet.stations.map((station) => [
-		cellOut(station.label),
-		...columns.map(({ of }) => (isIn(station) ? cellOut(of(station)?.text ?? '') : '')),
+		station.label,
+		...columns.map(({ of }) => (isIn(station) ? (of(station)?.text ?? '') : '')),
 		isIn(station) ? label('state', station.state) : NOT_LOOKED_AT,
-		isIn(station) ? cellOut(station.remarks.map(({ text }) => text).join('; ')) : ''
+		isIn(station) ? station.remarks.map(({ text }) => text).join('; ') : ''
 	]);
 	const heads = columns.map(({ title, unit }) => (unit ? `${title}, ${unit}` : title));
-	return `${Papa.unparse([['Valve', ...heads, 'State', 'Remarks'], ...rows])}\r\n`;
+	const table = [['Valve', ...heads, 'State', 'Remarks'], ...rows];
+	return `${Papa.unparse(table, { escapeFormulae: FORMULA })}\r\n`;
 }
