@@ -142,6 +142,7 @@ export type AuditedAct =
 	| 'second-factor-on'
 	| 'second-factor-off'
 	| 'exported'
+	| 'job-imported'
 	| 'shared'
 	| 'share-ended'
 	| 'restored';

@@ -2,10 +2,12 @@ import { fail, redirect } from '@sveltejs/kit';
 import { readJob } from '@zinc-ledger/core/file';
 import { ask } from '$lib/server/ask';
 import { formWithFile } from '$lib/server/body';
+import { onNetwork } from '$lib/server/access/network';
+import { noteAct } from '$lib/server/access/sign-in';
 import { jobQueryOf } from '$lib/job/list';
 import { listJobIds } from '$lib/server/jobs/list';
 import { jobLines } from '$lib/server/jobs/lines';
-import { importJob } from '$lib/server/jobs/store';
+import { importJob, noteImport } from '$lib/server/jobs/store';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { backupFolder } from '$lib/server/backup/folder';
@@ -22,7 +24,8 @@ export const load = async ({ url }) => {
 };
 
 export const actions = {
-	import: async ({ request }) => {
+	import: async (event) => {
+		const { request, locals } = event;
 		const { file } = await formWithFile(request);
 		if (!file)
 			return fail(400, {
@@ -30,8 +33,12 @@ export const actions = {
 			});
 		const read = readJob(file.text);
 		if (!read.ok) return fail(400, { file: file.name, problems: read.problems });
-		const { problems } = await ask((db) => importJob(db, read.value));
+		const { id } = read.value;
+		const { problems } = await ask((db) =>
+			importJob(db, read.value, (trx) => noteImport(trx, id, locals.person))
+		);
 		if (problems.length > 0) return fail(409, { file: file.name, problems });
+		if (onNetwork()) await noteAct(event, { what: 'job-imported', about: { path: `/jobs/${id}` } });
 		redirect(303, `/jobs/${read.value.id}`);
 	}
 };

@@ -676,6 +676,7 @@ export const labels: Labels = {
 		'second-factor-on': 'second factor turned on',
 		'second-factor-off': 'second factor turned off',
 		exported: 'took out',
+		'job-imported': 'imported a job',
 		shared: 'shared with the customer',
 		'share-ended': 'ended a shared link',
 		restored: 'restored a backup'

@@ -77,7 +77,9 @@ export async function readForm(request: Request): Promise<FormData> {
 	if (entries.length > MOST_FIELDS)
 		refuse(400, message('server.too-many-fields', { max: MOST_FIELDS }));
 	for (const [name, value] of entries) {
-		if (!isFit(name)) refuse(400, message('server.unfit-text', { at: '' }));
+		// What every object has under this name is no field of a form.
+		if (!isFit(name) || name.split('.').includes('__proto__'))
+			refuse(400, message('server.unfit-text', { at: '' }));
 		if (typeof value === 'string' && !isFit(value))
 			refuse(400, message('server.unfit-text', { at: name }));
 	}

@@ -20,6 +20,7 @@ import * as photosOfMarks from './migrations/0017-photos-of-marks';
 import * as signIn from './migrations/0018-sign-in';
 import * as secondFactor from './migrations/0019-second-factor';
 import * as shopKey from './migrations/0020-shop-key';
+import * as importedBy from './migrations/0021-imported-by';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -41,7 +42,8 @@ const MIGRATIONS = {
 	'0017-photos-of-marks': photosOfMarks,
 	'0018-sign-in': signIn,
 	'0019-second-factor': secondFactor,
-	'0020-shop-key': shopKey
+	'0020-shop-key': shopKey,
+	'0021-imported-by': importedBy
 };
 
 /** Names of all, the oldest first. */

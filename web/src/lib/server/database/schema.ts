@@ -202,6 +202,9 @@ export interface Tables {
 		changed_at: ColumnType<Date, Date | undefined, Date>;
 		/** What it starts from, where its heads were here before. */
 		visit_of: ColumnType<VisitOf | null, string | null | undefined, never>;
+		/** Who brought it in from a file; null for one begun here. */
+		imported_by: ColumnType<string | null, never, string>;
+		imported_at: ColumnType<Date | null, never, Date>;
 	};
 	/** A head wherever it is fitted; on no engine where another took its place. */
 	cylinder_head: {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { sql } from 'kysely';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { evaluate, type Job } from '@zinc-ledger/core';
+import { evaluate, type Job, type Person } from '@zinc-ledger/core';
 import { checkJob, readJob } from '@zinc-ledger/core/file';
 import { connect } from '../database/connection';
 import { migrate } from '../database/migrate';
@@ -17,7 +17,7 @@ import {
 } from './change';
 import { findJobIds, nextJobNumber } from './find';
 import { findReadings, loadJob } from './load';
-import { importJob, insertReadings, insertVoids } from './store';
+import { importedBy, importJob, insertReadings, insertVoids, noteImport } from './store';
 import { setCount } from '../stock';
 import { findPart, keepParts, listParts } from '../parts';
 import { listGaugesWithRepeats, saveGauge } from '../gauges';
@@ -56,6 +56,13 @@ describe('a job in the database', () => {
 			{ path: 'readings[0].id', text: { code: 'import.entry-elsewhere' } }
 		]);
 		expect(await loadJob(test.db, stolen.id)).toBeUndefined();
+	});
+
+	it('says who brought it in from a file, whoever made its entries', async () => {
+		const person = { id: twinCam.people[0]!.id } as Person;
+		await noteImport(test.db, six.id, person);
+		expect(await importedBy(test.db, six.id)).toBe(twinCam.people[0]!.name);
+		expect(await importedBy(test.db, twinCam.id)).toBeNull();
 	});
 
 	it('is written whole or not at all', async () => {

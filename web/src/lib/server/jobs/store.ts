@@ -55,6 +55,27 @@ export async function importJob(
 	}
 }
 
+/** Keeps who brought a job in from a file: its entries name whoever made them elsewhere. */
+export async function noteImport(trx: Database, job: string, by: Person | null): Promise<void> {
+	if (by === null) return;
+	await trx
+		.updateTable('job')
+		.set({ imported_by: by.id, imported_at: new Date() })
+		.where('id', '=', job)
+		.execute();
+}
+
+/** Who brought a job in from a file; null for one begun here. */
+export async function importedBy(db: Database, job: string): Promise<string | null> {
+	const row = await db
+		.selectFrom('job')
+		.innerJoin('person', 'person.id', 'job.imported_by')
+		.select('person.name')
+		.where('job.id', '=', job)
+		.executeTakeFirst();
+	return row?.name ?? null;
+}
+
 /** Where in a job the entry is that another job has already. */
 function belongsToAnother(job: Job, id: string): Problem {
 	const lists = ['readings', 'voids', 'decisions', ...ENTRY_LISTS] as const;

@@ -1,6 +1,7 @@
 import { unitsFor } from '$lib/server/units-for';
 import { ask } from '$lib/server/ask';
 import { loadJob } from '$lib/server/jobs/load';
+import { importedBy } from '$lib/server/jobs/store';
 import { countedShims } from '$lib/server/parts';
 import { listSigned } from '$lib/server/signed';
 import { message } from '@zinc-ledger/core';
@@ -8,10 +9,11 @@ import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, depends, locals }) => {
 	depends(`job:${params.id}`);
-	const { loaded, signed, shims } = await ask(async (db) => ({
+	const { loaded, signed, shims, by } = await ask(async (db) => ({
 		loaded: await loadJob(db, params.id),
 		signed: await listSigned(db, params.id),
-		shims: await countedShims(db)
+		shims: await countedShims(db),
+		by: await importedBy(db, params.id)
 	}));
 	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	const { job, revision } = loaded;
@@ -21,6 +23,10 @@ export const load = async ({ params, depends, locals }) => {
 		signed,
 		shims,
 		units: unitsFor(locals, job),
-		title: { number: job.number, name: job.engine.name, detail: job.customer.name }
+		title: {
+			number: job.number,
+			name: job.engine.name,
+			detail: by === null ? job.customer.name : `${job.customer.name}, imported by ${by}`
+		}
 	};
 };

@@ -19,7 +19,9 @@ export async function POST({ request, params, locals, url }) {
 	refuseOtherName(locals, [by]);
 	const person = (await ask((db) => findPerson(db, by)))?.person;
 	if (!person) refuse(401, message('server.operator-required'));
-	const kept = await ask((db) => keepSweep(db, params.id, sweep, person));
+	// What is printed as who tested it is who sent it.
+	const own = { ...sweep, person: person.name };
+	const kept = await ask((db) => keepSweep(db, params.id, own, person));
 	if (!kept) refuse(404, message('server.no-spring', { tag: sweep.tag }));
 	return json({ kept: true });
 }
