@@ -46,7 +46,7 @@ start_cluster() {
 	# take the place of a cluster that stops and starts again.
 	port=$(free_port "$(cat "$home/cluster.port" 2>/dev/null || echo 24600)")
 	echo "$port" > "$home/cluster.port"
-	touch "$home/postgres.log"
+	private_log "$home/postgres.log"
 	if [ "$(id -u)" = 0 ]; then chown postgres "$home/postgres.log"; fi
 	as_postgres "$(pg_bin)/pg_ctl" start -w -t 60 -s -D "$cluster" -l "$home/postgres.log" \
 		-o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${ZINC_CLUSTER_OPTIONS:-}" 9>&- ||

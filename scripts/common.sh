@@ -87,12 +87,19 @@ free_port() {
 	' "$1"
 }
 
+# private_log FILE: a log that only its owner can read, whatever was there before.
+private_log() {
+	touch "$1"
+	chmod 600 "$1"
+}
+
 # The stand-in gauges of the demo, on four ports in a row.
 start_gauges() {
 	local first
 	if process_is "$(cat "$DATA/gauges.pid" 2>/dev/null)" gauges/src/main.ts; then return; fi
 	first=$(cat "$DATA/gauges.port" 2>/dev/null || free_row 4610)
 	echo "$first" > "$DATA/gauges.port"
+	private_log "$DATA/gauges.log"
 	ZINC_GAUGES=$first setsid node --import tsx gauges/src/main.ts >>"$DATA/gauges.log" 2>&1 9>&- </dev/null &
 	echo $! > "$DATA/gauges.pid"
 }
@@ -154,6 +161,7 @@ start_server() {
 	port=$(free_port "$wanted")
 	[ "$port" = "$wanted" ] || say "Port $wanted is taken; using $port."
 	echo "$port" > "$DATA/app-$instance.port"
+	private_log "$DATA/app-$instance.out"
 	PORT=$port ZINC_MODE=$mode ZINC_DEMO=$ROOT/demo \
 		ZINC_GAUGES=$(cat "$DATA/gauges.port" 2>/dev/null || echo 4610) BODY_SIZE_LIMIT=16M \
 		ZINC_DATA=$DATA ZINC_LOG=$DATA/app/$instance.log \

@@ -112,6 +112,7 @@ start_proxy() {
 		(umask 077; cp "$DATA/tls/cert.pem" "$PROXY/cert.pem"; cp "$DATA/tls/key.pem" "$PROXY/key.pem")
 	fi
 	if [ "$(id -u)" = 0 ]; then chown -R caddy:caddy "$PROXY"; fi
+	private_log "$DATA/proxy.out"
 	HOME=$PROXY XDG_DATA_HOME=$PROXY XDG_CONFIG_HOME=$PROXY setsid $(as_user caddy) \
 		caddy run --config "$PROXY/Caddyfile" --adapter caddyfile \
 		>"$DATA/proxy.out" 2>&1 9>&- </dev/null &

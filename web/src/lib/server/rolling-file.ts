@@ -51,7 +51,7 @@ export class RollingFile {
 	#isCut = false;
 
 	#open(): void {
-		this.#file = openSync(this.#path, 'a', 0o640);
+		this.#file = openSync(this.#path, 'a', 0o600);
 		this.#size = fstatSync(this.#file).size;
 		if (this.#isCut) this.#put('\n');
 		this.#isCut = false;

@@ -45,5 +45,6 @@ export async function publishKeys(
 	if (!folder || !database) return;
 	const keys = await shopKeys(db);
 	const name = `${new URL(database).pathname.slice(1)}.keys`;
-	await writeFile(join(folder, name), keys.map((key) => `${key}\n`).join(''));
+	// The folder that the application may write to.
+	await writeFile(join(folder, 'app', name), keys.map((key) => `${key}\n`).join(''));
 }
