@@ -16,6 +16,8 @@ import { openTrial, type Job } from '@zinc-ledger/core';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
+import type { Database } from '$lib/server/database/connection';
+import { inTransaction } from '$lib/server/database/transaction';
 import { loadJob } from '$lib/server/jobs/load';
 import { refuseSkipped } from '$lib/server/jobs/steps';
 import { insertEntries } from '$lib/server/jobs/store';
@@ -72,7 +74,9 @@ export async function POST({ request, params, locals }) {
 		at: new Date().toISOString()
 	};
 	refuseOtherName(locals, [entry.person]);
-	return ask(async (db) => {
+	// What is looked at and what is kept are of one moment: of two at once the second sees the first.
+	const add = async (db: Database) => {
+		await db.selectFrom('job').select('id').where('id', '=', params.id).forUpdate().execute();
 		const loaded = await loadJob(db, params.id);
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 		if ('station' in entry && entry.station) refuseUnknownStation(loaded.job, entry.station);
@@ -88,5 +92,6 @@ export async function POST({ request, params, locals }) {
 		if (!(await findPerson(db, entry.person))) refuse(400, message('server.operator-required'));
 		await insertEntries(db, params.id, list, [entry]);
 		return json({ kept: true, at: entry.at });
-	});
+	};
+	return ask((db) => inTransaction(db, add));
 }
