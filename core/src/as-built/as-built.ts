@@ -42,8 +42,8 @@ export interface AsBuiltLimits {
 }
 
 /**
- * The limits of an as-built height: a stop from a tolerance below the thinnest shim on, which may
- * be missing or in twice, and never within the tolerance itself.
+ * The limits of an as-built height: a stop from the thinnest shim on, which may be missing or in
+ * twice, and never within the tolerance itself.
  *
  * @param shims thicknesses in stock and in the build, in mm
  * @param otherwise where nothing is known of any shim
@@ -53,7 +53,7 @@ export function asBuiltLimits(
 	shims: readonly Millimetres[],
 	otherwise: Millimetres
 ): AsBuiltLimits {
-	const thinnest = shims.length > 0 ? Math.min(...shims) - tolerance : otherwise;
+	const thinnest = shims.length > 0 ? Math.min(...shims) : otherwise;
 	return { tolerance, part: mm(Math.max(tolerance, thinnest)) };
 }
 
