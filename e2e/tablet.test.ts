@@ -241,6 +241,21 @@ describe('a second factor', () => {
 		]);
 	});
 
+	it('is not turned off by the password alone', async () => {
+		await tablet.go('/account');
+		const field = await tablet.find('form[action="?/secondOff"] input[name=present]');
+		await field.sendKeys(PASSWORD);
+		await operator(tablet).code('000000');
+		await tablet.click('Turn off', 'button');
+		await tablet.sees('Not the code of now');
+		const [kept] = await query(
+			shop,
+			'select second_factor is not null as is from sign_in where person_id = $1',
+			[shop.people.owner]
+		);
+		expect(kept).toEqual({ is: true });
+	});
+
 	it('is gone with the code that an owner hands out, as where a phone was lost', async () => {
 		const code = await invited(shop, shop.people.owner, 'owner');
 		const fields = { code, userName: userName('owner'), password: PASSWORD, pin: PIN };

@@ -17,6 +17,18 @@
 	let { isOn, offered, problems, changed }: Props = $props();
 </script>
 
+{#snippet code()}
+	<TextField
+		label="Code of your phone"
+		name="code"
+		value=""
+		problem={problems?.code}
+		inputmode="numeric"
+		autocomplete="one-time-code"
+		figure
+	/>
+{/snippet}
+
 <section class="space-y-4" aria-labelledby="second-factor">
 	<h2 id="second-factor" class="border-b-2 border-ink pb-1 font-semibold">Second factor</h2>
 	{#if isOn}
@@ -24,7 +36,8 @@
 			Your phone's code is asked for at every sign-in. Phone lost? An owner's code for a new
 			password turns it off.
 		</p>
-		<form method="POST" action="?/secondOff" use:sendForm class="space-y-4">
+		<form method="POST" action="?/secondOff" use:sendForm={{ reset: false }} class="space-y-4">
+			{@render code()}
 			<PasswordField label="Present password" name="present" problem={problems?.present} />
 			<Button>Turn off</Button>
 		</form>
@@ -39,15 +52,7 @@
 				<p class="figure max-w-40 text-[13px] break-all" data-secret>{offered.secret}</p>
 			</div>
 			<input type="hidden" name="secret" value={offered.secret} />
-			<TextField
-				label="Code of your phone"
-				name="code"
-				value=""
-				problem={problems?.code}
-				inputmode="numeric"
-				autocomplete="one-time-code"
-				figure
-			/>
+			{@render code()}
 			<PasswordField label="Present password" name="present" problem={problems?.present} />
 			<Button>Turn on</Button>
 		</form>

@@ -53,8 +53,8 @@ export const actions = {
 		return fail(400, { which: SECOND, problems, offered });
 	},
 	secondOff: async (event) => {
-		const { present = '' } = await formTexts(event.request);
-		const problems = await turnSecondOff(event, present);
+		const { present = '', code = '' } = await formTexts(event.request);
+		const problems = await turnSecondOff(event, { present, code });
 		return problems ? fail(400, { which: SECOND, problems }) : { changed: SECOND };
 	},
 	out: async (event) => {

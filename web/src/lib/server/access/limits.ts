@@ -16,7 +16,12 @@ interface Limit {
 
 /** Wrong ones in a quarter of an hour. */
 const TRIED = {
+	/** Of one name from one address. */
 	name: { points: 10, duration: QUARTER },
+	/** Of one name from anywhere: beyond it answers come slowly, and nobody is locked out. */
+	slow: { points: 20, duration: QUARTER },
+	/** Of whoever is signed in, about their own sign-in. */
+	own: { points: 10, duration: QUARTER },
 	pin: { points: 5, duration: QUARTER },
 	address: { points: 60, duration: QUARTER },
 	code: { points: 20, duration: QUARTER }

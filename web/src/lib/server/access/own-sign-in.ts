@@ -4,7 +4,7 @@ import { message, type Message } from '@zinc-ledger/core';
 import { ask } from '../ask';
 import { attempt, forgive } from './limits';
 import { passwordProblem, pinProblem } from './passwords';
-import { isSecret, setSecondFactor, stepOf } from './second-factor';
+import { isSecret, setSecondFactor, stepOf, useCode } from './second-factor';
 import { endAll } from './sessions';
 import { noteAct } from './sign-in';
 import { checkPassword, setSecret, userNameOf } from './sign-ins';
@@ -16,11 +16,12 @@ export type Problems = Readonly<Partial<Record<'present' | 'secret' | 'code', Me
 async function proven({ locals: { person } }: RequestEvent, password: string) {
 	if (!person) return message('server.operator-required');
 	const name = await ask((db) => userNameOf(db, person.id));
-	const minutes = await attempt('name', name);
+	// Apart from sign-ins: whoever guesses there takes nothing from who is here.
+	const minutes = await attempt('own', person.id);
 	if (minutes !== null) return message('access.wait', { minutes });
 	if (!(await ask((db) => checkPassword(db, name, password))).person)
 		return message('access.password-wrong');
-	await forgive('name', name);
+	await forgive('own', person.id);
 	return { person, name };
 }
 
@@ -60,13 +61,15 @@ export async function turnSecondOn(
 	return null;
 }
 
-/** Asks for no code any more; what hinders it. */
+/** Asks for no code any more, once the phone has shown one: a password that was seen is not enough; what hinders it. */
 export async function turnSecondOff(
 	event: RequestEvent,
-	present: string
+	{ present, code }: Readonly<Record<'present' | 'code', string>>
 ): Promise<Problems | null> {
 	const known = await proven(event, present);
 	if ('code' in known) return { present: known };
+	if (!(await ask((db) => useCode(db, known.person.id, code))))
+		return { code: message('access.code-refused') };
 	await ask((db) => setSecondFactor(db, known.person.id, null));
 	await noteAct(event, { what: 'second-factor-off' });
 	return null;

@@ -34,6 +34,9 @@ export interface Credentials {
 	readonly atBench: boolean;
 }
 
+/** How long an answer takes once a name was tried too often from anywhere, in ms. */
+const SLOWLY = 2000;
+
 /** Signs a browser in by name and password, and by a code where there is a second factor; what hinders it, in the same words whatever was wrong. */
 export async function signIn(
 	event: RequestEvent,
@@ -41,8 +44,11 @@ export async function signIn(
 ): Promise<Message | null> {
 	const name = userName.trim().toLowerCase();
 	const address = event.getClientAddress();
-	const wait = (await attempt('address', address)) ?? (await attempt('name', name));
+	const here = `${address} ${name}`;
+	const wait = (await attempt('address', address)) ?? (await attempt('name', here));
 	if (wait !== null) return tooMany(wait);
+	if ((await attempt('slow', name)) !== null)
+		await new Promise((answer) => setTimeout(answer, SLOWLY));
 	const { person, whom, hasSecond } = await ask((db) => checkPassword(db, name, password));
 	if (!person) {
 		await noteAct(event, { what: 'sign-in-refused', about: whom ? { whom } : {} });
@@ -53,7 +59,8 @@ export async function signIn(
 		await noteAct(event, { what: 'sign-in-refused', about: { whom: person.id } });
 		return message('access.code-refused');
 	}
-	await forgive('name', name);
+	await forgive('name', here);
+	await forgive('slow', name);
 	await welcome(event, person, atBench, 'signed-in');
 	return null;
 }
