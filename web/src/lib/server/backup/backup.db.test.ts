@@ -84,6 +84,18 @@ describe('a backup', () => {
 			);
 		});
 	});
+	it('of the demo goes into no shop of its own', async () => {
+		await sql`insert into shop (mode) values ('demo')`.execute(shop.db);
+		const demo = join(folder, 'demo.backup');
+		await backUp(shop.url, demo);
+		await sql`delete from shop`.execute(shop.db);
+		await sql`create database zinc_own_restoring`.execute(shop.db);
+		const own = new URL(shop.url);
+		own.pathname = '/zinc_own_restoring';
+		await expect(restore(demo, own.href)).rejects.toThrow('backup of the demo');
+		await sql`drop database zinc_own_restoring`.execute(shop.db);
+		await into(async (empty) => expect(await restore(demo, empty.url)).toBeTruthy());
+	});
 	it('is of one moment, whatever is written meanwhile', async () => {
 		const other = join(folder, 'busy.backup');
 		const writing = (async () => {

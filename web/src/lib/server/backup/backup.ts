@@ -158,6 +158,7 @@ async function restorePlain(file: string, url: string) {
 		});
 		const missing = otherThan(await rowsOf(db), contents.rows);
 		if (missing.length > 0) throw new Error(`Rows are missing in: ${missing.join(', ')}.`);
+		await refuseOtherMode(db, url);
 		const sheets = await verifySheets(db);
 		// A database of an older release opens in this one.
 		await migrate(db);
@@ -165,6 +166,21 @@ async function restorePlain(file: string, url: string) {
 	} finally {
 		await db.destroy();
 	}
+}
+
+/** Databases by these names are a shop's own or the demo's, while they are restored too. */
+const OF_MODE = /^zinc_(own|demo)(_restoring)?$/;
+
+/** A shop that was given the demo's backup would not start. @throws where they are of two kinds */
+async function refuseOtherMode(db: Database, url: string): Promise<void> {
+	const wanted = OF_MODE.exec(new URL(url).pathname.slice(1))?.[1];
+	const shop = await db.selectFrom('shop').select('mode').executeTakeFirst();
+	if (wanted === undefined || !shop || shop.mode === wanted) return;
+	throw new Error(
+		shop.mode === 'demo'
+			? 'This is a backup of the demo: restore it with --demo, or under another name.'
+			: 'This is a backup of a shop: restore it without --demo, or under another name.'
+	);
 }
 
 /** Verifies every signed sheet. @returns how many there are */
