@@ -6,6 +6,8 @@ export interface ServerMessages {
 	'server.unknown': { readonly what: Unknown };
 	'backup.none': null;
 	'backup.old': { readonly at: string };
+	/** One that was made while the clock was ahead. */
+	'backup.future': { readonly at: string };
 	'server.no-spring': { readonly tag: string };
 	'server.no-step': { readonly step: string; readonly place: string };
 	'server.no-list': { readonly list: string };

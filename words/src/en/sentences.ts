@@ -838,6 +838,8 @@ export const sentences: Sentences = {
 
 	// What the server answers
 	'backup.none': 'The shop has no backup. ./zinc backup makes one; the log says why none was made.',
+	'backup.future': ({ at }) =>
+		`A backup is dated in the future (${at.slice(0, 10)}): the clock was wrong when it was made. Check the clock, then delete that file.`,
 	'backup.old': ({ at }) =>
 		`The last backup is of ${at.slice(0, 10)}, more than two days ago. ./zinc backup makes one; the log says why none was made.`,
 	'kit.no-seat-load': 'Seat load is zero. Check the kit sheet.',

@@ -1,6 +1,16 @@
 /** A shop's database in one file, and back. */
 import { execFile } from 'node:child_process';
-import { chmod, mkdir, mkdtemp, readdir, readFile, rm, stat, writeFile } from 'node:fs/promises';
+import {
+	chmod,
+	mkdir,
+	mkdtemp,
+	readdir,
+	readFile,
+	rm,
+	stat,
+	utimes,
+	writeFile
+} from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
@@ -14,7 +24,7 @@ import { migrate, migrations, newestMigration } from '../database/migrate';
 import { backUp, checkBackup, forgetSignedIn, restore, rowsOf } from './backup';
 import { backUpBeforeMigrating } from './before-migrating';
 import { readBackup } from './file';
-import { backupWarning, backUpNightly } from './nightly';
+import { backupWarning, backUpNightly, isDue } from './nightly';
 
 let shop: TestDatabase;
 let folder: string;
@@ -190,6 +200,14 @@ describe('a backup', () => {
 		expect(await backupWarning(nightly, new Date(now), 3_600_000)).toBeNull();
 		const later = new Date(now + 49 * 3_600_000);
 		expect(await backupWarning(nightly, later)).toMatchObject({ code: 'backup.old' });
+		// One made while the clock was years ahead neither stops the next nor passes for the last.
+		const ahead = new Date(now + 9 * 365 * 24 * 3_600_000);
+		await writeFile(join(nightly, 'ahead.backup'), '');
+		await utimes(join(nightly, 'ahead.backup'), ahead, ahead);
+		expect(await backupWarning(nightly, later)).toMatchObject({ code: 'backup.old' });
+		expect(await backupWarning(nightly, new Date(now))).toMatchObject({ code: 'backup.future' });
+		expect(isDue([ahead, day(9)], day(10))).toBe(true);
+		expect(isDue([ahead, day(9)], new Date(day(9).getTime() + 3_600_000))).toBe(false);
 	});
 	it('goes into no database that holds anything', async () => {
 		await expect(restore(file, shop.url)).rejects.toThrow(/not empty/);

@@ -55,13 +55,28 @@ export async function backUpNightly(
 	return file;
 }
 
-/** When the last backup of a folder was written, whoever made it; null where there is none. */
-export async function lastBackup(folder: string): Promise<Date | null> {
+/** When each backup of a folder was written, whoever made it. */
+async function writtenIn(folder: string): Promise<Date[]> {
 	const names = (await namesIn(folder)).filter((name) => name.endsWith('.backup'));
-	const written = await Promise.all(
-		names.map(async (name) => (await stat(join(folder, name))).mtime)
-	);
+	return Promise.all(names.map(async (name) => (await stat(join(folder, name))).mtime));
+}
+
+/** Clocks of a machine and its disk differ by less. */
+const AHEAD = HOUR;
+const isAhead = (at: Date, now: Date) => at.getTime() > now.getTime() + AHEAD;
+
+/**
+ * When the last backup of a folder was written, whoever made it; null where there is none. One
+ * from the future, made while the clock was wrong, says nothing of how old the last one is.
+ */
+export async function lastBackup(folder: string, now = new Date()): Promise<Date | null> {
+	const written = (await writtenIn(folder)).filter((at) => !isAhead(at, now));
 	return written.reduce<Date | null>((last, at) => (last && last > at ? last : at), null);
+}
+
+/** Whether a night's backup is to be made: none of the last day is there, whatever the future has. */
+export function isDue(made: readonly Date[], now: Date): boolean {
+	return !made.some((at) => !isAhead(at, now) && now.getTime() - at.getTime() < DAY);
 }
 
 /** What to tell of the last backup; null where it is young enough. */
@@ -70,11 +85,12 @@ export async function backupWarning(
 	now = new Date(),
 	runningFor = process.uptime() * 1000
 ): Promise<Message | null> {
-	const last = await lastBackup(folder);
-	if (last === null) return runningFor > FIRST_TAKES ? message('backup.none') : null;
-	return now.getTime() - last.getTime() > OLD
-		? message('backup.old', { at: last.toISOString() })
-		: null;
+	const last = await lastBackup(folder, now);
+	if (last === null && runningFor > FIRST_TAKES) return message('backup.none');
+	if (last !== null && now.getTime() - last.getTime() > OLD)
+		return message('backup.old', { at: last.toISOString() });
+	const ahead = (await writtenIn(folder)).find((at) => isAhead(at, now));
+	return ahead ? message('backup.future', { at: ahead.toISOString() }) : null;
 }
 
 /**
@@ -87,8 +103,8 @@ export function startNightly(url: string, folder: string, ready: () => Promise<u
 	const look = async () => {
 		try {
 			await ready();
-			const newest = (await nightlies(folder)).map(({ at }) => at.getTime());
-			if (Date.now() - Math.max(0, ...newest) < DAY) return;
+			const made = (await nightlies(folder)).map(({ at }) => at);
+			if (!isDue(made, new Date())) return;
 			log.info({ file: await backUpNightly(url, folder) }, 'backed up');
 		} catch (error) {
 			log.error({ error: (error as Error).message }, 'not backed up');
