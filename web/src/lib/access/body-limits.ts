@@ -19,7 +19,7 @@ const ANYONE: BodyLimit = { bytes: 4 * KB, parts: 20, isFile: false };
 const USUAL: BodyLimit = { bytes: 256 * KB, parts: 20_000, isFile: false };
 /** A set-up with its tested springs and lift tables, a long sweep, a valve's motion. */
 const LONG: BodyLimit = { bytes: 2 * MB, parts: 200_000, isFile: true };
-/** Files: jobs, kits, parts, sweeps, photos. */
+/** Files: jobs, kits, parts, photos. */
 const FILE: BodyLimit = { bytes: 16 * MB, parts: 2_000_000, isFile: true };
 
 /** Routes that take more than the usual, by method or action. */
@@ -27,7 +27,7 @@ const MORE: Readonly<Record<string, Readonly<Record<string, BodyLimit>>>> = {
 	'/': { import: FILE },
 	'/kits': { import: FILE },
 	'/parts': { import: FILE },
-	'/springs/[id=uuid]': { import: FILE },
+	'/springs/[id=uuid]': { import: LONG },
 	'/api/jobs/[id=uuid]/photos': { POST: FILE },
 	'/api/kits/[id=uuid]/photos': { POST: FILE },
 	'/api/jobs/[id=uuid]/entries/[list]': { POST: LONG },

@@ -1,7 +1,7 @@
 /** Kits as CSV: one row a kit; parts stand by their ids, which the parts' own files name. */
 import Papa from 'papaparse';
 import { KINDS, KIT_PLACES, message, messageOf, type Kit, type KitPlace } from '@zinc-ledger/core';
-import { pathText, type Problem } from '@zinc-ledger/core/file';
+import { firstOf, pathText, type Problem } from '@zinc-ledger/core/file';
 import { Kit as KitSchema } from '@zinc-ledger/core/kit-schema';
 import { cellIn, FORMULA } from '$lib/csv/cells';
 import type { Values } from '$lib/forms/flat';
@@ -94,5 +94,7 @@ export function kitsFromCsv(
 	});
 	if (kits.length === 0 && problems.length === 0)
 		problems.push({ path: '', text: message('import.no-parts') });
-	return problems.length > 0 ? { ok: false, problems } : { ok: true, kits };
+	return problems.length > 0
+		? { ok: false, problems: firstOf(problems, (one) => one) }
+		: { ok: true, kits };
 }

@@ -45,7 +45,7 @@ export const actions = {
 		if (text.trimStart().startsWith('{')) {
 			const read = readSweep(text);
 			if (!read.ok) return refused(read.problems);
-			sweep = { ...read.value, set: set.name, tag };
+			sweep = { ...read.value, set: set.name, tag, person: person.name };
 		} else {
 			const said = Told.safeParse(strip(form));
 			if (!said.success)
