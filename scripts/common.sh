@@ -195,6 +195,27 @@ stop_server() {
 	rm -f "$DATA/app-$1.pid"
 }
 
+# What starts the database and the proxy again where they end: one for a data folder.
+start_watch() {
+	if process_is "$(cat "$DATA/watch.pid" 2>/dev/null)" scripts/watch; then return; fi
+	private_log "$DATA/watch.out"
+	setsid scripts/watch >>"$DATA/watch.out" 2>&1 9>&- </dev/null &
+	echo $! > "$DATA/watch.pid"
+}
+
+stop_watch() {
+	local pid i
+	pid=$(cat "$DATA/watch.pid" 2>/dev/null || true)
+	rm -f "$DATA/watch.pid"
+	if process_is "$pid" scripts/watch; then
+		# It ends between two looks: what it has begun to start is there to be stopped.
+		for i in $(seq 100); do
+			process_is "$pid" scripts/watch || return 0
+			sleep 0.1
+		done
+	fi
+}
+
 stop_all() {
 	stop_gauges
 	stop_server demo

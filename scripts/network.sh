@@ -102,6 +102,16 @@ proxy_is_current() {
 	[ ! -s "$DATA/tls/cert.pem" ] || cmp -s "$DATA/tls/cert.pem" "$PROXY/cert.pem"
 }
 
+# Runs the proxy with the file that it has.
+run_proxy() {
+	private_log "$DATA/proxy.out"
+	HOME=$PROXY XDG_DATA_HOME=$PROXY XDG_CONFIG_HOME=$PROXY setsid $(as_user caddy) \
+		caddy run --config "$PROXY/Caddyfile" --adapter caddyfile \
+		>"$DATA/proxy.out" 2>&1 9>&- </dev/null &
+	echo $! > "$DATA/proxy.pid.new"
+	mv "$DATA/proxy.pid.new" "$PROXY/pid"
+}
+
 # start_proxy ADDRESS PORT...: starts the proxy, or says why it cannot.
 start_proxy() {
 	local i
@@ -112,12 +122,7 @@ start_proxy() {
 		(umask 077; cp "$DATA/tls/cert.pem" "$PROXY/cert.pem"; cp "$DATA/tls/key.pem" "$PROXY/key.pem")
 	fi
 	if [ "$(id -u)" = 0 ]; then chown -R caddy:caddy "$PROXY"; fi
-	private_log "$DATA/proxy.out"
-	HOME=$PROXY XDG_DATA_HOME=$PROXY XDG_CONFIG_HOME=$PROXY setsid $(as_user caddy) \
-		caddy run --config "$PROXY/Caddyfile" --adapter caddyfile \
-		>"$DATA/proxy.out" 2>&1 9>&- </dev/null &
-	echo $! > "$DATA/proxy.pid.new"
-	mv "$DATA/proxy.pid.new" "$PROXY/pid"
+	run_proxy
 	for i in $(seq 100); do
 		proxy_answers "$1" && return
 		proxy_runs || break

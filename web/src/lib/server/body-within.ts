@@ -72,10 +72,13 @@ async function readWithin(
 	const separator = separatorOf(request.headers.get('content-type') ?? '');
 	const pieces: Buffer[] = [];
 	let [bytes, parts] = [0, 1];
+	// Let go of and not cancelled where it is refused: that would end the connection before the answer.
+	const reader = body.getReader();
 	try {
-		// Node's streams are iterables, which the types of a browser's do not know.
-		for await (const chunk of body as unknown as AsyncIterable<Uint8Array>) {
-			const piece = Buffer.from(chunk.buffer, chunk.byteOffset, chunk.byteLength);
+		for (;;) {
+			const { done, value } = await reader.read();
+			if (done) break;
+			const piece = Buffer.from(value.buffer, value.byteOffset, value.byteLength);
 			bytes += piece.length;
 			if (bytes > limit.bytes) return { ok: false, why: 'too-large' };
 			if (separator !== null) parts += countIn(piece, separator, limit.parts);
@@ -84,6 +87,8 @@ async function readWithin(
 		}
 	} catch {
 		return { ok: false, why: 'broken-off' };
+	} finally {
+		reader.releaseLock();
 	}
 	const { url, method, headers, signal } = request;
 	const whole = new Request(url, { method, headers, body: Buffer.concat(pieces), signal });
