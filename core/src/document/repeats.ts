@@ -8,7 +8,8 @@ import {
 	combinedUncertainty,
 	expandedUncertainty,
 	pooled,
-	type Repeatability
+	type Repeatability,
+	type Scatter
 } from '../verdict/index.ts';
 import { biasUnchecked, usualScatter } from './one-reading.ts';
 import type { Job, Reading } from './schema.ts';
@@ -31,8 +32,8 @@ export interface RepeatMean<Q extends number = Millimetres> {
 	readonly spread: Q;
 	/** Half-width of the 95 % interval. */
 	readonly uncertainty: Q;
-	/** The part of it that the repeats and the rounding make: what is left in a difference by the same gauge and person. */
-	readonly ownUncertainty: Q;
+	/** What of it repeats and rounding make: what is left in a difference by the same gauge and person. */
+	readonly own: Scatter;
 }
 
 /**
@@ -42,7 +43,7 @@ export interface RepeatMean<Q extends number = Millimetres> {
 export function uncertaintyOfDifference(a: RepeatMean, b: RepeatMean): number {
 	const isSame = gaugeOf(a.newest) === gaugeOf(b.newest) && a.newest.person === b.newest.person;
 	return isSame
-		? combinedUncertainty(a.ownUncertainty, b.ownUncertainty)
+		? combinedUncertainty(expandedUncertainty(a.own), expandedUncertainty(b.own))
 		: combinedUncertainty(a.uncertainty, b.uncertainty);
 }
 const gaugeOf = ({ gauge }: Reading) => gauge.id ?? gauge.name;
@@ -162,9 +163,11 @@ export function meanOfRepeats<Q extends number>(
 		newest,
 		repeats: set,
 		spread: (Math.max(...values) - Math.min(...values)) as Q,
-		ownUncertainty: expandedUncertainty(own) as Q,
+		own,
 		uncertainty: expandedUncertainty({
-			...own,
+			resolution: own.resolution,
+			count: own.count,
+			repeatability: single,
 			betweenPeople,
 			correction: newest.gauge.correctionError ? siOf(newest.gauge.correctionError) : 0,
 			bias: biasUnchecked(newest)
