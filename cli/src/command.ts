@@ -6,8 +6,8 @@
  *
  * FILE is a file, or `-` for standard input. `evaluate` prints the sheet of a
  * job as JSON, or as text with --table; `verify` says whether a signed sheet is
- * as it was signed, and by the public keys in --keys, one a line, whether by this shop. Exit 0 when all is well, 1 when a sheet does not verify, 2
- * when the file or the call is wrong, with every problem on a line of its own.
+ * as it was signed, and by which shop: --keys names a file of the shop's public keys, one per
+ * line. Exit 0 when all is well, 1 when a sheet does not verify, 2 when the file or the call is wrong, with every problem on a line of its own.
  */
 import { parseArgs } from 'node:util';
 import {

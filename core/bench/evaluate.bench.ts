@@ -8,25 +8,19 @@
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
 import { evaluate, headsOf, stationsOf, type Job } from '../src/index.ts';
+import { LAYOUT } from './truth/head.ts';
 
 const demo = JSON.parse(readFileSync('demo/jobs/2409-twin-cam.json', 'utf8')) as Job;
 
 /** The demo's twin cam as a V8 of 32 valves, each station with its three readings. */
 function job32(tested: boolean): Job {
-	const layout = {
-		arrangement: 'V',
-		cylinders: 8,
-		valvesPerCylinder: 4,
-		numbering: 'alternating',
-		pairing: 'mirrored'
-	} as const;
-	const stations = stationsOf(layout).map((place) => ({ ...place, shims: ['0.40 mm'] }));
+	const stations = stationsOf(LAYOUT).map((place) => ({ ...place, shims: ['0.40 mm'] }));
 	const setup = structuredClone(demo.setup);
 	if (!tested) for (const kind of Object.values(setup.kinds)) delete kind.spring!.tested;
 	return {
 		...demo,
-		engine: { ...demo.engine, layout },
-		heads: [...headsOf(layout)],
+		engine: { ...demo.engine, layout: LAYOUT },
+		heads: [...headsOf(LAYOUT)],
 		setup,
 		stations,
 		readings: stations.flatMap((station, i) =>

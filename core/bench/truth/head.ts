@@ -9,7 +9,8 @@ import {
 } from '../../src/index.ts';
 
 const ID = '0197b000-0000-7000-8000-000000000001';
-const LAYOUT = {
+/** A V8 of 32 valves. */
+export const LAYOUT = {
 	arrangement: 'V',
 	cylinders: 8,
 	valvesPerCylinder: 4,

@@ -1,7 +1,7 @@
 /** A station as it was built against what was planned (handbook §9, step 8). Millimetres. */
 import { message, type Message } from '../message/index.ts';
 import { mm, type Millimetres } from '../units/index.ts';
-import { judge, type Verdict } from '../verdict/index.ts';
+import { around, judge, type Verdict } from '../verdict/index.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {
@@ -42,11 +42,11 @@ export interface AsBuiltLimits {
 }
 
 /**
- * The limits of an as-built height: a stop from the thinnest shim on, which may be missing or in
- * twice, and never within the tolerance itself.
+ * The limits of an as-built height. It is a stop once it is off by the thinnest shim, because a
+ * shim may be missing or fitted twice, and never within the tolerance. Source: shop practice.
  *
  * @param shims thicknesses in stock and in the build, in mm
- * @param otherwise where nothing is known of any shim
+ * @param otherwise the stop where no shim is known, in mm
  */
 export function asBuiltLimits(
 	tolerance: Millimetres,
@@ -67,13 +67,12 @@ export function asBuiltVerdict(
 	{ tolerance, part }: AsBuiltLimits,
 	uncertainty: number
 ): Verdict<Millimetres> {
-	const around = (reach: number, severity: 'watch' | 'stop') => [
-		{ code: 'planned-height', side: 'floor', at: mm(planned.height - reach), severity } as const,
-		{ code: 'planned-height', side: 'ceiling', at: mm(planned.height + reach), severity } as const
-	];
 	return judge(measured, {
 		dimension: 'length',
-		limits: [...around(tolerance, 'watch'), ...around(part, 'stop')],
+		limits: [
+			...around('planned-height', planned.height, tolerance, 'watch'),
+			...around('planned-height', planned.height, part, 'stop')
+		],
 		sources: ['measured'],
 		uncertainty,
 		remedy: (_, state) => {

@@ -1,36 +1,37 @@
 /**
- * What stands for a gauge of which too little is known: how far one of its readings scatters,
- * and how far it may read wrong while it was never checked. Source: handbook §5. All are judgment
- * calls that a shop can change.
+ * Defaults for a gauge about which too little is known: its repeatability, and its possible error
+ * until it is checked. Source: handbook §5. All are judgment calls; a shop can change the
+ * repeatability.
  */
+import { UNKNOWN_TESTER } from '../spring/index.ts';
 import { inches, siOf } from '../units/index.ts';
 import type { Limits } from './schema/limits.ts';
 import type { Quantity } from './quantities.ts';
 import type { Reading } from './schema.ts';
 
-/** Resolutions that one reading scatters by at least, where nobody has stated or measured it. */
+/** Least standard deviation of one reading, in resolutions, where nobody has stated or measured it. */
 export const UNKNOWN_REPEAT = 2;
 
-/** Resolutions that a gauge that was never checked may read wrong by. */
+/** Half-width of the possible error of a gauge that was never checked, in resolutions. */
 const UNCHECKED_RESOLUTIONS = 3;
 
-/** One standard deviation of one reading: a length in mm, or a part of the load. */
+/** One standard deviation of one reading: in mm, or as a fraction of the load. */
 export const ONE_READING = {
 	height: inches(0.0015),
 	sealGap: inches(0.003),
 	indicator: inches(0.001),
 	clay: inches(0.005),
 	feeler: inches(0.001),
-	tester: 0.01,
+	tester: UNKNOWN_TESTER.scatter,
 	onHead: 0.03
 } as const;
 
-/** The part of a load that a tester that was never checked may read wrong by. */
-export const UNCHECKED_PART = { tester: 0.02, onHead: 0.05 } as const;
+/** Half-width of the possible error of an on-head tester that was never checked, as a fraction of the load. */
+const UNCHECKED_ON_HEAD = 0.05;
 
 type LengthDefault = Exclude<keyof typeof ONE_READING, 'tester' | 'onHead'>;
 
-/** Which default a quantity goes by; what a micrometer reads goes by its resolution alone. */
+/** The default for each quantity. Micrometer readings use the resolution alone. */
 const DEFAULT_OF: Partial<Record<Quantity, LengthDefault>> = {
 	'installed-height': 'height',
 	'built-height': 'height',
@@ -65,9 +66,9 @@ export function usualScatter({ quantity, read, gauge }: Reading, limits?: Limits
 }
 
 /**
- * How far on either side a gauge may read wrong that was never checked against a standard: its
- * maker's stated accuracy, else the larger of three resolutions and, on the head, a part of the
- * load. 0 once it was checked. Source: handbook §5.
+ * Half-width of the possible error of a gauge that was never checked against a standard: its
+ * maker's stated accuracy, or three resolutions, or 5 % of the load for an on-head tester if that
+ * is more. 0 once it was checked. Source: handbook §5.
  *
  * @returns mm or N, as the reading's unit says
  */
@@ -77,6 +78,6 @@ export function biasUnchecked({ quantity, read, gauge }: Reading): number {
 	if (gauge.accuracy !== undefined) return siOf(gauge.accuracy);
 	const resolutions = UNCHECKED_RESOLUTIONS * siOf(gauge.resolution);
 	return quantity === 'on-head-load'
-		? Math.max(resolutions, UNCHECKED_PART.onHead * siOf(read))
+		? Math.max(resolutions, UNCHECKED_ON_HEAD * siOf(read))
 		: resolutions;
 }

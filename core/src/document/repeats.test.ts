@@ -70,7 +70,7 @@ describe('what readings come to', () => {
 		// spread 0.2: sd 0.1414, 3.7 times the default, which does not explain it; of the mean 0.1
 		expect(now.uncertainty).toBeCloseTo(half(0.1, 0.1414214, 0.01 / ROUNDED, 0.03 / UNIFORM), 5);
 	});
-	it('stands on the job’s own repeats from ten pairs on, and on the default before', () => {
+	it('uses the job’s own repeats from ten pairs on, and the default before that', () => {
 		const pairs = (count: number): Reading[] =>
 			Array.from({ length: count }, (_, i) => ({ set: id(800 + i), station: `${i + 1}I` })).flatMap(
 				(same, i) => [

@@ -1,9 +1,9 @@
 /** The bare height, against its kind: a seat that was cut deeper stands out. Source: handbook §3. */
 import { mm, type Millimetres } from '../units/index.ts';
 import { message } from '../message/index.ts';
-import { judge, notMeasured, type Verdict } from '../verdict/index.ts';
+import { around, judge, notMeasured, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
-import { around, resolutionOf, unjudged } from './judging.ts';
+import { resolutionOf, unjudged } from './judging.ts';
 import type { StationRead } from './read.ts';
 import { outlierRemedy } from './station-remarks.ts';
 

@@ -1,9 +1,15 @@
 /** Installed height: with what stands under it and in it, against the height aimed for. Source: handbook §3. */
 import { mm, toComparisonStep, type Millimetres } from '../units/index.ts';
 import { message } from '../message/index.ts';
-import { combinedUncertainty, notMeasured, type Limit, type Verdict } from '../verdict/index.ts';
+import {
+	around,
+	combinedUncertainty,
+	notMeasured,
+	type Limit,
+	type Verdict
+} from '../verdict/index.ts';
 import { figure } from './figure.ts';
-import { around, judgedOr, resolutionOf } from './judging.ts';
+import { judgedOr, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 import type { Remark } from './remark.ts';
 import type { KindSheet } from './kind.ts';

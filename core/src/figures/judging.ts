@@ -1,5 +1,5 @@
 /** What the figures of a station are judged with: limits, their words, and figures without any. */
-import { lengthOf, mm, newtons, type Millimetres, type Newtons } from '../units/index.ts';
+import { lengthOf, newtons, type Millimetres, type Newtons } from '../units/index.ts';
 import { message, type Message } from '../message/index.ts';
 import type { RepeatMean } from '../document/index.ts';
 import {
@@ -35,23 +35,6 @@ export const unjudged = (figure: Millimetres, why: Message): Verdict<Millimetres
 	figure,
 	sources: ['measured']
 });
-
-/**
- * Floor and ceiling as far on either side of a length.
- *
- * @param reach half the distance between them, in mm
- */
-export function around(
-	code: LimitCode,
-	middle: Millimetres,
-	reach: Millimetres,
-	severity: Limit['severity']
-): Limit<Millimetres>[] {
-	return [
-		{ code, side: 'floor', at: mm(middle - reach), severity },
-		{ code, side: 'ceiling', at: mm(middle + reach), severity }
-	];
-}
 
 /**
  * Floor and ceiling about a load, a part of it on either side.

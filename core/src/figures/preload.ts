@@ -1,9 +1,9 @@
 /** Preload of hydraulic lifters. Source: handbook §7. */
 import { lengthOf, type Millimetres } from '../units/index.ts';
 import { message } from '../message/index.ts';
-import type { Verdict } from '../verdict/index.ts';
+import { around, type Verdict } from '../verdict/index.ts';
 import { figure } from './figure.ts';
-import { around, judgedOr, resolutionOf } from './judging.ts';
+import { judgedOr, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 
 declare module '../message/message.ts' {

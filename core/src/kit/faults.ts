@@ -2,7 +2,9 @@
 import { message, type Message } from '../message/index.ts';
 import type { LibraryPart, SpringCard } from '../part/index.ts';
 import { inches, lengthOf, loadOf } from '../units/index.ts';
+import { KINDS } from '../station/index.ts';
 import type { Problem } from '../file/index.ts';
+import type { Kit } from './schema.ts';
 
 declare module '../message/message.ts' {
 	interface Messages {
@@ -34,3 +36,20 @@ export const faultsOf = (parts: readonly LibraryPart[]): Problem[] =>
 				}))
 			: []
 	);
+
+/**
+ * The same of the springs that kits name and a library has, by the name of each.
+ *
+ * @param library every part that the kits may name
+ */
+export function faultsOfKits(kits: readonly Kit[], library: readonly LibraryPart[]): Problem[] {
+	const named = new Set(kits.flatMap((kit) => KINDS.map((kind) => kit.kinds[kind].spring)));
+	return library.flatMap((one) =>
+		one.sort === 'spring' && named.has(one.part.id)
+			? springFaults(one.part).map(({ field, text }) => ({
+					path: `${one.part.name}, ${field}`,
+					text
+				}))
+			: []
+	);
+}

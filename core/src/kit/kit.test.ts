@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { defaultSetup, newJob, withKit, type Job } from '../document/index.ts';
 import { evaluate } from '../evaluation/index.ts';
 import type { LibraryPart } from '../part/index.ts';
-import { boxAgainst, shortInBox, springFaults } from './index.ts';
+import { boxAgainst, faultsOfKits, shortInBox, springFaults } from './index.ts';
 import { readKits, writeKits } from './file.ts';
 import type { Kit } from './schema.ts';
 
@@ -104,6 +104,17 @@ describe('the spring of a kit', () => {
 		['solid a hundredth below its seat', { bind: '1.790 in' }, ['bind']],
 		['without a bind height', { bind: undefined }, []]
 	])('%s', (_, change, fields) => expect(faults(change)).toEqual(fields));
+	it('is named where a kit takes it from the library', () => {
+		const { spring } = KIT.kinds.intake;
+		const library = PARTS.map((one) =>
+			one.part.id === spring
+				? { ...one, part: { ...one.part, seat: { height: '1.800 in', load: '0 lbf' } } }
+				: one
+		) as typeof PARTS;
+		expect(faultsOfKits([KIT], PARTS)).toEqual([]);
+		expect(faultsOfKits([KIT], library).map(({ path }) => path)).toEqual(['Quill 7, seat.load']);
+		expect(faultsOfKits([], library)).toEqual([]);
+	});
 });
 
 describe('a job built from a kit of which no diameter is known', () => {

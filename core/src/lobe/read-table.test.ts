@@ -32,7 +32,7 @@ function table({ heading, from, to, nose = 0, step = 1, ...how }: How): string[]
 	}
 	return rows;
 }
-describe('a table that is none', () => {
+describe('text that is not a lift table', () => {
 	const faultsOf = (rows: string[][], changed: Partial<TableMeaning> = {}) =>
 		readTable(rows, { ...guessTable(rows).meaning, ...changed }).faults;
 	const good = table({ from: -70, to: 70 });

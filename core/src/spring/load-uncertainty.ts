@@ -6,11 +6,19 @@ import { isBeyondTested, type Curve } from './curve.ts';
 /** How far either side of a height its local rate is taken over, in mm. */
 const REACH = 0.4;
 /**
- * One standard deviation of a load read on a tester that was never checked, as a part of the
- * load: its scatter, and the half-width within which it may read wrong. Source: handbook §5.
+ * A bench tester of which nothing is known, in fractions of the load: one standard deviation of a
+ * reading, and the half-width of its possible error. Source: handbook §5, a judgment call.
  */
-export const uncheckedTester = (scatter = 0.01, bias = 0.02): number =>
-	Math.hypot(scatter, bias / Math.sqrt(3));
+export const UNKNOWN_TESTER = { scatter: 0.01, bias: 0.02 } as const;
+
+/**
+ * One standard deviation of a load read on a tester that was never checked.
+ *
+ * @param scatter one standard deviation of a reading, as a fraction of the load
+ * @returns a fraction of the load
+ */
+export const uncheckedTester = (scatter: number = UNKNOWN_TESTER.scatter): number =>
+	Math.hypot(scatter, UNKNOWN_TESTER.bias / Math.sqrt(3));
 const UNCHECKED_TESTER = uncheckedTester();
 /** What stands for the height's part where a card gives no rate to work it out by, as a part of the load. */
 const NO_RATE = 0.05;
@@ -32,9 +40,9 @@ export function localRate(curve: Curve, height: Millimetres): NewtonsPerMillimet
 
 /**
  * Half-width of the 95 % interval of a load from a curve: the height's own interval times the
- * rate of the curve there, and, where the curve was tested, how surely its tester read: by its
- * own checks, or as one that was never checked. Source: handbook §5. A card that gives no rate leaves the height's part
- * unknown, and it is never taken for none.
+ * local rate of the curve, combined with the tester's uncertainty where the curve was tested. A
+ * card without a rate leaves the height's part unknown, which never counts as zero. Source:
+ * handbook §5.
  *
  * @param height where the load is taken, within the curve
  * @param uncertainty half-width of the height's interval, in mm

@@ -46,9 +46,9 @@ export function expandedUncertainty({
 	const people = (betweenPeople?.deviation ?? 0) ** 2;
 	const variance = repeated + people + rounding ** 2 + correction ** 2 + bias ** 2 / 3;
 	if (variance === 0) return 0;
-	// One estimate that stands for both has its own degrees of freedom once, for their sum.
+	// One estimate used for both counts its degrees of freedom once, for their sum.
 	const estimated =
-		repeatability && repeatability.freedom === betweenPeople?.freedom
+		repeatability && repeatability === betweenPeople
 			? (repeated + people) ** 2 / repeatability.freedom
 			: repeated ** 2 / (repeatability?.freedom ?? Infinity) +
 				people ** 2 / (betweenPeople?.freedom ?? Infinity);

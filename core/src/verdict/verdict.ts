@@ -4,6 +4,7 @@
  * (handbook §12). Nothing is ever clear because data is missing.
  */
 import {
+	mm,
 	toComparisonStep,
 	type COMPARISON_STEP,
 	type CubicCentimetres,
@@ -62,6 +63,23 @@ export interface Limit<Q extends number = number> {
 	readonly side: 'floor' | 'ceiling';
 	readonly at: Q;
 	readonly severity: 'watch' | 'stop';
+}
+
+/**
+ * Floor and ceiling as far on either side of a length.
+ *
+ * @param reach half the distance between them, in mm
+ */
+export function around(
+	code: LimitCode,
+	middle: Millimetres,
+	reach: Millimetres,
+	severity: Limit['severity']
+): Limit<Millimetres>[] {
+	return [
+		{ code, side: 'floor', at: mm(middle - reach), severity },
+		{ code, side: 'ceiling', at: mm(middle + reach), severity }
+	];
 }
 
 export interface Verdict<Q extends number = number> {

@@ -830,7 +830,7 @@ export const sentences: Sentences = {
 	'import.no-columns': 'the first line must name the columns, “sort” and “name” among them',
 	'import.no-parts': 'has no parts in it',
 	'import.older': ({ name }) =>
-		`${name} or its count changed after this file was exported: left as it is. Export again to change it`,
+		`${name} or its count changed after this file was exported, so the line was skipped. Export again and repeat your change`,
 	'import.no-figures': 'has no lines of figures',
 	'import.which-column': 'which column is what?',
 	'import.not-figure': ({ column, read }) => `${column} “${read}” is no figure`,

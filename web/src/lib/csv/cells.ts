@@ -1,7 +1,7 @@
 /**
  * Cells of CSV that a spreadsheet would take for a formula. What begins like one goes out behind
- * an apostrophe, by the CSV parser's own escaping, and comes back without it. A whole figure with
- * its unit, such as "-0.050 in", is none and goes as it is.
+ * an apostrophe, by the CSV parser's own escaping, and comes back without it. A complete figure
+ * with its unit, such as "-0.050 in", is not a formula and is written unchanged.
  */
 
 /** What the parser escapes, for its `escapeFormulae`; an apostrophe before it is escaped along. */

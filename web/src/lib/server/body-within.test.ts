@@ -52,7 +52,7 @@ describe('a body', () => {
 		expect(await bodyWithin(request, LIMIT)).toEqual({ ok: false, why: 'too-many-parts' });
 		expect(taken()).toBeLessThan(4);
 	});
-	it('that breaks off is told so', async () => {
+	it('is reported as broken off when the sender stops', async () => {
 		const body = new ReadableStream({ pull: (controller) => controller.error(new Error('gone')) });
 		const request = new Request('http://shop/', {
 			method: 'POST',

@@ -1,5 +1,15 @@
 /** What a shop decides once for all its jobs: the careful usual, and what it changed of that. */
-import { defaultSetup, messageOf, type LengthUnit, type Setup } from '@zinc-ledger/core';
+import {
+	defaultSetup,
+	loadText,
+	messageOf,
+	MM_PER,
+	ONE_READING,
+	UNKNOWN_REPEAT,
+	UNSAID_LIMITS,
+	type LengthUnit,
+	type Setup
+} from '@zinc-ledger/core';
 import { Setup as SetupSchema } from '@zinc-ledger/core/schema';
 import { tell } from '@zinc-ledger/words';
 import { flatten, unflatten, understood, type Values } from '$lib/forms/flat';
@@ -10,6 +20,35 @@ const inUnits = (length: LengthUnit) => ({ length, load: length === 'in' ? 'lbf'
 /** The texts of what jobs start with where the shop changed nothing. */
 export const usualTexts = (unit: LengthUnit): Values =>
 	flatten(defaultSetup(unit, ''), SHOP_FIELDS);
+
+/**
+ * What applies where a shop and its jobs say nothing, for each field of a shop's policies: what
+ * jobs start with, and the defaults that a job does not carry.
+ */
+export function defaultTexts(unit: LengthUnit): Values {
+	// Half a thousandth is a default of its own.
+	const length = (of: number) => `${Number((of / MM_PER[unit]).toFixed(4))} ${unit}`;
+	const { tester, onHead, ...lengths } = ONE_READING;
+	const oneReading = {
+		...Object.fromEntries(Object.entries(lengths).map(([of, usual]) => [of, length(usual)])),
+		tester: String(tester),
+		onHead: String(onHead)
+	};
+	return {
+		'limits.outlierMax': length(UNSAID_LIMITS.outlierMax),
+		'limits.sealHeight': length(UNSAID_LIMITS.sealHeight),
+		'limits.leakDown': String(UNSAID_LIMITS.leakDown),
+		'limits.sagWatch': String(UNSAID_LIMITS.sagWatch),
+		'limits.sagStop': String(UNSAID_LIMITS.sagStop),
+		'limits.controlHeadroom': String(UNSAID_LIMITS.controlHeadroom),
+		'limits.netSeatLoad': loadText(UNSAID_LIMITS.netSeatLoad, inUnits(unit).load),
+		'limits.unknownRepeat': String(UNKNOWN_REPEAT),
+		...Object.fromEntries(
+			Object.entries(oneReading).map(([of, usual]) => [`limits.oneReading.${of}`, usual])
+		),
+		...Object.fromEntries(Object.entries(usualTexts(unit)).filter(([, text]) => text !== ''))
+	};
+}
 
 /** Unchecked: the usual set-up with the shop's own in its places. */
 const setupFrom = (unit: LengthUnit, own: Values) =>

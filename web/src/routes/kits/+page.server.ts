@@ -1,15 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
-import {
-	faultsOf,
-	KINDS,
-	message,
-	SORT_OF,
-	springFaults,
-	type Kit,
-	type LibraryPart,
-	type Problem
-} from '@zinc-ledger/core';
+import { faultsOf, faultsOfKits, message, SORT_OF } from '@zinc-ledger/core';
 import { readKits } from '@zinc-ledger/core/kits';
 import { kitsFromCsv } from '$lib/kits/csv';
 import { ask } from '$lib/server/ask';
@@ -52,7 +43,7 @@ export const actions = {
 		const library = await ask((db) => listParts(db));
 		const sortOf = new Map(library.map(({ part, sort }) => [part.id, sort]));
 		const read = kitsFromCsv(text, (id, place) => sortOf.get(id) === SORT_OF[place], uuid);
-		const problems = read.ok ? faultsOfNamed(read.kits, library) : read.problems;
+		const problems = read.ok ? faultsOfKits(read.kits, library) : read.problems;
 		if (!read.ok || problems.length > 0) return fail(400, { file: name, problems: [...problems] });
 		await ask((db) => importKits(db, { kits: read.kits, parts: [] }, person));
 		return { taken: read.kits.length };
@@ -70,16 +61,3 @@ export const actions = {
 		return {};
 	}
 };
-
-/** What is wrong with the springs that kits name and the library has, by the name of each. */
-function faultsOfNamed(kits: readonly Kit[], library: readonly LibraryPart[]): Problem[] {
-	const named = new Set(kits.flatMap((kit) => KINDS.map((kind) => kit.kinds[kind].spring)));
-	return library.flatMap((one) =>
-		one.sort === 'spring' && named.has(one.part.id)
-			? springFaults(one.part).map(({ field, text }) => ({
-					path: `${one.part.name}, ${field}`,
-					text
-				}))
-			: []
-	);
-}

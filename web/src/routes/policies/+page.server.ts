@@ -5,10 +5,10 @@ import { ask } from '$lib/server/ask';
 import { formTexts } from '$lib/server/body';
 import { shopKeys } from '$lib/server/shop-key';
 import { changeLimits, limitChanges, ownLimits } from '$lib/server/shop';
-import { changesOf, shopProblems, usualTexts } from '$lib/setup/shop';
+import { changesOf, defaultTexts, shopProblems } from '$lib/setup/shop';
 
 export const load = async ({ locals }) => ({
-	usual: usualTexts(locals.units.length),
+	usual: defaultTexts(locals.units.length),
 	...(await ask(async (db) => ({
 		own: await ownLimits(db),
 		changes: await limitChanges(db),

@@ -1,7 +1,6 @@
 <script lang="ts">
 	/** What the shop decides once for its jobs; the careful usual stands where it decides nothing. */
 	import { untrack } from 'svelte';
-	import { ONE_READING, UNKNOWN_REPEAT, UNSAID_LIMITS } from '@zinc-ledger/core';
 	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
 	import { sendForm } from '$lib/forms/send-form.svelte';
@@ -22,24 +21,8 @@
 	const problems = $derived<Record<string, string>>(form?.problems ?? {});
 	const LIMITS = [...LIMIT_FIELDS, ...INSPECTED_FIELDS];
 	const choices = SHOP_FIELDS.filter((field) => !LIMITS.includes(field));
-	/** The careful one, where nobody chose: the first of its list. */
-	/** What stands for the few of which a new job says nothing. */
-	const UNSAID: Values = {
-		'limits.outlierMax': `${UNSAID_LIMITS.outlierMax} mm`,
-		'limits.sealHeight': `${UNSAID_LIMITS.sealHeight} mm`,
-		'limits.leakDown': String(UNSAID_LIMITS.leakDown),
-		'limits.sagWatch': String(UNSAID_LIMITS.sagWatch),
-		'limits.sagStop': String(UNSAID_LIMITS.sagStop),
-		'limits.unknownRepeat': String(UNKNOWN_REPEAT),
-		...Object.fromEntries(
-			Object.entries(ONE_READING).map(([of, usual]) => [
-				`limits.oneReading.${of}`,
-				of === 'tester' || of === 'onHead' ? String(usual) : `${usual} mm`
-			])
-		)
-	};
 	const usualOf = ({ path, choices: all = [], names, sort }: SetupFieldSpec) => {
-		const usual = data.usual[path] || UNSAID[path] || all[0] || (sort === 'yes-no' ? 'no' : 'none');
+		const usual = data.usual[path] || all[0] || (sort === 'yes-no' ? 'no' : 'none');
 		return names?.[usual] ?? usual;
 	};
 	const named = (path: string) => SHOP_FIELDS.find((field) => field.path === path);
@@ -111,8 +94,8 @@
 					<h2 class="mt-5 border-b border-ink pb-1 font-semibold">Signing key</h2>
 					<p class="py-1.5 text-[13px] text-soft">
 						{data.keys.length > 0
-							? 'Sheets are signed with the shop’s own key. Whoever has this public key can check that a sheet is from this shop.'
-							: 'The shop’s key is made when the first sheet is signed.'}
+							? 'Signed sheets carry this shop’s digital signature. Anyone with this public key can check it.'
+							: 'The key is created when you sign the first sheet.'}
 					</p>
 					{#each data.keys as key (key)}
 						<p class="figure border-b border-hair py-1.5 text-[13px] break-all">{key}</p>

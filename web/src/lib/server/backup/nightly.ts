@@ -61,20 +61,20 @@ async function writtenIn(folder: string): Promise<Date[]> {
 	return Promise.all(names.map(async (name) => (await stat(join(folder, name))).mtime));
 }
 
-/** Clocks of a machine and its disk differ by less. */
+/** A file dated further ahead than this was made while the clock was wrong. */
 const AHEAD = HOUR;
 const isAhead = (at: Date, now: Date) => at.getTime() > now.getTime() + AHEAD;
 
 /**
- * When the last backup of a folder was written, whoever made it; null where there is none. One
- * from the future, made while the clock was wrong, says nothing of how old the last one is.
+ * When the newest backup in a folder was written; null without one. Backups dated in the future
+ * do not count: the clock was wrong when they were made.
  */
 export async function lastBackup(folder: string, now = new Date()): Promise<Date | null> {
 	const written = (await writtenIn(folder)).filter((at) => !isAhead(at, now));
 	return written.reduce<Date | null>((last, at) => (last && last > at ? last : at), null);
 }
 
-/** Whether a night's backup is to be made: none of the last day is there, whatever the future has. */
+/** Whether tonight's backup is due: none was made within the last day. Those dated in the future do not count. */
 export function isDue(made: readonly Date[], now: Date): boolean {
 	return !made.some((at) => !isAhead(at, now) && now.getTime() - at.getTime() < DAY);
 }

@@ -58,7 +58,7 @@ describe('a job in the database', () => {
 		expect(await loadJob(test.db, stolen.id)).toBeUndefined();
 	});
 
-	it('says who brought it in from a file, whoever made its entries', async () => {
+	it('records who imported it, apart from who made its entries', async () => {
 		const person = { id: twinCam.people[0]!.id } as Person;
 		await noteImport(test.db, six.id, person);
 		expect(await importedBy(test.db, six.id)).toBe(twinCam.people[0]!.name);
