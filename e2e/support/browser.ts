@@ -276,14 +276,17 @@ export class Browser {
 		return this.driver.findElements(By.css(css));
 	}
 
-	/** The element of one of these tags that reads so, or else that has the text in what it reads. */
+	/**
+	 * The element of one of these tags that reads so, or else that has the text in what it reads.
+	 * A unit or a letter must be all that it reads: “in” is also within “Find”.
+	 */
 	async named(text: string, tags = 'button, a, label, summary'): Promise<WebElement> {
 		return this.#waited(
 			`const [text, tags] = arguments;
 			const said = (e) => e.textContent.replaceAll(/\\s+/g, ' ').trim();
 			const all = [...document.querySelectorAll(tags)];
 			return all.find((e) => said(e) === text || e.ariaLabel === text) ??
-				all.find((e) => said(e).includes(text)) ?? null`,
+				(text.length > 3 ? all.find((e) => said(e).includes(text)) : null) ?? null`,
 			[text, tags],
 			`nothing reads “${text}”`
 		);
@@ -350,9 +353,10 @@ export class Browser {
 		await this.devtools('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
 	}
 
-	/** Opens the menu of the bench: units, person, light or dark. */
+	/** Opens the menu of the bench, which takes a moment to show: units, person, light or dark. */
 	async benchMenu(): Promise<void> {
 		await (await this.find('[data-menu=bench]')).click();
+		await this.find('[data-menu=bench][data-state=open]');
 	}
 
 	/** Begins the round that the page offers; heights ask if the locator is in place. */
