@@ -278,7 +278,7 @@ export class Browser {
 
 	/**
 	 * The element of one of these tags that reads so, or else that has the text in what it reads.
-	 * A unit or a letter must be all that it reads: “in” is also within “Find”.
+	 * What is as short as a unit or a valve is what it begins with: “in” is also within “Find”.
 	 */
 	async named(text: string, tags = 'button, a, label, summary'): Promise<WebElement> {
 		return this.#waited(
@@ -286,7 +286,7 @@ export class Browser {
 			const said = (e) => e.textContent.replaceAll(/\\s+/g, ' ').trim();
 			const all = [...document.querySelectorAll(tags)];
 			return all.find((e) => said(e) === text || e.ariaLabel === text) ??
-				(text.length > 3 ? all.find((e) => said(e).includes(text)) : null) ?? null`,
+				all.find((e) => (text.length > 3 ? said(e).includes(text) : said(e).startsWith(text))) ?? null`,
 			[text, tags],
 			`nothing reads “${text}”`
 		);
