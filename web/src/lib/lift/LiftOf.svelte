@@ -6,8 +6,10 @@
 	import { getBook } from '$lib/job/book.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
+	import { WORKER_FAILED } from '$lib/worker/asked-worker';
 	import AddStep from './AddStep.svelte';
 	import Ladder from './Ladder.svelte';
+	import type { Ladders } from './ladders.svelte';
 	import LimitsOverLift from './LimitsOverLift.svelte';
 	import Steps from './Steps.svelte';
 	import type { Library } from './steps';
@@ -15,16 +17,21 @@
 	interface Props {
 		kind: Kind;
 		library: Library;
+		ladders: Ladders;
 		steps: readonly ChangeStep[];
 	}
-	let { kind, library, steps = $bindable() }: Props = $props();
+	let { kind, library, ladders, steps = $bindable() }: Props = $props();
 	const book = getBook();
 	const bench = getBench();
 	const { length } = bench;
 	const stepped = $derived(inSteps(book.job, book.sheet, kind, steps));
 	const last = $derived(stepped.at(-1)!);
-	const room = $derived(liftRoom(last.job, last.sheet, kind, library.parts));
-	const { cam, limits, unknown, ladder } = $derived(room);
+	// Without the shop's parts: those are tried in a worker, and take longer than a page may.
+	const room = $derived(liftRoom(last.job, last.sheet, kind));
+	const { cam, limits, unknown } = $derived(room);
+	const ladder = $derived(ladders.of[kind] ?? room.ladder);
+	const isTrying = $derived(ladders.of[kind] === null && !ladders.failed);
+	$effect(() => void ladders.ask(last.job, kind, library.parts));
 	const first = $derived(limits[0]);
 	const add = (step: ChangeStep) => (steps = [...steps, step]);
 </script>
@@ -61,5 +68,10 @@
 		<Steps {kind} {stepped} onchange={(kept) => (steps = kept)} />
 	{/if}
 	<AddStep {kind} now={last.sheet} {library} onadd={add} />
-	{#if limits.length > 0}<Ladder {kind} {ladder} onadd={add} />{/if}
+	{#if limits.length > 0}
+		<Ladder {kind} {ladder} onadd={add} />
+		<p class="mt-1 text-[13px] text-soft" role="status">
+			{#if isTrying}Trying the shop’s parts…{:else if ladders.failed}{WORKER_FAILED}{/if}
+		</p>
+	{/if}
 </section>

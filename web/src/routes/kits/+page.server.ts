@@ -1,13 +1,11 @@
 import { fail } from '@sveltejs/kit';
-import { v7 as uuid } from 'uuid';
-import { faultsOf, faultsOfKits, message, SORT_OF } from '@zinc-ledger/core';
-import { readKits } from '@zinc-ledger/core/kits';
-import { kitsFromCsv } from '$lib/kits/csv';
+import { message } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { formTexts, formWithFile, isId } from '$lib/server/body';
 import { listKept, retireKept } from '$lib/server/kept';
 import { importKits, partsOfKits } from '$lib/server/kits';
 import { listParts } from '$lib/server/parts';
+import { work } from '$lib/server/work/pool';
 
 export const load = async ({ url }) => {
 	const find = url.searchParams.get('find') ?? '';
@@ -32,20 +30,10 @@ export const actions = {
 				problems: [{ path: 'file', text: message('import.choose-file', { what: 'kits' }) }]
 			});
 		const { name, text } = file;
-		if (text.trimStart().startsWith('{')) {
-			const read = readKits(text);
-			const problems = read.ok ? faultsOf(read.value.parts) : read.problems;
-			if (!read.ok || problems.length > 0)
-				return fail(400, { file: name, problems: [...problems] });
-			await ask((db) => importKits(db, read.value, person));
-			return { taken: read.value.kits.length };
-		}
 		const library = await ask((db) => listParts(db));
-		const sortOf = new Map(library.map(({ part, sort }) => [part.id, sort]));
-		const read = kitsFromCsv(text, (id, place) => sortOf.get(id) === SORT_OF[place], uuid);
-		const problems = read.ok ? faultsOfKits(read.kits, library) : read.problems;
-		if (!read.ok || problems.length > 0) return fail(400, { file: name, problems: [...problems] });
-		await ask((db) => importKits(db, { kits: read.kits, parts: [] }, person));
+		const read = await work('kitsFile', { text, library });
+		if (!read.ok) return fail(400, { file: name, problems: [...read.problems] });
+		await ask((db) => importKits(db, read, person));
 		return { taken: read.kits.length };
 	},
 	retire: async ({ request, locals }) => {

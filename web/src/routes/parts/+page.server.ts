@@ -1,13 +1,11 @@
 import { fail } from '@sveltejs/kit';
-import { v7 as uuid } from 'uuid';
-import { PART_SORTS, type LibraryPart, type PartSort } from '@zinc-ledger/core';
-import { readParts } from '@zinc-ledger/core/parts';
-import { partsFromCsv } from '$lib/parts/csv';
+import { PART_SORTS, type PartSort } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { formTexts, formWithFile, isId } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
 import { importParts, listParts, pageOfParts, retirePart, revisionsOf } from '$lib/server/parts';
 import { countInOrOut, Short } from '$lib/server/stock';
+import { work } from '$lib/server/work/pool';
 import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 
@@ -31,22 +29,12 @@ export const actions = {
 				problems: [{ path: 'file', text: message('import.choose-file', { what: 'parts' }) }]
 			});
 		const { name, text } = file;
-		const known = new Map((await ask((db) => listParts(db))).map((part) => [part.part.id, part]));
-		const isJson = text.trimStart().startsWith('{');
+		const library = await ask((db) => listParts(db));
 		const revisions = await ask(revisionsOf);
-		const read = isJson
-			? readParts(text)
-			: partsFromCsv(
-					text,
-					units,
-					(id) => known.get(id),
-					uuid,
-					(id) => revisions.get(id) ?? ''
-				);
+		const read = await work('partsFile', { text, units, library, revisions });
 		if (!read.ok) return fail(400, { file: name, problems: [...read.problems] });
-		const parts: readonly LibraryPart[] = 'value' in read ? read.value : read.parts;
-		await ask((db) => importParts(db, parts, person));
-		return { taken: parts.length, older: 'older' in read ? [...read.older] : [] };
+		await ask((db) => importParts(db, read.parts, person));
+		return { taken: read.parts.length, older: [...read.older] };
 	},
 	stock: async ({ request, locals }) => {
 		if (!locals.person)

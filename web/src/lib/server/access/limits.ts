@@ -73,10 +73,12 @@ async function minutesLeft(consume: () => Promise<unknown>): Promise<number | nu
 /** Requests a minute: far more than a person at work makes, far fewer than a program that guesses. */
 const asked = {
 	session: new RateLimiterMemory({ points: 1800, duration: 60 }),
-	address: new RateLimiterMemory({ points: 600, duration: 60 })
+	address: new RateLimiterMemory({ points: 600, duration: 60 }),
+	/** Paper through one customer's link, which takes time to lay out. */
+	link: new RateLimiterMemory({ points: 10, duration: 60 })
 };
 
-/** Whether a browser, or an address where nobody is signed in, asks too often. */
+/** Whether a browser, an address where nobody is signed in, or a customer's link asks too often. */
 export const asksTooOften = async (of: keyof typeof asked, whose: string): Promise<boolean> =>
 	(await minutesLeft(() => asked[of].consume(whose))) !== null;
 

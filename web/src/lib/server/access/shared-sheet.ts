@@ -1,16 +1,23 @@
 import { message } from '@zinc-ledger/core';
 import { ask } from '../ask';
-import { signedOut, type SignedOut } from '../out/signed-out';
 import { refuse } from '../refuse';
-import { readSigned } from '../signed';
+import { asksTooOften } from './limits';
 import { opened } from './shares';
+import { keyOf } from './tokens';
 
-/** The sheet that a customer's link opens; refused in the same words whether it never was one or has ended. */
+/**
+ * The frozen text of the sheet that a customer's link opens, counted each time; refused in the
+ * same words whether it never was one or has ended.
+ *
+ * @param isPaper it is to be laid out, which a link may ask for some times a minute only
+ */
 export async function openedSheet(
 	token: string,
-	counts: boolean
-): Promise<{ readonly signed: SignedOut; readonly until: string }> {
-	const found = await ask((db) => opened(db, token, counts));
+	isPaper: boolean
+): Promise<{ readonly text: string; readonly until: string }> {
+	if (isPaper && (await asksTooOften('link', keyOf(token))))
+		refuse(429, message('access.too-often'));
+	const found = await ask((db) => opened(db, token, true));
 	if (!found) refuse(404, message('access.link-ended'));
-	return { signed: signedOut(readSigned(found.content)), until: found.until.toISOString() };
+	return { text: found.content, until: found.until.toISOString() };
 }

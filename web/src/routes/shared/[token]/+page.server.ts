@@ -1,8 +1,11 @@
 import { openedSheet } from '$lib/server/access/shared-sheet';
+import { signedOut } from '$lib/server/out/signed-out';
+import { readSigned } from '$lib/server/signed';
 
 /** What a customer is told of a sheet besides its paper: nothing of the shop's own. */
 export const load = async ({ params, setHeaders }) => {
-	const { signed, until } = await openedSheet(params.token, true);
+	const { text, until } = await openedSheet(params.token, false);
+	const signed = signedOut(readSigned(text));
 	// Neither a search engine nor the next page learns of the link.
 	setHeaders({ 'x-robots-tag': 'noindex', 'referrer-policy': 'no-referrer' });
 	const { job } = signed;

@@ -2,8 +2,8 @@ import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { lengthOf, medianSpring, mm, applyToSetup, type LibraryPart } from '@zinc-ledger/core';
 import { problemsOf } from '@zinc-ledger/core/file';
-import { readSweep, Sweep } from '@zinc-ledger/core/sweep-schema';
-import { newSweep, sweepFromCsv, type Columns } from '$lib/springs/csv';
+import { Sweep } from '@zinc-ledger/core/sweep-schema';
+import { newSweep, type Columns } from '$lib/springs/csv';
 import { testedOf } from '$lib/springs/worked';
 import { ask } from '$lib/server/ask';
 import { formTexts, formWithFile, trimmed } from '$lib/server/body';
@@ -11,6 +11,7 @@ import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
 import { listParts } from '$lib/server/parts';
 import { readSetForm } from '$lib/server/spring-set-form';
+import { work } from '$lib/server/work/pool';
 import { editSet, findSet, keepSweep, springsOf } from '$lib/server/springs';
 import { message, type Problem } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
@@ -41,19 +42,19 @@ export const actions = {
 			fail(400, { file: name, problems: [...problems] });
 		if (text.trim() === '')
 			return refused([{ path: 'file', text: message('import.choose-file', { what: 'sweep' }) }]);
+		const said = Told.safeParse(strip(form));
+		if (!said.success) return refused([{ path: 'columns', text: message('import.which-column') }]);
+		const columns = Object.fromEntries(
+			Object.entries(said.data).filter(([, value]) => value !== undefined)
+		) as Partial<Columns>;
+		const found = await work('sweepFile', { text, columns });
 		let sweep;
-		if (text.trimStart().startsWith('{')) {
-			const read = readSweep(text);
+		if (found.type === 'sweep') {
+			const { read } = found;
 			if (!read.ok) return refused(read.problems);
 			sweep = { ...read.value, set: set.name, tag, person: person.name };
 		} else {
-			const said = Told.safeParse(strip(form));
-			if (!said.success)
-				return refused([{ path: 'columns', text: message('import.which-column') }]);
-			const told = Object.fromEntries(
-				Object.entries(said.data).filter(([, value]) => value !== undefined)
-			);
-			const read = sweepFromCsv(text, told as Partial<Columns>);
+			const { read } = found;
 			if (read.sort === 'wrong') return refused(read.problems);
 			if (read.sort === 'ask')
 				return { ask: { name, text, tag, names: read.names, guess: read.guess } };

@@ -2,12 +2,14 @@
 	/** How much lift this head can take, and what changes laid on each other gain. */
 	import { KINDS, keptSteps, type ChangeStep, type Kind } from '@zinc-ledger/core';
 	import { getBook } from '$lib/job/book.svelte';
+	import { Ladders } from '$lib/lift/ladders.svelte';
 	import LiftOf from '$lib/lift/LiftOf.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
 	let { data } = $props();
 	const book = getBook();
+	const ladders = new Ladders();
 	const none = (): Record<Kind, readonly ChangeStep[]> => ({ intake: [], exhaust: [] });
 	let steps = $state.raw(none());
 	let problem = $state<string | null>(null);
@@ -39,6 +41,7 @@
 		<LiftOf
 			{kind}
 			library={data}
+			{ladders}
 			bind:steps={() => steps[kind], (now) => ((steps = { ...steps, [kind]: now }), (kept = false))}
 		/>
 	{/each}

@@ -1,12 +1,14 @@
 import { openedSheet } from '$lib/server/access/shared-sheet';
-import { sheetPdf } from '$lib/server/out/pdf';
+import { signedOut } from '$lib/server/out/signed-out';
+import { readSigned } from '$lib/server/signed';
+import { work } from '$lib/server/work/pool';
 
 /** The customer's copy. */
 export async function GET({ params, url }) {
-	const { signed } = await openedSheet(params.token, false);
+	const { text } = await openedSheet(params.token, true);
 	const size = url.searchParams.get('size') === 'Letter' ? 'Letter' : 'A4';
-	const name = signed.job.number.replace(/[^\w-]+/g, '_');
-	return new Response(new Uint8Array(await sheetPdf(signed, size, true)), {
+	const name = signedOut(readSigned(text)).job.number.replace(/[^\w-]+/g, '_');
+	return new Response(new Uint8Array(await work('sheetPdf', { text, size, isCustomers: true })), {
 		headers: {
 			'content-type': 'application/pdf',
 			'content-disposition': `inline; filename="job-${name}.pdf"`,

@@ -3,9 +3,8 @@ import { opened } from '$lib/server/access/shares';
 import { ask } from '$lib/server/ask';
 import { sheetCsv } from '$lib/server/out/csv';
 import { signedOut, type SignedOut } from '$lib/server/out/signed-out';
-import { labelPdf, sheetPdf } from '$lib/server/out/pdf';
-import { reportPdf } from '$lib/server/out/report';
 import { readSigned, signedText } from '$lib/server/signed';
+import { work } from '$lib/server/work/pool';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
@@ -15,7 +14,7 @@ export async function GET({ params, url }) {
 	const signed = signedOut(readSigned(text));
 	const size = url.searchParams.get('size') === 'Letter' ? 'Letter' : 'A4';
 	const name = `job-${signed.job.number.replace(/[^\w-]+/g, '_')}-sheet-${signed.signed.revision}`;
-	const pdf = (content: Buffer, what = '') =>
+	const pdf = (content: Uint8Array, what = '') =>
 		answer(new Uint8Array(content), 'application/pdf', `inline; filename="${name}${what}.pdf"`);
 	switch (params.file) {
 		case 'sheet.json':
@@ -27,14 +26,17 @@ export async function GET({ params, url }) {
 				`attachment; filename="${name}.csv"`
 			);
 		case 'sheet.pdf':
-			return pdf(await sheetPdf(signed, size, false));
+			return pdf(await work('sheetPdf', { text, size, isCustomers: false }));
 		case 'customer.pdf':
-			return pdf(await sheetPdf(signed, size, true), '-customer');
+			return pdf(await work('sheetPdf', { text, size, isCustomers: true }), '-customer');
 		case 'report.pdf':
 			if (!signed.visit) refuse(404, message('visit.none-signed'));
-			return pdf(await reportPdf(signed, size), '-report');
+			return pdf(await work('reportPdf', { text, size }), '-report');
 		case 'label.pdf':
-			return pdf(await labelPdf(signed, await labelCode(signed, params, url)), '-label');
+			return pdf(
+				await work('labelPdf', { text, address: await labelCode(signed, params, url) }),
+				'-label'
+			);
 		default:
 			refuse(404, message('server.unknown', { what: 'output' }));
 	}

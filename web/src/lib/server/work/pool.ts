@@ -1,0 +1,63 @@
+/**
+ * Threads for what would keep everybody else's page waiting. The queue is short and every task
+ * has a deadline: what is too much is refused, and told so.
+ */
+import { isMainThread } from 'node:worker_threads';
+import { Piscina } from 'piscina';
+import { message } from '@zinc-ledger/core';
+import { log } from '../log';
+import { refuse } from '../refuse';
+import type * as Tasks from './tasks';
+
+type Name = keyof typeof Tasks;
+type Asked<N extends Name> = Parameters<(typeof Tasks)[N]>[0];
+type Done<N extends Name> = Awaited<ReturnType<(typeof Tasks)[N]>>;
+
+/** The tasks as a script of their own, which the build writes; without it they run where they are asked for. */
+const script = process.env.ZINC_TASKS;
+const THREADS = 2;
+/** Tasks that wait for a thread, at most. */
+const QUEUE = 24;
+/** What takes longer is ended, with its thread, in ms. */
+const DEADLINE = 30_000;
+/** A thread without work for so long is let go of, in ms: what it holds in memory too. */
+const IDLE = 20_000;
+const HEAP_MB = 192;
+
+let pool: Piscina | undefined;
+const poolOf = (filename: string) =>
+	(pool ??= new Piscina({
+		filename,
+		minThreads: 0,
+		maxThreads: THREADS,
+		maxQueue: QUEUE,
+		idleTimeout: IDLE,
+		resourceLimits: { maxOldGenerationSizeMb: HEAP_MB }
+	}));
+
+/**
+ * Does a task of tasks.ts in a thread of its own.
+ *
+ * @throws 503 where too many wait already, or it took too long
+ */
+export async function work<N extends Name>(name: N, asked: Asked<N>): Promise<Done<N>> {
+	if (!script || !isMainThread) {
+		const tasks = await import('./tasks');
+		return (tasks[name] as (asked: Asked<N>) => Done<N>)(asked);
+	}
+	const threads = poolOf(script);
+	if (threads.queueSize >= QUEUE) refuse(503, message('server.busy'));
+	const signal = AbortSignal.timeout(DEADLINE);
+	try {
+		return (await threads.run(asked, { name, signal })) as Done<N>;
+	} catch (failure) {
+		if (!signal.aborted) throw failure;
+		log.warn({ task: name }, 'took too long');
+		refuse(503, message('server.busy'));
+	}
+}
+
+export async function closeWork(): Promise<void> {
+	await pool?.destroy();
+	pool = undefined;
+}

@@ -1,0 +1,128 @@
+/**
+ * What takes longer than a page may wait: files that are read in, and paper. It runs in threads
+ * of its own (see pool.ts), so what comes in and goes out is plain data.
+ */
+import { v7 as uuid } from 'uuid';
+import {
+	faultsOf,
+	faultsOfKits,
+	SORT_OF,
+	type Kit,
+	type LibraryPart,
+	type Problem,
+	type Units
+} from '@zinc-ledger/core';
+import { readJob, type Read } from '@zinc-ledger/core/file';
+import { readKits } from '@zinc-ledger/core/kits';
+import { readParts } from '@zinc-ledger/core/parts';
+import type { AnySignedSheet } from '@zinc-ledger/core/signed';
+import { readSweep } from '@zinc-ledger/core/sweep-schema';
+import { kitsFromCsv } from '$lib/kits/csv';
+import { partsFromCsv } from '$lib/parts/csv';
+import { sweepFromCsv, type Columns, type SweepCsv } from '$lib/springs/csv';
+import { labelPdf as label, sheetPdf as sheet, type Size } from '../out/pdf';
+import { reportPdf as report } from '../out/report';
+import { signedOut } from '../out/signed-out';
+
+const isJson = (text: string) => text.trimStart().startsWith('{');
+
+/** Reads a job's file. */
+export const jobFile = ({ text }: { text: string }): Read => readJob(text);
+
+export type PartsFile =
+	| {
+			readonly ok: true;
+			readonly parts: readonly LibraryPart[];
+			readonly older: readonly Problem[];
+	  }
+	| { readonly ok: false; readonly problems: readonly Problem[] };
+
+/**
+ * Reads a file of parts, JSON or CSV.
+ *
+ * @param library the shop's parts as they are, each with the revision that it stands at
+ */
+export function partsFile(asked: {
+	readonly text: string;
+	readonly units: Units;
+	readonly library: readonly LibraryPart[];
+	readonly revisions: ReadonlyMap<string, string>;
+}): PartsFile {
+	const { text, units, library, revisions } = asked;
+	if (isJson(text)) {
+		const read = readParts(text);
+		return read.ok ? { ok: true, parts: read.value, older: [] } : read;
+	}
+	const known = new Map(library.map((part) => [part.part.id, part]));
+	return partsFromCsv(
+		text,
+		units,
+		(id) => known.get(id),
+		uuid,
+		(id) => revisions.get(id) ?? ''
+	);
+}
+
+export type KitsFile =
+	| {
+			readonly ok: true;
+			readonly kits: readonly Kit[];
+			readonly parts: readonly LibraryPart[];
+	  }
+	| { readonly ok: false; readonly problems: readonly Problem[] };
+
+/**
+ * Reads a file of kits, JSON with the parts that they name or CSV that names parts of the library;
+ * one whose parts have faults is refused.
+ */
+export function kitsFile(asked: {
+	readonly text: string;
+	readonly library: readonly LibraryPart[];
+}): KitsFile {
+	const { text, library } = asked;
+	const checked = (
+		{ kits, parts }: { kits: readonly Kit[]; parts: readonly LibraryPart[] },
+		problems: readonly Problem[]
+	): KitsFile => (problems.length > 0 ? { ok: false, problems } : { ok: true, kits, parts });
+	if (isJson(text)) {
+		const read = readKits(text);
+		return read.ok ? checked(read.value, faultsOf(read.value.parts)) : read;
+	}
+	const sortOf = new Map(library.map(({ part, sort }) => [part.id, sort]));
+	const read = kitsFromCsv(text, (id, place) => sortOf.get(id) === SORT_OF[place], uuid);
+	return read.ok ? checked({ kits: read.kits, parts: [] }, faultsOfKits(read.kits, library)) : read;
+}
+
+/** A sweep of the open format, or the columns of a CSV file: found, or asked for. */
+export type SweepFile =
+	| { readonly type: 'sweep'; readonly read: ReturnType<typeof readSweep> }
+	| { readonly type: 'csv'; readonly read: SweepCsv };
+
+/** Reads a file of one spring's loads. @param columns what somebody said of them */
+export const sweepFile = (asked: {
+	readonly text: string;
+	readonly columns: Partial<Columns>;
+}): SweepFile =>
+	isJson(asked.text)
+		? { type: 'sweep', read: readSweep(asked.text) }
+		: { type: 'csv', read: sweepFromCsv(asked.text, asked.columns) };
+
+/** A signed sheet as its frozen text has it, and the paper that it goes out on. */
+interface OnPaper {
+	readonly text: string;
+	readonly size: Size;
+}
+const outOf = ({ text }: OnPaper) => signedOut(JSON.parse(text) as AnySignedSheet);
+
+/** The signed sheet on paper; the customer's copy leaves out what is to stay in the shop. */
+export const sheetPdf = (asked: OnPaper & { readonly isCustomers: boolean }): Promise<Uint8Array> =>
+	sheet(outOf(asked), asked.size, asked.isCustomers);
+
+/** The report of a return visit. */
+export const reportPdf = (asked: OnPaper): Promise<Uint8Array> => report(outOf(asked), asked.size);
+
+/** The label for the head. @param address what its code leads to */
+export const labelPdf = (asked: {
+	readonly text: string;
+	readonly address: string;
+}): Promise<Uint8Array> => label(outOf({ ...asked, size: 'A4' }), asked.address);
