@@ -193,7 +193,35 @@ serve_network() {
 	if [ ! -s "$DATA/tls/cert.pem" ]; then
 		say "Tablets trust it once they have this certificate: $(proxy_authority)"
 	fi
+	backup_key_once
 	first_owner
+}
+
+# shop_secrets: what the shop's program and its backups are told: this machine's key, and the
+# public half of the owner's.
+shop_secrets() {
+	ZINC_KEY=$(secret key)
+	ZINC_BACKUP_RECIPIENT=${ZINC_BACKUP_RECIPIENT:-$(cat "$DATA/backup-recipient" 2>/dev/null || true)}
+	export ZINC_KEY ZINC_BACKUP_RECIPIENT
+}
+
+# new_backup_key: what backups are encrypted to from now on; prints the private half, which is
+# kept nowhere on this machine.
+new_backup_key() {
+	npx tsx --tsconfig web/tsconfig.json web/src/lib/server/backup/command.ts key \
+		"$DATA/backup-recipient"
+}
+KEY_ADVICE='Print it, or save it away from this machine: it is shown once, and nothing else opens the backups'
+
+# At first the shop's owner is given the key of the backups, on a console and in no log.
+backup_key_once() {
+	[ ! -s "$DATA/backup-recipient" ] || return 0
+	if [ -t 1 ]; then
+		say "The key of this shop's backups: $(new_backup_key)"
+		say "$KEY_ADVICE. Backups are encrypted to it once the shop is started again: ./start --own --network --restart"
+	else
+		say 'Backups are not encrypted yet: ./zinc backup-key makes the key, once'
+	fi
 }
 
 access_command() {

@@ -5,6 +5,7 @@
  */
 import { createHash, randomUUID, timingSafeEqual } from 'node:crypto';
 import { createServer } from 'node:http';
+import { fileURLToPath } from 'node:url';
 
 const port = Number(process.env.PORT ?? 4600);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -16,14 +17,19 @@ if (!LOOPBACK.test(host)) {
 	);
 	process.exit(1);
 }
-const { ZINC_NETWORK: network, ORIGIN: origin, ZINC_PROXY_SECRET: secret } = process.env;
+const {
+	ZINC_NETWORK: network,
+	ORIGIN: origin,
+	ZINC_PROXY_SECRET: secret,
+	ZINC_KEY: key
+} = process.env;
 /**
  * On the shop's network a proxy stands in front, which has the TLS; ORIGIN is the shop's own
  * address, and requests are the proxy's where they hold the secret that it was given.
  */
 const isBehindProxy = network === '1';
-if (isBehindProxy && (!origin?.startsWith('https://') || !secret)) {
-	console.error('ZINC_NETWORK needs ORIGIN, an https:// address, and ZINC_PROXY_SECRET.');
+if (isBehindProxy && (!origin?.startsWith('https://') || !secret || !key)) {
+	console.error('ZINC_NETWORK needs ORIGIN, an https:// address, ZINC_PROXY_SECRET and ZINC_KEY.');
 	process.exit(1);
 }
 // The framework would believe what a browser says of itself.
@@ -34,6 +40,8 @@ else {
 	delete process.env.ORIGIN;
 	process.env.PROTOCOL_HEADER = 'x-zinc-scheme';
 }
+/** What runs in threads of its own; the build writes it beside the server. */
+process.env.ZINC_TASKS = fileURLToPath(new URL('./build/tasks/tasks.js', import.meta.url));
 const { handler } = await import('./build/handler.js');
 /** A page elsewhere may point a name of its own at this machine: it is not answered. */
 const local = ['127.0.0.1', 'localhost', '[::1]', host].map((name) => `${name}:${port}`);

@@ -10,6 +10,8 @@ export const SECRET = 'what-the-proxy-was-given';
 export const NAME = 'bench.test';
 export const PASSWORD = 'four plain words in a row';
 export const PIN = '7391';
+/** What PINs and second factors are kept under. */
+export const KEY = Buffer.alloc(32, 'k').toString('base64url');
 
 export interface Asked {
 	readonly method?: string;
@@ -45,7 +47,8 @@ export const onNetwork = (tlsPort: number) => ({
 	ZINC_NETWORK: '1',
 	ORIGIN: `https://${NAME}:${tlsPort}`,
 	ZINC_PROXY_SECRET: SECRET,
-	ZINC_METRICS_TOKEN: 'a token for figures'
+	ZINC_METRICS_TOKEN: 'a token for figures',
+	ZINC_KEY: KEY
 });
 
 /**

@@ -15,6 +15,7 @@ import { answerNo, isForeign, refusalOf } from '$lib/server/access/gate';
 import { closeLimits } from '$lib/server/access/limits';
 import { EXPORTS } from '$lib/access/needs';
 import { onNetwork } from '$lib/server/access/network';
+import { sealClear } from '$lib/server/access/sealed-columns';
 import { whoAsks, type Who } from '$lib/server/access/who-asks';
 import { ask } from '$lib/server/ask';
 import { deriveMissingGently, deriveSoon } from '$lib/server/asked/soon';
@@ -31,11 +32,13 @@ import { tell } from '@zinc-ledger/words';
 import { told } from '$lib/server/refuse';
 import { unitsNamed } from '$lib/server/units-for';
 import { noteAnswer } from '$lib/server/watch';
+import { closeWork } from '$lib/server/work/pool';
 
 process.on('sveltekit:shutdown', () => {
 	hangUp();
 	void closeLive();
 	void closeLimits();
+	void closeWork();
 	void closeDatabase();
 });
 
@@ -46,6 +49,10 @@ export const init: ServerInit = () => {
 	void database()
 		.then((db) => publishKeys(db))
 		.catch(() => undefined);
+	if (onNetwork())
+		void database()
+			.then(sealClear)
+			.catch((error: unknown) => log.error({ error: String(error) }, 'secrets not sealed'));
 	const folder = backupFolder();
 	// Of several processes of a shop one backs it up.
 	if (folder !== null && process.env.ZINC_NIGHTLY !== '')

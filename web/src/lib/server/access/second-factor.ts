@@ -3,6 +3,7 @@ import { Secret, TOTP } from 'otpauth';
 import QRCode from 'qrcode';
 import type { Offered } from '$lib/access/access';
 import type { Database } from '../database/connection';
+import { seal, unseal } from './sealed-text';
 
 /** Seconds that a code holds. */
 const PERIOD = 30;
@@ -51,7 +52,7 @@ export const setSecondFactor = async (
 ): Promise<void> =>
 	void (await db
 		.updateTable('sign_in')
-		.set({ second_factor: secret, second_factor_used: step })
+		.set({ second_factor: secret && seal(secret), second_factor_used: step })
 		.where('person_id', '=', personId)
 		.execute());
 
@@ -61,7 +62,7 @@ export const hasSecondFactor = async (db: Database, personId: string): Promise<b
 /** Whether a code is right, and was not used before; it is used up. */
 export async function useCode(db: Database, personId: string, code: string): Promise<boolean> {
 	const kept = await keptOf(db, personId);
-	const step = kept && stepOf(kept.secret, code, kept.used);
+	const step = kept?.secret ? stepOf(kept.secret, code, kept.used) : null;
 	if (step === null) return false;
 	const used = await db
 		.updateTable('sign_in')
@@ -79,5 +80,7 @@ async function keptOf(db: Database, personId: string) {
 		.select(['second_factor as secret', 'second_factor_used as used'])
 		.where('person_id', '=', personId)
 		.executeTakeFirst();
-	return row?.secret ? { secret: row.secret, used: row.used } : null;
+	if (!row?.secret) return null;
+	// One that this machine cannot open takes no code at all: it is not as if there were none.
+	return { secret: unseal(row.secret), used: row.used };
 }

@@ -94,14 +94,19 @@ const touch = (db: Database, key: string) =>
 		.where('key', '=', key)
 		.execute();
 
-/** Puts somebody at a shared bench, by PIN, under a new token; nobody where there is none. */
+/**
+ * Puts somebody at a shared bench, by PIN, under a new token; nobody where there is none.
+ *
+ * @returns the token; null where the session has another by now, since the same was asked twice
+ * at once: the bench keeps the one that it was given first
+ */
 export async function changePerson(
 	db: Database,
 	{ key }: Session,
 	person: Person | null
-): Promise<string> {
+): Promise<string | null> {
 	const token = newToken();
-	await db
+	const changed = await db
 		.updateTable('session')
 		.set({
 			key: keyOf(token),
@@ -110,8 +115,8 @@ export async function changePerson(
 			person_until: person && soon()
 		})
 		.where('key', '=', key)
-		.execute();
-	return token;
+		.executeTakeFirst();
+	return changed.numUpdatedRows > 0n ? token : null;
 }
 
 export const endSession = (db: Database, { key }: Session) =>

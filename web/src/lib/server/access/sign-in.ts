@@ -92,7 +92,9 @@ export async function takeOver(
 		return message('access.pin-refused');
 	}
 	await forgive('pin', person.id);
-	keepToken(event.cookies, await ask((db) => changePerson(db, session, person)));
+	const token = await ask((db) => changePerson(db, session, person));
+	if (token === null) return null;
+	keepToken(event.cookies, token);
 	await noteAct(event, { what: 'person-changed', person: person.id });
 	return null;
 }
@@ -101,5 +103,6 @@ export async function takeOver(
 export async function leaveBench(event: RequestEvent): Promise<void> {
 	const { session } = event.locals;
 	if (!session?.atBench) return;
-	keepToken(event.cookies, await ask((db) => changePerson(db, session, null)));
+	const token = await ask((db) => changePerson(db, session, null));
+	if (token !== null) keepToken(event.cookies, token);
 }

@@ -1,20 +1,28 @@
 /** Codes that let people in, and what ends them. */
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Person } from '@zinc-ledger/core';
 import { addPerson } from '../people';
+import { sealAll, sealClear } from './sealed-columns';
+import { unseal } from './sealed-text';
+import { hasSecondFactor, setSecondFactor, useCode } from './second-factor';
+import { changePerson, findSession, openSession } from './sessions';
 import { testDatabase, type TestDatabase } from '../test-database';
 import {
 	changeSignIn,
+	checkPin,
 	checkPassword,
 	findInvitation,
 	invite,
 	join,
-	listColleagues
+	listColleagues,
+	setSecret
 } from './sign-ins';
 
+const KEY = Buffer.alloc(32, 'k').toString('base64url');
 let test: TestDatabase;
 let owner: Person;
 beforeAll(async () => {
+	vi.stubEnv('ZINC_KEY', KEY);
 	test = await testDatabase('sign_ins');
 	owner = (await addPerson(test.db, 'Runa Tarn', 'RT'))!;
 	await joined(owner, await invite(test.db, null, 'owner', null));
@@ -69,5 +77,58 @@ describe('a code', () => {
 			person.id
 		);
 		expect(await standing(person)).toMatchObject({ role: 'helper', ended: false });
+	});
+});
+
+describe('what a thief of the database would use', () => {
+	const kept = () =>
+		test.db
+			.selectFrom('sign_in')
+			.select(['pin', 'second_factor'])
+			.where('person_id', '=', owner.id)
+			.executeTakeFirstOrThrow();
+	const SECRET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567';
+
+	it('is under a key that lies elsewhere: PIN and second factor', async () => {
+		await setSecret(test.db, owner.id, 'pin', '7391');
+		await setSecondFactor(test.db, owner.id, SECRET);
+		const { pin, second_factor: second } = await kept();
+		expect([pin, second].every((one) => one!.startsWith('sealed:'))).toBe(true);
+		expect(unseal(pin!)).toMatch(/^\$argon2id\$/);
+		expect(unseal(second!)).toBe(SECRET);
+		expect(await checkPin(test.db, owner.id, '7391')).toBe(true);
+		expect(await checkPin(test.db, owner.id, '7392')).toBe(false);
+	});
+	it('is sealed at the next start where an earlier release kept it in clear', async () => {
+		const clear = unseal((await kept()).pin!)!;
+		await test.db.updateTable('sign_in').set({ pin: clear, second_factor: SECRET }).execute();
+		await sealClear(test.db);
+		expect(unseal((await kept()).second_factor!)).toBe(SECRET);
+		expect((await kept()).pin).not.toBe(clear);
+		expect(await checkPin(test.db, owner.id, '7391')).toBe(true);
+	});
+	it('goes under a new key with all others, also where that was cut off half-way', async () => {
+		const next = Buffer.alloc(32, 'n').toString('base64url');
+		await sealAll(test.db, [KEY], next);
+		expect(await sealAll(test.db, [KEY], next)).toEqual({ pin: 0, second_factor: 0 });
+		expect(unseal((await kept()).second_factor!, next)).toBe(SECRET);
+		// A machine without the key lets nobody in by it, and does not take it for none.
+		expect(await checkPin(test.db, owner.id, '7391')).toBe(false);
+		expect(await hasSecondFactor(test.db, owner.id)).toBe(true);
+		expect(await useCode(test.db, owner.id, '000000')).toBe(false);
+	});
+});
+
+describe('a bench that is taken over twice at once', () => {
+	it('keeps the token that it was given first', async () => {
+		const token = await openSession(test.db, owner, true);
+		const { session } = (await findSession(test.db, token))!;
+		const [first, second] = await Promise.all([
+			changePerson(test.db, session, owner),
+			changePerson(test.db, session, owner)
+		]);
+		const given = [first, second].filter((one) => one !== null);
+		expect(given).toHaveLength(1);
+		expect(await findSession(test.db, given[0]!)).not.toBeNull();
 	});
 });

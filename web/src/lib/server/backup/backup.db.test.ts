@@ -16,7 +16,10 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { sql } from 'kysely';
 import sharp from 'sharp';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { sealClear } from '../access/sealed-columns';
+import { unseal } from '../access/sealed-text';
+import { setSecondFactor } from '../access/second-factor';
 import { loadDemo } from '../demo';
 import { keepPhoto, makeSmall, photoContent } from '../photos';
 import { testDatabase, type TestDatabase } from '../test-database';
@@ -25,6 +28,7 @@ import { backUp, checkBackup, forgetSignedIn, restore, rowsOf } from './backup';
 import { backUpBeforeMigrating } from './before-migrating';
 import { readBackup } from './file';
 import { backupWarning, backUpNightly, isDue } from './nightly';
+import { lockOf, newPair } from './sealed';
 
 let shop: TestDatabase;
 let folder: string;
@@ -217,24 +221,115 @@ describe('a backup', () => {
 describe('a backup under a passphrase', () => {
 	it('says nothing without it, and opens with it: here and by the program that many have', async () => {
 		const sealed = join(folder, 'sealed.backup');
-		await backUp(shop.url, sealed, 'a passphrase of the shop');
+		const passphrase = 'a passphrase of the shop';
+		await backUp(shop.url, sealed, { passphrase });
 		expect((await stat(sealed)).mode & 0o777).toBe(0o600);
 		const bytes = await readFile(sealed);
 		expect(bytes.toString('latin1')).not.toContain('zinc-ledger/backup');
-		await expect(checkBackup(sealed, undefined)).rejects.toThrow('is under a passphrase');
-		await expect(checkBackup(sealed, 'another')).rejects.toThrow('does not open');
+		await expect(checkBackup(sealed, {})).rejects.toThrow('is under a passphrase');
+		await expect(checkBackup(sealed, { passphrase: 'another' })).rejects.toThrow('does not open');
 		await into(async (empty) => {
-			const { rows } = await restore(sealed, empty.url, 'a passphrase of the shop');
+			const { rows } = await restore(sealed, empty.url, { passphrase });
 			expect(rows).toEqual(await rowsOf(shop.db));
 			expect(await said(empty, 'shop_key_secret')).toEqual(await said(shop, 'shop_key_secret'));
 		});
 		bytes[bytes.length - 40]! ^= 1;
 		await writeFile(sealed, bytes);
-		await expect(checkBackup(sealed, 'a passphrase of the shop')).rejects.toThrow('does not open');
+		await expect(checkBackup(sealed, { passphrase })).rejects.toThrow('does not open');
+	});
+});
+
+describe('a backup to the owner’s key', () => {
+	const [ours, theirs] = ['o', 't'].map((letter) => Buffer.alloc(32, letter).toString('base64url'));
+	const PIN_HASH = 'what was kept of a PIN';
+	/** The shop with one PIN and one second factor, under a key of its machine's. */
+	const withSecrets = async (key: string, work: () => Promise<void>) => {
+		vi.stubEnv('ZINC_KEY', key);
+		const { id } = await shop.db.selectFrom('person').select('id').executeTakeFirstOrThrow();
+		await shop.db
+			.insertInto('sign_in')
+			.values({ person_id: id, user_name: 'rt', role: 'owner', password: 'x', pin: PIN_HASH })
+			.execute();
+		await setSecondFactor(shop.db, id, 'A'.repeat(32));
+		// The PIN was kept in clear by an earlier release.
+		await sealClear(shop.db);
+		try {
+			await work();
+		} finally {
+			await shop.db.deleteFrom('sign_in').execute();
+			vi.unstubAllEnvs();
+		}
+	};
+	const keptIn = (of: TestDatabase) =>
+		of.db.selectFrom('sign_in').select(['pin', 'second_factor']).executeTakeFirstOrThrow();
+
+	it('opens with the private half alone, which is nowhere on the machine', async () => {
+		const { key, recipient } = await newPair();
+		const sealed = join(folder, 'owner.backup');
+		await withSecrets(ours!, async () => {
+			await backUp(shop.url, sealed, { recipients: [recipient] });
+			await expect(checkBackup(sealed, {})).rejects.toThrow('to the owner’s key');
+			await expect(checkBackup(sealed, { key: (await newPair()).key })).rejects.toThrow(
+				'does not open'
+			);
+			// On another machine: its PINs and second factors are brought under that machine's key.
+			vi.stubEnv('ZINC_KEY', theirs!);
+			await into(async (empty) => {
+				const restored = await restore(sealed, empty.url, { key });
+				expect(restored).toMatchObject({
+					unopened: { pin: 0, second_factor: 0 },
+					signsAnew: false
+				});
+				const kept = await keptIn(empty);
+				expect(unseal(kept.pin!)).toBe(PIN_HASH);
+				expect(unseal(kept.second_factor!)).toBe('A'.repeat(32));
+				expect(unseal(kept.pin!, ours)).toBeNull();
+			});
+		});
+	});
+	it('is what the nightly one is, and that one is read back all the same', async () => {
+		const { key, recipient } = await newPair();
+		vi.stubEnv('ZINC_BACKUP_RECIPIENT', recipient);
+		const made = await backUpNightly(shop.url, join(folder, 'nightly-owner'));
+		vi.unstubAllEnvs();
+		expect(await lockOf(made)).toBe('key');
+		expect((await checkBackup(made, { key })).contents.rows.job).toBeGreaterThan(10);
+	});
+	it('a plain one gives neither PIN nor second factor away, and says that they are gone elsewhere', async () => {
+		const plain = join(folder, 'plain.backup');
+		await withSecrets(ours!, async () => {
+			const kept = await keptIn(shop);
+			expect([kept.pin, kept.second_factor].every((one) => one!.startsWith('sealed:'))).toBe(true);
+			await backUp(shop.url, plain, null);
+			expect((await readBackup(plain)).contents.key).toBeUndefined();
+			await into(async (empty) => {
+				const restored = await restore(plain, empty.url);
+				expect(restored).toMatchObject({ unopened: { pin: 0, second_factor: 0 }, signsAnew: true });
+			});
+			vi.stubEnv('ZINC_KEY', theirs!);
+			await into(async (empty) => {
+				const { unopened } = await restore(plain, empty.url);
+				expect(unopened).toEqual({ pin: 1, second_factor: 1 });
+				expect(await keptIn(empty)).toEqual({ pin: null, second_factor: null });
+			});
+		});
 	});
 });
 
 describe('a shop that was restored', () => {
+	it('is of another epoch than before, by which browsers see it', async () => {
+		const epochOf = async ({ db }: TestDatabase) =>
+			(await db.selectFrom('shop').select('epoch').executeTakeFirst())?.epoch;
+		await sql`insert into shop (mode) values ('own')`.execute(shop.db);
+		const own = join(folder, 'own.backup');
+		await backUp(shop.url, own);
+		await into(async (empty) => {
+			await restore(own, empty.url);
+			expect(await epochOf(empty)).toMatch(/^[0-9a-f-]{36}$/);
+			expect(await epochOf(empty)).not.toBe(await epochOf(shop));
+		});
+		await sql`delete from shop`.execute(shop.db);
+	});
 	it('has nobody signed in, and says in its trail that it was', async () => {
 		await into(async (empty) => {
 			await restore(file, empty.url);

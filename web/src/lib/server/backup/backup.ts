@@ -6,11 +6,21 @@ import { sql } from 'kysely';
 import { verifySheet } from '@zinc-ledger/core/signed';
 import { sheetCrypto } from '@zinc-ledger/core/signed-node';
 import { note } from '../access/audit';
+import { sealAll, type Unopened } from '../access/sealed-columns';
+import { ownKey } from '../access/sealed-text';
 import { connect, type Database } from '../database/connection';
 import { migrate, migrations, newestMigration } from '../database/migrate';
 import { extractArchive, NotABackup, readBackup, writeBackup, type Contents } from './file';
 import { run } from './postgres';
-import { isSealed, seal, unseal } from './sealed';
+import {
+	lockInEnvironment,
+	lockOf,
+	openerInEnvironment,
+	seal,
+	unseal,
+	type Lock,
+	type Opener
+} from './sealed';
 
 /** Something in a folder of its own, which goes whatever happens. */
 async function within<T>(place: string, work: (folder: string) => Promise<T>): Promise<T> {
@@ -41,20 +51,21 @@ export async function rowsOf(db: Database): Promise<Record<string, number>> {
 	return counted;
 }
 
-/** Tables that are backed up under a passphrase only. */
+/** Tables that are backed up encrypted only. */
 const SECRETS = ['shop_key_secret'];
 
 /**
  * Backs a database up into a file, whatever is written to it meanwhile: what is counted and what
  * is dumped are of one moment.
  *
- * @param passphrase under which the file is put, if any; without one it leaves out the key that
- * the shop signs with, and a shop restored from it makes a new one
+ * @param lock what the file is encrypted with; a plain one leaves out the key that the shop signs
+ * with, and this machine's key, which PINs and second factors are under: a shop restored from it
+ * elsewhere makes new ones
  */
 export async function backUp(
 	url: string,
 	file: string,
-	passphrase = process.env.ZINC_PASSPHRASE
+	lock: Lock | null = lockInEnvironment()
 ): Promise<Contents> {
 	const db = connect(url);
 	try {
@@ -68,11 +79,12 @@ export async function backUp(
 						trx
 					);
 					const counted = await rowsOf(trx);
-					const secrets = passphrase ? [] : SECRETS.filter((table) => table in counted);
+					const secrets = lock ? [] : SECRETS.filter((table) => table in counted);
 					const about = {
 						madeAt: new Date().toISOString(),
 						migration: (await newestMigration(trx))!,
-						rows: { ...counted, ...Object.fromEntries(secrets.map((table) => [table, 0])) }
+						rows: { ...counted, ...Object.fromEntries(secrets.map((table) => [table, 0])) },
+						...(lock && ownKey() && { key: ownKey() })
 					};
 					await run('pg_dump', url, [
 						'--format=custom',
@@ -83,10 +95,10 @@ export async function backUp(
 						`--file=${archive}`
 					]);
 					const contents = { ...about, bytes: (await stat(archive)).size };
-					if (passphrase) {
+					if (lock) {
 						const plain = join(folder, 'plain');
 						await writeBackup(plain, archive, contents);
-						await seal(plain, join(folder, 'sealed'), passphrase);
+						await seal(plain, join(folder, 'sealed'), lock);
 						await rename(join(folder, 'sealed'), file);
 					} else await writeBackup(file, archive, contents);
 					return contents;
@@ -104,39 +116,45 @@ const otherThan = (rows: Record<string, number>, expected: Record<string, number
 /**
  * Restores a backup into an empty database, and looks whether all of it is there.
  *
- * @returns what it holds, and how many signed sheets were verified
+ * @returns what it holds, how many signed sheets were verified, and what must be set up again
  * @throws where the file is not as it was made, the database is not empty, or anything is missing;
  * the database is then to be thrown away
  */
 export async function restore(
 	file: string,
 	url: string,
-	passphrase = process.env.ZINC_PASSPHRASE
-): Promise<Contents & { readonly sheets: number }> {
-	return opened(file, passphrase, (plain) => restorePlain(plain, url));
+	by = openerInEnvironment()
+): Promise<Restored> {
+	return opened(file, by, (plain) => restorePlain(plain, url));
 }
 
-/** Works on a backup as it is under its passphrase, if it is under any. */
+export type Restored = Contents & {
+	readonly sheets: number;
+	/** Sealed texts that no key at hand opens. */
+	readonly unopened: Unopened;
+	/** Whether sheets will be signed with a new key. */
+	readonly signsAnew: boolean;
+};
+
+/** Works on a backup as it is once it is decrypted, if it is encrypted at all. */
 async function opened<T>(
 	file: string,
-	passphrase: string | undefined,
+	by: Opener,
 	work: (plain: string) => Promise<T>
 ): Promise<T> {
-	if (!(await isSealed(file))) return work(file);
-	if (!passphrase)
-		throw new NotABackup(`${file} is under a passphrase: give it in ZINC_PASSPHRASE.`);
+	if ((await lockOf(file)) === null) return work(file);
 	return within(tmpdir(), async (folder) => {
 		const plain = join(folder, 'plain');
-		await unseal(file, plain, passphrase);
+		await unseal(file, plain, by);
 		return work(plain);
 	});
 }
 
 /** Looks at every byte of a backup. @throws {@link NotABackup} where any is not as it was made */
-export const checkBackup = (file: string, passphrase = process.env.ZINC_PASSPHRASE) =>
-	opened(file, passphrase, readBackup);
+export const checkBackup = (file: string, by = openerInEnvironment()) =>
+	opened(file, by, readBackup);
 
-async function restorePlain(file: string, url: string) {
+async function restorePlain(file: string, url: string): Promise<Restored> {
 	const { contents, start } = await readBackup(file);
 	if (!migrations.includes(contents.migration))
 		throw new Error(`The backup is of a later version of this program (${contents.migration}).`);
@@ -162,7 +180,21 @@ async function restorePlain(file: string, url: string) {
 		const sheets = await verifySheets(db);
 		// A database of an older release opens in this one.
 		await migrate(db);
-		return { ...contents, sheets };
+		const unopened = await sealAll(db, [contents.key]);
+		const { public_keys: keys, secrets } = await db
+			.selectFrom('shop_key')
+			.leftJoin('shop_key_secret', 'shop_key_secret.public_key', 'shop_key.public_key')
+			.select(({ fn }) => [
+				fn.count<string>('shop_key.public_key').as('public_keys'),
+				fn.count<string>('private_key').as('secrets')
+			])
+			.executeTakeFirstOrThrow();
+		// Browsers that sent something after the backup was made see that they are to offer it again.
+		await db
+			.updateTable('shop')
+			.set({ epoch: sql`gen_random_uuid()` })
+			.execute();
+		return { ...contents, sheets, unopened, signsAnew: keys !== '0' && secrets === '0' };
 	} finally {
 		await db.destroy();
 	}

@@ -9,7 +9,9 @@ import { pipeline } from 'node:stream/promises';
 import { z } from 'zod';
 
 const FORMAT = 'zinc-ledger/backup';
-const VERSION = 1;
+const VERSION = 2;
+/** Versions that are read: the first had no key in it. */
+const READ = [1, VERSION];
 /** Format, version and a checksum of 64 digits. */
 const FIRST_LINE = /^zinc-ledger\/backup (\d+) ([0-9a-f]{64})$/;
 /** More than the first two lines ever are. */
@@ -22,7 +24,9 @@ const Contents = z.strictObject({
 	/** Rows by table. */
 	rows: z.record(z.string(), z.int().min(0)),
 	/** Bytes of the archive. */
-	bytes: z.int().min(0)
+	bytes: z.int().min(0),
+	/** What PINs and second factors are under, where the whole file is encrypted. */
+	key: z.string().optional()
 });
 export type Contents = z.infer<typeof Contents>;
 
@@ -76,7 +80,7 @@ export async function readBackup(
 	const [, version, sum] = FIRST_LINE.exec(head.toString('latin1', 0, Math.max(0, first))) ?? [];
 	if (sum === undefined || second < 0 || second >= bytesRead)
 		throw new NotABackup(`${file} is no backup of this program.`);
-	if (Number(version) !== VERSION)
+	if (!READ.includes(Number(version)))
 		throw new NotABackup(`${file} is of version ${version}; this program reads ${VERSION}.`);
 	if ((await hashed(createHash('sha256'), file, first + 1)) !== sum)
 		throw new NotABackup(`${file} is not as it was made: its checksum differs.`);

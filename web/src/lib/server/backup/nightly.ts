@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { message, type Message } from '@zinc-ledger/core';
 import { log } from '../log';
 import { backUp, checkBackup } from './backup';
+import { lockInEnvironment, newPair, openerInEnvironment } from './sealed';
 import { spent, type Shelved } from './shelf';
 
 const HOUR = 3600 * 1000;
@@ -43,9 +44,13 @@ export async function backUpNightly(
 ): Promise<string> {
 	await mkdir(folder, { recursive: true, mode: 0o700 });
 	const file = join(folder, nameAt(now));
-	await backUp(url, file);
+	const lock = lockInEnvironment();
+	// The owner's private key is not on this machine: a key that lives until it was read back is.
+	const owners = lock && 'recipients' in lock ? lock.recipients : null;
+	const once = owners && (await newPair());
+	await backUp(url, file, once ? { recipients: [...owners, once.recipient] } : lock);
 	try {
-		await checkBackup(file);
+		await checkBackup(file, once ? { key: once.key } : openerInEnvironment());
 	} catch (error) {
 		// One that does not read back is none, and must not pass for the last one.
 		await rm(file, { force: true });

@@ -21,6 +21,7 @@ import * as signIn from './migrations/0018-sign-in';
 import * as secondFactor from './migrations/0019-second-factor';
 import * as shopKey from './migrations/0020-shop-key';
 import * as importedBy from './migrations/0021-imported-by';
+import * as afterRestore from './migrations/0022-after-restore';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -43,7 +44,8 @@ const MIGRATIONS = {
 	'0018-sign-in': signIn,
 	'0019-second-factor': secondFactor,
 	'0020-shop-key': shopKey,
-	'0021-imported-by': importedBy
+	'0021-imported-by': importedBy,
+	'0022-after-restore': afterRestore
 };
 
 /** Names of all, the oldest first. */

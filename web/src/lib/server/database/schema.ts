@@ -59,7 +59,23 @@ type Written = ColumnType<Date, Date | string | undefined, never>;
 type Json = ColumnType<unknown, string | null, never>;
 
 export interface Tables {
-	shop: { one: Generated<boolean>; mode: 'demo' | 'own' };
+	shop: {
+		one: Generated<boolean>;
+		mode: 'demo' | 'own';
+		/** Another after every restore: browsers then offer again what they sent before. */
+		epoch: Generated<string>;
+	};
+	/** What browsers sent before a restore and the backup has no place for. */
+	stray: {
+		id: string;
+		of: 'reading' | 'sweep';
+		/** The job, or the set of springs, that it belongs to. */
+		owner: string;
+		entry: JSONColumnType<Reading | Sweep>;
+		/** Who took it, as the browser says; not there either, it may be. */
+		person: string | null;
+		arrived: Written;
+	};
 	person: {
 		id: string;
 		name: string;
@@ -78,9 +94,10 @@ export interface Tables {
 		role: Role;
 		/** Argon2id, with its salt and cost. */
 		password: string;
+		/** The same, under this machine's key. */
 		pin: string | null;
 		ended: Generated<boolean>;
-		/** What a phone works its codes out from, as base 32. */
+		/** What a phone works its codes out from, as base 32, under this machine's key. */
 		second_factor: string | null;
 		/** Which of its codes was used last, counted since 1970. */
 		second_factor_used: Generated<number>;
