@@ -52,6 +52,13 @@ export async function copyOfTemplate(
 	return urlOf(name);
 }
 
+/** Destroys a database, and makes an empty one of its name. */
+export async function emptied(url: string): Promise<void> {
+	const name = new URL(url).pathname.slice(1);
+	await ask(admin(), `drop database ${name} with (force)`);
+	await ask(admin(), `create database ${name}`);
+}
+
 async function makeTemplate(
 	template: string,
 	fill: (database: string) => Promise<{ stop(): Promise<void> }>

@@ -10,6 +10,7 @@
 	import { Help, setHelp } from '$lib/help/help.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
+	import { offerAfterRestore } from '$lib/springs/after-restore';
 	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
 	import { isTyping, Keys, setKeys } from '$lib/keys/keys.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -38,6 +39,8 @@
 			const sender = access.network ? { person: person?.id ?? null } : { anybody: true as const };
 			outbox.sendAs(sender);
 			sweepOutbox.sendAs(sender);
+			// Nobody is told of a restore who may not read the shop's jobs.
+			if (access.role !== null) void offerAfterRestore();
 		});
 	});
 

@@ -1,5 +1,4 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { readJob } from '@zinc-ledger/core/file';
 import { ask } from '$lib/server/ask';
 import { formWithFile } from '$lib/server/body';
 import { onNetwork } from '$lib/server/access/network';
@@ -12,15 +11,26 @@ import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { backupFolder } from '$lib/server/backup/folder';
 import { backupWarning } from '$lib/server/backup/nightly';
+import { claimStrays, countStrays } from '$lib/server/strays';
+import { work } from '$lib/server/work/pool';
 
 const MOST_SHOWN = 24;
 
 export const load = async ({ url }) => {
 	const query = jobQueryOf(url.searchParams);
-	const jobs = await ask(async (db) => jobLines(db, await listJobIds(db, query, MOST_SHOWN)));
+	const { jobs, strays } = await ask(async (db) => ({
+		jobs: await jobLines(db, await listJobIds(db, query, MOST_SHOWN)),
+		strays: await countStrays(db)
+	}));
 	const folder = backupFolder();
 	const warning = folder === null ? null : await backupWarning(folder);
-	return { query, jobs, more: jobs.length === MOST_SHOWN, warning: warning && tell(warning) };
+	return {
+		query,
+		jobs,
+		strays,
+		more: jobs.length === MOST_SHOWN,
+		warning: warning && tell(warning)
+	};
 };
 
 export const actions = {
@@ -31,11 +41,14 @@ export const actions = {
 			return fail(400, {
 				problems: [{ path: 'file', text: message('import.choose-file', { what: 'job' }) }]
 			});
-		const read = readJob(file.text);
+		const read = await work('jobFile', { text: file.text });
 		if (!read.ok) return fail(400, { file: file.name, problems: read.problems });
 		const { id } = read.value;
 		const { problems } = await ask((db) =>
-			importJob(db, read.value, (trx) => noteImport(trx, id, locals.person))
+			importJob(db, read.value, async (trx) => {
+				await noteImport(trx, id, locals.person);
+				await claimStrays(trx, read.value);
+			})
 		);
 		if (problems.length > 0) return fail(409, { file: file.name, problems });
 		if (onNetwork()) await noteAct(event, { what: 'job-imported', about: { path: `/jobs/${id}` } });

@@ -43,6 +43,14 @@
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-4 py-4 bench:px-8 bench:py-6">
 	<Alert problem={data.warning} class="mb-3" />
+	{#if data.strays > 0}
+		<Alert look="watch" class="mb-3">
+			{data.strays} reading{data.strays === 1 ? '' : 's'} sent again after the restore belong{data.strays ===
+			1
+				? 's'
+				: ''} to no job in this shop. <a class="underline" href="/strays">See them</a>
+		</Alert>
+	{/if}
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">
 		<h1 class="text-2xl font-semibold">Jobs</h1>
 		<form role="search" action="/" class="w-full tablet:w-80">

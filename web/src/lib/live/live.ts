@@ -6,6 +6,8 @@ interface Hears {
 	readonly readings: (readings: readonly Reading[]) => void;
 	/** Something else changed, or may have while the line was down: ask for the job anew. */
 	readonly changed: () => void;
+	/** The line is open, for the first time or again. */
+	readonly opened?: () => void;
 }
 
 /** Changes close together are asked after once. */
@@ -20,7 +22,10 @@ export function listenToJob(jobId: string, hears: Hears): () => void {
 	};
 	const leave = listenWhileShown(`job:${jobId}`, {
 		// What went by since the page was loaded, or while the line was down, is asked for.
-		opened: changed,
+		opened: () => {
+			changed();
+			hears.opened?.();
+		},
 		message: (text) => {
 			const news = JSON.parse(text) as { readings: Reading[]; changed: boolean };
 			if (news.readings.length > 0) hears.readings(news.readings);

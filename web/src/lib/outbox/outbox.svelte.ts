@@ -1,6 +1,7 @@
 import type { Reading } from '@zinc-ledger/core';
 import { isForLater, sends, type Sender } from './later';
-import { store, type Waiting } from './store';
+import { epochNow } from './epoch';
+import { sentStore, store, type Waiting } from './store';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 
@@ -52,6 +53,14 @@ class Outbox {
 		void this.flush();
 	}
 
+	/** Sends again what a database before this one had, and may have lost in a restore. */
+	async offer(again: readonly Waiting[]): Promise<void> {
+		const here = new Set(this.waiting.map((waiting) => waiting.reading.id));
+		const added = again.filter(({ reading }) => !here.has(reading.id));
+		this.waiting = [...this.waiting, ...added.map((one) => ({ ...one, again: true as const }))];
+		await this.flush();
+	}
+
 	async add(jobId: string, reading: Reading): Promise<void> {
 		const waiting = { jobId, reading };
 		this.waiting = [...this.waiting, waiting];
@@ -88,21 +97,30 @@ class Outbox {
 		}
 	}
 
-	/** The readings that wait longest, of one job; those not refused, and whoever is here wrote. */
+	/**
+	 * The readings that wait longest, of one job; those not refused, and whoever is here wrote.
+	 * What is offered again goes by itself: the server has a place for what it has none for.
+	 */
 	#next(): readonly Waiting[] {
 		const open = this.waiting.filter(
 			(waiting) => waiting.refused === undefined && !this.isOthers(waiting)
 		);
-		return open.filter(({ jobId }) => jobId === open[0]!.jobId).slice(0, AT_ONCE);
+		const isAlike = ({ jobId, again }: Waiting) =>
+			jobId === open[0]!.jobId && again === open[0]!.again;
+		return open.filter(isAlike).slice(0, AT_ONCE);
 	}
 
 	/** Sends readings of one job: several at once, and one by one where the server would not take them so. */
 	async #send(batch: readonly Waiting[]): Promise<void> {
-		const [{ jobId, reading }] = batch as readonly [Waiting, ...Waiting[]];
+		const [{ jobId, reading, again }] = batch as readonly [Waiting, ...Waiting[]];
 		const isOne = batch.length === 1;
 		const response = await fetch(`/api/jobs/${jobId}/readings`, {
 			method: isOne ? 'POST' : 'PUT',
-			headers: { 'content-type': 'application/json', 'x-sent-at': new Date().toISOString() },
+			headers: {
+				'content-type': 'application/json',
+				'x-sent-at': new Date().toISOString(),
+				...(again && { 'x-offered-again': 'yes' })
+			},
 			body: JSON.stringify(isOne ? reading : batch.map((waiting) => waiting.reading))
 		});
 		if (isForLater(response.status)) throw new NotNow(await wordsOf(response), response.status);
@@ -111,7 +129,18 @@ class Outbox {
 			const sent = batch.map((waiting) => waiting.reading);
 			this.#onSent(jobId, answer.readings ?? sent);
 			this.#drop(new Set(sent.map(({ id }) => id)));
-			await Promise.all(sent.map(({ id }) => store.remove(id).catch(() => undefined)));
+			const [at, epoch] = [Date.now(), epochNow()];
+			await sentStore
+				.put(
+					sent.map((one) => ({
+						of: 'reading',
+						id: one.id,
+						item: { jobId, reading: one },
+						at,
+						epoch
+					}))
+				)
+				.catch(() => undefined);
 		} else if (!isOne) {
 			for (const waiting of batch) await this.#send([waiting]);
 		} else {

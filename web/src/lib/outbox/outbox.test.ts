@@ -134,6 +134,18 @@ describe('the outbox', () => {
 		expect(outbox.waiting).toEqual([]);
 		outbox.sendAs({ anybody: true });
 	});
+	it('offers again what the server had before it was restored, apart from what is new', async () => {
+		const headers: (string | null)[] = [];
+		vi.stubGlobal('fetch', (_: string, init: RequestInit) => {
+			headers.push(new Headers(init.headers).get('x-offered-again'));
+			return Promise.resolve(Response.json({ readings: [] }));
+		});
+		void outbox.add(job.id, reading(1));
+		await outbox.offer([2, 3].map((i) => ({ jobId: job.id, reading: reading(i) })));
+		await settle();
+		expect(headers).toEqual([null, 'yes']);
+		expect(outbox.waiting).toEqual([]);
+	});
 	it('says that it is asked who is here, until it is known', async () => {
 		answer = () => Promise.resolve(Response.json({ message: 'Sign in first.' }, { status: 401 }));
 		await outbox.add(job.id, reading(1));

@@ -7,6 +7,8 @@ export interface Waiting {
 	readonly reading: Reading;
 	/** Why the server would not have it; such a reading is shown and not sent again. */
 	readonly refused?: string;
+	/** The server had it before it was restored from a backup. */
+	readonly again?: true;
 }
 
 /** A sweep on its way to the server. */
@@ -15,18 +17,36 @@ export interface WaitingSweep {
 	readonly sweep: Sweep;
 	/** Who took it; unknown where it waited since an earlier release. */
 	readonly by?: string;
+	readonly again?: true;
 }
+
+/** Something that the server has said it has, kept for as long as a restore may yet lose it. */
+export type Sent = (
+	| { readonly of: 'reading'; readonly item: Waiting }
+	| { readonly of: 'sweep'; readonly item: WaitingSweep }
+) & {
+	readonly id: string;
+	/** When it was sent, in ms since 1970. */
+	readonly at: number;
+	/** Of the database that took it; null where nobody said. */
+	readonly epoch: string | null;
+};
+
+/** For so long a browser keeps what it sent, in ms. */
+export const KEPT_FOR = 7 * 24 * 3600 * 1000;
 
 interface Schema extends DBSchema {
 	waiting: { key: string; value: Waiting };
 	sweeps: { key: string; value: WaitingSweep };
+	sent: { key: string; value: Sent; indexes: { at: number } };
 }
 
 const open = () =>
-	openDB<Schema>('zinc-ledger', 2, {
+	openDB<Schema>('zinc-ledger', 3, {
 		upgrade: (db, from) => {
 			if (from < 1) db.createObjectStore('waiting', { keyPath: 'reading.id' });
-			db.createObjectStore('sweeps', { keyPath: 'sweep.id' });
+			if (from < 2) db.createObjectStore('sweeps', { keyPath: 'sweep.id' });
+			db.createObjectStore('sent', { keyPath: 'id' }).createIndex('at', 'at');
 		}
 	});
 
@@ -34,8 +54,7 @@ const open = () =>
 export const sweepStore = {
 	all: async (): Promise<WaitingSweep[]> => (await open()).getAll('sweeps'),
 	put: async (waiting: WaitingSweep): Promise<void> =>
-		void (await (await open()).put('sweeps', waiting)),
-	remove: async (id: string): Promise<void> => (await open()).delete('sweeps', id)
+		void (await (await open()).put('sweeps', waiting))
 };
 
 /** What waited since an earlier release, as this one has it. */
@@ -50,4 +69,35 @@ export const store = {
 	put: async (waiting: Waiting): Promise<void> =>
 		void (await (await open()).put('waiting', waiting)),
 	remove: async (id: string): Promise<void> => (await open()).delete('waiting', id)
+};
+
+/** What was sent within the last days. */
+export const sentStore = {
+	/** Moves what was sent out of what waits, and lets go of what is old. */
+	put: async (all: readonly Sent[], now = Date.now()): Promise<void> => {
+		const moved = (await open()).transaction(['waiting', 'sweeps', 'sent'], 'readwrite');
+		const sent = moved.objectStore('sent');
+		for (const one of all) {
+			void moved.objectStore(one.of === 'reading' ? 'waiting' : 'sweeps').delete(one.id);
+			void sent.put(one);
+		}
+		const old = await sent.index('at').getAllKeys(IDBKeyRange.upperBound(now - KEPT_FOR));
+		for (const key of old) void sent.delete(key);
+		await moved.done;
+	},
+	/** Moves what a database of another epoch took back to what waits. */
+	offerAgain: async (epoch: string, now = Date.now()): Promise<readonly Sent[]> => {
+		const moved = (await open()).transaction(['waiting', 'sweeps', 'sent'], 'readwrite');
+		const sent = moved.objectStore('sent');
+		const young = await sent.index('at').getAll(IDBKeyRange.lowerBound(now - KEPT_FOR));
+		const lost = young.filter((one) => one.epoch !== epoch);
+		for (const { of, id, item } of lost) {
+			const again = { ...item, again: true as const };
+			if (of === 'reading') void moved.objectStore('waiting').put(again as Waiting);
+			else void moved.objectStore('sweeps').put(again as WaitingSweep);
+			void sent.delete(id);
+		}
+		await moved.done;
+		return lost;
+	}
 };

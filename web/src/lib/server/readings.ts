@@ -6,6 +6,7 @@ import { inTransaction } from './database/transaction';
 import { insertReadings } from './jobs/store';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
+import { keepStrays, withPlace } from './strays';
 
 /** As many of the newest readings of a station as a bench is told of. */
 const NEWEST = 20;
@@ -75,5 +76,28 @@ export async function storeReadings(
 			newest.push(...rows.reverse().map(readingOf));
 		}
 		return newest;
+	});
+}
+
+/**
+ * Stores readings that the server had before it was restored: those that have a place as any
+ * others are, the rest apart.
+ *
+ * @returns the newest readings of the stations of those that have one
+ */
+export async function storeOffered(
+	db: Database,
+	jobId: string,
+	sent: readonly Reading[],
+	clock?: Clock
+): Promise<Reading[]> {
+	return inTransaction(db, async (trx) => {
+		const placed = await withPlace(trx, jobId, sent);
+		const strays = sent.filter((reading) => !placed.includes(reading));
+		await keepStrays(
+			trx,
+			strays.map((entry) => ({ of: 'reading', owner: jobId, entry, person: entry.person }))
+		);
+		return placed.length > 0 ? storeReadings(trx, jobId, placed, clock) : [];
 	});
 }

@@ -1,6 +1,7 @@
 import type { Sweep } from '@zinc-ledger/core';
 import { isForLater, sends, type Sender } from '$lib/outbox/later';
-import { sweepStore, type WaitingSweep } from '$lib/outbox/store';
+import { epochNow } from '$lib/outbox/epoch';
+import { sentStore, sweepStore, type WaitingSweep } from '$lib/outbox/store';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 
@@ -33,6 +34,14 @@ class SweepOutbox {
 		if (this.waiting.length > 0) void this.#flush();
 	}
 
+	/** Sends again what a database before this one had, and may have lost in a restore. */
+	offer(again: readonly WaitingSweep[]): void {
+		const here = new Set(this.waiting.map(({ sweep }) => sweep.id));
+		const added = again.filter(({ sweep }) => !here.has(sweep.id));
+		this.waiting = [...this.waiting, ...added.map((one) => ({ ...one, again: true as const }))];
+		void this.#flush();
+	}
+
 	async add(setId: string, sweep: Sweep, by?: string): Promise<void> {
 		const waiting = { setId, sweep, ...(by && { by }) };
 		this.waiting = [...this.waiting, waiting];
@@ -55,7 +64,10 @@ class SweepOutbox {
 			this.refused = answer;
 			if (answer !== null) break;
 			this.waiting = this.waiting.filter(({ sweep }) => sweep.id !== next.sweep.id);
-			await sweepStore.remove(next.sweep.id).catch(() => undefined);
+			const { setId, sweep, by } = next;
+			const item = { setId, sweep, ...(by && { by }) };
+			const sent = { of: 'sweep', id: sweep.id, item, at: Date.now(), epoch: epochNow() } as const;
+			await sentStore.put([sent]).catch(() => undefined);
 			this.sent++;
 		}
 		this.#sending = false;
@@ -63,11 +75,14 @@ class SweepOutbox {
 }
 
 /** @returns null when it is stored, 'later' when the server is away, else why it was refused */
-async function send({ setId, sweep, by }: WaitingSweep): Promise<string | null | 'later'> {
+async function send({ setId, sweep, by, again }: WaitingSweep): Promise<string | null | 'later'> {
 	try {
 		const response = await fetch(`/api/sets/${setId}/sweeps${by ? `?by=${by}` : ''}`, {
 			method: 'POST',
-			headers: { 'content-type': 'application/json' },
+			headers: {
+				'content-type': 'application/json',
+				...(again && { 'x-offered-again': 'yes' })
+			},
 			body: JSON.stringify(sweep)
 		});
 		if (response.ok) return null;

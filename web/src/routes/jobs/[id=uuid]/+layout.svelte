@@ -9,6 +9,7 @@
 	import { isTyping } from '$lib/keys/keys.svelte';
 	import { listenToJob } from '$lib/live/live';
 	import { outbox } from '$lib/outbox/outbox.svelte';
+	import { offerAfterRestore } from '$lib/springs/after-restore';
 
 	let { data, children } = $props();
 
@@ -33,7 +34,9 @@
 		return untrack(() =>
 			listenToJob(id, {
 				readings: (readings) => book.confirm(readings),
-				changed: () => void book.refresh()
+				changed: () => void book.refresh(),
+				// The line was down: the server may have been restored meanwhile.
+				opened: () => void offerAfterRestore()
 			})
 		);
 	});

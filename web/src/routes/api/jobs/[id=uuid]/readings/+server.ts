@@ -5,7 +5,8 @@ import { Reading } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { ask } from '$lib/server/ask';
 import { checkedBody } from '$lib/server/body';
-import { clockOf, storeReadings } from '$lib/server/readings';
+import { clockOf, storeOffered, storeReadings } from '$lib/server/readings';
+import { isOfferedAgain } from '$lib/server/strays';
 
 /**
  * Stores a reading and answers with the newest readings of its station, so that
@@ -17,7 +18,8 @@ export async function POST({ request, params, locals }) {
 	const reading = await checkedBody(request, Reading, 'readings');
 	refuseOtherName(locals, [reading.person]);
 	const clock = clockOf(request);
-	return json({ readings: await ask((db) => storeReadings(db, params.id, [reading], clock)) });
+	const store = isOfferedAgain(request) ? storeOffered : storeReadings;
+	return json({ readings: await ask((db) => store(db, params.id, [reading], clock)) });
 }
 
 const Many = z
@@ -33,5 +35,6 @@ export async function PUT({ request, params, locals }) {
 		readings.map(({ person }) => person)
 	);
 	const clock = clockOf(request);
-	return json({ readings: await ask((db) => storeReadings(db, params.id, readings, clock)) });
+	const store = isOfferedAgain(request) ? storeOffered : storeReadings;
+	return json({ readings: await ask((db) => store(db, params.id, readings, clock)) });
 }

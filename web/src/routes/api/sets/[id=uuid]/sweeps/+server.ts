@@ -5,6 +5,7 @@ import { ask } from '$lib/server/ask';
 import { checkedBody, isId } from '$lib/server/body';
 import { findPerson } from '$lib/server/people';
 import { keepSweep } from '$lib/server/springs';
+import { isOfferedAgain, keepStrays } from '$lib/server/strays';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
@@ -18,10 +19,17 @@ export async function POST({ request, params, locals, url }) {
 	if (!isId(by)) refuse(401, message('server.operator-required'));
 	refuseOtherName(locals, [by]);
 	const person = (await ask((db) => findPerson(db, by)))?.person;
+	const stray = { of: 'sweep', owner: params.id, entry: sweep, person: by } as const;
+	const again = isOfferedAgain(request);
+	if (!person && again) {
+		await ask((db) => keepStrays(db, [stray]));
+		return json({ kept: true });
+	}
 	if (!person) refuse(401, message('server.operator-required'));
 	// What is printed as who tested it is who sent it.
 	const own = { ...sweep, person: person.name };
 	const kept = await ask((db) => keepSweep(db, params.id, own, person));
-	if (!kept) refuse(404, message('server.no-spring', { tag: sweep.tag }));
+	if (!kept && again) await ask((db) => keepStrays(db, [stray]));
+	else if (!kept) refuse(404, message('server.no-spring', { tag: sweep.tag }));
 	return json({ kept: true });
 }

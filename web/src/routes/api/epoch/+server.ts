@@ -1,0 +1,6 @@
+import { json } from '@sveltejs/kit';
+import { ask } from '$lib/server/ask';
+import { epochOf } from '$lib/server/strays';
+
+/** Which database this is: another after every restore. */
+export const GET = async () => json({ epoch: await ask(epochOf) });

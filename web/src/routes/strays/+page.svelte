@@ -1,0 +1,53 @@
+<script lang="ts">
+	/** What browsers sent again after a restore, whose job, station or spring is not in the backup. */
+	import type { Reading, Sweep } from '@zinc-ledger/core';
+	import { label } from '@zinc-ledger/words';
+	import { useKeys } from '$lib/keys/keys.svelte';
+	import Table from '$lib/ui/Table.svelte';
+	import { capital, moment } from '$lib/ui/words';
+
+	let { data } = $props();
+	useKeys([]);
+	const isReading = (entry: Reading | Sweep): entry is Reading => 'quantity' in entry;
+</script>
+
+<svelte:head><title>Readings without a job · Zinc Ledger</title></svelte:head>
+
+<main id="main" class="flex-1 overflow-auto bg-paper px-4 py-6 bench:px-8">
+	<h1 class="text-2xl font-semibold">Readings without a job</h1>
+	<p class="mt-1 max-w-3xl text-[13px] text-soft">
+		Benches sent these again after the shop was restored from a backup that does not have their job,
+		valve, spring or operator. Import the job’s file, and its readings return to it; otherwise enter
+		them in the job they belong to.
+	</p>
+	{#each data.strays as { owner, of, entries } (owner)}
+		<h2 class="mt-6 text-[15px] font-semibold">
+			{of === 'reading' ? 'Job' : 'Spring set'} not in this shop, {entries.length}
+			{of === 'reading' ? 'reading' : 'spring test'}{entries.length === 1 ? '' : 's'}
+		</h2>
+		<Table class="mt-1 max-w-4xl text-[13px]" aria-label="Saved readings of {owner}">
+			<thead>
+				<tr><th>Where</th><th>What</th><th>Value</th><th>Operator</th><th>When</th></tr>
+			</thead>
+			<tbody>
+				{#each entries as { id, entry, person } (id)}
+					<tr>
+						{#if isReading(entry)}
+							<td class="figure">{entry.station}</td>
+							<td>{capital(label('quantity', entry.quantity))}</td>
+							<td class="figure">{entry.read}</td>
+						{:else}
+							<td>{entry.set}, spring {entry.tag}</td>
+							<td>Spring test</td>
+							<td class="figure">{entry.points.length} points</td>
+						{/if}
+						<td>{person ?? 'not in this shop'}</td>
+						<td>{moment(entry.at)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</Table>
+	{:else}
+		<p class="mt-6">Every reading that was sent again belongs to a job that is here.</p>
+	{/each}
+</main>
