@@ -16,6 +16,8 @@ export interface App {
 	readonly url: string;
 	/** How to reach the application's own database. */
 	readonly database: string;
+	/** The process that serves. */
+	pid(): number;
 	stop(): Promise<void>;
 	/** Serves again where it did, after a stop. */
 	start(): Promise<void>;
@@ -47,6 +49,7 @@ export async function startApp(
 	return {
 		url: urlAt(port),
 		database,
+		pid: () => server.pid!,
 		stop: () => ended(server),
 		start: async () => void (server = await serve(port, env))
 	};

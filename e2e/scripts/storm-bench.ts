@@ -1,0 +1,191 @@
+/**
+ * What bodies do to a shop on its network: requests over every route that takes one, as anybody,
+ * a helper and the owner, with bodies at the route's limit, ten times as long, and of a million
+ * parts, while another client asks for a page again and again.
+ *
+ *   npm run bench:storm
+ *
+ * REQUESTS (10000) is how many. It ends with a failure where anything was answered with 5xx, the
+ * process ended, or it took more than 400 MB.
+ */
+import { readFileSync } from 'node:fs';
+import { request } from 'node:http';
+import { randomFrom } from '@zinc-ledger/core/synthetic';
+import { bodyLimitOf } from '../../web/src/lib/access/body-limits.ts';
+import { NAME, SECRET, startShop, type Role } from '../support/shop.ts';
+import { targets } from '../support/targets.ts';
+
+const requests = Number(process.env.REQUESTS ?? 10_000);
+const AT_ONCE = 8;
+/** Browsers of each role, so that none of them asks too often. */
+const BROWSERS = 24;
+const PROBE_EACH = 40;
+/** For so long it is asked while nobody else is there, in ms. */
+const CALM = 5000;
+const MOST_MB = 400;
+
+const job = JSON.parse(readFileSync('demo/jobs/2417-straight-six.json', 'utf8')) as { id: string };
+const shop = await startShop();
+const port = Number(new URL(shop.url).port);
+const host = `${NAME}:${port}`;
+const pid = shop.pid();
+const random = randomFrom(7);
+const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)]!;
+
+const cookies: Record<'helper' | 'owner', string[]> = { helper: [], owner: [] };
+for (const role of ['helper', 'owner'] as const)
+	for (let i = 0; i < BROWSERS; i++) cookies[role].push(await shop.signIn(role as Role));
+const probe = await shop.signIn('machinist');
+
+/** Every route that takes a body, by method and action. */
+const all = targets().flatMap(({ path, methods, actions }) => [
+	...methods.filter((method) => method !== 'GET').map((method) => ({ path, method, action: '' })),
+	...actions.map((action) => ({ path, method: 'POST', action }))
+]);
+const SIZES = ['at the limit', 'ten times', 'a million parts'] as const;
+type Size = (typeof SIZES)[number];
+const PARTS = 1_000_000;
+
+interface Body {
+	readonly type: string;
+	readonly start: Buffer;
+	/** Zeros after the start, up to this length in all. */
+	readonly length: number;
+}
+const manyParts = Buffer.alloc(2 * PARTS, 'a&');
+const manyValues = Buffer.concat([
+	Buffer.from('['),
+	Buffer.alloc(2 * PARTS, '1,'),
+	Buffer.from('1]')
+]);
+
+function bodyOf(size: Size, bytes: number, isApi: boolean, isFile: boolean): Body {
+	if (size === 'a million parts')
+		return isApi
+			? { type: 'application/json', start: manyValues, length: manyValues.length }
+			: { type: 'application/x-www-form-urlencoded', start: manyParts, length: manyParts.length };
+	const length = size === 'ten times' ? 10 * bytes : bytes;
+	if (isApi) return { type: 'application/json', start: Buffer.from('{"a":"'), length };
+	if (!isFile)
+		return { type: 'application/x-www-form-urlencoded', start: Buffer.from('a='), length };
+	const start = Buffer.from(
+		'--limit\r\ncontent-disposition: form-data; name="file"; filename="a.json"\r\n\r\n{"a":"'
+	);
+	return { type: 'multipart/form-data; boundary=limit', start, length };
+}
+
+const PIECE = Buffer.alloc(64 * 1024, '0');
+
+/** Sends a body piece by piece until it is all there or an answer is. @returns its status; 0 where the connection ended first */
+function sendBody(
+	path: string,
+	method: string,
+	cookie: string | undefined,
+	body: Body,
+	from: string
+) {
+	return new Promise<number>((answered) => {
+		const sent = request(
+			{
+				host: '127.0.0.1',
+				port,
+				path,
+				method,
+				headers: {
+					host,
+					origin: shop.origin,
+					accept: 'text/html',
+					'x-zinc-proxy': SECRET,
+					'x-forwarded-for': from,
+					'content-type': body.type,
+					'content-length': body.length,
+					...(cookie && { cookie })
+				}
+			},
+			(answer) => {
+				answer.resume();
+				answered(answer.statusCode ?? 0);
+				sent.destroy();
+			}
+		);
+		sent.on('error', () => answered(0));
+		let left = body.length - body.start.length;
+		const more = () => {
+			while (left > 0) {
+				const piece = PIECE.subarray(0, Math.min(left, PIECE.length));
+				left -= piece.length;
+				if (!sent.write(piece)) return void sent.once('drain', more);
+			}
+			sent.end();
+		};
+		if (sent.write(body.start)) more();
+		else sent.once('drain', more);
+	});
+}
+
+const rss = () =>
+	Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024;
+const isAlive = () => shop.pid() === pid && rss() > 0;
+
+/** How long another client's page takes while a storm goes on. */
+async function storm(count: number, sizes: readonly Size[], wants: (isFile: boolean) => boolean) {
+	const statuses = new Map<number, number>();
+	const times: number[] = [];
+	let [most, left, isOver] = [0, count, false];
+	const ask = async () => {
+		while (left-- > 0) {
+			const { path, method, action } = pick(all);
+			const route = path;
+			const url = new URL(`http://a.test${path}${action ? `?/${action}` : ''}`);
+			const limit = bodyLimitOf({ route, method, url, list: 'notes' });
+			if (!wants(limit.isFile)) continue;
+			const role = pick(['anybody', 'helper', 'owner'] as const);
+			const cookie = role === 'anybody' ? undefined : pick(cookies[role]);
+			const body = bodyOf(pick(sizes), limit.bytes, path.startsWith('/api/'), limit.isFile);
+			const at = `${path.replaceAll(/\[[^\]]+\]/g, job.id)}${url.search}`;
+			const from = `192.0.2.${Math.floor(random() * 250) + 1}`;
+			const status = await sendBody(at, method, cookie, body, from);
+			statuses.set(status, (statuses.get(status) ?? 0) + 1);
+		}
+	};
+	const watch = async () => {
+		while (!isOver) {
+			const begun = performance.now();
+			const { status } = await shop.ask(`/jobs/${job.id}`, { cookie: probe });
+			if (status !== 200) throw new Error(`the other client was answered with ${status}`);
+			times.push(performance.now() - begun);
+			most = Math.max(most, rss());
+			await new Promise((later) => setTimeout(later, PROBE_EACH));
+		}
+	};
+	const watching = watch();
+	if (count === 0) await new Promise((later) => setTimeout(later, CALM));
+	await Promise.all(Array.from({ length: AT_ONCE }, ask));
+	isOver = true;
+	await watching;
+	times.sort((a, b) => a - b);
+	const at = (part: number) => times[Math.min(times.length - 1, Math.floor(part * times.length))]!;
+	const fives = [...statuses].filter(([status]) => status >= 500);
+	console.log(
+		`  answers ${[...statuses]
+			.toSorted()
+			.map(([status, n]) => `${status}: ${n}`)
+			.join(', ')}`
+	);
+	console.log(
+		`  the other client's page, ${times.length} times: median ${at(0.5).toFixed(0)} ms, 99 % within ${at(0.99).toFixed(0)} ms; memory at most ${most.toFixed(0)} MB`
+	);
+	if (fives.length > 0 || !isAlive() || most > MOST_MB) process.exitCode = 1;
+}
+
+console.log(`before: ${rss().toFixed(0)} MB`);
+console.log('nobody else:');
+await storm(0, SIZES, () => true);
+console.log('bodies refused by their limits:');
+await storm(Math.round(requests * 0.7), ['ten times', 'a million parts'], () => true);
+console.log('bodies at their limits, no files:');
+await storm(Math.round(requests * 0.25), ['at the limit'], (isFile) => !isFile);
+console.log('files at their limits:');
+await storm(Math.round(requests * 0.05), ['at the limit'], (isFile) => isFile);
+console.log(isAlive() ? 'the process serves as before' : 'THE PROCESS ENDED');
+await shop.stop();
