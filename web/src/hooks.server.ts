@@ -148,9 +148,14 @@ function forOneBrowser(response: Response): Response {
 	return response;
 }
 
-/** Whether an action is named as what every object has, which the framework takes for one of the page's. */
+/**
+ * Whether an action is named as what every object has, which the framework takes for one of the
+ * page's, or as the one that has no name, which it fails at.
+ */
 const namesNoAction = ({ searchParams }: URL) =>
-	[...searchParams.keys()].some((key) => key.startsWith('/') && key.slice(1) in Object.prototype);
+	[...searchParams.keys()].some(
+		(key) => key === '/default' || (key.startsWith('/') && key.slice(1) in Object.prototype)
+	);
 
 export const handleError: HandleServerError = ({ error, event, status, message: text }) => {
 	if (status === 404) return told(message('server.unknown', { what: 'page' }));

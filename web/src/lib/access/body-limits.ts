@@ -4,23 +4,27 @@ import { actionIn, needOf, type Asked } from './needs.ts';
 /** What a body may have at most; it is refused while it arrives, before anything reads it. */
 export interface BodyLimit {
 	readonly bytes: number;
-	/** Fields of a form, parts of a file's form, or values of JSON. */
-	readonly parts: number;
+	/** Fields of a form. */
+	readonly fields: number;
+	/** Values of JSON. */
+	readonly values: number;
 	/** Files are few at a time, since they take memory and time. */
 	readonly isFile: boolean;
 }
 
+/** A page's longest form has some hundred fields. */
+const FIELDS = 1000;
 const KB = 1024;
 const MB = 1024 * KB;
 
 /** What somebody may send whom nobody knows. */
-const ANYONE: BodyLimit = { bytes: 4 * KB, parts: 20, isFile: false };
+const ANYONE: BodyLimit = { bytes: 4 * KB, fields: 20, values: 20, isFile: false };
 /** Forms of pages, readings, and entries of a job. */
-const USUAL: BodyLimit = { bytes: 256 * KB, parts: 20_000, isFile: false };
+const USUAL: BodyLimit = { bytes: 256 * KB, fields: FIELDS, values: 20_000, isFile: false };
 /** A set-up with its tested springs and lift tables, a long sweep, a valve's motion. */
-const LONG: BodyLimit = { bytes: 2 * MB, parts: 200_000, isFile: true };
+const LONG: BodyLimit = { bytes: 2 * MB, fields: FIELDS, values: 200_000, isFile: true };
 /** Files: jobs, kits, parts, photos. */
-const FILE: BodyLimit = { bytes: 16 * MB, parts: 2_000_000, isFile: true };
+const FILE: BodyLimit = { bytes: 16 * MB, fields: FIELDS, values: 20_000, isFile: true };
 
 /** Routes that take more than the usual, by method or action. */
 const MORE: Readonly<Record<string, Readonly<Record<string, BodyLimit>>>> = {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { bodyLimitOf } from '$lib/access/body-limits';
 import { bodyWithin } from './body-within';
 
-const LIMIT = { bytes: 1000, parts: 10, isFile: false };
+const LIMIT = { bytes: 1000, fields: 10, values: 10, isFile: false };
 const URLENCODED = 'application/x-www-form-urlencoded';
 
 /** A request whose body comes in pieces; what was taken of them is counted. */

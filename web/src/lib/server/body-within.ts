@@ -7,12 +7,15 @@ export type BodyRead =
 
 const [AND, COMMA] = [0x26, 0x2c];
 
-/** What begins another part in a body of this type: a byte, or the boundary of a form with files. */
-function separatorOf(type: string): number | Buffer | null {
-	if (/^application\/x-www-form-urlencoded\b/i.test(type)) return AND;
-	if (/^application\/json\b/i.test(type)) return COMMA;
+/**
+ * What begins another part in a body of this type, a byte or the boundary of a form with files,
+ * and how many parts there may be.
+ */
+function partsOf(type: string, { fields, values }: BodyLimit) {
+	if (/^application\/x-www-form-urlencoded\b/i.test(type)) return { separator: AND, most: fields };
+	if (/^application\/json\b/i.test(type)) return { separator: COMMA, most: values };
 	const boundary = /^multipart\/form-data\b.*boundary="?([^";]+)/i.exec(type)?.[1];
-	return boundary ? Buffer.from(`--${boundary}`) : null;
+	return boundary ? { separator: Buffer.from(`--${boundary}`), most: fields } : null;
 }
 
 /** How often a separator stands in a piece, no further than matters. */
@@ -69,7 +72,7 @@ async function readWithin(
 	body: ReadableStream<Uint8Array>,
 	limit: BodyLimit
 ): Promise<BodyRead> {
-	const separator = separatorOf(request.headers.get('content-type') ?? '');
+	const counted = partsOf(request.headers.get('content-type') ?? '', limit);
 	const pieces: Buffer[] = [];
 	let [bytes, parts] = [0, 1];
 	// Let go of and not cancelled where it is refused: that would end the connection before the answer.
@@ -81,8 +84,8 @@ async function readWithin(
 			const piece = Buffer.from(value.buffer, value.byteOffset, value.byteLength);
 			bytes += piece.length;
 			if (bytes > limit.bytes) return { ok: false, why: 'too-large' };
-			if (separator !== null) parts += countIn(piece, separator, limit.parts);
-			if (parts > limit.parts) return { ok: false, why: 'too-many-parts' };
+			if (counted) parts += countIn(piece, counted.separator, counted.most);
+			if (counted && parts > counted.most) return { ok: false, why: 'too-many-parts' };
 			pieces.push(piece);
 		}
 	} catch {

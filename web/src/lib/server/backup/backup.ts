@@ -10,7 +10,7 @@ import { sealAll, type Unopened } from '../access/sealed-columns';
 import { ownKey } from '../access/sealed-text';
 import { connect, type Database } from '../database/connection';
 import { migrate, migrations, newestMigration } from '../database/migrate';
-import { extractArchive, NotABackup, readBackup, writeBackup, type Contents } from './file';
+import { extractArchive, readBackup, writeBackup, type Contents } from './file';
 import { run } from './postgres';
 import {
 	lockInEnvironment,
