@@ -53,11 +53,26 @@ const asked: Probe = {
 	}
 };
 
+/** What would sign the storm's own browsers out. */
+const ENDS = new Set(['out', 'everywhere', 'leave', 'pick', 'end', 'role', 'password', 'invite']);
+
 /** Every route that takes a body, by method and action. */
-const all = targets().flatMap(({ path, methods, actions }) => [
-	...methods.filter((method) => method !== 'GET').map((method) => ({ path, method, action: '' })),
-	...actions.map((action) => ({ path, method: 'POST', action }))
-]);
+const all = targets().flatMap(({ path, methods, actions }) => {
+	const entry = (method: string, action: string) => {
+		const search = action === '' || action === 'default' ? '' : `?/${action}`;
+		const url = new URL(`http://a.test${path}${search}`);
+		return {
+			path,
+			method,
+			search,
+			limit: bodyLimitOf({ route: path, method, url, list: 'notes' })
+		};
+	};
+	return [
+		...methods.filter((method) => method !== 'GET').map((method) => entry(method, '')),
+		...actions.filter((action) => !ENDS.has(action)).map((action) => entry('POST', action))
+	];
+});
 const SIZES = ['limit', 'tenfold', 'million'] as const;
 type Size = (typeof SIZES)[number];
 const PARTS = 1_000_000;
@@ -145,22 +160,17 @@ const isAlive = () => shop.pid() === pid && rss() > 0;
 
 /** How long another client's page takes while a storm goes on. */
 async function storm(count: number, sizes: readonly Size[], wants: (isFile: boolean) => boolean) {
+	const wanted = all.filter(({ limit }) => wants(limit.isFile));
 	const statuses = new Map<number, number>();
 	const failed = new Set<string>();
 	let [most, left, isOver] = [0, count, false];
 	const ask = async () => {
 		while (left-- > 0) {
-			const { path, method, action } = pick(all);
-			const route = path;
-			const url = new URL(
-				`http://a.test${path}${action === '' || action === 'default' ? '' : `?/${action}`}`
-			);
-			const limit = bodyLimitOf({ route, method, url, list: 'notes' });
-			if (!wants(limit.isFile)) continue;
+			const { path, method, search, limit } = pick(wanted);
 			const role = pick(['anybody', 'helper', 'owner'] as const);
 			const cookie = role === 'anybody' ? undefined : pick(cookies[role]);
 			const body = bodyOf(pick(sizes), limit.bytes, path.startsWith('/api/'), limit.isFile);
-			const at = `${path.replaceAll(/\[[^\]]+\]/g, job.id)}${url.search}`;
+			const at = `${path.replaceAll(/\[[^\]]+\]/g, job.id)}${search}`;
 			const from = `192.0.2.${Math.floor(random() * 250) + 1}`;
 			const status = await sendBody(at, method, cookie, body, from);
 			statuses.set(status, (statuses.get(status) ?? 0) + 1);
