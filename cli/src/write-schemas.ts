@@ -11,7 +11,8 @@ import { SignedSheet } from '@zinc-ledger/core/signed';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 
 // A signed sheet names the schema of the job in it and does not repeat it.
-const job = z.unknown().meta({ $ref: 'zinc-ledger/job/2' });
+const urn = (name: string, version: number) => `urn:zinc-ledger:${name}:${version}`;
+const job = z.unknown().meta({ $ref: urn('job', 2) });
 const FILES = [
 	{ name: 'job', version: 2, title: 'Zinc Ledger job, version 2', schema: Job },
 	{ name: 'parts', version: 2, title: 'Zinc Ledger parts library, version 2', schema: PartsFile },
@@ -28,7 +29,7 @@ const FILES = [
 for (const { name, version, title, schema } of FILES) {
 	const file = new URL(`../../docs/formats/${name}.schema.json`, import.meta.url);
 	const published = {
-		$id: `zinc-ledger/${name}/${version}`,
+		$id: urn(name, version),
 		title,
 		...z.toJSONSchema(schema, { io: 'input' })
 	};
