@@ -54,7 +54,8 @@ app_environment() {
 			ZINC_KEY=$(secret key)
 			ZINC_BACKUP_RECIPIENT=$(cat "$DATA/backup-recipient" 2>/dev/null || true)
 			BODY_SIZE_LIMIT=16M
-			MALLOC_ARENA_MAX=2
+			NODE_OPTIONS=$SERVER_NODE_OPTIONS
+			MALLOC_ARENA_MAX=$SERVER_ARENAS
 			ZINC_DATA=$DATA
 			ZINC_LOG=$DATA/app/$instance.log
 			ZINC_BACKUPS=$DATA/backups

@@ -28,9 +28,7 @@ let server = start();
 function start() {
 	const begun = Date.now();
 	const own = spawn(process.execPath, [fileURLToPath(new URL('server.js', import.meta.url))], {
-		stdio: ['inherit', 'inherit', 'pipe'],
-		// The allocator keeps what it once had, for each of its arenas: large bodies add up in many.
-		env: { ...process.env, MALLOC_ARENA_MAX: '2' }
+		stdio: ['inherit', 'inherit', 'pipe']
 	});
 	let lastWords = '';
 	own.stderr.on('data', (/** @type {Buffer} */ bytes) => {

@@ -92,8 +92,20 @@ const answer: Handle = async ({ event, resolve }) => {
 	const refusal = await refusalOf(event, who);
 	if (refusal) return refusal;
 	standAs(event, who === 'away' ? null : who);
-	const tooMuch = await takeBody(event);
-	if (tooMuch) return tooMuch;
+	const body = await takeBody(event);
+	if (body instanceof Response) return body;
+	try {
+		return await answerRead(event, resolve);
+	} finally {
+		body.done();
+	}
+};
+
+/** Answers a request whose body was read. */
+async function answerRead(
+	event: RequestEvent,
+	resolve: Parameters<Handle>[0]['resolve']
+): Promise<Response> {
 	const scheme = event.cookies.get('zinc-scheme') === 'dark' ? 'dark' : 'light';
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('<html', `<html data-scheme="${scheme}"`)
@@ -103,19 +115,19 @@ const answer: Handle = async ({ event, resolve }) => {
 	if (isChange && isId(event.params.id) && /^\/(api\/)?jobs\//.test(event.route.id ?? ''))
 		deriveSoon(event.params.id);
 	return onNetwork() ? forOneBrowser(response) : response;
-};
+}
 
 const FOREIGN = told(message('server.foreign'));
 
 /** Reads a body up to its limit before anything else does; the answer where it is refused. */
-async function takeBody(event: RequestEvent): Promise<Response | null> {
+async function takeBody(event: RequestEvent): Promise<Response | { done: () => void }> {
 	const { request, route, url, params } = event;
-	if (request.method === 'GET' || request.method === 'HEAD') return null;
+	if (request.method === 'GET' || request.method === 'HEAD') return { done: () => undefined };
 	const asked = { route: route.id, method: request.method, url, list: params.list };
 	const read = await bodyWithin(request, bodyLimitOf(asked));
 	if (!read.ok) return answerNo(request, REFUSED[read.why].status, told(REFUSED[read.why].says));
 	event.request = read.request;
-	return null;
+	return read;
 }
 const REFUSED = {
 	'too-large': { status: 413, says: message('server.too-large') },

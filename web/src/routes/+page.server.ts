@@ -1,6 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
-import { formWithFile } from '$lib/server/body';
 import { onNetwork } from '$lib/server/access/network';
 import { noteAct } from '$lib/server/access/sign-in';
 import { jobQueryOf } from '$lib/job/list';
@@ -12,7 +11,7 @@ import { tell } from '@zinc-ledger/words';
 import { backupFolder } from '$lib/server/backup/folder';
 import { backupWarning } from '$lib/server/backup/nightly';
 import { claimStrays, countStrays } from '$lib/server/strays';
-import { work } from '$lib/server/work/pool';
+import { sentIn, work } from '$lib/server/work/pool';
 
 const MOST_SHOWN = 24;
 
@@ -36,12 +35,12 @@ export const load = async ({ url }) => {
 export const actions = {
 	import: async (event) => {
 		const { request, locals } = event;
-		const { file } = await formWithFile(request);
+		const file = await work('jobFile', { sent: await sentIn(request) });
 		if (!file)
 			return fail(400, {
 				problems: [{ path: 'file', text: message('import.choose-file', { what: 'job' }) }]
 			});
-		const read = await work('jobFile', { text: file.text });
+		const { read } = file;
 		if (!read.ok) return fail(400, { file: file.name, problems: read.problems });
 		const { id } = read.value;
 		const { problems } = await ask((db) =>

@@ -8,7 +8,7 @@ export interface BodyLimit {
 	readonly fields: number;
 	/** Values of JSON. */
 	readonly values: number;
-	/** Files are few at a time, since they take memory and time. */
+	/** Files are few at a time, from their first byte to the answer: they take memory and time. */
 	readonly isFile: boolean;
 }
 
@@ -22,7 +22,7 @@ const ANYONE: BodyLimit = { bytes: 4 * KB, fields: 20, values: 20, isFile: false
 /** Forms of pages, readings, and entries of a job. */
 const USUAL: BodyLimit = { bytes: 256 * KB, fields: FIELDS, values: 20_000, isFile: false };
 /** A set-up with its tested springs and lift tables, a long sweep, a valve's motion. */
-const LONG: BodyLimit = { bytes: 2 * MB, fields: FIELDS, values: 200_000, isFile: true };
+const LONG: BodyLimit = { bytes: 2 * MB, fields: FIELDS, values: 200_000, isFile: false };
 /** Files: jobs, kits, parts, photos. */
 const FILE: BodyLimit = { bytes: 16 * MB, fields: FIELDS, values: 20_000, isFile: true };
 

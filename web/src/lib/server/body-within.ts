@@ -2,7 +2,12 @@
 import type { BodyLimit } from '$lib/access/body-limits';
 
 export type BodyRead =
-	| { readonly ok: true; readonly request: Request }
+	| {
+			readonly ok: true;
+			readonly request: Request;
+			/** Lets the next file in, once this one was answered. */
+			readonly done: () => void;
+	  }
 	| { readonly ok: false; readonly why: 'too-large' | 'too-many-parts' | 'busy' | 'broken-off' };
 
 const [AND, COMMA] = [0x26, 0x2c];
@@ -27,11 +32,13 @@ function countIn(piece: Buffer, separator: number | Buffer, most: number): numbe
 	return count;
 }
 
-/** Files that are read at once, and that wait for that. */
-const AT_ONCE = 4;
+/** Files that are in memory at once, and that wait for that. */
+const AT_ONCE = 2;
 const WAITING = 32;
 let reading = 0;
 const waiting: (() => void)[] = [];
+
+const NOTHING = () => undefined;
 
 /** Waits until a file may be read; false where too many wait already. */
 async function mayRead(): Promise<boolean> {
@@ -51,20 +58,20 @@ function hasRead(): void {
 /**
  * Reads the body of a request into memory, up to its limit.
  *
- * @returns the request with its whole body at hand, or why it is refused
+ * @returns the request with its whole body at hand, or why it is refused; `done` is to be called
+ * once a file was dealt with
  */
 export async function bodyWithin(request: Request, limit: BodyLimit): Promise<BodyRead> {
-	if (!request.body) return { ok: true, request };
+	if (!request.body) return { ok: true, request, done: NOTHING };
 	// What says of itself that it is too long is not even waited for.
 	if (Number(request.headers.get('content-length') ?? 0) > limit.bytes)
 		return { ok: false, why: 'too-large' };
 	if (!limit.isFile) return readWithin(request, request.body, limit);
 	if (!(await mayRead())) return { ok: false, why: 'busy' };
-	try {
-		return await readWithin(request, request.body, limit);
-	} finally {
-		hasRead();
-	}
+	const read = await readWithin(request, request.body, limit);
+	if (read.ok) return { ...read, done: hasRead };
+	hasRead();
+	return read;
 }
 
 async function readWithin(
@@ -95,5 +102,5 @@ async function readWithin(
 	}
 	const { url, method, headers, signal } = request;
 	const whole = new Request(url, { method, headers, body: Buffer.concat(pieces), signal });
-	return { ok: true, request: whole };
+	return { ok: true, request: whole, done: NOTHING };
 }

@@ -1,11 +1,11 @@
 import { fail } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
-import { formTexts, formWithFile, isId } from '$lib/server/body';
+import { formTexts, isId } from '$lib/server/body';
 import { listKept, retireKept } from '$lib/server/kept';
 import { importKits, partsOfKits } from '$lib/server/kits';
 import { listParts } from '$lib/server/parts';
-import { work } from '$lib/server/work/pool';
+import { sentIn, work } from '$lib/server/work/pool';
 
 export const load = async ({ url }) => {
 	const find = url.searchParams.get('find') ?? '';
@@ -24,14 +24,13 @@ export const actions = {
 		if (!locals.person)
 			return fail(401, { problems: [{ path: '', text: message('server.operator-required') }] });
 		const { person } = locals;
-		const { file } = await formWithFile(request);
+		const library = await ask((db) => listParts(db));
+		const file = await work('kitsFile', { sent: await sentIn(request), library });
 		if (!file)
 			return fail(400, {
 				problems: [{ path: 'file', text: message('import.choose-file', { what: 'kits' }) }]
 			});
-		const { name, text } = file;
-		const library = await ask((db) => listParts(db));
-		const read = await work('kitsFile', { text, library });
+		const { name, read } = file;
 		if (!read.ok) return fail(400, { file: name, problems: [...read.problems] });
 		await ask((db) => importKits(db, read, person));
 		return { taken: read.kits.length };

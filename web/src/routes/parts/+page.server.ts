@@ -1,11 +1,11 @@
 import { fail } from '@sveltejs/kit';
 import { PART_SORTS, type PartSort } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
-import { formTexts, formWithFile, isId } from '$lib/server/body';
+import { formTexts, isId } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
 import { importParts, listParts, pageOfParts, retirePart, revisionsOf } from '$lib/server/parts';
 import { countInOrOut, Short } from '$lib/server/stock';
-import { work } from '$lib/server/work/pool';
+import { sentIn, work } from '$lib/server/work/pool';
 import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 
@@ -23,15 +23,15 @@ export const actions = {
 		if (!locals.person)
 			return fail(401, { problems: [{ path: '', text: message('server.operator-required') }] });
 		const { person, units } = locals;
-		const { file } = await formWithFile(request);
+		const library = await ask((db) => listParts(db));
+		const revisions = await ask(revisionsOf);
+		const sent = await sentIn(request);
+		const file = await work('partsFile', { sent, units, library, revisions });
 		if (!file)
 			return fail(400, {
 				problems: [{ path: 'file', text: message('import.choose-file', { what: 'parts' }) }]
 			});
-		const { name, text } = file;
-		const library = await ask((db) => listParts(db));
-		const revisions = await ask(revisionsOf);
-		const read = await work('partsFile', { text, units, library, revisions });
+		const { name, read } = file;
 		if (!read.ok) return fail(400, { file: name, problems: [...read.problems] });
 		await ask((db) => importParts(db, read.parts, person));
 		return { taken: read.parts.length, older: [...read.older] };

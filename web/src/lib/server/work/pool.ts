@@ -4,18 +4,20 @@
  */
 import { isMainThread } from 'node:worker_threads';
 import { Piscina } from 'piscina';
+import { error } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { log } from '../log';
 import { refuse } from '../refuse';
 import type * as Tasks from './tasks';
+import type { Sent } from './tasks';
 
 type Name = keyof typeof Tasks;
 type Asked<N extends Name> = Parameters<(typeof Tasks)[N]>[0];
 type Done<N extends Name> = Awaited<ReturnType<(typeof Tasks)[N]>>;
 
-/** The tasks as a script of their own, which the build writes; without it they run where they are asked for. */
+/** The tasks as a script of its own, which the build writes; without it they run where they are asked for. */
 const script = process.env.ZINC_TASKS;
-const THREADS = 2;
+const THREADS = 1;
 /** Tasks that wait for a thread, at most. */
 const QUEUE = 24;
 /** What takes longer is ended, with its thread, in ms. */
@@ -35,10 +37,20 @@ const poolOf = (filename: string) =>
 		resourceLimits: { maxOldGenerationSizeMb: HEAP_MB }
 	}));
 
+/** The body of a form with a file in it, to be read by a task. */
+export const sentIn = async (request: Request): Promise<Sent> => ({
+	bytes: await request.arrayBuffer(),
+	type: request.headers.get('content-type') ?? ''
+});
+
+/** A refusal as it comes out of a thread, where it is no more of its class. */
+const isRefusal = (failure: unknown): failure is { status: number; body: App.Error } =>
+	typeof failure === 'object' && failure !== null && 'status' in failure && 'body' in failure;
+
 /**
- * Does a task of tasks.ts in a thread of its own.
+ * Does a task of tasks.ts in a thread of its own. What was sent is handed over to it and not copied.
  *
- * @throws 503 where too many wait already, or it took too long
+ * @throws 503 where too many wait already, or it took too long; 413 where it is too large for a thread
  */
 export async function work<N extends Name>(name: N, asked: Asked<N>): Promise<Done<N>> {
 	if (!script || !isMainThread) {
@@ -49,8 +61,12 @@ export async function work<N extends Name>(name: N, asked: Asked<N>): Promise<Do
 	if (threads.queueSize >= QUEUE) refuse(503, message('server.busy'));
 	const signal = AbortSignal.timeout(DEADLINE);
 	try {
-		return (await threads.run(asked, { name, signal })) as Done<N>;
+		const transferList = 'sent' in asked ? [asked.sent.bytes] : [];
+		return (await threads.run(asked, { name, signal, transferList })) as Done<N>;
 	} catch (failure) {
+		if (isRefusal(failure)) error(failure.status, failure.body);
+		if ((failure as NodeJS.ErrnoException).code === 'ERR_WORKER_OUT_OF_MEMORY')
+			refuse(413, message('server.too-large'));
 		if (!signal.aborted) throw failure;
 		log.warn({ task: name }, 'took too long');
 		refuse(503, message('server.busy'));

@@ -20,14 +20,31 @@ import { readSweep } from '@zinc-ledger/core/sweep-schema';
 import { kitsFromCsv } from '$lib/kits/csv';
 import { partsFromCsv } from '$lib/parts/csv';
 import { sweepFromCsv, type Columns, type SweepCsv } from '$lib/springs/csv';
+import { formWithFile } from '../body';
 import { labelPdf as label, sheetPdf as sheet, type Size } from '../out/pdf';
 import { reportPdf as report } from '../out/report';
 import { signedOut } from '../out/signed-out';
 
 const isJson = (text: string) => text.trimStart().startsWith('{');
 
+/** The body of a form with a file in it, as it came. */
+export interface Sent {
+	readonly bytes: ArrayBuffer;
+	readonly type: string;
+}
+
+/** What was read of the file of a form, and the file's name; null where the form has none. */
+type FileOf<R> = { readonly name: string; readonly read: R } | null;
+
+async function fileIn<R>({ bytes, type }: Sent, read: (text: string) => R): Promise<FileOf<R>> {
+	const headers = { 'content-type': type };
+	const form = new Request('http://form/', { method: 'POST', body: bytes, headers });
+	const { file } = await formWithFile(form);
+	return file && { name: file.name, read: read(file.text) };
+}
+
 /** Reads a job's file. */
-export const jobFile = ({ text }: { text: string }): Read => readJob(text);
+export const jobFile = ({ sent }: { sent: Sent }): Promise<FileOf<Read>> => fileIn(sent, readJob);
 
 export type PartsFile =
 	| {
@@ -42,13 +59,16 @@ export type PartsFile =
  *
  * @param library the shop's parts as they are, each with the revision that it stands at
  */
-export function partsFile(asked: {
-	readonly text: string;
+export const partsFile = (asked: Shelf & { readonly sent: Sent }): Promise<FileOf<PartsFile>> =>
+	fileIn(asked.sent, (text) => partsIn(text, asked));
+
+interface Shelf {
 	readonly units: Units;
 	readonly library: readonly LibraryPart[];
 	readonly revisions: ReadonlyMap<string, string>;
-}): PartsFile {
-	const { text, units, library, revisions } = asked;
+}
+
+function partsIn(text: string, { units, library, revisions }: Shelf): PartsFile {
 	if (isJson(text)) {
 		const read = readParts(text);
 		return read.ok ? { ok: true, parts: read.value, older: [] } : read;
@@ -75,11 +95,12 @@ export type KitsFile =
  * Reads a file of kits, JSON with the parts that they name or CSV that names parts of the library;
  * one whose parts have faults is refused.
  */
-export function kitsFile(asked: {
-	readonly text: string;
+export const kitsFile = (asked: {
+	readonly sent: Sent;
 	readonly library: readonly LibraryPart[];
-}): KitsFile {
-	const { text, library } = asked;
+}): Promise<FileOf<KitsFile>> => fileIn(asked.sent, (text) => kitsIn(text, asked.library));
+
+function kitsIn(text: string, library: readonly LibraryPart[]): KitsFile {
 	const checked = (
 		{ kits, parts }: { kits: readonly Kit[]; parts: readonly LibraryPart[] },
 		problems: readonly Problem[]
