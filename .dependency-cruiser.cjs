@@ -1,4 +1,32 @@
 /** The walls between the parts: dependencies point one way. */
+
+/**
+ * The layers of the core, the lowest first: each knows itself and those before it. A group has a
+ * second layer, on-job, where half of it works on a job and its sheet and the other half does not.
+ */
+const LAYERS = [
+	'foundation',
+	'parts',
+	'springs',
+	'planning',
+	'valvetrain',
+	'visits',
+	'job',
+	'sheet',
+	'springs/on-job',
+	'valvetrain/on-job',
+	'planning/on-job',
+	'assembly',
+	'visits/on-job',
+	'signing',
+	'calculators'
+];
+/** The files of a layer; those of its group that work on a job are a layer of their own. */
+const inLayer = (layer) => `^core/src/${layer}/${layer.endsWith('/on-job') ? '' : '(?!on-job/)'}`;
+/** Two groups are small enough to be one module. */
+const MODULE =
+	'core/src/(?:assembly|calculators|[^/]+/on-job/[^/]+|(?!assembly|calculators)[^/]+/(?!on-job)[^/]+)';
+
 module.exports = {
 	forbidden: [
 		{ name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
@@ -55,23 +83,30 @@ module.exports = {
 			to: { path: '^web' }
 		},
 		{
-			name: 'no-circles-of-rooms',
+			name: 'no-circles-of-modules',
 			comment:
-				'Folders of the core and of the web’s features know only folders below them: what two need of each other goes into a third.',
+				'Modules of the core and folders of the web’s features know only what is below them: what two need of each other goes into a third.',
 			severity: 'error',
 			scope: 'folder',
-			from: { path: '^(core/src|web/src/lib)/[^/]+$' },
+			from: { path: `^(${MODULE}|web/src/lib/[^/]+)$` },
 			to: { circular: true }
 		},
+		...LAYERS.map((layer, i) => ({
+			name: `layer-${layer.replace('/', '-')}`,
+			comment: 'Layers of the core know themselves and those before them in the list.',
+			severity: 'error',
+			from: { path: inLayer(layer) },
+			to: { path: '^core/src/[^/]+/', pathNot: LAYERS.slice(0, i + 1).map(inLayer) }
+		})),
 		{
 			name: 'through-the-door',
 			comment:
-				'A folder of the core is entered by its index.ts; schema.ts, file.ts and highs.ts are doors of their own, for they load more.',
+				'A module of the core is entered by its index.ts; schema.ts, file.ts and highs.ts are doors of their own, for they load more.',
 			severity: 'error',
-			from: { path: '^core/src/([^/]+)/' },
+			from: { path: `^(${MODULE})/` },
 			to: {
-				path: '^core/src/[^/]+/',
-				pathNot: ['^core/src/$1/', '^core/src/[^/]+/(index|schema|file|highs)\\.ts$']
+				path: `^${MODULE}/`,
+				pathNot: ['^$1/', `^${MODULE}/(index|schema|file|highs)\\.ts$`]
 			}
 		}
 	],

@@ -1,14 +1,14 @@
 /**
  * Mutation tests of one module: each line of it is changed in turn, and some test has to fail.
  *
- *   npm run mutants -- core/src/verdict
+ *   npm run mutants -- core/src/foundation/verdict
  *
  * Strings are not mutated: the catalog's words are tested elsewhere. Mutants of what runs once,
  * as a file is loaded, are ignored, and their number is printed: they would take a run of all
  * tests each.
  */
 const module = process.env.ZINC_MUTANTS;
-if (!module) throw new Error('Which module? npm run mutants -- core/src/verdict');
+if (!module) throw new Error('Which module? npm run mutants -- core/src/foundation/verdict');
 const isOfServer = module.startsWith('web/src/lib/server');
 
 /** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */

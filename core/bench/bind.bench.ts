@@ -5,7 +5,7 @@
  *
  *   npm run bench:bind
  */
-import { findBind, type Solid } from '../src/sweep/bind.ts';
+import { findBind, type Solid } from '../src/springs/sweep/bind.ts';
 import {
 	BUILD_OF,
 	MODEL_SORTS,
@@ -14,13 +14,13 @@ import {
 	randomSpring,
 	sampled,
 	type ModelSort
-} from '../src/sweep/synthetic.ts';
+} from '../src/springs/sweep/synthetic.ts';
 import { loadFloor } from './floor.ts';
 import { roughTable } from './rough.ts';
 import { performance } from 'node:perf_hooks';
-import { sweepFigures } from '../src/sweep/figures.ts';
-import { USUAL_NOISE, withTravel } from '../src/sweep/sweep.ts';
-import { mm } from '../src/units/quantity.ts';
+import { sweepFigures } from '../src/springs/sweep/figures.ts';
+import { USUAL_NOISE, withTravel } from '../src/springs/sweep/sweep.ts';
+import { mm } from '../src/foundation/units/quantity.ts';
 
 const RUNS = Number(process.env.RUNS ?? 600);
 const SOLID: Record<ModelSort, Solid> = {

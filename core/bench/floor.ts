@@ -2,9 +2,9 @@
  * How well a load can be told at all: the Cramér–Rao bound of one who knows how a
  * made-up spring behaves and has only its figures to find.
  */
-import { leastSquares } from '../src/least-squares/index.ts';
-import type { ModelSort, SpringModel } from '../src/sweep/synthetic.ts';
-import type { TesterNoise } from '../src/sweep/sweep.ts';
+import { leastSquares } from '../src/foundation/least-squares/index.ts';
+import type { ModelSort, SpringModel } from '../src/springs/sweep/synthetic.ts';
+import type { TesterNoise } from '../src/springs/sweep/sweep.ts';
 
 /** By what the load at a height changes, for each figure of a spring that is to be found. */
 const CHANGES: Record<ModelSort, (x: number, belowBend: number) => number[]> = {

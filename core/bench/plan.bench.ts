@@ -9,11 +9,11 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
 import loadHighs from 'highs';
-import { bruteForce } from '../src/plan/test/brute-force.ts';
-import { highsSolver } from '../src/plan/highs.ts';
-import { madeUpProblem } from '../src/plan/test/made-up.ts';
-import { plainModel } from '../src/plan/test/plain.ts';
-import { solvePlan } from '../src/plan/solve.ts';
+import { bruteForce } from '../src/planning/solver/test/brute-force.ts';
+import { highsSolver } from '../src/planning/solver/highs.ts';
+import { madeUpProblem } from '../src/planning/solver/test/made-up.ts';
+import { plainModel } from '../src/planning/solver/test/plain.ts';
+import { solvePlan } from '../src/planning/solver/solve.ts';
 
 const RUNS = Number(process.env.RUNS ?? 20);
 const highs = highsSolver(await loadHighs());

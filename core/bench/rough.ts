@@ -1,16 +1,16 @@
 /** How the bind of sweeps on a rough tester is told: the figures the second generator is held to. */
-import { findBind, type BindFound } from '../src/sweep/bind.ts';
-import { solidOf } from '../src/sweep/figures.ts';
+import { findBind, type BindFound } from '../src/springs/sweep/bind.ts';
+import { solidOf } from '../src/springs/sweep/figures.ts';
 import {
 	BUILD_OF_FAMILY,
 	FAMILIES,
 	roughSpring,
 	roughSweep,
 	type Family
-} from '../src/sweep/rough.ts';
-import { travelled, USUAL_NOISE } from '../src/sweep/sweep.ts';
-import { randomFrom } from '../src/sweep/synthetic.ts';
-import type { SpringBuild } from '../src/part/types.ts';
+} from '../src/springs/sweep/rough.ts';
+import { travelled, USUAL_NOISE } from '../src/springs/sweep/sweep.ts';
+import { randomFrom } from '../src/springs/sweep/synthetic.ts';
+import type { SpringBuild } from '../src/parts/part/types.ts';
 
 const WRONG: readonly (SpringBuild | undefined)[] = [undefined, 'single', 'dual', 'beehive'];
 

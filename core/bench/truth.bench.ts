@@ -7,7 +7,7 @@
  */
 import loadHighs from 'highs';
 import { evaluate, type Job } from '../src/index.ts';
-import { highsSolver } from '../src/plan/highs.ts';
+import { highsSolver } from '../src/planning/solver/highs.ts';
 import { head, withReadings } from './truth/head.ts';
 import { plannedAndBuilt } from './truth/planned.ts';
 import { Random } from './truth/random.ts';

@@ -1,6 +1,6 @@
 /** Heads planned by the program from one reading a valve, built as planned, and checked with a new reading. */
 import { evaluate, planJob, type Job, type Reading } from '../../src/index.ts';
-import type { LinearSolver } from '../../src/plan/linear.ts';
+import type { LinearSolver } from '../../src/planning/solver/linear.ts';
 import { madeUpGauge, readings } from './gauge.ts';
 import { BIND, BIND_FLOOR, card, entries, head, LIFT, withReadings } from './head.ts';
 import type { Random } from './random.ts';

@@ -1,10 +1,10 @@
 /** What is simulated: for each quantity, how a station comes to a figure whose truth is known. */
 import type { Check, FigureName, Reading, StationParts } from '../../src/index.ts';
-import { findBind, type Solid } from '../../src/sweep/bind.ts';
-import { solidOf } from '../../src/sweep/figures.ts';
-import { BUILD_OF_FAMILY, roughSpring, type Family } from '../../src/sweep/rough.ts';
-import { USUAL_NOISE } from '../../src/sweep/sweep.ts';
-import { mm, newtons } from '../../src/units/quantity.ts';
+import { findBind, type Solid } from '../../src/springs/sweep/bind.ts';
+import { solidOf } from '../../src/springs/sweep/figures.ts';
+import { BUILD_OF_FAMILY, roughSpring, type Family } from '../../src/springs/sweep/rough.ts';
+import { USUAL_NOISE } from '../../src/springs/sweep/sweep.ts';
+import { mm, newtons } from '../../src/foundation/units/quantity.ts';
 import { madeUpGauge, PERFECT, readings, type Known, type TrueGauge } from './gauge.ts';
 import {
 	BIND,

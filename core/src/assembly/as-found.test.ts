@@ -1,6 +1,6 @@
 /** What lies on the bench once a head came apart. */
 import { describe, expect, it } from 'vitest';
-import type { AsFound } from '../document/index.ts';
+import type { AsFound } from '../job/document/index.ts';
 import { foundAt, foundCounts } from './as-found.ts';
 
 const found = (station: string, minute: number, more: Partial<AsFound> = {}): AsFound => ({

@@ -1,6 +1,6 @@
 /** What stood at the stations when a head came apart: the newest of each, and all of it counted (handbook §9). */
-import type { AsFound, Job } from '../document/index.ts';
-import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/index.ts';
+import type { AsFound, Job } from '../job/document/index.ts';
+import { lengthOf, mm, toComparisonStep, type Millimetres } from '../foundation/units/index.ts';
 
 /** Each valve is held by two of them. */
 export const LOCK_HALVES = 2;

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { evaluate } from '../evaluation/index.ts';
-import { readJob } from '../document/file.ts';
-import type { AssemblyStep, Job } from '../document/index.ts';
-import { keyOf } from '../message/index.ts';
-import { openItems } from '../open-items/index.ts';
+import { evaluate } from '../sheet/evaluation/index.ts';
+import { readJob } from '../job/document/file.ts';
+import type { AssemblyStep, Job } from '../job/document/index.ts';
+import { keyOf } from '../foundation/message/index.ts';
+import { openItems } from '../signing/open-items/index.ts';
 import { assemblyOf, isBegun } from './of-job.ts';
 import {
 	alike,

@@ -1,5 +1,5 @@
 /** Checking springs in a head: soft ones, put in to try clearances, with which it must not leave (handbook §9). */
-import type { AssemblyStep } from '../document/index.ts';
+import type { AssemblyStep } from '../job/document/index.ts';
 
 /** How an entry of the assembly says that a checking spring went in, or came out again. */
 export const CHECKING_SPRING = 'checking-spring';

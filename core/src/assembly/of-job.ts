@@ -1,6 +1,6 @@
 /** The assembly of a job: its steps and what is done of them, worked out once for a sheet. */
-import type { AssemblyStep, Job } from '../document/index.ts';
-import type { Sheet } from '../evaluation/index.ts';
+import type { AssemblyStep, Job } from '../job/document/index.ts';
+import type { Sheet } from '../sheet/evaluation/index.ts';
 import { doneSteps, type Done } from './progress.ts';
 import { CHECKING_SPRING } from './checking-springs.ts';
 import type { Step } from './step.ts';

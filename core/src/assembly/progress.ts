@@ -1,5 +1,5 @@
 /** How far an assembly has come, and what comes next. */
-import type { AssemblyStep } from '../document/index.ts';
+import type { AssemblyStep } from '../job/document/index.ts';
 import { stepKey, type Step } from './step.ts';
 
 /** What was done, by step; a step undone takes with it every later one that wants it. */

@@ -1,5 +1,5 @@
 /** The height that a seal was found to stand at, against what its record says (handbook §3). */
-import { lengthOf, mm, toComparisonStep, type Millimetres } from '../units/index.ts';
+import { lengthOf, mm, toComparisonStep, type Millimetres } from '../foundation/units/index.ts';
 import type { Done } from './progress.ts';
 import type { Step } from './step.ts';
 

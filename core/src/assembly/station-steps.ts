@@ -1,10 +1,10 @@
 /** The steps at one station, from its own parts and build: on the bench, and in the car under the air. */
-import { partsOf, type Job, type KindSetup, type StationEntry } from '../document/index.ts';
-import type { Sheet } from '../evaluation/index.ts';
-import type { StationSheet } from '../figures/index.ts';
-import { message } from '../message/index.ts';
-import { waysUp } from '../spring/index.ts';
-import { lengthOf, type Joules } from '../units/index.ts';
+import { partsOf, type Job, type KindSetup, type StationEntry } from '../job/document/index.ts';
+import type { Sheet } from '../sheet/evaluation/index.ts';
+import type { StationSheet } from '../sheet/figures/index.ts';
+import { message } from '../foundation/message/index.ts';
+import { waysUp } from '../springs/spring/index.ts';
+import { lengthOf, type Joules } from '../foundation/units/index.ts';
 import { inOrder, type Draft, type Step } from './step.ts';
 
 /** In the car a valve stays where it is: it is stripped, looked at and measured under the air that holds it. */

@@ -1,7 +1,7 @@
 /** A step of an assembly, as a thing: its code, its text, what must be done before it. */
-import type { Message } from '../message/index.ts';
-import type { WayUp } from '../spring/index.ts';
-import type { Joules, Millimetres } from '../units/index.ts';
+import type { Message } from '../foundation/message/index.ts';
+import type { WayUp } from '../springs/spring/index.ts';
+import type { Joules, Millimetres } from '../foundation/units/index.ts';
 
 /** Steps of an assembly, by the codes that are kept of them. */
 export const STEP_CODES = [
@@ -35,7 +35,7 @@ export const STEP_CODES = [
 ] as const;
 export type StepCode = (typeof STEP_CODES)[number];
 
-declare module '../message/message.ts' {
+declare module '../foundation/message/message.ts' {
 	interface Messages {
 		'step.count-in': null;
 		'step.dead-centre': null;

@@ -3,10 +3,10 @@
  * §9, step 7). Every step says what must be done before it, so that what must
  * not be skipped cannot be.
  */
-import { stationsAtHand, type Job, type StationEntry } from '../document/index.ts';
-import type { Sheet } from '../evaluation/index.ts';
-import { walk } from '../station/index.ts';
-import { message } from '../message/index.ts';
+import { stationsAtHand, type Job, type StationEntry } from '../job/document/index.ts';
+import type { Sheet } from '../sheet/evaluation/index.ts';
+import { walk } from '../foundation/station/index.ts';
+import { message } from '../foundation/message/index.ts';
 import { LOCK_HALVES } from './as-found.ts';
 import { stationSteps } from './station-steps.ts';
 import { cylinderPlace, inOrder, stepKey, type Draft, type Step } from './step.ts';

@@ -1,6 +1,0 @@
-export * from './checks.ts';
-export * from './correction.ts';
-export * from './in-hand.ts';
-export * from './same-things.ts';
-export type * from './schema.ts';
-export * from './types.ts';

@@ -1,0 +1,1 @@
+export * from './gauge-in-hand.ts';

@@ -1,4 +1,0 @@
-export * from './adjuster.ts';
-export * from './lash.ts';
-export * from './orders.ts';
-export * from './swap.ts';

@@ -1,0 +1,3 @@
+export * from './assignment.ts';
+export * from './problem.ts';
+export * from './solve.ts';

@@ -1,0 +1,3 @@
+export * from './adjuster.ts';
+export * from './lash.ts';
+export * from './orders.ts';

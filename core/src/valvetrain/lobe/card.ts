@@ -1,0 +1,58 @@
+/** The lobe of a cam card: from its lift table where it has one, else made up from its durations. */
+import type { Millimetres } from '../../foundation/units/index.ts';
+import type { Lobe } from './lobe.ts';
+import { madeUpLobe, type Duration } from './made-up.ts';
+import { tableFaults, tableLobe, type TableFault, type TableLine } from './table.ts';
+
+/** What a card gives of one lobe. */
+export interface LobeCard {
+	readonly lift: Millimetres;
+	readonly durations: readonly Duration[];
+	readonly table: readonly TableLine[];
+}
+
+export type LobeFault = TableFault | 'too-coarse' | 'no-such-lobe';
+/** A lobe, or why there is none. */
+export type LobeFound =
+	| { readonly lobe: Lobe; readonly fault: null }
+	| { readonly lobe: null; readonly fault: LobeFault };
+
+/** Lobes that were drawn, by their cards: one is asked for on every keystroke. */
+const drawn = new Map<string, LobeFound>();
+const MOST_DRAWN = 64;
+
+/**
+ * The lobe of a card, drawn once.
+ *
+ * @returns null for a card with neither a table nor a duration at a stated lift: it says nothing of its lobe's shape
+ */
+export function lobeOfCard(card: LobeCard): LobeFound | null {
+	if (card.table.length === 0 && card.durations.length === 0) return null;
+	const key = JSON.stringify(card);
+	const before = drawn.get(key);
+	if (before) return before;
+	const found = card.table.length > 0 ? fromTable(card.table) : fromDurations(card);
+	if (drawn.size >= MOST_DRAWN) drawn.clear();
+	drawn.set(key, found);
+	return found;
+}
+
+function fromTable(table: readonly TableLine[]): LobeFound {
+	const [fault] = tableFaults(table);
+	if (fault) return { lobe: null, fault };
+	const lobe = tableLobe(table);
+	return lobe.isTooCoarse ? { lobe: null, fault: 'too-coarse' } : { lobe, fault: null };
+}
+
+function fromDurations({ lift, durations }: LobeCard): LobeFound {
+	const [first, second] = durations;
+	try {
+		return {
+			lobe: madeUpLobe({ lift, durations: second ? [first!, second] : [first!] }),
+			fault: null
+		};
+	} catch (problem) {
+		if (!(problem instanceof RangeError)) throw problem;
+		return { lobe: null, fault: 'no-such-lobe' };
+	}
+}

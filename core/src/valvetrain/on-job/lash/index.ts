@@ -1,0 +1,2 @@
+export * from './of-job.ts';
+export * from './swap.ts';

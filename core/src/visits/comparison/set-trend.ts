@@ -1,0 +1,48 @@
+/** A set of springs over its service, and what the sets of a batch say together. Source: handbook §10. */
+import { NORMAL, studentFactor } from '../../foundation/verdict/index.ts';
+import { trendOf, type Trend, type TrendPoint } from './trend.ts';
+
+/** What a set's service is told in, the first that was told. */
+export const SERVICE_TOLD = ['hours', 'runs', 'kilometres'] as const;
+export type ServiceTold = (typeof SERVICE_TOLD)[number];
+
+/** The mean load in N of a set at its nominal height at one visit, with what it had run. */
+export type SetVisit = { readonly load: number } & Readonly<Record<ServiceTold, number>>;
+
+export interface SetTrend extends Trend {
+	readonly unit: ServiceTold;
+	readonly points: readonly TrendPoint[];
+	/** Load below which its springs are not to be used, in N. */
+	readonly limit: number;
+}
+
+/** The mean of a set repeats on its tester to this part of itself, as a standard deviation. */
+const REPEATS = 0.004;
+
+/**
+ * The trend of a set.
+ *
+ * @param sag part of its first load at which a spring is not used any more
+ * @returns null before it was tested, or had run
+ */
+export function trendOfSet(visits: readonly SetVisit[], sag: number): SetTrend | null {
+	const [first] = visits;
+	const unit = SERVICE_TOLD.find((one) => visits.some((visit) => visit[one] > 0));
+	if (!first || !unit) return null;
+	const points = visits.map((visit) => ({
+		service: visit[unit],
+		load: visit.load,
+		uncertainty: NORMAL * REPEATS * visit.load
+	}));
+	const limit = first.load * (1 - sag);
+	return { ...trendOf(points, limit), unit, points, limit };
+}
+
+/**
+ * Half-width of the 95 % interval of a mean over sets; null for one set, which says nothing of others.
+ *
+ * @param spread standard deviation between the sets
+ * @example meanWithin(0.01, 4) // 0.0159
+ */
+export const meanWithin = (spread: number | null, sets: number): number | null =>
+	spread === null || sets < 2 ? null : (studentFactor(sets - 1) * spread) / Math.sqrt(sets);
