@@ -154,7 +154,7 @@ own_folders() {
 
 # What keeps a process of the program small while it is sent large bodies: the collector looks
 # more often, and the allocator keeps what was freed in few places.
-SERVER_NODE_OPTIONS='--max-old-space-size=320 --max-semi-space-size=4'
+SERVER_NODE_OPTIONS='--max-old-space-size=256 --max-semi-space-size=4'
 SERVER_ARENAS=2
 
 # start_server MODE [N]: a process of the application, the first or the Nth of a shop.

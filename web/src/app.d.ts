@@ -1,4 +1,5 @@
 import type { Person, Units } from '@zinc-ledger/core';
+import type { Sent } from '$lib/access/body-limits';
 import type { Role } from '$lib/access/roles';
 import type { Session } from '$lib/access/session';
 
@@ -15,6 +16,8 @@ declare global {
 			chosenUnits: Units | null;
 			/** Those chosen, else inches and pounds: what a page reads in that is no job's. */
 			units: Units;
+			/** The body, where it is a file's: the request does not have it then. */
+			sent: Sent | null;
 		}
 		interface Error {
 			message: string;

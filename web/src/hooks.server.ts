@@ -127,6 +127,7 @@ async function takeBody(event: RequestEvent): Promise<Response | { done: () => v
 	const read = await bodyWithin(request, bodyLimitOf(asked));
 	if (!read.ok) return answerNo(request, REFUSED[read.why].status, told(REFUSED[read.why].says));
 	event.request = read.request;
+	event.locals.sent = read.sent ?? null;
 	return read;
 }
 const REFUSED = {

@@ -11,7 +11,7 @@ import { tell } from '@zinc-ledger/words';
 import { backupFolder } from '$lib/server/backup/folder';
 import { backupWarning } from '$lib/server/backup/nightly';
 import { claimStrays, countStrays } from '$lib/server/strays';
-import { sentIn, work } from '$lib/server/work/pool';
+import { work } from '$lib/server/work/pool';
 
 const MOST_SHOWN = 24;
 
@@ -34,8 +34,8 @@ export const load = async ({ url }) => {
 
 export const actions = {
 	import: async (event) => {
-		const { request, locals } = event;
-		const file = await work('jobFile', { sent: await sentIn(request) });
+		const { locals } = event;
+		const file = await work('jobFile', { sent: locals.sent });
 		if (!file)
 			return fail(400, {
 				problems: [{ path: 'file', text: message('import.choose-file', { what: 'job' }) }]

@@ -14,6 +14,12 @@ export interface BodyLimit {
 
 /** A page's longest form has some hundred fields. */
 const FIELDS = 1000;
+/** The body of a file as it came. */
+export interface Sent {
+	readonly bytes: ArrayBuffer;
+	readonly type: string;
+}
+
 const KB = 1024;
 const MB = 1024 * KB;
 

@@ -1,10 +1,12 @@
 /** A body read no further than its limit: bytes and parts are counted as they arrive. */
-import type { BodyLimit } from '$lib/access/body-limits';
+import type { BodyLimit, Sent } from '$lib/access/body-limits';
 
 export type BodyRead =
 	| {
 			readonly ok: true;
 			readonly request: Request;
+			/** The body of a file, which the request itself does not have then: each copy of it counts. */
+			readonly sent?: Sent;
 			/** Lets the next file in, once this one was answered. */
 			readonly done: () => void;
 	  }
@@ -79,7 +81,8 @@ async function readWithin(
 	body: ReadableStream<Uint8Array>,
 	limit: BodyLimit
 ): Promise<BodyRead> {
-	const counted = partsOf(request.headers.get('content-type') ?? '', limit);
+	const type = request.headers.get('content-type') ?? '';
+	const counted = partsOf(type, limit);
 	const pieces: Buffer[] = [];
 	let [bytes, parts] = [0, 1];
 	// Let go of and not cancelled where it is refused: that would end the connection before the answer.
@@ -101,6 +104,26 @@ async function readWithin(
 		reader.releaseLock();
 	}
 	const { url, method, headers, signal } = request;
+	if (limit.isFile) {
+		const sent = { bytes: joined(pieces, bytes), type };
+		return {
+			ok: true,
+			request: new Request(url, { method, headers, signal }),
+			sent,
+			done: NOTHING
+		};
+	}
 	const whole = new Request(url, { method, headers, body: Buffer.concat(pieces), signal });
 	return { ok: true, request: whole, done: NOTHING };
+}
+
+/** All pieces as one, each let go of once it is copied. */
+function joined(pieces: Buffer[], length: number): ArrayBuffer {
+	const whole = new Uint8Array(length);
+	let at = 0;
+	for (let piece = pieces.shift(); piece; piece = pieces.shift()) {
+		whole.set(piece, at);
+		at += piece.length;
+	}
+	return whole.buffer;
 }

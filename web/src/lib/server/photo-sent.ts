@@ -1,16 +1,17 @@
 /** A photo as the body of a request, made small and kept, or refused with what is wrong with it. */
 import { json } from '@sveltejs/kit';
+import type { Sent } from '$lib/access/body-limits';
 import { message, type Message } from '@zinc-ledger/core';
 import { makeSmall, MOST_BYTES, type MadeSmall, type Photo } from './photos';
 import { refuse } from './refuse';
 
 export async function photoSent(
-	request: Request,
+	sent: Sent | null,
 	keep: (made: MadeSmall) => Promise<Photo | { problem: Message }>
 ): Promise<Response> {
-	if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES)
-		refuse(413, message('photo.too-large'));
-	const made = await makeSmall(Buffer.from(await request.arrayBuffer()));
+	const bytes = sent ? Buffer.from(sent.bytes) : Buffer.alloc(0);
+	if (bytes.length > MOST_BYTES) refuse(413, message('photo.too-large'));
+	const made = await makeSmall(bytes);
 	if ('problem' in made) refuse(415, made.problem);
 	const kept = await keep(made);
 	if ('problem' in kept) refuse(409, kept.problem);

@@ -5,7 +5,7 @@ import { formTexts, isId } from '$lib/server/body';
 import { listKept, retireKept } from '$lib/server/kept';
 import { importKits, partsOfKits } from '$lib/server/kits';
 import { listParts } from '$lib/server/parts';
-import { sentIn, work } from '$lib/server/work/pool';
+import { work } from '$lib/server/work/pool';
 
 export const load = async ({ url }) => {
 	const find = url.searchParams.get('find') ?? '';
@@ -20,12 +20,12 @@ export const load = async ({ url }) => {
 };
 
 export const actions = {
-	import: async ({ request, locals }) => {
+	import: async ({ locals }) => {
 		if (!locals.person)
 			return fail(401, { problems: [{ path: '', text: message('server.operator-required') }] });
 		const { person } = locals;
 		const library = await ask((db) => listParts(db));
-		const file = await work('kitsFile', { sent: await sentIn(request), library });
+		const file = await work('kitsFile', { sent: locals.sent, library });
 		if (!file)
 			return fail(400, {
 				problems: [{ path: 'file', text: message('import.choose-file', { what: 'kits' }) }]

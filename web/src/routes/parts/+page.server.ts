@@ -5,7 +5,7 @@ import { formTexts, isId } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
 import { importParts, listParts, pageOfParts, retirePart, revisionsOf } from '$lib/server/parts';
 import { countInOrOut, Short } from '$lib/server/stock';
-import { sentIn, work } from '$lib/server/work/pool';
+import { work } from '$lib/server/work/pool';
 import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 
@@ -19,13 +19,13 @@ export const load = async ({ url }) => {
 };
 
 export const actions = {
-	import: async ({ request, locals }) => {
+	import: async ({ locals }) => {
 		if (!locals.person)
 			return fail(401, { problems: [{ path: '', text: message('server.operator-required') }] });
 		const { person, units } = locals;
 		const library = await ask((db) => listParts(db));
 		const revisions = await ask(revisionsOf);
-		const sent = await sentIn(request);
+		const { sent } = locals;
 		const file = await work('partsFile', { sent, units, library, revisions });
 		if (!file)
 			return fail(400, {

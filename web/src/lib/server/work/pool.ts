@@ -9,7 +9,6 @@ import { message } from '@zinc-ledger/core';
 import { log } from '../log';
 import { refuse } from '../refuse';
 import type * as Tasks from './tasks';
-import type { Sent } from './tasks';
 
 type Name = keyof typeof Tasks;
 type Asked<N extends Name> = Parameters<(typeof Tasks)[N]>[0];
@@ -37,12 +36,6 @@ const poolOf = (filename: string) =>
 		resourceLimits: { maxOldGenerationSizeMb: HEAP_MB }
 	}));
 
-/** The body of a form with a file in it, to be read by a task. */
-export const sentIn = async (request: Request): Promise<Sent> => ({
-	bytes: await request.arrayBuffer(),
-	type: request.headers.get('content-type') ?? ''
-});
-
 /** A refusal as it comes out of a thread, where it is no more of its class. */
 const isRefusal = (failure: unknown): failure is { status: number; body: App.Error } =>
 	typeof failure === 'object' && failure !== null && 'status' in failure && 'body' in failure;
@@ -61,7 +54,7 @@ export async function work<N extends Name>(name: N, asked: Asked<N>): Promise<Do
 	if (threads.queueSize >= QUEUE) refuse(503, message('server.busy'));
 	const signal = AbortSignal.timeout(DEADLINE);
 	try {
-		const transferList = 'sent' in asked ? [asked.sent.bytes] : [];
+		const transferList = 'sent' in asked && asked.sent ? [asked.sent.bytes] : [];
 		return (await threads.run(asked, { name, signal, transferList })) as Done<N>;
 	} catch (failure) {
 		if (isRefusal(failure)) error(failure.status, failure.body);

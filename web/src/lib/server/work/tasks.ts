@@ -19,6 +19,7 @@ import { readKits } from '@zinc-ledger/core/kits';
 import { readParts } from '@zinc-ledger/core/parts';
 import type { AnySignedSheet } from '@zinc-ledger/core/signed';
 import { readSweep } from '@zinc-ledger/core/sweep-schema';
+import type { Sent } from '$lib/access/body-limits';
 import { kitsFromCsv } from '$lib/kits/csv';
 import { partsFromCsv } from '$lib/parts/csv';
 import { sweepFromCsv, type Columns, type SweepCsv } from '$lib/springs/csv';
@@ -29,16 +30,12 @@ import { signedOut } from '../out/signed-out';
 
 const isJson = (text: string) => text.trimStart().startsWith('{');
 
-/** The body of a form with a file in it, as it came. */
-export interface Sent {
-	readonly bytes: ArrayBuffer;
-	readonly type: string;
-}
-
 /** What was read of the file of a form, and the file's name; null where the form has none. */
 type FileOf<R> = { readonly name: string; readonly read: R } | null;
 
-async function fileIn<R>({ bytes, type }: Sent, read: (text: string) => R): Promise<FileOf<R>> {
+async function fileIn<R>(sent: Sent | null, read: (text: string) => R): Promise<FileOf<R>> {
+	if (sent === null) return null;
+	const { bytes, type } = sent;
 	const headers = { 'content-type': type };
 	const form = new Request('http://form/', { method: 'POST', body: bytes, headers });
 	const { file } = await formWithFile(form);
@@ -63,7 +60,8 @@ function collect(): void {
 }
 
 /** Reads a job's file. */
-export const jobFile = ({ sent }: { sent: Sent }): Promise<FileOf<Read>> => fileIn(sent, readJob);
+export const jobFile = ({ sent }: { sent: Sent | null }): Promise<FileOf<Read>> =>
+	fileIn(sent, readJob);
 
 export type PartsFile =
 	| {
@@ -78,8 +76,9 @@ export type PartsFile =
  *
  * @param library the shop's parts as they are, each with the revision that it stands at
  */
-export const partsFile = (asked: Shelf & { readonly sent: Sent }): Promise<FileOf<PartsFile>> =>
-	fileIn(asked.sent, (text) => partsIn(text, asked));
+export const partsFile = (
+	asked: Shelf & { readonly sent: Sent | null }
+): Promise<FileOf<PartsFile>> => fileIn(asked.sent, (text) => partsIn(text, asked));
 
 interface Shelf {
 	readonly units: Units;
@@ -115,7 +114,7 @@ export type KitsFile =
  * one whose parts have faults is refused.
  */
 export const kitsFile = (asked: {
-	readonly sent: Sent;
+	readonly sent: Sent | null;
 	readonly library: readonly LibraryPart[];
 }): Promise<FileOf<KitsFile>> => fileIn(asked.sent, (text) => kitsIn(text, asked.library));
 

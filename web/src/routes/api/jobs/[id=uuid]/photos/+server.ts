@@ -9,7 +9,7 @@ const isEvidence = (code: string): code is EvidenceCode =>
 	(EVIDENCE_CODES as readonly string[]).includes(code);
 
 /** Takes a photo of a station's valve, of a mark that was seen, or of what came with the head where neither is named: the bytes as the body. */
-export async function POST({ request, params, url, locals }) {
+export async function POST({ params, url, locals }) {
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
 	const station = url.searchParams.get('station');
@@ -20,7 +20,7 @@ export async function POST({ request, params, url, locals }) {
 	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	if (station !== null && !loaded.job.stations.some(({ label }) => label === station))
 		refuse(404, message('job.no-station', { station }));
-	return photoSent(request, (made) =>
+	return photoSent(locals.sent, (made) =>
 		ask((db) => keepPhoto(db, { job: params.id, station, evidence }, made, person))
 	);
 }

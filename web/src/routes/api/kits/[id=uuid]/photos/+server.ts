@@ -6,10 +6,12 @@ import { photoSent } from '$lib/server/photo-sent';
 import { refuse } from '$lib/server/refuse';
 
 /** Takes a photo of a kit's paper: the bytes as the body. */
-export async function POST({ request, params, locals }) {
+export async function POST({ params, locals }) {
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
 	if (!(await ask((db) => findKept(db, 'kit', params.id))))
 		refuse(404, message('server.unknown', { what: 'kit' }));
-	return photoSent(request, (made) => ask((db) => keepPhoto(db, { kit: params.id }, made, person)));
+	return photoSent(locals.sent, (made) =>
+		ask((db) => keepPhoto(db, { kit: params.id }, made, person))
+	);
 }
