@@ -47,13 +47,10 @@ async function fileIn<R>(sent: Sent | null, read: (text: string) => R): Promise<
 	}
 }
 const LARGE = 1024 * 1024;
-const MOST_KEPT = 64 * 1024 * 1024;
 let collector: (() => void) | undefined;
 
-/** Collects garbage, where this thread holds much outside of its heap. */
+/** Collects garbage. */
 function collect(): void {
-	const { external, arrayBuffers } = process.memoryUsage();
-	if (external + arrayBuffers < MOST_KEPT) return;
 	setFlagsFromString('--expose-gc');
 	collector ??= runInNewContext('gc') as () => void;
 	collector();
