@@ -12,7 +12,7 @@ export interface TrueGauge {
 	readonly offset: number;
 	/** As a reading carries it. */
 	readonly carried: Reading['gauge'];
-	/** Half-width of the 95 % interval by the handbook's formula, for so many readings; null where it has to be estimated. */
+	/** Half-width of the 95 % interval by the formula of docs/trade/springs.md#uncertainty, for so many readings; null where it has to be estimated. */
 	readonly formula: (count: number) => number | null;
 }
 

@@ -35,12 +35,12 @@ export interface Row<Context = unknown> {
 	readonly make: (random: Random) => Context | null;
 	/** The station with its true figure so far above the limit, or above any figure where there is none. */
 	readonly at: (random: Random, context: Context, station: string, over: number) => Given;
-	/** Half-width of the interval by the handbook's formula; null where it is estimated. */
+	/** Half-width of the interval by the formula of docs/trade/springs.md#uncertainty; null where it is estimated. */
 	readonly formula?: (context: Context) => number | null;
 }
 
 const INCH = 25.4;
-/** Defaults of one reading, in mm. Source: handbook §5. */
+/** Defaults of one reading, in mm. Source: docs/trade/springs.md. */
 const USUAL = { height: 0.0015 * INCH, gap: 0.003 * INCH, feeler: 0.001 * INCH } as const;
 const PISTON = { clay: 0.005 * INCH, indicator: 0.001 * INCH } as const;
 const PISTON_FLOOR = 2;

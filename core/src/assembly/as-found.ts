@@ -1,4 +1,4 @@
-/** What stood at the stations when a head came apart: the newest of each, and all of it counted (handbook §9). */
+/** What stood at the stations when a head came apart: the newest of each, and all of it counted (docs/trade/assembly.md). */
 import type { AsFound, Job } from '../job/document/index.ts';
 import { lengthOf, mm, toComparisonStep, type Millimetres } from '../foundation/units/index.ts';
 

@@ -1,4 +1,4 @@
-/** Checking springs in a head: soft ones, put in to try clearances, with which it must not leave (handbook §9). */
+/** Checking springs in a head: soft ones, put in to try clearances, with which it must not leave (docs/trade/assembly.md). */
 import type { AssemblyStep } from '../job/document/index.ts';
 
 /** How an entry of the assembly says that a checking spring went in, or came out again. */

@@ -1,4 +1,4 @@
-/** The height that a seal was found to stand at, against what its record says (handbook §3). */
+/** The height that a seal was found to stand at, against what its record says (docs/trade/sheet.md). */
 import { lengthOf, mm, toComparisonStep, type Millimetres } from '../foundation/units/index.ts';
 import type { Done } from './progress.ts';
 import type { Step } from './step.ts';

@@ -1,6 +1,5 @@
 /**
- * The steps of an assembly, made from the job's own parts and build (handbook
- * §9, step 7). Every step says what must be done before it, so that what must
+ * The steps of an assembly, made from the job's own parts and build (docs/trade/assembly.md, step 7). Every step says what must be done before it, so that what must
  * not be skipped cannot be.
  */
 import { stationsAtHand, type Job, type StationEntry } from '../job/document/index.ts';

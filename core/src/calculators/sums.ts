@@ -1,4 +1,4 @@
-/** The quick sums of a day, each by the formula that a job uses (handbook §14). */
+/** The quick sums of a day, each by the formula that a job uses (docs/trade/calculators.md). */
 import { coilBindMargin, sealClearance } from '../sheet/clearance/index.ts';
 import { netSeatForce } from '../valvetrain/control/index.ts';
 import {
@@ -101,7 +101,7 @@ function outOfRange(of: Readonly<Record<string, number>>): Message | null {
 /** Shims of followers are made in steps of this many millimetres. Source: shop practice. */
 const FOLLOWER_STEP = 0.05;
 
-/** The stack of usual sizes that comes closest to a height, two shims at most. Source: handbook §4. */
+/** The stack of usual sizes that comes closest to a height, two shims at most. Source: docs/trade/sheet.md#target-height. */
 function fromStock(bare: number, wanted: number, unit: LengthUnit): SumResult {
 	const { shimStock, limits } = defaultSetup(unit, '');
 	const answer = suggestShims({

@@ -1,6 +1,6 @@
 /**
  * Whether a part was forgotten, or there after all, when a whole head was measured:
- * every valve off its aim by the thickness of the same part (handbook §3).
+ * every valve off its aim by the thickness of the same part (docs/trade/sheet.md).
  */
 import { mm, type Millimetres } from '../units/index.ts';
 

@@ -1,7 +1,7 @@
 /**
  * Which station stands apart from its own kind along the head. A bare height
  * far from the median of its kind exposes a sunk or pulled seat, an odd valve,
- * a forgotten locator or a gauge mistake (handbook §3).
+ * a forgotten locator or a gauge mistake (docs/trade/sheet.md).
  */
 
 /** Standard deviations in one median absolute deviation of normally spread values. */

@@ -1,6 +1,6 @@
 /**
  * The stack at one valve station, valve seated. Zero is the pocket floor; up
- * is towards the tip (handbook §3).
+ * is towards the tip (docs/trade/sheet.md).
  */
 import { mm, type Millimetres } from '../units/index.ts';
 
@@ -42,7 +42,7 @@ export function correctedHeight(reading: Millimetres, inPlace: InPlace): Millime
  * Bare height `H0 = h_m + S_m + C_m − o_m` in millimetres: pocket floor to
  * retainer landing with standard locks and nothing underneath. It is the
  * station's own number, and only changes when the head, seat or valve is
- * worked on. Source: handbook §3.
+ * worked on. Source: docs/trade/sheet.md.
  *
  * The landing of the retainer used is taken off as well, so that bare heights
  * taken with different retainers compare.
@@ -61,7 +61,7 @@ export function bareHeight(reading: Millimetres, inPlace: InPlace): Millimetres 
 
 /**
  * Installed height `h = H0 − S − C + o + δ` of a build, in millimetres.
- * Source: handbook §3.
+ * Source: docs/trade/sheet.md.
  *
  * @example bare 1.875 in, 0.060 in locator, one 0.030 in shim: 1.785 in
  */
@@ -71,7 +71,7 @@ export function installedHeight(bare: Millimetres, build: Build): Millimetres {
 
 /**
  * Height left for the inner spring, which rides lower than the outer by the
- * retainer's step and stands higher by the locator's inner rise. Source: handbook §3.
+ * retainer's step and stands higher by the locator's inner rise. Source: docs/trade/sheet.md.
  *
  * @returns mm
  * @example innerHeight(mm(46.2), mm(2.5), mm(0)) // 43.7
@@ -96,7 +96,7 @@ export interface SealChange {
 	readonly undersideHigher: Millimetres;
 }
 
-/** `D = D_m + (o − o_m) − Δseal height + Δunderside`, in millimetres. Shims do not enter. Source: handbook §3. */
+/** `D = D_m + (o − o_m) − Δseal height + Δunderside`, in millimetres. Shims do not enter. Source: docs/trade/sheet.md. */
 export function sealGap(measured: Millimetres, change: SealChange): Millimetres {
 	return mm(
 		measured + (change.offset - change.measuredOffset) - change.sealTaller + change.undersideHigher
@@ -114,7 +114,7 @@ export interface TipChange {
 
 /**
  * `E = E_m − (o − o_m) + cap`, in millimetres: plus locks bury the tip, minus
- * locks and lash caps expose it. Source: handbook §3.
+ * locks and lash caps expose it. Source: docs/trade/sheet.md.
  *
  * @example 0.120 in measured with standard locks, plus locks of 0.050 in: 0.070 in
  */

@@ -180,7 +180,7 @@ export function unitOf(text: string): LengthUnit {
 
 /**
  * Limits are compared after rounding to 0.1 µm and 0.01 N, so that a margin of
- * exactly the limit passes whatever floating point makes of it (handbook §2).
+ * exactly the limit passes whatever floating point makes of it (docs/trade/foundation.md#units).
  */
 export const COMPARISON_STEP = {
 	length: 1e-4,

@@ -1,4 +1,4 @@
-/** How well a figure is known: gauge, repeats and correction together (handbook §5). */
+/** How well a figure is known: gauge, repeats and correction together (docs/trade/springs.md). */
 
 /** How far a gauge repeats, and how well that is known. */
 export interface Repeatability {
@@ -27,7 +27,7 @@ export interface Scatter {
 /**
  * Half-width of the 95 % interval of a figure. Its variance is
  * `s_r²/n + s_P² + resolution²/12 + u_correction² + bias²/3`; the factor is Student's for the
- * effective degrees of freedom (Welch–Satterthwaite, rounded down). Source: handbook §5.
+ * effective degrees of freedom (Welch–Satterthwaite, rounded down). Source: docs/trade/springs.md.
  *
  * @example expandedUncertainty({ resolution: 0.0254 }) // 0.01437 mm: a gauge reading 0.001 in
  */
@@ -85,7 +85,7 @@ export function pooled(sets: readonly (readonly number[])[]): Repeatability | nu
 /**
  * How far the means of different people lie apart beyond what their own repeats explain:
  * `s_P² = max(0, ½·mean D² − ½·s_r²·mean(1/n₁+1/n₂))`, D the difference between two people's
- * means of one thing. Source: handbook §5.
+ * means of one thing. Source: docs/trade/springs.md.
  *
  * @param things of each thing that was read, the readings of each person
  * @param single how far one person's readings repeat
@@ -124,7 +124,7 @@ export const NORMAL = 1.959963985;
 
 /**
  * How far inside a stop limit a figure is clear, in half-widths of its 95 % interval: the
- * one-sided 99 % point over the two-sided 95 % point of the normal distribution. Source: handbook §5.
+ * one-sided 99 % point over the two-sided 95 % point of the normal distribution. Source: docs/trade/springs.md.
  */
 export const SURELY_INSIDE = 2.326347874 / NORMAL;
 

@@ -1,7 +1,7 @@
 /**
  * A verdict is what a figure means: the figure, the limit that decided, how
  * far apart the two are, where the inputs came from, and what would change it
- * (handbook §12). Nothing is ever clear because data is missing.
+ * (docs/trade/foundation.md#verdicts). Nothing is ever clear because data is missing.
  */
 import {
 	mm,

@@ -1,4 +1,4 @@
-/** Lash as a head came back with it: what it was before anybody turned an adjuster. Source: handbook §10. */
+/** Lash as a head came back with it: what it was before anybody turned an adjuster. Source: docs/trade/visits.md. */
 import type { Job, Reading } from './schema.ts';
 
 /** The first lash that was read at each station of a visit, struck ones left out. */

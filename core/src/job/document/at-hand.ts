@@ -1,4 +1,4 @@
-/** Which valves a job works on: one, a cylinder, a head, or all; the rest is not looked at (handbook §9). */
+/** Which valves a job works on: one, a cylinder, a head, or all; the rest is not looked at (docs/trade/assembly.md). */
 import type { Job, StationEntry } from './schema.ts';
 
 type Hand = Pick<Job, 'setup' | 'stations'>;

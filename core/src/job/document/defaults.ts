@@ -1,6 +1,6 @@
 /**
  * What a new job starts with: the shop's defaults, each of which the job can
- * change. Rules of thumb from handbook §3, §4 and §12 stand here and nowhere
+ * change. Rules of thumb from docs/trade/sheet.md, docs/trade/sheet.md#target-height and docs/trade/foundation.md#verdicts stand here and nowhere
  * else.
  */
 import { headsOf, stationsOf } from '../../foundation/station/index.ts';

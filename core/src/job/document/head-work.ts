@@ -1,5 +1,5 @@
 /**
- * Work on a head that changes the numbers (handbook §8): which readings it
+ * Work on a head that changes the numbers (docs/trade/job.md#head-work): which readings it
  * makes stale, and what a cut does to the compression ratio.
  */
 import {
@@ -60,7 +60,7 @@ const VALVE_JOB: readonly Stale[] = [
 	...SEAT_FIGURES
 ];
 
-/** What each work makes stale. Source: handbook §8. */
+/** What each work makes stale. Source: docs/trade/job.md#head-work. */
 const MAKES_STALE: Readonly<Record<Work, readonly Stale[]>> = {
 	'deck-cut': HEAD_CUT,
 	'block-cut': DECK,
@@ -115,7 +115,7 @@ export interface Cuts {
 	readonly thicker: Millimetres;
 }
 
-/** How much nearer the deck comes: `c = head cut + block cut − gasket thickening`. Source: handbook §8. */
+/** How much nearer the deck comes: `c = head cut + block cut − gasket thickening`. Source: docs/trade/job.md#head-work. */
 export const deckNearer = ({ head, block, thicker }: Cuts): Millimetres =>
 	mm(head + block - thicker);
 
@@ -132,7 +132,7 @@ export interface CutEffect {
 
 /**
  * What a deck that came nearer does to the rest; to be measured again, all of it.
- * Source: handbook §8.
+ * Source: docs/trade/job.md#head-work.
  *
  * @param nearer `c` of {@link deckNearer}
  * @param engine angle between valve and cylinder in degrees, where the cam lies, lifters, rocker ratio
@@ -161,7 +161,7 @@ export function cutEffect(
 /**
  * What a room between piston and valve comes to with another gasket than it was tried with, by
  * the rule of a cut that errs on the side of less: a thinner one takes its difference ÷ cos α,
- * a thicker one gives it · cos α. Source: handbook §8.
+ * a thicker one gives it · cos α. Source: docs/trade/job.md#head-work.
  *
  * @param tried and `fitted` thicknesses in mm
  * @param valveAngle between valve and cylinder, in degrees
@@ -203,7 +203,7 @@ export const sweptVolume = (bore: Millimetres, stroke: Millimetres): CubicCentim
 
 /**
  * Chamber volume after a cut: less the cut times the chamber's open area at
- * the deck. A first estimate; the burette has the last word. Source: handbook §8.
+ * the deck. A first estimate; the burette has the last word. Source: docs/trade/job.md#head-work.
  *
  * @param cut what was taken off the deck, in mm
  * @returns cubic centimetres
@@ -214,7 +214,7 @@ export const chamberAfter = (volumes: CylinderVolumes, cut: Millimetres): CubicC
 /**
  * Compression ratio after a cut, from the ratio before it, bore and stroke alone:
  * `clearance = swept ÷ (ratio − 1)`, less the cut times the chamber's open area.
- * Source: handbook §8.
+ * Source: docs/trade/job.md#head-work.
  *
  * @param before the ratio as it was stated, above 1
  * @param cut what was taken off the deck
@@ -237,7 +237,7 @@ export function ratioAfter(
 }
 
 /**
- * Compression ratio `(swept + clearance) ÷ clearance`. Source: handbook §8.
+ * Compression ratio `(swept + clearance) ÷ clearance`. Source: docs/trade/job.md#head-work.
  *
  * @param cut what was taken off the deck; 0 for the ratio before
  * @returns null when nothing would be left above the piston

@@ -1,6 +1,6 @@
 /**
  * Defaults for a gauge about which too little is known: its repeatability, and its possible error
- * until it is checked. Source: handbook §5. All are judgment calls; a shop can change the
+ * until it is checked. Source: docs/trade/springs.md. All are judgment calls; a shop can change the
  * repeatability.
  */
 import { UNKNOWN_TESTER } from '../../springs/spring/index.ts';
@@ -53,7 +53,7 @@ export const lengthDefault = (of: LengthDefault, limits?: Limits): number => {
 
 /**
  * One standard deviation of one reading by a gauge whose repeatability nobody knows: the larger
- * of two resolutions and the default of its quantity. Source: handbook §5.
+ * of two resolutions and the default of its quantity. Source: docs/trade/springs.md.
  *
  * @returns mm or N, as the reading's unit says
  */
@@ -68,7 +68,7 @@ export function usualScatter({ quantity, read, gauge }: Reading, limits?: Limits
 /**
  * Half-width of the possible error of a gauge that was never checked against a standard: its
  * maker's stated accuracy, or three resolutions, or 5 % of the load for an on-head tester if that
- * is more. 0 once it was checked. Source: handbook §5.
+ * is more. 0 once it was checked. Source: docs/trade/springs.md.
  *
  * @returns mm or N, as the reading's unit says
  */

@@ -1,6 +1,6 @@
 /**
  * When a reading was taken. A bench's clock may be wrong, and a reading may arrive
- * hours after it was typed; neither is a reason to refuse it (handbook §8).
+ * hours after it was typed; neither is a reason to refuse it (docs/trade/job.md#head-work).
  */
 import type { Decision, Reading } from './schema.ts';
 

@@ -1,6 +1,6 @@
 /**
  * What the readings of one figure at one station come to: the mean of the last
- * set of repeats, its spread, and how well it is known (handbook §5).
+ * set of repeats, its spread, and how well it is known (docs/trade/springs.md).
  */
 import { lengthOf, mm, siOf, type Millimetres } from '../../foundation/units/index.ts';
 import {
@@ -15,7 +15,7 @@ import { biasUnchecked, usualScatter } from './one-reading.ts';
 import type { Job, Reading } from './schema.ts';
 
 /**
- * A reading as its gauge should have read: gain and offset of the correction in force put on. Source: handbook §5.
+ * A reading as its gauge should have read: gain and offset of the correction in force put on. Source: docs/trade/springs.md.
  *
  * @returns mm or N, as the reading's unit says
  */
@@ -38,7 +38,7 @@ export interface RepeatMean<Q extends number = Millimetres> {
 
 /**
  * Half-width of the 95 % interval of the difference of two means. What a gauge and a person
- * always do wrong cancels where both read both. Source: handbook §5.
+ * always do wrong cancels where both read both. Source: docs/trade/springs.md.
  */
 export function uncertaintyOfDifference(a: RepeatMean, b: RepeatMean): number {
 	const isSame = gaugeOf(a.newest) === gaugeOf(b.newest) && a.newest.person === b.newest.person;
@@ -72,7 +72,7 @@ const surprising = (freedom: number) => 1 + 2.3 / Math.sqrt(freedom);
 
 /**
  * Before ten pairs the default for one reading stands; what the pairs there are show takes its
- * place only where the default cannot explain it. Source: handbook §5.
+ * place only where the default cannot explain it. Source: docs/trade/springs.md.
  */
 function atLeastUsual(usual: number, shown: readonly (Repeatability | null)[]): Repeatability {
 	const known = shown.find((one) => one && one.freedom >= ENOUGH_PAIRS);
@@ -188,7 +188,7 @@ export const explainedBy = (readings: readonly Reading[]): Millimetres =>
 
 /**
  * How many readings a set wants: so many as were agreed on, and a third where
- * two lie further apart than the gauge explains. Source: handbook §5.
+ * two lie further apart than the gauge explains. Source: docs/trade/springs.md.
  *
  * @param agreed so many as were agreed on for the round
  * @returns 3 in place of 2 where two differ by more than three resolutions

@@ -1,4 +1,4 @@
-/** What a signature may say, and what it then needs (handbook §9, "What a signature says"). */
+/** What a signature may say, and what it then needs (docs/trade/assembly.md, "What a signature says"). */
 
 /** The head as found or as it will be built; built; on the engine. Each needs all of the one before. */
 export const SCOPES = ['measured', 'built', 'on-engine'] as const;

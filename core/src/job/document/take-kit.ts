@@ -1,4 +1,4 @@
-/** A kit put onto a job: its parts for both kinds, and what it asks for (handbook §15). */
+/** A kit put onto a job: its parts for both kinds, and what it asks for (docs/trade/parts.md#kits). */
 import { KIT_ASKS, KIT_PLACES, type Kit, type KitTaken } from '../../parts/kit/index.ts';
 import type { LibraryPart } from '../../parts/part/index.ts';
 import { KINDS, type Kind } from '../../foundation/station/index.ts';

@@ -1,4 +1,4 @@
-/** The job of a head that came back: as it was signed, with nothing read of it yet. Source: handbook §10. */
+/** The job of a head that came back: as it was signed, with nothing read of it yet. Source: docs/trade/visits.md. */
 import { walk } from '../../foundation/station/index.ts';
 import { newJob } from './defaults.ts';
 import { REUSABLE } from './policies.ts';

@@ -69,7 +69,7 @@ const DEFAULT_OF: Partial<Record<GaugeSort, keyof typeof ONE_READING>> = {
 
 /**
  * How far one reading of a gauge scatters while nobody knows: two resolutions, or the default of
- * its sort where that is more. Source: handbook §5.
+ * its sort where that is more. Source: docs/trade/springs.md.
  *
  * @param checks whose greatest reading a part of the load is taken of
  */
@@ -90,7 +90,7 @@ function usualOf(
 
 /**
  * One standard deviation of a load read on a tester that was checked, as a part of the load: how
- * it repeats, and the error of its correction. Source: handbook §5.
+ * it repeats, and the error of its correction. Source: docs/trade/springs.md.
  *
  * @returns null before its first check of a load
  */

@@ -1,4 +1,4 @@
-/** What is looked for on a valve before it goes back in (handbook §9, step 3). */
+/** What is looked for on a valve before it goes back in (docs/trade/assembly.md, step 3). */
 import { message, type Message } from '../../foundation/message/index.ts';
 import type { State } from '../../foundation/verdict/index.ts';
 

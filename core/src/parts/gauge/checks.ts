@@ -27,7 +27,7 @@ export const isFrameCheck = ({ reference, read }: GaugeCheck): boolean =>
 
 /**
  * Newtons that a millimetre of a tester's frame holds, from the pulls on a solid
- * block in force; null where there is none. Source: handbook §5.
+ * block in force; null where there is none. Source: docs/trade/springs.md.
  *
  * @example 2000 N moved the dial by 0.8 mm: 2500
  */

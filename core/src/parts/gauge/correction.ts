@@ -1,6 +1,6 @@
 /**
  * What a gauge's checks against a reference say of it: a straight line, or an
- * offset alone with one check (handbook §5). All figures of one check in one
+ * offset alone with one check (docs/trade/springs.md). All figures of one check in one
  * unit, millimetres or newtons.
  */
 

@@ -1,4 +1,4 @@
-/** What two gauges were both tried on, and the factor of an on-head tester. Source: handbook §5. */
+/** What two gauges were both tried on, and the factor of an on-head tester. Source: docs/trade/springs.md. */
 import { siOf } from '../../foundation/units/index.ts';
 import { headFactor } from './correction.ts';
 import { checksInForce, dimensionOf } from './checks.ts';

@@ -1,4 +1,4 @@
-/** What no kit's paper can mean: a spring without load, or one that is solid where it is fitted (handbook §15). */
+/** What no kit's paper can mean: a spring without load, or one that is solid where it is fitted (docs/trade/parts.md#kits). */
 import { message, type Message } from '../../foundation/message/index.ts';
 import type { LibraryPart, SpringCard } from '../part/index.ts';
 import { inches, lengthOf, loadOf } from '../../foundation/units/index.ts';

@@ -18,7 +18,7 @@ export interface BoxLine {
 
 /**
  * The box against the head: of everything that the kit fits, one is needed at every
- * valve of the kinds that have it; locks in pairs. Source: handbook §15, a kit counts without spares.
+ * valve of the kinds that have it; locks in pairs. Source: docs/trade/parts.md#kits, a kit counts without spares.
  *
  * @param valves how many valves of each kind the head has
  * @example boxAgainst(kit, { intake: 8, exhaust: 8 }) // [{ place: 'spring', holds: 16, needs: 16 }, …]

@@ -1,6 +1,6 @@
 /**
  * A spring kit as a shop keeps it: which parts go together, what its paper asks for
- * and forbids, and what is in the box (handbook §15). Parts stand in the library.
+ * and forbids, and what is in the box (docs/trade/parts.md#kits). Parts stand in the library.
  */
 import { z } from 'zod';
 import { issue } from '../../foundation/message/index.ts';

@@ -1,7 +1,7 @@
 /**
  * The parts that stand in a stack or move a valve, as a shop's library keeps
  * them and as a job document carries them. Only the name is always known; a
- * rule that needs a figure which is not given says so (handbook §6).
+ * rule that needs a figure which is not given says so (docs/trade/parts.md#compatibility).
  */
 import { z } from 'zod';
 import { issue } from '../../foundation/message/index.ts';

@@ -1,7 +1,7 @@
 /**
  * Which shims to put under one station, out of the sizes in stock. The plan
  * for a whole head at once comes with the optimiser; this is the suggestion
- * for a single station (handbook §4).
+ * for a single station (docs/trade/sheet.md#target-height).
  */
 import { mm, toComparisonStep, type Millimetres } from '../../foundation/units/index.ts';
 
@@ -80,7 +80,7 @@ export type ShimAnswer =
  * The stack that brings a station closest to its aim without breaking the
  * bind floor; of equally close ones, the one with fewer shims. Never proposes
  * a stack that does not bring the station closer, unless the present one
- * breaks the floor. Source: handbook §4.
+ * breaks the floor. Source: docs/trade/sheet.md#target-height.
  *
  * @returns leave it, there is no room, or which shims in mm and the height they give
  */

@@ -51,7 +51,7 @@ const SECONDS = 20;
 
 /**
  * Chooses one build a station so that the stock suffices, the worst distance is
- * least, and then the sum of costs. Source: handbook §8.
+ * least, and then the sum of costs. Source: docs/trade/job.md#head-work.
  *
  * @param how the solver, the seconds that it may take, and who hears of better plans meanwhile
  * @returns the plan, with what could still be saved where it is not proven; stations without any

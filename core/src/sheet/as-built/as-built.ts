@@ -1,4 +1,4 @@
-/** A station as it was built against what was planned (handbook §9, step 8). Millimetres. */
+/** A station as it was built against what was planned (docs/trade/assembly.md, step 8). Millimetres. */
 import { message, type Message } from '../../foundation/message/index.ts';
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { around, judge, type Verdict } from '../../foundation/verdict/index.ts';
@@ -88,7 +88,7 @@ export function asBuiltVerdict(
 }
 
 /**
- * What a build that differs by so much most likely has or lacks. Source: handbook §9.
+ * What a build that differs by so much most likely has or lacks. Source: docs/trade/assembly.md.
  *
  * @param differs as-built less planned height, in mm
  * @param tolerance how near a part's thickness is to count as its absence

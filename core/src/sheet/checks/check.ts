@@ -1,4 +1,4 @@
-/** What is tried on the built head: piston to valve, passages, vacuum (handbook §8, §9). */
+/** What is tried on the built head: piston to valve, passages, vacuum (docs/trade/job.md#head-work, docs/trade/assembly.md). */
 import {
 	concerns,
 	lengthDefault,

@@ -1,4 +1,4 @@
-/** The gaps that must be left at full lift (handbook §3). All in millimetres. */
+/** The gaps that must be left at full lift (docs/trade/sheet.md). All in millimetres. */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 
 /**
@@ -15,7 +15,7 @@ export function coilBindMargin(
 }
 
 /**
- * Retainer-to-seal clearance `D − L` at worst-case lift, from the gap with the valve closed. Source: handbook §3.
+ * Retainer-to-seal clearance `D − L` at worst-case lift, from the gap with the valve closed. Source: docs/trade/sheet.md.
  *
  * @param closedGap retainer underside to seal, valve closed, in mm
  * @returns mm, below zero where they would meet

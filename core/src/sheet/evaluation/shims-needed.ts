@@ -2,7 +2,7 @@
 import type { StationSheet } from '../figures/index.ts';
 import type { Millimetres } from '../../foundation/units/index.ts';
 
-/** Thickness in mm → how many are to be found for it. Source: handbook §4. */
+/** Thickness in mm → how many are to be found for it. Source: docs/trade/sheet.md#target-height. */
 export function shimsNeeded(stations: readonly StationSheet[]): ReadonlyMap<Millimetres, number> {
 	const needed = new Map<Millimetres, number>();
 	for (const { shim, stack } of stations) {

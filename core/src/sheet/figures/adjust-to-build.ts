@@ -1,4 +1,4 @@
-/** What readings come to in another build than the one they were taken in (handbook §3). */
+/** What readings come to in another build than the one they were taken in (docs/trade/sheet.md). */
 import { lengthOf, mm, type Millimetres } from '../../foundation/units/index.ts';
 import { bareHeight, sealGap, tipHeight, type InPlace } from '../../foundation/station/index.ts';
 import {
@@ -22,7 +22,7 @@ export function inPlaceOf(reading: Reading): InPlace {
 }
 
 /**
- * The bare height that a height reading stands for. Source: handbook §3.
+ * The bare height that a height reading stands for. Source: docs/trade/sheet.md.
  *
  * @returns mm, pocket floor to retainer landing with standard locks and nothing underneath
  */
@@ -34,7 +34,7 @@ export const lengthRead = (reading: Reading): Millimetres => mm(trueFigure(readi
 
 /**
  * The tip height of the build, `E = E_m − (o − o_m) + cap`; a cap that was on
- * when it was measured is in the reading. Source: handbook §3.
+ * when it was measured is in the reading. Source: docs/trade/sheet.md.
  */
 export function tipHeightForBuild(
 	reading: Reading,
@@ -67,7 +67,7 @@ function undersideHigher({ inPlace }: Reading, { retainer }: KindSetup): Millime
 }
 
 /**
- * The seal gap of the build, from the gap as measured. Source: handbook §3.
+ * The seal gap of the build, from the gap as measured. Source: docs/trade/sheet.md.
  *
  * @param offset lock offset of the build, in mm
  * @returns mm; what is not known of retainer or seal then is taken to be as now
@@ -92,13 +92,13 @@ export function sealGapForBuild(
 
 /**
  * Rocker to retainer of the build, `R = R_m − (o − o_m) + cap`, by the same
- * rule as the tip. Source: handbook §3.
+ * rule as the tip. Source: docs/trade/sheet.md.
  */
 export const rockerClearanceForBuild = tipHeightForBuild;
 
 /**
  * Retainer to seal at full lift, read there: locks, seals and retainers move it as
- * they move the closed gap, and a lifter that pumps up takes its part off (handbook §3).
+ * they move the closed gap, and a lifter that pumps up takes its part off (docs/trade/sheet.md).
  */
 export const sealGapAtLiftForBuild = (
 	reading: Reading,

@@ -1,4 +1,4 @@
-/** Height measured with everything fitted, against the plan. Source: handbook §4. */
+/** Height measured with everything fitted, against the plan. Source: docs/trade/sheet.md#target-height. */
 import type { Millimetres } from '../../foundation/units/index.ts';
 import { asBuiltLimits, asBuiltVerdict } from '../as-built/index.ts';
 import { uncertaintyOfDifference } from '../../job/document/index.ts';

@@ -1,4 +1,4 @@
-/** The bare height, against its kind: a seat that was cut deeper stands out. Source: handbook §3. */
+/** The bare height, against its kind: a seat that was cut deeper stands out. Source: docs/trade/sheet.md. */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { around, judge, notMeasured, type Verdict } from '../../foundation/verdict/index.ts';

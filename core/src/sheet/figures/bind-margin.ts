@@ -1,4 +1,4 @@
-/** Coil bind margin at full lift. Source: handbook §5. */
+/** Coil bind margin at full lift. Source: docs/trade/springs.md. */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import type { Coil } from '../../springs/spring/index.ts';
@@ -41,7 +41,7 @@ declare module '../../foundation/verdict/verdict.ts' {
 /** What plus locks of the usual step give, in mm. */
 const MOST_BY_LOCKS = 1.27;
 
-/** What is left before the spring goes solid at full lift, in mm. Source: handbook §4. */
+/** What is left before the spring goes solid at full lift, in mm. Source: docs/trade/sheet.md#target-height. */
 export const bindMargin = figure({
 	dimension: 'length',
 	isColumn: true,

@@ -1,6 +1,6 @@
 /**
  * The engine speed at which a spring can just make its valve follow the cam, were the train
- * rigid: an upper bound, so that it says stop or watch and never clear. Source: handbook §11.
+ * rigid: an upper bound, so that it says stop or watch and never clear. Source: docs/trade/valvetrain.md#control.
  */
 import { mm, type RevolutionsPerMinute } from '../../foundation/units/index.ts';
 import { message, type Message } from '../../foundation/message/index.ts';

@@ -1,4 +1,4 @@
-/** What is known of a kind's train: its lobe, its ratio, and all that follows. Source: handbook §11. */
+/** What is known of a kind's train: its lobe, its ratio, and all that follows. Source: docs/trade/valvetrain.md#control. */
 import {
 	kilograms,
 	lengthOf,

@@ -1,4 +1,4 @@
-/** What all cuts of a job together do to compression, piston to valve, lash and preload (handbook §8). */
+/** What all cuts of a job together do to compression, piston to valve, lash and preload (docs/trade/job.md#head-work). */
 import { KINDS, type Kind } from '../../foundation/station/index.ts';
 import { lengthOf, mm, volumeOf, type Millimetres } from '../../foundation/units/index.ts';
 import {

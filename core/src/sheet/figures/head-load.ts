@@ -1,6 +1,6 @@
 /**
  * A load read on the head: against what the spring's curve gives at this height, or at the
- * target while no height is measured, and against the middle of its kind. Source: handbook §5.
+ * target while no height is measured, and against the middle of its kind. Source: docs/trade/springs.md.
  */
 import { newtons, type Newtons } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';

@@ -1,6 +1,6 @@
 /**
  * What was measured on a valve, its seat and its chamber before the head is built: held
- * against the shop's limits, and against the middle of its kind. Source: handbook §9, step 3.
+ * against the shop's limits, and against the middle of its kind. Source: docs/trade/assembly.md, step 3.
  */
 import { siOf, type CubicCentimetres, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';

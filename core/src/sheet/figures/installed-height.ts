@@ -1,4 +1,4 @@
-/** Installed height: with what stands under it and in it, against the height aimed for. Source: handbook §3. */
+/** Installed height: with what stands under it and in it, against the height aimed for. Source: docs/trade/sheet.md. */
 import { mm, toComparisonStep, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import {

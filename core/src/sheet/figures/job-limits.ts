@@ -49,7 +49,7 @@ export function jobLimits(job: Job): JobLimits {
 	};
 }
 
-/** What stands where a job says nothing of it: handbook §3 and §5. */
+/** What stands where a job says nothing of it: docs/trade/sheet.md and docs/trade/springs.md. */
 export const UNSAID_LIMITS = {
 	outlierMax: mm(0.6),
 	sealHeight: mm(0.25),

@@ -1,7 +1,7 @@
 /**
  * The motion of a valve as it was worked out and kept with the job: only that can clear a
  * control limit, and only for as long as it was worked out from what stands there now
- * (handbook §11).
+ * (docs/trade/valvetrain.md#control).
  */
 import type { RigidTrain } from '../../valvetrain/control/index.ts';
 import type { Job, KeptMotion } from '../../job/document/index.ts';

@@ -1,4 +1,4 @@
-/** How lash moved since it was last set, and what may be the cause (handbook §7). Millimetres. */
+/** How lash moved since it was last set, and what may be the cause (docs/trade/valvetrain.md#lash). Millimetres. */
 import { lengthRead } from './adjust-to-build.ts';
 import { meanOfRepeats, type Reading } from '../../job/document/index.ts';
 import type { Remark } from './remark.ts';
@@ -38,7 +38,7 @@ export function lashDrift(readings: readonly Reading[]): Millimetres | null {
 }
 
 /**
- * What is said of a drift: nothing within the watch limit, else how far and where to look first. Source: handbook §7.
+ * What is said of a drift: nothing within the watch limit, else how far and where to look first. Source: docs/trade/valvetrain.md#lash.
  *
  * @param drift lash found less lash last set, in mm; null where one of them is not known
  * @returns stop from the stop limit on, watch beyond the watch limit

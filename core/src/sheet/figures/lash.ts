@@ -1,4 +1,4 @@
-/** Lash of solid lifters, against what was to be set. Source: handbook §7. */
+/** Lash of solid lifters, against what was to be set. Source: docs/trade/valvetrain.md#lash. */
 import { lengthOf, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { lashVerdict } from '../../valvetrain/lash/index.ts';

@@ -1,4 +1,4 @@
-/** What a tested spring has lost against its card. Source: handbook §5. */
+/** What a tested spring has lost against its card. Source: docs/trade/springs.md. */
 import { lengthOf, newtons, type Millimetres, type Newtons } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { isBeyondTested, testerUncertainty } from '../../springs/spring/index.ts';

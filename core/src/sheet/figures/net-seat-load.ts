@@ -1,4 +1,4 @@
-/** What holds a closed valve shut while its port's pressure pushes on it. Source: handbook §11. */
+/** What holds a closed valve shut while its port's pressure pushes on it. Source: docs/trade/valvetrain.md#control. */
 import { lengthOf, newtons, pressureOf, type Newtons } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { netSeatForce } from '../../valvetrain/control/index.ts';

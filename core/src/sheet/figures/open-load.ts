@@ -1,4 +1,4 @@
-/** Load at full lift, against what is asked for or promised and what the train bears. Source: handbook §5. */
+/** Load at full lift, against what is asked for or promised and what the train bears. Source: docs/trade/springs.md. */
 import { loadOf, mm, newtons, type Newtons } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { loadUncertainty } from '../../springs/spring/index.ts';

@@ -1,4 +1,4 @@
-/** Least clearance between piston and valve, a lifter's pump-up taken off. Source: handbook §8. */
+/** Least clearance between piston and valve, a lifter's pump-up taken off. Source: docs/trade/job.md#head-work. */
 import { pistonVerdict } from '../checks/index.ts';
 import type { Millimetres } from '../../foundation/units/index.ts';
 import type { Verdict } from '../../foundation/verdict/index.ts';

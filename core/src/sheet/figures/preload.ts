@@ -1,4 +1,4 @@
-/** Preload of hydraulic lifters. Source: handbook §7. */
+/** Preload of hydraulic lifters. Source: docs/trade/valvetrain.md#lash. */
 import { lengthOf, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { around, type Verdict } from '../../foundation/verdict/index.ts';

@@ -1,4 +1,4 @@
-/** Rocker to retainer, through the lift. Source: handbook §6. */
+/** Rocker to retainer, through the lift. Source: docs/trade/parts.md#compatibility. */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import type { RepeatMean } from '../../job/document/index.ts';

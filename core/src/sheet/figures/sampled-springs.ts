@@ -1,4 +1,4 @@
-/** Where a few tested springs speak for the rest of a set (handbook §5). */
+/** Where a few tested springs speak for the rest of a set (docs/trade/springs.md). */
 import { partsOf, type Job } from '../../job/document/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { KINDS, type Kind } from '../../foundation/station/index.ts';

@@ -1,4 +1,4 @@
-/** Retainer to seal at full lift. Source: handbook §3 and §6. */
+/** Retainer to seal at full lift. Source: docs/trade/sheet.md and docs/trade/parts.md#compatibility. */
 import { lengthOf, mm, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { sealClearance as clearanceAtLift } from '../clearance/index.ts';
@@ -28,7 +28,7 @@ declare module '../../foundation/verdict/verdict.ts' {
 	}
 }
 
-/** What is left above the seal at full lift, in mm. Source: handbook §6. */
+/** What is left above the seal at full lift, in mm. Source: docs/trade/parts.md#compatibility. */
 export const sealClearance = figure({
 	dimension: 'length',
 	isColumn: true,

@@ -1,4 +1,4 @@
-/** Load with the valve closed, against what is asked for or promised. Source: handbook §5. */
+/** Load with the valve closed, against what is asked for or promised. Source: docs/trade/springs.md. */
 import { loadOf, type Newtons } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { loadUncertainty } from '../../springs/spring/index.ts';

@@ -1,4 +1,4 @@
-/** What seat and open load share: what they need, stand on and are held against. Source: handbook §5. */
+/** What seat and open load share: what they need, stand on and are held against. Source: docs/trade/springs.md. */
 import { loadOf, mm, type Millimetres, type Newtons } from '../../foundation/units/index.ts';
 import { message, needsOf, type Message, type Need } from '../../foundation/message/index.ts';
 import { isBeyondTested, isPoint, type Curve } from '../../springs/spring/index.ts';
@@ -35,7 +35,7 @@ interface LoadOff {
 
 export type WhichLoad = 'seat-load' | 'open-load';
 
-/** The load that was asked for, else what the card or the set promises at the aim (handbook §5). */
+/** The load that was asked for, else what the card or the set promises at the aim (docs/trade/springs.md). */
 export function wantedLoad(
 	{ kind, parts }: StationRead,
 	which: WhichLoad,

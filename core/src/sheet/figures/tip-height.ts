@@ -1,4 +1,4 @@
-/** The tip of the valve, or of the cap on it, above the retainer. Source: handbook §6. */
+/** The tip of the valve, or of the cap on it, above the retainer. Source: docs/trade/parts.md#compatibility. */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import type { Limit, Verdict } from '../../foundation/verdict/index.ts';

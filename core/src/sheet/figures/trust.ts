@@ -1,4 +1,4 @@
-/** How far a load or a bind margin may be trusted: what its spring's figures come from. Source: handbook §12. */
+/** How far a load or a bind margin may be trusted: what its spring's figures come from. Source: docs/trade/foundation.md#verdicts. */
 import { isUnconfirmed, type Source } from '../../foundation/verdict/index.ts';
 import type { KindSheet } from './kind.ts';
 import type { FigureName } from './registry.ts';

@@ -1,4 +1,4 @@
-/** Whether a port held its vacuum: as much as was asked, for as long (handbook §9). */
+/** Whether a port held its vacuum: as much as was asked, for as long (docs/trade/assembly.md). */
 import { describe, expect, it } from 'vitest';
 import { defaultLimits } from '../../job/document/index.ts';
 import { vacuum } from './vacuum.ts';

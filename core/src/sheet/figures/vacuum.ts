@@ -1,4 +1,4 @@
-/** Whether a port held the vacuum that was asked of it. Source: handbook §9. */
+/** Whether a port held the vacuum that was asked of it. Source: docs/trade/assembly.md. */
 import { vacuumOf, type Kilopascals } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { judge, type Verdict } from '../../foundation/verdict/index.ts';

@@ -51,7 +51,7 @@ declare module '../../foundation/message/message.ts' {
 /** How far a card's rate may lie from the line through its own two loads before it is remarked on. */
 const CARD_DISAGREES = 0.05;
 
-/** The bind cushion to compare by where the job names none (handbook §4). */
+/** The bind cushion to compare by where the job names none (docs/trade/sheet.md#target-height). */
 export const USUAL_CUSHION = inches(0.06);
 
 /**
@@ -110,7 +110,7 @@ export const bareFigures = (bare: Middle | null): Pick<KindSheet, 'bareMedian' |
 });
 
 /**
- * What each method would aim at with these parts; a method that wants a figure of its own gets the job's or a usual one. Source: handbook §4.
+ * What each method would aim at with these parts; a method that wants a figure of its own gets the job's or a usual one. Source: docs/trade/sheet.md#target-height.
  *
  * @returns by method a height in mm, or null and what it needs
  */
@@ -242,7 +242,7 @@ function sourcesOf(parts: KindSetup, target: Target): KindSheet['sources'] {
 
 /**
  * The curve that a fitted spring is held against: its card's line, or the median
- * of its tested set where the job says so (handbook §5).
+ * of its tested set where the job says so (docs/trade/springs.md).
  */
 function promisedCurve(card: SpringCard, { loadsAgainst, springs = [] }: Setup): Curve {
 	const line = cardLine(card);

@@ -15,7 +15,7 @@ const MAY_BRING: Partial<Record<StationPart, readonly StationPart[]>> = {
 /**
  * Parts of the library that have to be exchanged with others so that no rule fails at stop that
  * did not fail before: one after another, each the one that leaves the fewest stops, then the
- * fewest watches, in the places where the failing rules can be mended. Source: handbook §6.
+ * fewest watches, in the places where the failing rules can be mended. Source: docs/trade/parts.md#compatibility.
  *
  * @param others what is to stand there whatever comes with it
  * @returns in the order they are chosen, none where nothing has to come along; null where

@@ -1,4 +1,4 @@
-/** Which lock sets can take the place of another (handbook §5, §6). */
+/** Which lock sets can take the place of another (docs/trade/springs.md, docs/trade/parts.md#compatibility). */
 import type { StationParts } from '../../job/document/index.ts';
 import { lengthOf } from '../../foundation/units/index.ts';
 

@@ -1,5 +1,5 @@
 /**
- * A rule of fit: what two parts must be to each other (handbook §6). Rules are
+ * A rule of fit: what two parts must be to each other (docs/trade/parts.md#compatibility). Rules are
  * data with one small function each; what they are asked about is a context,
  * the parts of one kind of station or of a station that has its own.
  */
@@ -93,7 +93,7 @@ export type RuleCheck =
 	| { readonly outcome: 'passes'; readonly compared: Message }
 	| { readonly outcome: 'missing'; readonly missing: readonly Need[] };
 
-/** F1 to F25 of handbook §6; F26 to F28 from its §3 and §11, F29 from §15; F30 and F31 from its §1 and §11. */
+/** F1 to F25 of docs/trade/parts.md#compatibility; F26 to F28 from docs/trade/sheet.md and docs/trade/valvetrain.md#control, F29 from docs/trade/parts.md#kits; F30 and F31 from docs/trade/parts.md and docs/trade/valvetrain.md#control. */
 export const RULE_IDS = [
 	'F1',
 	'F2',

@@ -1,4 +1,4 @@
-/** Masses of parts that nobody weighed, from their size and material (handbook §11): marked wherever they are told. */
+/** Masses of parts that nobody weighed, from their size and material (docs/trade/valvetrain.md#control): marked wherever they are told. */
 import { kilograms, lengthOf, type Kilograms } from '../../foundation/units/index.ts';
 import type { KindSetup } from '../../job/document/index.ts';
 import type { MovingPart } from './mass.ts';

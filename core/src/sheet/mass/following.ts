@@ -1,4 +1,4 @@
-/** All that must follow a cam, at the valve, and what of it is only estimated (handbook §11). */
+/** All that must follow a cam, at the valve, and what of it is only estimated (docs/trade/valvetrain.md#control). */
 import { kilograms, massOf, type Kilograms } from '../../foundation/units/index.ts';
 import type { KindSetup } from '../../job/document/index.ts';
 import type { PartSort, Train } from '../../parts/part/index.ts';
@@ -26,7 +26,7 @@ export interface FollowingMass {
 
 /**
  * Mass at the valve with what lies on the cam's side of the rocker: that counts by the ratio
- * squared. Source: handbook §11, where leaving it out flatters the limit by a tenth or more.
+ * squared. Source: docs/trade/valvetrain.md#control, where leaving it out flatters the limit by a tenth or more.
  *
  * @param ratio valve lift over lobe lift
  * @param share part of the spring that counts

@@ -1,4 +1,4 @@
-/** What moves with a valve, and what that weighs (handbook §11). Masses in kilograms. */
+/** What moves with a valve, and what that weighs (docs/trade/valvetrain.md#control). Masses in kilograms. */
 import {
 	inertiaOf,
 	kilograms,

@@ -1,6 +1,6 @@
 /**
  * What installed height to aim for. Practitioners differ; each method here is
- * one of theirs (handbook §4). Heights in millimetres, loads in newtons.
+ * one of theirs (docs/trade/sheet.md#target-height). Heights in millimetres, loads in newtons.
  */
 import { mm, type Millimetres, type Newtons } from '../../foundation/units/index.ts';
 import { message, needsOf, type Message, type Need } from '../../foundation/message/index.ts';

@@ -1,4 +1,4 @@
-/** What is still open when a sheet is to be signed, and what was accepted with a reason (handbook §9). */
+/** What is still open when a sheet is to be signed, and what was accepted with a reason (docs/trade/assembly.md). */
 import {
 	assemblyOf,
 	checkingSprings,

@@ -1,4 +1,4 @@
-/** What each scope refuses (handbook §9, "What a signature says"). */
+/** What each scope refuses (docs/trade/assembly.md, "What a signature says"). */
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { SCOPE_NEEDS, SCOPES, type Job } from '../../job/document/index.ts';

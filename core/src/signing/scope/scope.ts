@@ -1,6 +1,6 @@
 /**
  * What a signature says: which stations, how far, and what that needs. A figure that is not
- * wanted on a job is left out for the whole of it, with its reason (handbook §9).
+ * wanted on a job is left out for the whole of it, with its reason (docs/trade/assembly.md).
  */
 import { assemblyOf, stepKey } from '../../assembly/index.ts';
 import { holdsAir } from '../../sheet/checks/index.ts';
@@ -126,7 +126,7 @@ export const isReason = (text: string): boolean => /\p{L}{2}/u.test(text);
 /**
  * What a scope needs and has not got, but for what the job leaves out with its reason. A check
  * counts where it was made with the spring on, and was held against something.
- * Source: handbook §9. In the car the leak-down stands for the vacuum.
+ * Source: docs/trade/assembly.md. In the car the leak-down stands for the vacuum.
  *
  * @returns in the order of the work; empty where nothing is missing
  */

@@ -107,7 +107,7 @@ export interface Signed {
 }
 
 /**
- * The stages of a job with what is done, what is open and what blocks. Source: handbook §9.
+ * The stages of a job with what is done, what is open and what blocks. Source: docs/trade/assembly.md.
  *
  * @param signed the newest signed sheet; null where none was signed
  * @returns in the order of the work

@@ -1,4 +1,4 @@
-/** Two springs beside each other, at the same heights or at the same lifts and never otherwise (handbook §3). */
+/** Two springs beside each other, at the same heights or at the same lifts and never otherwise (docs/trade/sheet.md). */
 import { mm, newtons, type Millimetres, type Newtons } from '../../foundation/units/index.ts';
 import type { Curve } from './curve.ts';
 

@@ -24,7 +24,7 @@ export interface SolidCoil {
 /**
  * The height at which springs in each other go solid: the greatest of `solid +
  * retainer step + locator rise`, in terms of the outer's height. A retainer with
- * a deeper step can make a set bind well before its card says. Source: handbook §3.
+ * a deeper step can make a set bind well before its card says. Source: docs/trade/sheet.md.
  *
  * @param coils the outer first, at least one
  * @throws RangeError without a coil

@@ -1,7 +1,7 @@
 /**
  * A spring's curve: load over height. From a card it is a straight line; from
  * tested points it is a monotone cubic inside the tested range and nothing
- * outside it (handbook §5).
+ * outside it (docs/trade/springs.md).
  */
 import {
 	COMPARISON_STEP,
@@ -92,7 +92,7 @@ export function rateBetween(a: Point, b: Point): NewtonsPerMillimetre {
  * The curve through tested points: piecewise cubic Hermite, monotone where the
  * points are, with interior slopes by the weighted harmonic mean and
  * three-point ends. Source: Fritsch and Butland 1984, as in SciPy's
- * PchipInterpolator; handbook §5.
+ * PchipInterpolator; docs/trade/springs.md.
  *
  * @param points at least two, at distinct heights, in any order
  * @throws RangeError for fewer points or repeated heights
@@ -132,7 +132,7 @@ export function testedCurve(points: readonly Point[]): Curve {
 
 /**
  * A tested curve that goes on along its card's line where it was not tested,
- * for who asks for that; what lies there is not known by testing (handbook §5).
+ * for who asks for that; what lies there is not known by testing (docs/trade/springs.md).
  */
 export function beyondTested(tested: Curve, card: Curve): Curve {
 	const { lowest, highest, deviation } = tested;

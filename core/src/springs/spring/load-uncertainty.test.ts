@@ -1,4 +1,4 @@
-/** How well a load from a curve is known (handbook §5). */
+/** How well a load from a curve is known (docs/trade/springs.md). */
 import { describe, expect, it } from 'vitest';
 import { inches, mm, newtons, newtonsPerMm } from '../../foundation/units/index.ts';
 import {

@@ -1,4 +1,4 @@
-/** How well a load is known that was taken from a spring's curve (handbook §5). */
+/** How well a load is known that was taken from a spring's curve (docs/trade/springs.md). */
 import {
 	mm,
 	newtonsPerMm,
@@ -12,7 +12,7 @@ import { isBeyondTested, type Curve } from './curve.ts';
 const REACH = 0.4;
 /**
  * A bench tester of which nothing is known, in fractions of the load: one standard deviation of a
- * reading, and the half-width of its possible error. Source: handbook §5, a judgment call.
+ * reading, and the half-width of its possible error. Source: docs/trade/springs.md, a judgment call.
  */
 export const UNKNOWN_TESTER = { scatter: 0.01, bias: 0.02 } as const;
 
@@ -47,7 +47,7 @@ export function localRate(curve: Curve, height: Millimetres): NewtonsPerMillimet
  * Half-width of the 95 % interval of a load from a curve: the height's own interval times the
  * local rate of the curve, combined with the tester's uncertainty where the curve was tested. A
  * card without a rate leaves the height's part unknown, which never counts as zero. Source:
- * handbook §5.
+ * docs/trade/springs.md.
  *
  * @param height where the load is taken, within the curve
  * @param uncertainty half-width of the height's interval, in mm

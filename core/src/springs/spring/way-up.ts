@@ -1,4 +1,4 @@
-/** Which way up a spring goes that is not the same at both ends (handbook §3). */
+/** Which way up a spring goes that is not the same at both ends (docs/trade/sheet.md). */
 import type { SpringCard } from '../../parts/part/index.ts';
 
 export const WAYS_UP = ['small-end-up', 'close-coils-down', 'marked-end-up'] as const;

@@ -7,7 +7,7 @@
  * stiffens turn by turn is not taken for solid; the corner is where the working
  * curve, carried on, meets the tail's first line. One misread figure neither makes
  * a bind nor hides one. Solid is solid for every build: where a cone begins to
- * stiffen is told beside it. Source: handbook §5.
+ * stiffen is told beside it. Source: docs/trade/springs.md.
  */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import type { Point } from '../spring/index.ts';

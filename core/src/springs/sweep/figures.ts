@@ -1,4 +1,4 @@
-/** What a sweep says of its spring: loads, rates, non-linearity, bind and energy (handbook §5). */
+/** What a sweep says of its spring: loads, rates, non-linearity, bind and energy (docs/trade/springs.md). */
 import { storedEnergy, testedCurve, type Curve, type Point } from '../spring/index.ts';
 import {
 	mm,
@@ -57,7 +57,7 @@ const FEWEST = 2;
 /**
  * How a spring of this build goes solid.
  * Dual and triple springs go solid with the coil that binds first, cones and beehives turn by turn, others in a knee. One whose build nobody stated may do any
- * of these. Source: handbook §5.
+ * of these. Source: docs/trade/springs.md.
  */
 export function solidOf(build: SpringBuild | undefined): Solid {
 	if (build === undefined) return 'unknown';
@@ -106,7 +106,7 @@ const onDial = (points: readonly Point[], frame: number | null): readonly Point[
 		: points.map(({ height, load }) => ({ height: mm(height - load / frame), load }));
 
 /**
- * Loads, working rate `(F_open − F_seat) / L` and non-linearity between two heights of a curve. Source: handbook §5.
+ * Loads, working rate `(F_open − F_seat) / L` and non-linearity between two heights of a curve. Source: docs/trade/springs.md.
  *
  * @returns loads in N, rate in N/mm, non-linearity as a part of the load gained; null where the curve does not reach
  */
@@ -185,7 +185,7 @@ export function combinedCurve(
 }
 
 /**
- * What a press dial is run to: the height and what else stands in the press. Handbook §5.
+ * What a press dial is run to: the height and what else stands in the press. docs/trade/springs.md.
  *
  * @returns mm on the dial
  */

@@ -1,6 +1,6 @@
 /**
  * Which card of the library a spring in the hand fits: its loads, rate, bind,
- * free height and diameters against every card (handbook §5). Paint stripes
+ * free height and diameters against every card (docs/trade/springs.md). Paint stripes
  * tell little, and are not asked.
  */
 import { lengthOf, loadOf, mm, type Millimetres } from '../../foundation/units/index.ts';
@@ -56,7 +56,7 @@ function loadAt(curve: Curve, card: { height: Millimetres; load: number }): numb
 
 /**
  * Every card with the evidence, nearest first, those before the others whose loads or rate were
- * held against the spring. Source: handbook §5.
+ * held against the spring. Source: docs/trade/springs.md.
  *
  * @returns cards that anything speaks for or against; the others are left out
  */

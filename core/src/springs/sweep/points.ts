@@ -31,7 +31,7 @@ export function loadResolution({ points, loadUnit }: Pick<Sweep, 'points' | 'loa
 
 /**
  * How much deeper the inner spring lands with the retainer that will run than it did in the
- * press: by so much the pair goes solid earlier than it was tested to (handbook §3).
+ * press: by so much the pair goes solid earlier than it was tested to (docs/trade/sheet.md).
  *
  * @returns in mm; null where both have the same step, or the press's retainer was none of a known one
  */

@@ -14,7 +14,7 @@ export interface SetLimits {
 	readonly sagStop: number;
 }
 
-/** What stands where a set says nothing of it. Source: handbook §5. */
+/** What stands where a set says nothing of it. Source: docs/trade/springs.md. */
 export const USUAL_SET_LIMITS: SetLimits = {
 	oddWatch: 0.05,
 	oddStop: 0.1,
@@ -42,7 +42,7 @@ const stateOf = (part: number, watch: number, stop: number): State =>
 	part > stop ? 'stop' : part > watch ? 'watch' : 'clear';
 
 /**
- * What a set comes to; springs that were not tested are left out of it. Source: handbook §5.
+ * What a set comes to; springs that were not tested are left out of it. Source: docs/trade/springs.md.
  *
  * @returns median, least and greatest seat load in N; null where none was tested
  */

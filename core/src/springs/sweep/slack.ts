@@ -1,4 +1,4 @@
-/** The part of a sweep in which the spring carries nothing yet (handbook §5). */
+/** The part of a sweep in which the spring carries nothing yet (docs/trade/springs.md). */
 import type { Point } from '../spring/index.ts';
 import { medianOf } from './robust.ts';
 

@@ -1,7 +1,7 @@
 /**
  * A sweep: what a spring tester read while a spring was pressed, point by
  * point. Heights in millimetres, loads in newtons, points in the order they
- * were taken (handbook §5).
+ * were taken (docs/trade/springs.md).
  */
 import { mm, newtons, type Millimetres, type Newtons } from '../../foundation/units/index.ts';
 import type { Point } from '../spring/index.ts';

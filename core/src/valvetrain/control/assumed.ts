@@ -1,4 +1,4 @@
-/** What is assumed of a valve train where nobody measured it (handbook §11). */
+/** What is assumed of a valve train where nobody measured it (docs/trade/valvetrain.md#control). */
 import type { SpringBuild, Train } from '../../parts/part/index.ts';
 import { newtonsPerMm, type NewtonsPerMillimetre } from '../../foundation/units/index.ts';
 

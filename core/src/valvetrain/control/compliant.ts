@@ -1,6 +1,6 @@
 /**
  * A valve on a train that gives: mass at the valve, train and seat as springs with damping,
- * the valve spring from its own curve (handbook §11). It tells where the train parts from the
+ * the valve spring from its own curve (docs/trade/valvetrain.md#control). It tells where the train parts from the
  * cam, how far the valve bounces and how fast it meets its seat; an aid with stated
  * assumptions, and no promise. SI throughout: m, s, N, kg.
  *

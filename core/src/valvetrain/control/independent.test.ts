@@ -97,7 +97,7 @@ const TRAINS: Readonly<Record<string, CompliantTrain>> = {
 	}
 };
 
-/** The first mode of a train's coils, as the handbook has it; nothing where they follow at once. */
+/** The first mode of a train's coils (docs/trade/valvetrain.md#control); nothing where they follow at once. */
 function coilsOf({ surge }: CompliantTrain) {
 	const { mass, frequency, damping } = surge ?? { mass: 0, frequency: 0, damping: 0 };
 	const omega = 2 * Math.PI * frequency;

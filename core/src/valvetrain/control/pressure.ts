@@ -1,4 +1,4 @@
-/** Gas against valves: what boost and back pressure take of a seat's force, and what opening an exhaust costs (handbook §11). */
+/** Gas against valves: what boost and back pressure take of a seat's force, and what opening an exhaust costs (docs/trade/valvetrain.md#control). */
 import {
 	newtons,
 	type Kilopascals,
@@ -11,7 +11,7 @@ const areaOf = (diameter: Millimetres) => (Math.PI * diameter ** 2) / 4;
 const forceOf = (pressure: number, diameter: Millimetres) => (pressure / 1000) * areaOf(diameter);
 
 /**
- * What holds a valve shut while pressure pushes on its head: `F − p · π/4 · d²`. Source: handbook §11.
+ * What holds a valve shut while pressure pushes on its head: `F − p · π/4 · d²`. Source: docs/trade/valvetrain.md#control.
  *
  * @param head diameter that the pressure acts on, in mm
  * @param pressure difference across the valve, in kPa

@@ -1,7 +1,7 @@
 /**
  * The engine speed at which a spring can just make the valve follow its cam, were the whole
  * train rigid: an upper bound. Real trains part well below it, so that it can say "stop" and
- * "watch", and never "clear" (handbook §11).
+ * "watch", and never "clear" (docs/trade/valvetrain.md#control).
  */
 import { goldenSection, type Lobe } from '../lobe/index.ts';
 import type { Curve } from '../../springs/spring/index.ts';

@@ -1,7 +1,7 @@
-/** The spring's own vibration along its coils (handbook §11). */
+/** The spring's own vibration along its coils (docs/trade/valvetrain.md#control). */
 import type { Kilograms, NewtonsPerMillimetre } from '../../foundation/units/index.ts';
 
-/** Orders below this near a running speed are trouble, as the handbook has it. */
+/** Orders below this near a running speed are trouble (docs/trade/valvetrain.md#control). */
 export const LOW_ORDER = 10;
 
 /**

@@ -3,7 +3,7 @@ import type { Surge } from './motion.ts';
 
 /**
  * The first mode of a coil whose one end moves: `q̈ + 2ζΩq̇ + Ω²q = −(2/π)ẍ`, which pushes back
- * with `(m_a/π)(2ζΩq̇ + Ω²q)`. Source: handbook §11. Without a mode nothing swings and nothing pushes.
+ * with `(m_a/π)(2ζΩq̇ + Ω²q)`. Source: docs/trade/valvetrain.md#control. Without a mode nothing swings and nothing pushes.
  */
 export class SwingingCoils {
 	/** What of the train's mass its own motion stands for. */

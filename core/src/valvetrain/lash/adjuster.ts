@@ -1,11 +1,11 @@
-/** How far to turn an adjuster, and what an engine's warmth does to lash (handbook §7). Millimetres. */
+/** How far to turn an adjuster, and what an engine's warmth does to lash (docs/trade/valvetrain.md#lash). Millimetres. */
 import { inches, mm, type Millimetres } from '../../foundation/units/index.ts';
 
 /** Where the adjusting thread sits. */
 export const ADJUSTERS = ['stud-nut', 'pushrod-end', 'valve-end'] as const;
 export type Adjuster = (typeof ADJUSTERS)[number];
 
-/** Change at the valve for one turn of the adjuster. Source: handbook §7. */
+/** Change at the valve for one turn of the adjuster. Source: docs/trade/valvetrain.md#lash. */
 export function changePerTurn(adjuster: Adjuster, pitch: Millimetres, ratio: number): Millimetres {
 	const factor = {
 		'stud-nut': 1 + ratio,
@@ -15,7 +15,7 @@ export function changePerTurn(adjuster: Adjuster, pitch: Millimetres, ratio: num
 	return mm(pitch * factor[adjuster]);
 }
 
-/** How much deeper a hydraulic plunger sits for one turn of the adjuster. Source: handbook §7. */
+/** How much deeper a hydraulic plunger sits for one turn of the adjuster. Source: docs/trade/valvetrain.md#lash. */
 export function plungerPerTurn(adjuster: Adjuster, pitch: Millimetres, ratio: number): Millimetres {
 	const factor = {
 		'stud-nut': 1 + 1 / ratio,
@@ -37,14 +37,14 @@ export function turnsFor(measured: Millimetres, wanted: Millimetres, perTurn: Mi
 export const METALS_OF_ENGINE = ['iron', 'aluminium'] as const;
 export type EngineMetal = (typeof METALS_OF_ENGINE)[number];
 
-/** What lash gains from cold to hot, to begin with; every figure is to be confirmed hot. Source: handbook §7. */
+/** What lash gains from cold to hot, to begin with; every figure is to be confirmed hot. Source: docs/trade/valvetrain.md#lash. */
 export function usualGrowth(head: EngineMetal, block: EngineMetal): Millimetres | null {
 	if (head === 'iron') return block === 'iron' ? inches(-0.002) : null;
 	return block === 'iron' ? inches(0.006) : inches(0.012);
 }
 
 /**
- * Lash to be expected hot: cold setting and growth. Source: handbook §7.
+ * Lash to be expected hot: cold setting and growth. Source: docs/trade/valvetrain.md#lash.
  *
  * @returns mm
  */

@@ -1,4 +1,4 @@
-/** Lash of solid lifters against its setting (handbook §7). All in millimetres. */
+/** Lash of solid lifters against its setting (docs/trade/valvetrain.md#lash). All in millimetres. */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import {
@@ -38,7 +38,7 @@ export interface LashSetting {
  * The verdict on a measured lash. Outside the tolerance is a watch ("set it
  * again"); no lash at all is a stop, since the valve is then held off its
  * seat. A lash taken in the other engine state is not compared, because an
- * engine grows as it warms. Source: handbook §7.
+ * engine grows as it warms. Source: docs/trade/valvetrain.md#lash.
  *
  * @param uncertainty half-width of its 95 % interval, in mm
  * @returns not measured where the engine was in another state than the setting is for

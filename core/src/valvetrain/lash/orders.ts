@@ -1,6 +1,6 @@
 /**
  * Orders in which lash is set on an engine, with where to turn the crankshaft
- * to (handbook §7). Angles are degrees of the crankshaft, 0 to 720, 0 where
+ * to (docs/trade/valvetrain.md#lash). Angles are degrees of the crankshaft, 0 to 720, 0 where
  * cylinder 1 is at firing top dead centre. A valve may be set only while it is
  * closed and its follower is on the base circle.
  */

@@ -1,6 +1,6 @@
 /**
  * Valve lift. Open load uses the net lift; clearances use the worst case
- * (handbook §3). All lengths in millimetres.
+ * (docs/trade/sheet.md). All lengths in millimetres.
  */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 
@@ -16,7 +16,7 @@ export interface Lift {
 }
 
 /**
- * What a pumped-up hydraulic lifter holds the valve open by; 0 for a solid one. Source: handbook §3.
+ * What a pumped-up hydraulic lifter holds the valve open by; 0 for a solid one. Source: docs/trade/sheet.md.
  *
  * @returns mm at the valve
  */
@@ -34,7 +34,7 @@ export function grossLift(lobe: Millimetres, ratio: number): Millimetres {
 
 /**
  * Net and worst-case lift of a solid lifter: `L_net = L_gross − lash`; lash can
- * close up, so clearances take the gross lift. Source: handbook §3.
+ * close up, so clearances take the gross lift. Source: docs/trade/sheet.md.
  *
  * @returns gross, net and worst in mm
  */
@@ -44,7 +44,7 @@ export function solidLift(gross: Millimetres, lash: Millimetres): Lift {
 
 /**
  * Lifts of a hydraulic lifter. A pumped-up lifter holds the valve open by
- * `preload × ratio`, which clearances must allow for; open load does not. Source: handbook §3.
+ * `preload × ratio`, which clearances must allow for; open load does not. Source: docs/trade/sheet.md.
  *
  * @returns gross, net and worst in mm
  */

@@ -1,4 +1,4 @@
-/** What a lobe feeds a spring's coils with, order by order (handbook §11). */
+/** What a lobe feeds a spring's coils with, order by order (docs/trade/valvetrain.md#control). */
 import type { Lobe } from './lobe.ts';
 
 /** Points of a turn of the cam that the sums are taken over. */

@@ -1,4 +1,4 @@
-/** A cam lobe: how far it lifts at an angle, and how that changes (handbook §11). */
+/** A cam lobe: how far it lifts at an angle, and how that changes (docs/trade/valvetrain.md#control). */
 import type { Millimetres } from '../../foundation/units/index.ts';
 import { root } from './root.ts';
 

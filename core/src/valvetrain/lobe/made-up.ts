@@ -1,6 +1,6 @@
 /**
  * A lobe made up from its lift and one or two durations, where nobody has its table: a smooth
- * polynomial that meets a ramp of constant velocity (handbook §11). It is an assumption, and
+ * polynomial that meets a ramp of constant velocity (docs/trade/valvetrain.md#control). It is an assumption, and
  * whatever is worked out with it says so.
  */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';

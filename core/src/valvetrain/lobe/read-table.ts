@@ -1,7 +1,7 @@
 /**
  * A lift table as somebody hands it over: in degrees of the cam or the crankshaft, at the lobe
  * or the valve, from any zero, once round or from the nose to one side. What it does not say of
- * itself is guessed, told, and may be said otherwise (handbook §11).
+ * itself is guessed, told, and may be said otherwise (docs/trade/valvetrain.md#control).
  */
 import { MM_PER, mm, type LengthUnit, type Millimetres } from '../../foundation/units/index.ts';
 import { durationAt } from './lobe.ts';

@@ -1,7 +1,7 @@
 /**
  * A smooth curve through rounded figures that can be differentiated, with how far its
  * derivatives can be trusted: a penalised spline whose smoothness is the one that the figures
- * themselves make most likely, given how they were rounded (handbook §11).
+ * themselves make most likely, given how they were rounded (docs/trade/valvetrain.md#control).
  *
  * The penalty is on fourth differences, and lighter where a first pass found them large: a
  * lobe is smooth over its nose and turns sharply where the flank meets the ramp. Sources:

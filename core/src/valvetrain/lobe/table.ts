@@ -1,4 +1,4 @@
-/** A lobe from its lift table: checked, smoothed, and with what the table's rounding leaves open (handbook §11). */
+/** A lobe from its lift table: checked, smoothed, and with what the table's rounding leaves open (docs/trade/valvetrain.md#control). */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { AT_REST, camDegrees, type Lobe } from './lobe.ts';
 import { smoothed } from './smoothed.ts';

@@ -1,4 +1,4 @@
-/** What a seat load was lost to: the height that grew, or the spring that sagged. Source: handbook §10. */
+/** What a seat load was lost to: the height that grew, or the spring that sagged. Source: docs/trade/visits.md. */
 import { combinedUncertainty, NORMAL } from '../../foundation/verdict/index.ts';
 import type { Curve } from '../../springs/spring/index.ts';
 import { median } from '../../foundation/station/index.ts';

@@ -1,4 +1,4 @@
-/** A set of springs over its service, and what the sets of a batch say together. Source: handbook §10. */
+/** A set of springs over its service, and what the sets of a batch say together. Source: docs/trade/visits.md. */
 import { NORMAL, studentFactor } from '../../foundation/verdict/index.ts';
 import { trendOf, type Trend, type TrendPoint } from './trend.ts';
 

@@ -1,6 +1,6 @@
 /**
  * What moved together tells what happened: each change of a valve leaves a signature over the
- * quantities that were measured then and now. Source: handbook §10.
+ * quantities that were measured then and now. Source: docs/trade/visits.md.
  */
 
 /** Quantities that a change shows in; lengths in mm, a load in N at one and the same height. */

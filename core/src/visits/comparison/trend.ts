@@ -1,4 +1,4 @@
-/** A spring's load at its nominal height over its service: settling told apart, then a line with its band. Source: handbook §10. */
+/** A spring's load at its nominal height over its service: settling told apart, then a line with its band. Source: docs/trade/visits.md. */
 import { NORMAL, studentFactor } from '../../foundation/verdict/index.ts';
 
 /** One look at a spring or a set. */

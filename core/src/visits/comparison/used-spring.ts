@@ -1,4 +1,4 @@
-/** What is to be done with a spring that has run. Source: handbook §10. */
+/** What is to be done with a spring that has run. Source: docs/trade/visits.md. */
 import type { FigureRead } from './change.ts';
 
 /** What is known of a spring that came back, each against its limit; null for what is not known. */

@@ -1,4 +1,4 @@
-/** What is said: in words, never as a chance; nothing as found without a figure or a mark behind it. Source: handbook §10. */
+/** What is said: in words, never as a chance; nothing as found without a figure or a mark behind it. Source: docs/trade/visits.md. */
 import { CAUSES, type Cause, type Complaint } from './causes.ts';
 import { EVIDENCE, type CheckCode, type EvidenceRule, type EvidenceCode } from './evidence.ts';
 import { leftBeforeElsewhere, proposedChecks, type ProposedCheck } from './next-check.ts';

@@ -1,4 +1,4 @@
-/** What may be behind a complaint about a valve train, and how it begins to be weighed. Source: handbook §10. */
+/** What may be behind a complaint about a valve train, and how it begins to be weighed. Source: docs/trade/visits.md. */
 
 export const CAUSES = [
 	'spring-lost-load',

@@ -1,4 +1,4 @@
-/** What is asked, read and seen, and how often each cause brings it. Source: handbook §10. */
+/** What is asked, read and seen, and how often each cause brings it. Source: docs/trade/visits.md. */
 import type { Cause } from './causes.ts';
 
 /** How often a cause brings a finding. */

@@ -1,4 +1,4 @@
-/** Which check tells most for its minutes. Source: handbook §10. */
+/** Which check tells most for its minutes. Source: docs/trade/visits.md. */
 import { CAUSES, type Complaint } from './causes.ts';
 import { BEFORE_ELSEWHERE, CHECK_CODES, CHECKS, evidenceOf, type CheckCode } from './evidence.ts';
 import {

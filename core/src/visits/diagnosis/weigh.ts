@@ -1,6 +1,6 @@
 /**
  * Weighs causes by what was found. What was not looked at weighs nothing; marks that come
- * together count once; a figure weighs by how surely it is over its line. Source: handbook §10.
+ * together count once; a figure weighs by how surely it is over its line. Source: docs/trade/visits.md.
  */
 import {
 	CAUSES,

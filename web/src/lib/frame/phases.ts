@@ -134,7 +134,7 @@ const BY_CYLINDER: ReadonlySet<StageName> = new Set(['heights', 'seal-gaps', 'pl
 
 /**
  * In the car measuring and building alternate: a cylinder is held up and stripped, its valves
- * are measured, then built, before the next one is begun (handbook §9).
+ * are measured, then built, before the next one is begun (docs/trade/assembly.md).
  *
  * @returns null where nothing is left to build
  */

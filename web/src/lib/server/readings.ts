@@ -23,7 +23,7 @@ export function clockOf(request: Request): Clock {
 	return { arrived: new Date(), sent: Number.isNaN(sent.getTime()) ? null : sent };
 }
 
-/** What a reading keeps of its clock; it is never refused for it (handbook §8). */
+/** What a reading keeps of its clock; it is never refused for it (docs/trade/job.md#head-work). */
 const arrival = ({ arrived, sent }: Clock): NonNullable<Reading['clock']> => ({
 	arrived: arrived.toISOString(),
 	...(sent && { ahead: Math.round((sent.getTime() - arrived.getTime()) / 100) / 10 })

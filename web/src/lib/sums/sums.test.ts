@@ -1,16 +1,23 @@
 /** Every quick sum against what was worked out by hand, and how its line reads. */
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { INCH_POUND, METRIC, SUM_CODES, SUMS, type Units } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { figureText, inEveryUnit, jobAddress, lineOf, understood, workingText } from './line.ts';
 
-const rows = readFileSync('docs/quick-sums.md', 'utf8')
-	.split('\n')
-	.filter((line) => line.startsWith('|'))
-	.slice(2)
-	.map((line) => line.split('|').map((cell) => cell.trim()))
-	.map(([, code, units, typed, , out]) => [code!, units!, typed!, out!] as const);
+/** The worked rows of a page: those of its tables whose first column names a sum. */
+const workedIn = (page: string) =>
+	readFileSync(page, 'utf8')
+		.split('\n')
+		.filter((line) => line.startsWith('|'))
+		.map((line) => line.split('|').map((cell) => cell.trim()))
+		.filter(([, code, units]) => code !== 'sum' && /^(in lbf|mm N)$/.test(units ?? ''))
+		.map(([, code, units, typed, , out]) => [code!, units!, typed!, out!] as const);
+const rows = workedIn('docs/quick-sums.md');
+const TRADE = 'docs/trade';
+const inTrade = readdirSync(TRADE).flatMap((name) =>
+	workedIn(`${TRADE}/${name}`).map((row) => [name, ...row] as const)
+);
 const pairs = (text: string) =>
 	text.split(';').map((pair) => pair.trim().split('=') as [string, string]);
 const sumOf = (code: string) => SUMS.find((sum) => sum.code === code)!;
@@ -23,7 +30,13 @@ describe('by hand', () => {
 		expect(SUMS.map(({ code }) => code)).toEqual([...SUM_CODES]);
 		expect(new Set(rows.map(([, units]) => units))).toEqual(new Set(['in lbf', 'mm N']));
 	});
-	it.each(rows)('%s, %s: %s', (code, unit, typed, out) => {
+	it.each(rows)('%s, %s: %s', comesOut);
+	it('has worked lines on the pages of the trade', () => {
+		expect(inTrade.length).toBeGreaterThan(15);
+	});
+	it.each(inTrade)('docs/trade/%s: %s, %s: %s', (_, ...row) => comesOut(...row));
+
+	function comesOut(code: string, unit: string, typed: string, out: string): void {
 		const units: Units = unit.startsWith('in') ? INCH_POUND : METRIC;
 		const line = lineOf(sumOf(code), typedInto(code, typed), units);
 		expect(line.problems).toEqual({});
@@ -31,7 +44,7 @@ describe('by hand', () => {
 			({ key, value, dimension }) => `${key}=${figureText(value, dimension, units)}`
 		);
 		expect(got).toEqual(pairs(out).map(([key, value]) => `${key}=${value}`));
-	});
+	}
 });
 
 describe('a line', () => {

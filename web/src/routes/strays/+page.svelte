@@ -35,7 +35,7 @@
 						{#if isReading(entry)}
 							<td class="figure">{entry.station}</td>
 							<td>{capital(label('quantity', entry.quantity))}</td>
-							<td class="figure">{entry.read}</td>
+							<td class="figure whitespace-nowrap">{entry.read}</td>
 						{:else}
 							<td>{entry.set}, spring {entry.tag}</td>
 							<td>Spring test</td>

@@ -1,4 +1,4 @@
-/** Parts of the shop's library tried on a job one at a time, for the lift they would leave (handbook §3). */
+/** Parts of the shop's library tried on a job one at a time, for the lift they would leave (docs/trade/sheet.md). */
 import { evaluate, type Sheet } from '../../../sheet/evaluation/index.ts';
 import { withPartsAt, type Job, type PartAt } from '../../../job/document/index.ts';
 import { addNoNewStop, companionsOf, type FitContext } from '../../../sheet/fit/index.ts';

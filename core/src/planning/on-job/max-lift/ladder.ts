@@ -1,7 +1,7 @@
 /**
  * How much lift a head can take: the limit that comes first, and the ladder of
  * single changes, what each gain, what it tradeOff, and which limit comes next
- * (handbook §3). All lengths in millimetres.
+ * (docs/trade/sheet.md). All lengths in millimetres.
  */
 import { message, type Message } from '../../../foundation/message/index.ts';
 import { mm, type Millimetres } from '../../../foundation/units/index.ts';

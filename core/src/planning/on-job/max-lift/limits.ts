@@ -1,6 +1,6 @@
 /**
  * How much lift each limit leaves: coil bind, retainer to seal, piston to valve,
- * the spring's card, each with its floor kept (handbook §3). All lengths in millimetres.
+ * the spring's card, each with its floor kept (docs/trade/sheet.md). All lengths in millimetres.
  */
 import type { Lift } from '../../../valvetrain/lift/index.ts';
 import {
@@ -44,7 +44,7 @@ export interface Change {
 
 /**
  * The limits that are known at stations of one kind, the nearest first. Before any height is
- * measured, coil bind is told at the height aimed for. Source: handbook §3.
+ * measured, coil bind is told at the height aimed for. Source: docs/trade/sheet.md.
  *
  * @returns each with the lift in mm at which it is met, and the station where that is
  */

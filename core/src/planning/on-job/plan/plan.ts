@@ -1,6 +1,6 @@
 /**
  * The plan of a whole job: which shims, which locks and which spring at every
- * station, from what is on the shelf (handbook §3, §4, §5).
+ * station, from what is on the shelf (docs/trade/sheet.md, docs/trade/sheet.md#target-height, docs/trade/springs.md).
  */
 import { message, type Message } from '../../../foundation/message/index.ts';
 import { lengthOf, type Millimetres } from '../../../foundation/units/index.ts';
@@ -52,7 +52,7 @@ export interface HowToPlan extends Pick<HowToSolve<BuildChoice>, 'solver' | 'sec
 }
 
 /**
- * Plans a job. Stations that cannot be planned are left out and named. Source: handbook §4.
+ * Plans a job. Stations that cannot be planned are left out and named. Source: docs/trade/sheet.md#target-height.
  *
  * @returns the best plan found, whether it is proven, and why stations were left out; no plan where none can be planned
  */

@@ -1,6 +1,6 @@
 /**
  * The shelf that a job is built from: what the shop's library counts, and what the job
- * itself says of sizes that the library does not. Source: handbook §4.
+ * itself says of sizes that the library does not. Source: docs/trade/sheet.md#target-height.
  */
 import { lengthOf } from '../../../foundation/units/index.ts';
 import type { LibraryPart } from '../../../parts/part/index.ts';

@@ -1,4 +1,4 @@
-/** Changes one after another, each on top of the ones before: what every figure comes to, and what limits the lift next (handbook §3). */
+/** Changes one after another, each on top of the ones before: what every figure comes to, and what limits the lift next (docs/trade/sheet.md). */
 import { withPartsAt, type Job, type KindSetup, type PartAt } from '../../../job/document/index.ts';
 import { evaluate, type Sheet } from '../../../sheet/evaluation/index.ts';
 import type { Finding } from '../../../sheet/fit/index.ts';

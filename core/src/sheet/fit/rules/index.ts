@@ -1,4 +1,4 @@
-/** All rules of fit in the order of the handbook, F1 to F25; F26 to F28 are its policies on grinding and on parts that have run, F29 its kits, F30 and F31 the locks at the tip and under load. */
+/** All rules of compatibility in order (docs/trade/parts.md#compatibility): F1 to F25 compare parts, F26 to F28 are policies on grinding and on parts that have run, F29 is about kits, F30 and F31 about locks at the tip and under load. */
 import { DUTY_RULES } from './duty.ts';
 import { GRIP_RULES } from './grip.ts';
 import { KIT_RULES } from './kit.ts';

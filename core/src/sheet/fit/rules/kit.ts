@@ -1,4 +1,4 @@
-/** Whether a kit is used with what its paper asks for: F29 (handbook §15). */
+/** Whether a kit is used with what its paper asks for: F29 (docs/trade/parts.md#kits). */
 import { KIT_ASKS, type KitAsk } from '../../../parts/kit/index.ts';
 import { message } from '../../../foundation/message/index.ts';
 import { fails, passes, type Rule } from '../rule.ts';

@@ -80,7 +80,7 @@ const rulesOn = (before: FitContext, after: FitContext): readonly Rule[] =>
  * Every kit for this kind, and every spring of the library that is not retired, those that
  * could serve first: kits before single springs, then what changes least, fewest remarks,
  * bind margin nearest to its aim, and the lightest. A spring that does not fit what stands
- * on the job is tried with another retainer, locator and locks. Source: handbook §4 and §6.
+ * on the job is tried with another retainer, locator and locks. Source: docs/trade/sheet.md#target-height and docs/trade/parts.md#compatibility.
  *
  * @returns every candidate with its figures in mm and N and what speaks against it; none is left out
  */

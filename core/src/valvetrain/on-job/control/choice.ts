@@ -1,4 +1,4 @@
-/** What a choice of springs comes to at the valve that is lost first: more control costs seats, tips and lifters (handbook §11). */
+/** What a choice of springs comes to at the valve that is lost first: more control costs seats, tips and lifters (docs/trade/valvetrain.md#control). */
 import { motionAt } from '../../control/index.ts';
 import type { Sheet } from '../../../sheet/evaluation/index.ts';
 import type { Kind } from '../../../foundation/station/index.ts';

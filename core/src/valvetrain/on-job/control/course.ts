@@ -1,4 +1,4 @@
-/** How one valve moves at one engine speed, over the crankshaft's angle (handbook §11). */
+/** How one valve moves at one engine speed, over the crankshaft's angle (docs/trade/valvetrain.md#control). */
 import { motionTraced, TRACE_POINTS, type Motion } from '../../control/index.ts';
 import { camDegrees } from '../../lobe/index.ts';
 import { mm, newtons, type Millimetres, type Newtons } from '../../../foundation/units/index.ts';

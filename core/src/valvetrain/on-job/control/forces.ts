@@ -1,4 +1,4 @@
-/** What a spring gives and what the motion asks of it, over the turn of the cam. Source: handbook §11. */
+/** What a spring gives and what the motion asks of it, over the turn of the cam. Source: docs/trade/valvetrain.md#control. */
 import type { RigidTrain } from '../../control/index.ts';
 import { camDegrees } from '../../lobe/index.ts';
 import { mm, newtons, type Millimetres, type Newtons } from '../../../foundation/units/index.ts';

@@ -1,4 +1,4 @@
-/** How far a cam lifts a valve about the top dead centre of the gas exchange, where pistons come near (handbook §8). */
+/** How far a cam lifts a valve about the top dead centre of the gas exchange, where pistons come near (docs/trade/job.md#head-work). */
 import type { Setup } from '../../../job/document/index.ts';
 import { lobeOf, trainRatio } from '../../../sheet/figures/index.ts';
 import { crankDegrees } from '../../lobe/index.ts';

@@ -1,4 +1,4 @@
-/** Where a spring loses its valve, were it to stand or to be lifted otherwise (handbook §11). */
+/** Where a spring loses its valve, were it to stand or to be lifted otherwise (docs/trade/valvetrain.md#control). */
 import { rigidLimit } from '../../control/index.ts';
 import { mm, type Millimetres } from '../../../foundation/units/index.ts';
 import type { Controlled } from './of-job.ts';

@@ -1,4 +1,4 @@
-/** What holds a job's valves to their cam: the trains of its stations, and what follows from them (handbook §11). */
+/** What holds a job's valves to their cam: the trains of its stations, and what follows from them (docs/trade/valvetrain.md#control). */
 import {
 	rigidLimit,
 	surgeFrequency,

@@ -1,4 +1,4 @@
-/** Where a spring's coils are fed by its lobe: orders over engine speed (handbook §11). */
+/** Where a spring's coils are fed by its lobe: orders over engine speed (docs/trade/valvetrain.md#control). */
 import { surgeSpeed } from '../../control/index.ts';
 import { harmonicsOf } from '../../lobe/index.ts';
 import type { Controlled } from './of-job.ts';

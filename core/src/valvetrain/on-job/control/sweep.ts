@@ -1,4 +1,4 @@
-/** A valve's motion over engine speed, with the band that its train's stiffness leaves open (handbook §11). */
+/** A valve's motion over engine speed, with the band that its train's stiffness leaves open (docs/trade/valvetrain.md#control). */
 import {
 	motionsAt,
 	separationSpeed,

@@ -1,6 +1,6 @@
 /**
  * Shims of shim-type followers: which go where, so that the fewest new ones are
- * wanted (handbook §7). Exact, as an assignment of stations to shims.
+ * wanted (docs/trade/valvetrain.md#lash). Exact, as an assignment of stations to shims.
  */
 import { assignment } from '../../../planning/solver/index.ts';
 import { mm, toComparisonStep, type Millimetres } from '../../../foundation/units/index.ts';
@@ -30,7 +30,7 @@ export interface SwapStep {
 	readonly misses: Millimetres;
 }
 
-/** The shim that would set the lash exactly: old + (measured − wanted). Source: handbook §7. */
+/** The shim that would set the lash exactly: old + (measured − wanted). Source: docs/trade/valvetrain.md#lash. */
 export const exactShim = ({ shim, measured, wanted }: Follower): Millimetres =>
 	mm(shim + measured - wanted);
 

@@ -1,4 +1,4 @@
-/** What all stations have in common on another gauge or tester: shown apart, and not forgiven. Source: handbook §10. */
+/** What all stations have in common on another gauge or tester: shown apart, and not forgiven. Source: docs/trade/visits.md. */
 import { testerRatio, type Job } from '../../../job/document/index.ts';
 import { message, type Message } from '../../../foundation/message/index.ts';
 import { median } from '../../../foundation/station/index.ts';

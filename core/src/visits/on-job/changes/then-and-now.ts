@@ -1,7 +1,7 @@
 /**
  * A head as it was signed beside the head as it came back, station by station and quantity by
  * quantity: like with like only, and what lies within the uncertainty of both is no news.
- * Source: handbook §10.
+ * Source: docs/trade/visits.md.
  */
 import {
 	lashAsFound,

@@ -1,4 +1,4 @@
-/** What ran between two visits of a head, and how much of its life that was. Source: handbook §10. */
+/** What ran between two visits of a head, and how much of its life that was. Source: docs/trade/visits.md. */
 import {
 	concerns,
 	worksDone,

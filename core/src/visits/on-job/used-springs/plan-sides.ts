@@ -1,4 +1,4 @@
-/** The springs of a plan for a head that came back: which may not run again, and what a plan costs and has left of life. Source: handbook §10. */
+/** The springs of a plan for a head that came back: which may not run again, and what a plan costs and has left of life. Source: docs/trade/visits.md. */
 import { springCards, type Job } from '../../../job/document/index.ts';
 import type { PlannedStation } from '../../../planning/on-job/plan/index.ts';
 import type { FateReason } from '../../comparison/index.ts';

@@ -1,4 +1,4 @@
-/** What becomes of each spring of a head that came back: reused, reshimmed or replaced, and what decided it. Source: handbook §10. */
+/** What becomes of each spring of a head that came back: reused, reshimmed or replaced, and what decided it. Source: docs/trade/visits.md. */
 import { springCards, type Job } from '../../../job/document/index.ts';
 import type { Sheet } from '../../../sheet/evaluation/index.ts';
 import { jobLimits, type StationSheet } from '../../../sheet/figures/index.ts';
