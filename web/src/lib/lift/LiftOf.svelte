@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** How much lift the valves of a kind can take, with changes laid on each other. */
+	import { untrack } from 'svelte';
 	import { inSteps, liftRoom, mm, type ChangeStep, type Kind } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
@@ -31,7 +32,11 @@
 	const { cam, limits, unknown } = $derived(room);
 	const ladder = $derived(ladders.of[kind] ?? room.ladder);
 	const isTrying = $derived(ladders.of[kind] === null && !ladders.failed);
-	$effect(() => void ladders.ask(last.job, kind, library.parts));
+	$effect(() => {
+		const [{ job }, parts] = [last, library.parts];
+		// What is asked changes when the job does, and not with the answer.
+		untrack(() => void ladders.ask(job, kind, parts));
+	});
 	const first = $derived(limits[0]);
 	const add = (step: ChangeStep) => (steps = [...steps, step]);
 </script>
