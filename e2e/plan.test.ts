@@ -144,6 +144,11 @@ describe('before the plan', () => {
 		expect(await browser.text('table[aria-label="What single changes gain, intake"]')).toMatch(
 			/Plus locks|Seals shorter|binds/
 		);
+		// The shop's parts are tried in a worker, once: the answer does not ask again.
+		const isTrying = async () => (await browser.text()).includes('Trying the shop’s parts');
+		await until(async () => !(await isTrying()), 'the shop’s parts are tried without end');
+		await browser.wait('await new Promise((later) => setTimeout(later, 500))');
+		expect(await isTrying()).toBe(false);
 		expect(await browser.faults()).toEqual([]);
 	});
 	it('what if: side by side, nothing kept until it is accepted', async () => {

@@ -98,15 +98,17 @@ describe('a shop restored from a backup', () => {
 		const [tablet] = tablets as [Browser];
 		await until(async () => {
 			await tablet.go('/');
-			return (await tablet.text()).includes('2 readings sent again');
+			return (await tablet.text()).includes(
+				'2 readings sent again after the restore could not be assigned'
+			);
 		});
-		await tablet.click('See them');
+		await tablet.click('Show readings');
 		await tablet.sees('Job not in this shop, 2 readings');
 	});
 	it('takes them where they belong once their job is there', async () => {
 		await bringIn();
 		const [tablet] = tablets as [Browser];
 		await tablet.go('/strays');
-		await tablet.sees('Every reading that was sent again belongs to a job');
+		await tablet.sees('Every reading is assigned to a job');
 	});
 });

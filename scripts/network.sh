@@ -176,6 +176,8 @@ proxy_authority() { echo "$PROXY/store/pki/authorities/local/root.crt"; }
 # serve_network: two processes of the shop behind the proxy, so that one can be started anew
 # while the other serves; then the address, as text and as a code to be pointed at.
 serve_network() {
+	backup_key_once
+	shop_secrets
 	ZINC_NETWORK=1
 	ZINC_PROXY_SECRET=$(secret proxy)
 	ZINC_METRICS_TOKEN=$(secret metrics)
@@ -193,7 +195,7 @@ serve_network() {
 	if [ ! -s "$DATA/tls/cert.pem" ]; then
 		say "Tablets trust it once they have this certificate: $(proxy_authority)"
 	fi
-	backup_key_once
+	if [ -n "$BACKUP_KEY" ]; then say "The key of this shop's backups: $BACKUP_KEY"; say "$KEY_ADVICE."; fi
 	first_owner
 }
 
@@ -213,14 +215,15 @@ new_backup_key() {
 }
 KEY_ADVICE='Print it, or save it away from this machine: it is shown once, and nothing else opens the backups'
 
-# At first the shop's owner is given the key of the backups, on a console and in no log.
+# backup_key_once: makes the key of the backups where there is none, in BACKUP_KEY for the console
+# to show. Without a console it would end up in a log, so none is made.
+BACKUP_KEY=
 backup_key_once() {
 	[ ! -s "$DATA/backup-recipient" ] || return 0
 	if [ -t 1 ]; then
-		say "The key of this shop's backups: $(new_backup_key)"
-		say "$KEY_ADVICE. Backups are encrypted to it once the shop is started again: ./start --own --network --restart"
+		BACKUP_KEY=$(new_backup_key)
 	else
-		say 'Backups are not encrypted yet: ./zinc backup-key makes the key, once'
+		say 'Backups are not encrypted yet. Make the key once: ./zinc backup-key'
 	fi
 }
 

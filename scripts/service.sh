@@ -1,5 +1,5 @@
 # systemd units that run a shop on its network: the database, two processes of the program and
-# the proxy, each started again by systemd where it ends. Sourced by ./start.
+# the proxy. systemd restarts each of them when it ends. Sourced by ./start.
 
 UNITS=/etc/systemd/system
 # Where systemd runs the shop, web/keeper.js and scripts/watch are not used.
@@ -65,7 +65,7 @@ app_environment() {
 	)
 }
 
-# What none of them needs.
+# hardened: settings that all units share: restarting, and rights that none of them needs.
 hardened() {
 	cat <<-UNIT
 		Restart=always
@@ -89,7 +89,7 @@ database_unit() {
 		[Service]
 		Type=notify
 		User=postgres
-		ExecStart=$(pg_bin)/postgres -D $1/cluster -p $(cat "$1/cluster.port") -c listen_addresses=127.0.0.1 -c unix_socket_directories=
+		ExecStart=$(pg_bin)/postgres -D "$1/cluster" -p $(cat "$1/cluster.port") -c listen_addresses=127.0.0.1 -c unix_socket_directories=
 		ExecReload=/bin/kill -HUP \$MAINPID
 		KillMode=mixed
 		KillSignal=SIGINT
@@ -115,7 +115,7 @@ app_unit() {
 		User=$APP_USER
 		WorkingDirectory=$ROOT
 		EnvironmentFile=$DATA/systemd/app-%i.env
-		ExecStart=$(command -v node) $ROOT/web/server.js
+		ExecStart="$(command -v node)" "$ROOT/web/server.js"
 		TimeoutStopSec=10
 		$(hardened)
 	UNIT
@@ -133,8 +133,8 @@ proxy_unit() {
 		[Service]
 		Type=simple
 		User=caddy
-		Environment=HOME=$PROXY XDG_DATA_HOME=$PROXY XDG_CONFIG_HOME=$PROXY
-		ExecStart=$(command -v caddy) run --config $PROXY/Caddyfile --adapter caddyfile
+		Environment="HOME=$PROXY" "XDG_DATA_HOME=$PROXY" "XDG_CONFIG_HOME=$PROXY"
+		ExecStart=$(command -v caddy) run --config "$PROXY/Caddyfile" --adapter caddyfile
 		AmbientCapabilities=CAP_NET_BIND_SERVICE
 		$(hardened)
 	UNIT

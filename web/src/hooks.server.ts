@@ -15,7 +15,7 @@ import { answerNo, isForeign, refusalOf } from '$lib/server/access/gate';
 import { closeLimits } from '$lib/server/access/limits';
 import { EXPORTS } from '$lib/access/needs';
 import { onNetwork } from '$lib/server/access/network';
-import { sealClear } from '$lib/server/access/sealed-columns';
+import { encryptClear } from '$lib/server/access/encrypted-columns';
 import { whoAsks, type Who } from '$lib/server/access/who-asks';
 import { ask } from '$lib/server/ask';
 import { deriveMissingGently, deriveSoon } from '$lib/server/asked/soon';
@@ -51,8 +51,8 @@ export const init: ServerInit = () => {
 		.catch(() => undefined);
 	if (onNetwork())
 		void database()
-			.then(sealClear)
-			.catch((error: unknown) => log.error({ error: String(error) }, 'secrets not sealed'));
+			.then(encryptClear)
+			.catch((error: unknown) => log.error({ error: String(error) }, 'secrets not encrypted'));
 	const folder = backupFolder();
 	// Of several processes of a shop one backs it up.
 	if (folder !== null && process.env.ZINC_NIGHTLY !== '')

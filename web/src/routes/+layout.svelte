@@ -10,8 +10,8 @@
 	import { Help, setHelp } from '$lib/help/help.svelte';
 	import { unsent } from '$lib/forms/send-form.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
-	import { offerAfterRestore } from '$lib/springs/after-restore';
-	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
+	import { offerAfterRestore } from '$lib/outbox/after-restore';
+	import { sweepOutbox } from '$lib/outbox/sweeps.svelte';
 	import { isTyping, Keys, setKeys } from '$lib/keys/keys.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 

@@ -45,10 +45,8 @@
 	<Alert problem={data.warning} class="mb-3" />
 	{#if data.strays > 0}
 		<Alert look="watch" class="mb-3">
-			{data.strays} reading{data.strays === 1 ? '' : 's'} sent again after the restore belong{data.strays ===
-			1
-				? 's'
-				: ''} to no job in this shop. <a class="underline" href="/strays">See them</a>
+			{data.strays} reading{data.strays === 1 ? '' : 's'} sent again after the restore could not be assigned
+			to a job. <a class="underline" href="/strays">Show readings</a>
 		</Alert>
 	{/if}
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">

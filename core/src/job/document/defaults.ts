@@ -1,7 +1,6 @@
 /**
- * What a new job starts with: the shop's defaults, each of which the job can
- * change. Rules of thumb from docs/trade/sheet.md, docs/trade/sheet.md#target-height and docs/trade/foundation.md#verdicts stand here and nowhere
- * else.
+ * What a new job starts with: the shop's defaults, each of which the job can change. The default
+ * limits of docs/trade/sheet.md are here and nowhere else.
  */
 import { headsOf, stationsOf } from '../../foundation/station/index.ts';
 import {

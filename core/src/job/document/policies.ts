@@ -1,4 +1,4 @@
-/** Choices that shops make differently (docs/trade/valvetrain.md#control), and what notes may be about (docs/trade/assembly.md). */
+/** Choices that shops make differently (docs/trade/job.md#shop-choices), and what notes may be about (docs/trade/assembly.md). */
 
 /** Where practitioners disagree, with the more careful choice first: it stands where a job says nothing. */
 export const POLICIES = {

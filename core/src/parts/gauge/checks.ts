@@ -26,8 +26,8 @@ export const isFrameCheck = ({ reference, read }: GaugeCheck): boolean =>
 	dimensionOf(reference) === 'load' && dimensionOf(read) === 'length';
 
 /**
- * Newtons that a millimetre of a tester's frame holds, from the pulls on a solid
- * block in force; null where there is none. Source: docs/trade/springs.md.
+ * Returns the stiffness of a tester's frame in N/mm, from its latest test on a solid block, or null
+ * if there is none. Source: docs/trade/springs.md.
  *
  * @example 2000 N moved the dial by 0.8 mm: 2500
  */

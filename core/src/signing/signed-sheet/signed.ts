@@ -53,7 +53,7 @@ export interface ShopKey {
 const canonical = (value: unknown): string => canonicalize(value) as string;
 
 /**
- * Freezes a job as it stands; the text is what is kept and handed out. Source: docs/trade/assembly.md.
+ * Returns a job and its sheet as the text that is signed, saved and handed out. Source: docs/trade/assembly.md.
  *
  * @param units in which its sentences are frozen; figures stand in mm and N
  * @param key the shop's: a digest says that a sheet is whole, and only a signature who made it

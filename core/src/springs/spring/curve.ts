@@ -131,8 +131,8 @@ export function testedCurve(points: readonly Point[]): Curve {
 }
 
 /**
- * A tested curve that goes on along its card's line where it was not tested,
- * for who asks for that; what lies there is not known by testing (docs/trade/springs.md).
+ * Returns a tested curve that continues along its card's line outside the tested range, for callers
+ * that ask for it. Loads out there are not tested (docs/trade/springs.md).
  */
 export function beyondTested(tested: Curve, card: Curve): Curve {
 	const { lowest, highest, deviation } = tested;

@@ -6,8 +6,8 @@
  * tail that is much steeper than the curve just above it, so that a cone which
  * stiffens turn by turn is not taken for solid; the corner is where the working
  * curve, carried on, meets the tail's first line. One misread figure neither makes
- * a bind nor hides one. Solid is solid for every build: where a cone begins to
- * stiffen is told beside it. Source: docs/trade/springs.md.
+ * a bind nor hides one. Solid means solid for every build: where a conical
+ * spring begins to stiffen is reported separately. Source: docs/trade/springs.md.
  */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import type { Point } from '../spring/index.ts';

@@ -185,7 +185,8 @@ export function combinedCurve(
 }
 
 /**
- * What a press dial is run to: the height and what else stands in the press. docs/trade/springs.md.
+ * Returns the dial target of a press: the height plus whatever else is in the press.
+ * Source: docs/trade/springs.md.
  *
  * @returns mm on the dial
  */

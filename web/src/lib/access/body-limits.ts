@@ -12,8 +12,8 @@ export interface BodyLimit {
 	readonly isFile: boolean;
 }
 
-/** A page's longest form has some hundred fields. */
-const FIELDS = 1000;
+/** The most fields that a form may have; the longest page has a few hundred. */
+export const FIELDS = 1000;
 /** The body of a file as it came. */
 export interface Sent {
 	readonly bytes: ArrayBuffer;

@@ -3,7 +3,7 @@
 	import { cardLine, lengthOf, storedEnergy } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { DEVICE_WORDS } from '$lib/gauges/device.svelte';
-	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
+	import { sweepOutbox } from '$lib/outbox/sweeps.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Suggest from '$lib/ui/Suggest.svelte';

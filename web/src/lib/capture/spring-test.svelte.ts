@@ -22,7 +22,7 @@ import type { Bench } from '$lib/bench/bench.svelte';
 import { Device } from '$lib/gauges/device.svelte';
 import type { KnownGauge } from '$lib/gauges/known';
 import { newSweep } from '$lib/springs/csv';
-import { sweepOutbox } from '$lib/springs/sweeps.svelte';
+import { sweepOutbox } from '$lib/outbox/sweeps.svelte';
 import type { TaggedSpring } from '$lib/springs/worked';
 import { Capture } from './capture.svelte';
 

@@ -4,7 +4,7 @@ import type { Bench } from '$lib/bench/bench.svelte';
 import { SpringTest, type TestData } from './spring-test.svelte.ts';
 
 const kept: [string, Sweep][] = [];
-vi.mock('$lib/springs/sweeps.svelte', () => ({
+vi.mock('$lib/outbox/sweeps.svelte', () => ({
 	sweepOutbox: { add: (set: string, sweep: Sweep) => kept.push([set, sweep]) }
 }));
 vi.mock('$lib/gauges/device.svelte', () => ({

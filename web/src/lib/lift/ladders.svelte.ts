@@ -20,6 +20,7 @@ export class Ladders {
 
 	async ask(job: Job, kind: Kind, library: readonly LibraryPart[]): Promise<void> {
 		const mine = ++this.#asked[kind];
+		this.failed = false;
 		this.#keep(kind, null);
 		this.#worker ??= new AskedWorker<Tried>(
 			new Worker(new URL('./lift.worker.ts', import.meta.url), { type: 'module' })

@@ -1,13 +1,10 @@
-/**
- * Which database the server has: after a restore it is of another epoch, and what a browser sent
- * to the one before may be missing in it.
- */
+/** The epoch of the server's database. Every restore changes it, and may lose what browsers sent. */
 let known: string | null = null;
 
-/** The last epoch that the server told; null before it has. */
+/** Returns the last epoch that the server reported, or null. */
 export const epochNow = (): string | null => known;
 
-/** Asks the server. @returns the epoch; null where it does not answer */
+/** Asks the server for its epoch. @returns null if it does not answer */
 export async function askEpoch(): Promise<string | null> {
 	try {
 		const response = await fetch('/api/epoch');

@@ -53,11 +53,10 @@ class Outbox {
 		void this.flush();
 	}
 
-	/** Sends again what a database before this one had, and may have lost in a restore. */
+	/** Sends again what a restore may have lost. */
 	async offer(again: readonly Waiting[]): Promise<void> {
 		const here = new Set(this.waiting.map((waiting) => waiting.reading.id));
-		const added = again.filter(({ reading }) => !here.has(reading.id));
-		this.waiting = [...this.waiting, ...added.map((one) => ({ ...one, again: true as const }))];
+		this.waiting = [...this.waiting, ...again.filter(({ reading }) => !here.has(reading.id))];
 		await this.flush();
 	}
 
@@ -99,7 +98,7 @@ class Outbox {
 
 	/**
 	 * The readings that wait longest, of one job; those not refused, and whoever is here wrote.
-	 * What is offered again goes by itself: the server has a place for what it has none for.
+	 * What is offered again after a restore goes separately, because the server treats it differently.
 	 */
 	#next(): readonly Waiting[] {
 		const open = this.waiting.filter(

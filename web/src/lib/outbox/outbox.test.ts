@@ -141,7 +141,9 @@ describe('the outbox', () => {
 			return Promise.resolve(Response.json({ readings: [] }));
 		});
 		void outbox.add(job.id, reading(1));
-		await outbox.offer([2, 3].map((i) => ({ jobId: job.id, reading: reading(i) })));
+		await outbox.offer(
+			[2, 3].map((i) => ({ jobId: job.id, reading: reading(i), again: true as const }))
+		);
 		await settle();
 		expect(headers).toEqual([null, 'yes']);
 		expect(outbox.waiting).toEqual([]);

@@ -32,8 +32,8 @@ export type Sent = (
 	readonly epoch: string | null;
 };
 
-/** For so long a browser keeps what it sent, in ms. */
-export const KEPT_FOR = 7 * 24 * 3600 * 1000;
+/** How long a browser keeps what it sent, in ms. */
+const KEPT_FOR = 7 * 24 * 3600 * 1000;
 
 interface Schema extends DBSchema {
 	waiting: { key: string; value: Waiting };
@@ -85,19 +85,27 @@ export const sentStore = {
 		for (const key of old) void sent.delete(key);
 		await moved.done;
 	},
-	/** Moves what a database of another epoch took back to what waits. */
-	offerAgain: async (epoch: string, now = Date.now()): Promise<readonly Sent[]> => {
+	/** Moves what a database of another epoch took back to what waits, marked as offered again. */
+	offerAgain: async (
+		epoch: string,
+		now = Date.now()
+	): Promise<{
+		readonly readings: readonly Waiting[];
+		readonly sweeps: readonly WaitingSweep[];
+	}> => {
 		const moved = (await open()).transaction(['waiting', 'sweeps', 'sent'], 'readwrite');
 		const sent = moved.objectStore('sent');
 		const young = await sent.index('at').getAll(IDBKeyRange.lowerBound(now - KEPT_FOR));
 		const lost = young.filter((one) => one.epoch !== epoch);
-		for (const { of, id, item } of lost) {
-			const again = { ...item, again: true as const };
-			if (of === 'reading') void moved.objectStore('waiting').put(again as Waiting);
-			else void moved.objectStore('sweeps').put(again as WaitingSweep);
-			void sent.delete(id);
-		}
+		const again = { again: true } as const;
+		const readings = lost.flatMap((one) =>
+			one.of === 'reading' ? [{ ...one.item, ...again }] : []
+		);
+		const sweeps = lost.flatMap((one) => (one.of === 'sweep' ? [{ ...one.item, ...again }] : []));
+		for (const one of readings) void moved.objectStore('waiting').put(one);
+		for (const one of sweeps) void moved.objectStore('sweeps').put(one);
+		for (const { id } of lost) void sent.delete(id);
 		await moved.done;
-		return lost;
+		return { readings, sweeps };
 	}
 };

@@ -7,6 +7,7 @@ import type { z } from 'zod';
 import { isTooDeep, pathText, upgraded } from '@zinc-ledger/core/file';
 import { message, messageOf, type Job } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
+import { FIELDS } from '$lib/access/body-limits';
 import { refuse } from './refuse';
 
 const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
@@ -67,15 +68,11 @@ export async function formWithFile(request: Request): Promise<{
 	return { values: texts(form), file: read };
 }
 const LONGEST_NAME = 80;
-/** A page's longest form has some hundred fields. */
-const MOST_FIELDS = 1000;
-
 /** A form, checked as far as any form can be. */
 export async function readForm(request: Request): Promise<FormData> {
 	const form = await whole(() => request.formData());
 	const entries = [...form];
-	if (entries.length > MOST_FIELDS)
-		refuse(400, message('server.too-many-fields', { max: MOST_FIELDS }));
+	if (entries.length > FIELDS) refuse(400, message('server.too-many-fields', { max: FIELDS }));
 	for (const [name, value] of entries) {
 		// What every object has under this name is no field of a form.
 		if (!isFit(name) || name.split('.').includes('__proto__'))

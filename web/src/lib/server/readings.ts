@@ -80,10 +80,10 @@ export async function storeReadings(
 }
 
 /**
- * Stores readings that the server had before it was restored: those that have a place as any
- * others are, the rest apart.
+ * Stores readings that a browser sends again after a restore. Those whose job, station or operator
+ * is missing are saved as strays.
  *
- * @returns the newest readings of the stations of those that have one
+ * @returns the newest readings of the stations of the others
  */
 export async function storeOffered(
 	db: Database,

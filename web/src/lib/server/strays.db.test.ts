@@ -54,6 +54,8 @@ describe('readings that are offered again', () => {
 			[station.id, person.id, job.id].toSorted()
 		);
 		const ofGone = strays.find(({ owner }) => owner === gone.id)!;
+		expect(ofGone.name).toBeNull();
+		expect(strays.find(({ owner }) => owner === here.id)!.name).toBe(here.number);
 		expect(ofGone.entries[0]).toMatchObject({ entry: { read: job.read } });
 	});
 	it('go into their job once its file comes in', async () => {

@@ -1,7 +1,7 @@
 /**
- * What browsers bring after a restore that the backup has no place for: its job, station, spring
- * or person came after it. It is kept as it was sent, shown, and goes where it belongs once that
- * is there again.
+ * What browsers send again after a restore although the backup lacks its job, station, spring or
+ * operator. It is saved as it was sent and listed. Readings move to their job when its file is
+ * imported.
  */
 import type { Job, Reading, Sweep } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
@@ -10,7 +10,7 @@ import { insertReadings } from './jobs/store';
 export const epochOf = async (db: Database): Promise<string> =>
 	(await db.selectFrom('shop').select('epoch').executeTakeFirstOrThrow()).epoch;
 
-/** Whether a request says that the server had this before it was restored. */
+/** Whether a request says that the server had this before the restore. */
 export const isOfferedAgain = (request: Request): boolean =>
 	request.headers.get('x-offered-again') === 'yes';
 
@@ -19,7 +19,7 @@ export type Stray = { readonly owner: string; readonly person: string | null } &
 	| { readonly of: 'sweep'; readonly entry: Sweep }
 );
 
-/** Keeps strays, each once however often it comes. */
+/** Saves strays, each once however often it is sent. */
 export async function keepStrays(db: Database, strays: readonly Stray[]): Promise<void> {
 	if (strays.length === 0) return;
 	await db
@@ -37,7 +37,7 @@ export async function keepStrays(db: Database, strays: readonly Stray[]): Promis
 		.execute();
 }
 
-/** Readings that name a job, a station and a person that are here. */
+/** Returns the readings whose job, station and operator are in this database. */
 export async function withPlace(
 	db: Database,
 	jobId: string,
@@ -54,14 +54,16 @@ export async function withPlace(
 	return readings.filter(({ station, person }) => labels.has(station) && ids.has(person));
 }
 
-/** What is kept of one job or set, by whoever took it. */
+/** The strays of one job or set of springs. */
 export interface StraysOf {
 	readonly owner: string;
 	readonly of: 'reading' | 'sweep';
+	/** Number of the job, or name of the set; null if it is not in this database. */
+	readonly name: string | null;
 	readonly entries: readonly {
 		readonly id: string;
 		readonly entry: Reading | Sweep;
-		/** Null where the person is not here either. */
+		/** Null if the operator is not in this database. */
 		readonly person: string | null;
 	}[];
 }
@@ -70,14 +72,18 @@ export async function listStrays(db: Database): Promise<StraysOf[]> {
 	const rows = await db
 		.selectFrom('stray')
 		.leftJoin('person', 'person.id', 'stray.person')
-		.select(['stray.id', 'of', 'owner', 'entry', 'person.name'])
+		.leftJoin('job', 'job.id', 'stray.owner')
+		.leftJoin('spring_set', 'spring_set.id', 'stray.owner')
+		.select(['stray.id', 'of', 'owner', 'stray.entry', 'person.name as person'])
+		.select(['job.number', 'spring_set.name as set'])
 		.orderBy('owner')
 		.orderBy('stray.id')
 		.execute();
 	return [...new Set(rows.map(({ owner }) => owner))].map((owner) => {
 		const own = rows.filter((row) => row.owner === owner);
-		const entries = own.map(({ id, entry, name }) => ({ id, entry, person: name }));
-		return { owner, of: own[0]!.of, entries };
+		const [{ of, number, set }] = own as [(typeof own)[number]];
+		const entries = own.map(({ id, entry, person }) => ({ id, entry, person }));
+		return { owner, of, name: number ?? set, entries };
 	});
 }
 
@@ -89,7 +95,7 @@ export const countStrays = async (db: Database): Promise<number> => {
 	return Number(count);
 };
 
-/** Puts readings that strayed where they belong, now that their job is here. */
+/** Moves the strays of a job into it; called when its file was imported. */
 export async function claimStrays(trx: Database, job: Job): Promise<void> {
 	const rows = await trx
 		.selectFrom('stray')

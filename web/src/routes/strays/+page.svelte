@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** What browsers sent again after a restore, whose job, station or spring is not in the backup. */
+	/** Readings sent again after a restore whose job, valve, spring or operator is not in the backup. */
 	import type { Reading, Sweep } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { useKeys } from '$lib/keys/keys.svelte';
@@ -11,23 +11,28 @@
 	const isReading = (entry: Reading | Sweep): entry is Reading => 'quantity' in entry;
 </script>
 
-<svelte:head><title>Readings without a job · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Readings not assigned · Zinc Ledger</title></svelte:head>
 
 <main id="main" class="flex-1 overflow-auto bg-paper px-4 py-6 bench:px-8">
-	<h1 class="text-2xl font-semibold">Readings without a job</h1>
+	<h1 class="text-2xl font-semibold">Readings not assigned</h1>
 	<p class="mt-1 max-w-3xl text-[13px] text-soft">
-		Benches sent these again after the shop was restored from a backup that does not have their job,
-		valve, spring or operator. Import the job’s file, and its readings return to it; otherwise enter
-		them in the job they belong to.
+		The shop was restored from a backup, and these readings were sent again. Their job, valve,
+		spring or operator is not in the backup. If you have the job’s file, import it: its readings
+		return to it. Otherwise enter them again in the right job.
 	</p>
-	{#each data.strays as { owner, of, entries } (owner)}
+	{#each data.strays as { owner, of, name, entries } (owner)}
 		<h2 class="mt-6 text-[15px] font-semibold">
-			{of === 'reading' ? 'Job' : 'Spring set'} not in this shop, {entries.length}
+			{of === 'reading' ? 'Job' : 'Spring set'}
+			{name ?? 'not in this shop'}, {entries.length}
 			{of === 'reading' ? 'reading' : 'spring test'}{entries.length === 1 ? '' : 's'}
 		</h2>
-		<Table class="mt-1 max-w-4xl text-[13px]" aria-label="Saved readings of {owner}">
+		<Table
+			class="mt-1 max-w-4xl text-[13px]"
+			aria-label="Readings of {of === 'reading' ? 'job' : 'spring set'} {name ??
+				'not in this shop'}"
+		>
 			<thead>
-				<tr><th>Where</th><th>What</th><th>Value</th><th>Operator</th><th>When</th></tr>
+				<tr><th>Valve</th><th>Quantity</th><th>Reading</th><th>Operator</th><th>Time</th></tr>
 			</thead>
 			<tbody>
 				{#each entries as { id, entry, person } (id)}
@@ -48,6 +53,6 @@
 			</tbody>
 		</Table>
 	{:else}
-		<p class="mt-6">Every reading that was sent again belongs to a job that is here.</p>
+		<p class="mt-6">Every reading is assigned to a job.</p>
 	{/each}
 </main>

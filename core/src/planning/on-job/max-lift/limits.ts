@@ -43,8 +43,8 @@ export interface Change {
 }
 
 /**
- * The limits that are known at stations of one kind, the nearest first. Before any height is
- * measured, coil bind is told at the height aimed for. Source: docs/trade/sheet.md.
+ * Returns the known limits at the intakes or exhausts, the nearest first. Before any height is
+ * measured, coil bind is given at the target height. Source: docs/trade/sheet.md.
  *
  * @returns each with the lift in mm at which it is met, and the station where that is
  */

@@ -1,6 +1,6 @@
 /**
- * A complaint about a head in the shop, weighed by what was looked at and by the figures of its
- * job: those of now, and what moved since it was signed. Source: docs/trade/visits.md.
+ * Diagnoses a complaint about a head from the findings and from the job's figures: today's, and what
+ * moved since the last signed sheet. Source: docs/trade/visits.md.
  */
 import {
 	CHECK_CODES,

@@ -3,7 +3,7 @@ import { Secret, TOTP } from 'otpauth';
 import QRCode from 'qrcode';
 import type { Offered } from '$lib/access/access';
 import type { Database } from '../database/connection';
-import { seal, unseal } from './sealed-text';
+import { encrypt, decrypt } from './encrypted-text';
 
 /** Seconds that a code holds. */
 const PERIOD = 30;
@@ -52,7 +52,7 @@ export const setSecondFactor = async (
 ): Promise<void> =>
 	void (await db
 		.updateTable('sign_in')
-		.set({ second_factor: secret && seal(secret), second_factor_used: step })
+		.set({ second_factor: secret && encrypt(secret), second_factor_used: step })
 		.where('person_id', '=', personId)
 		.execute());
 
@@ -82,5 +82,5 @@ async function keptOf(db: Database, personId: string) {
 		.executeTakeFirst();
 	if (!row?.secret) return null;
 	// One that this machine cannot open takes no code at all: it is not as if there were none.
-	return { secret: unseal(row.secret), used: row.used };
+	return { secret: decrypt(row.secret), used: row.used };
 }

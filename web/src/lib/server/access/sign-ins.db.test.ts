@@ -2,8 +2,8 @@
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Person } from '@zinc-ledger/core';
 import { addPerson } from '../people';
-import { sealAll, sealClear } from './sealed-columns';
-import { unseal } from './sealed-text';
+import { encryptAll, encryptClear } from './encrypted-columns';
+import { decrypt } from './encrypted-text';
 import { hasSecondFactor, setSecondFactor, useCode } from './second-factor';
 import { changePerson, findSession, openSession } from './sessions';
 import { testDatabase, type TestDatabase } from '../test-database';
@@ -93,25 +93,25 @@ describe('what a thief of the database would use', () => {
 		await setSecret(test.db, owner.id, 'pin', '7391');
 		await setSecondFactor(test.db, owner.id, SECRET);
 		const { pin, second_factor: second } = await kept();
-		expect([pin, second].every((one) => one!.startsWith('sealed:'))).toBe(true);
-		expect(unseal(pin!)).toMatch(/^\$argon2id\$/);
-		expect(unseal(second!)).toBe(SECRET);
+		expect([pin, second].every((one) => one!.startsWith('encrypted:'))).toBe(true);
+		expect(decrypt(pin!)).toMatch(/^\$argon2id\$/);
+		expect(decrypt(second!)).toBe(SECRET);
 		expect(await checkPin(test.db, owner.id, '7391')).toBe(true);
 		expect(await checkPin(test.db, owner.id, '7392')).toBe(false);
 	});
 	it('is sealed at the next start where an earlier release kept it in clear', async () => {
-		const clear = unseal((await kept()).pin!)!;
+		const clear = decrypt((await kept()).pin!)!;
 		await test.db.updateTable('sign_in').set({ pin: clear, second_factor: SECRET }).execute();
-		await sealClear(test.db);
-		expect(unseal((await kept()).second_factor!)).toBe(SECRET);
+		await encryptClear(test.db);
+		expect(decrypt((await kept()).second_factor!)).toBe(SECRET);
 		expect((await kept()).pin).not.toBe(clear);
 		expect(await checkPin(test.db, owner.id, '7391')).toBe(true);
 	});
 	it('goes under a new key with all others, also where that was cut off half-way', async () => {
 		const next = Buffer.alloc(32, 'n').toString('base64url');
-		await sealAll(test.db, [KEY], next);
-		expect(await sealAll(test.db, [KEY], next)).toEqual({ pin: 0, second_factor: 0 });
-		expect(unseal((await kept()).second_factor!, next)).toBe(SECRET);
+		await encryptAll(test.db, [KEY], next);
+		expect(await encryptAll(test.db, [KEY], next)).toEqual({ pin: 0, second_factor: 0 });
+		expect(decrypt((await kept()).second_factor!, next)).toBe(SECRET);
 		// A machine without the key lets nobody in by it, and does not take it for none.
 		expect(await checkPin(test.db, owner.id, '7391')).toBe(false);
 		expect(await hasSecondFactor(test.db, owner.id)).toBe(true);

@@ -6,7 +6,7 @@ import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
 import { codeKey, newCode } from './tokens';
 import { hashed, matches } from './passwords';
-import { seal, unseal } from './sealed-text';
+import { encrypt, decrypt } from './encrypted-text';
 import { endAll } from './sessions';
 
 /** Somebody of the shop, and how they may sign in. */
@@ -121,7 +121,7 @@ export interface Joining {
 export async function join(db: Database, joining: Joining): Promise<Message | null> {
 	const { code, person, userName } = joining;
 	const password = await hashed(joining.password);
-	const pin = joining.pin === '' ? null : seal(await hashed(joining.pin));
+	const pin = joining.pin === '' ? null : encrypt(await hashed(joining.pin));
 	return inTransaction(db, async (trx) => {
 		const used = await trx
 			.updateTable('invitation')
@@ -210,7 +210,7 @@ export async function checkPin(db: Database, personId: string, pin: string): Pro
 		.where('ended', '=', false)
 		.executeTakeFirst();
 	const kept = row?.pin ?? null;
-	return matches(kept && unseal(kept), pin);
+	return matches(kept && decrypt(kept), pin);
 }
 
 /** Changes the secret of somebody who has a sign-in. */
@@ -222,7 +222,7 @@ export async function setSecret(
 ): Promise<void> {
 	await db
 		.updateTable('sign_in')
-		.set({ [which]: which === 'pin' ? seal(await hashed(secret)) : await hashed(secret) })
+		.set({ [which]: which === 'pin' ? encrypt(await hashed(secret)) : await hashed(secret) })
 		.where('person_id', '=', personId)
 		.execute();
 }

@@ -17,8 +17,8 @@ import { promisify } from 'node:util';
 import { sql } from 'kysely';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import { sealClear } from '../access/sealed-columns';
-import { unseal } from '../access/sealed-text';
+import { encryptClear } from '../access/encrypted-columns';
+import { decrypt } from '../access/encrypted-text';
 import { setSecondFactor } from '../access/second-factor';
 import { loadDemo } from '../demo';
 import { keepPhoto, makeSmall, photoContent } from '../photos';
@@ -252,7 +252,7 @@ describe('a backup to the owner’s key', () => {
 			.execute();
 		await setSecondFactor(shop.db, id, 'A'.repeat(32));
 		// The PIN was kept in clear by an earlier release.
-		await sealClear(shop.db);
+		await encryptClear(shop.db);
 		try {
 			await work();
 		} finally {
@@ -281,9 +281,9 @@ describe('a backup to the owner’s key', () => {
 					signsAnew: false
 				});
 				const kept = await keptIn(empty);
-				expect(unseal(kept.pin!)).toBe(PIN_HASH);
-				expect(unseal(kept.second_factor!)).toBe('A'.repeat(32));
-				expect(unseal(kept.pin!, ours)).toBeNull();
+				expect(decrypt(kept.pin!)).toBe(PIN_HASH);
+				expect(decrypt(kept.second_factor!)).toBe('A'.repeat(32));
+				expect(decrypt(kept.pin!, ours)).toBeNull();
 			});
 		});
 	});
@@ -299,7 +299,9 @@ describe('a backup to the owner’s key', () => {
 		const plain = join(folder, 'plain.backup');
 		await withSecrets(ours!, async () => {
 			const kept = await keptIn(shop);
-			expect([kept.pin, kept.second_factor].every((one) => one!.startsWith('sealed:'))).toBe(true);
+			expect([kept.pin, kept.second_factor].every((one) => one!.startsWith('encrypted:'))).toBe(
+				true
+			);
 			await backUp(shop.url, plain, null);
 			expect((await readBackup(plain)).contents.key).toBeUndefined();
 			await into(async (empty) => {

@@ -6,8 +6,8 @@ import { sql } from 'kysely';
 import { verifySheet } from '@zinc-ledger/core/signed';
 import { sheetCrypto } from '@zinc-ledger/core/signed-node';
 import { note } from '../access/audit';
-import { sealAll, type Unopened } from '../access/sealed-columns';
-import { ownKey } from '../access/sealed-text';
+import { encryptAll, type Unopened } from '../access/encrypted-columns';
+import { ownKey } from '../access/encrypted-text';
 import { connect, type Database } from '../database/connection';
 import { migrate, migrations, newestMigration } from '../database/migrate';
 import { extractArchive, readBackup, writeBackup, type Contents } from './file';
@@ -130,7 +130,7 @@ export async function restore(
 
 export type Restored = Contents & {
 	readonly sheets: number;
-	/** Sealed texts that no key at hand opens. */
+	/** Encrypted values that no key at hand opens. */
 	readonly unopened: Unopened;
 	/** Whether sheets will be signed with a new key. */
 	readonly signsAnew: boolean;
@@ -180,21 +180,14 @@ async function restorePlain(file: string, url: string): Promise<Restored> {
 		const sheets = await verifySheets(db);
 		// A database of an older release opens in this one.
 		await migrate(db);
-		const unopened = await sealAll(db, [contents.key]);
-		const { public_keys: keys, secrets } = await db
-			.selectFrom('shop_key')
-			.leftJoin('shop_key_secret', 'shop_key_secret.public_key', 'shop_key.public_key')
-			.select(({ fn }) => [
-				fn.count<string>('shop_key.public_key').as('public_keys'),
-				fn.count<string>('private_key').as('secrets')
-			])
-			.executeTakeFirstOrThrow();
-		// Browsers that sent something after the backup was made see that they are to offer it again.
+		const unopened = await encryptAll(db, [contents.key]);
+		const { shop_key: keys = 0, shop_key_secret: secrets = 0 } = contents.rows;
+		// A new epoch tells browsers to send again what they sent after the backup was made.
 		await db
 			.updateTable('shop')
 			.set({ epoch: sql`gen_random_uuid()` })
 			.execute();
-		return { ...contents, sheets, unopened, signsAnew: keys !== '0' && secrets === '0' };
+		return { ...contents, sheets, unopened, signsAnew: keys > 0 && secrets === 0 };
 	} finally {
 		await db.destroy();
 	}

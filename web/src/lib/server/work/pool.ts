@@ -2,7 +2,6 @@
  * Threads for what would keep everybody else's page waiting. The queue is short and every task
  * has a deadline: what is too much is refused, and told so.
  */
-import { isMainThread } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { error } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
@@ -46,7 +45,7 @@ const isRefusal = (failure: unknown): failure is { status: number; body: App.Err
  * @throws 503 where too many wait already, or it took too long; 413 where it is too large for a thread
  */
 export async function work<N extends Name>(name: N, asked: Asked<N>): Promise<Done<N>> {
-	if (!script || !isMainThread) {
+	if (!script) {
 		const tasks = await import('./tasks');
 		return (tasks[name] as (asked: Asked<N>) => Done<N>)(asked);
 	}

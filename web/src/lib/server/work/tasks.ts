@@ -148,17 +148,18 @@ interface OnPaper {
 	readonly text: string;
 	readonly size: Size;
 }
-const outOf = ({ text }: OnPaper) => signedOut(JSON.parse(text) as AnySignedSheet);
+const outOf = (text: string) => signedOut(JSON.parse(text) as AnySignedSheet);
 
 /** The signed sheet on paper; the customer's copy leaves out what is to stay in the shop. */
 export const sheetPdf = (asked: OnPaper & { readonly isCustomers: boolean }): Promise<Uint8Array> =>
-	sheet(outOf(asked), asked.size, asked.isCustomers);
+	sheet(outOf(asked.text), asked.size, asked.isCustomers);
 
 /** The report of a return visit. */
-export const reportPdf = (asked: OnPaper): Promise<Uint8Array> => report(outOf(asked), asked.size);
+export const reportPdf = (asked: OnPaper): Promise<Uint8Array> =>
+	report(outOf(asked.text), asked.size);
 
 /** The label for the head. @param address what its code leads to */
 export const labelPdf = (asked: {
 	readonly text: string;
 	readonly address: string;
-}): Promise<Uint8Array> => label(outOf({ ...asked, size: 'A4' }), asked.address);
+}): Promise<Uint8Array> => label(outOf(asked.text), asked.address);

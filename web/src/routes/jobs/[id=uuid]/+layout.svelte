@@ -9,7 +9,7 @@
 	import { isTyping } from '$lib/keys/keys.svelte';
 	import { listenToJob } from '$lib/live/live';
 	import { outbox } from '$lib/outbox/outbox.svelte';
-	import { offerAfterRestore } from '$lib/springs/after-restore';
+	import { offerAfterRestore } from '$lib/outbox/after-restore';
 
 	let { data, children } = $props();
 

@@ -16,7 +16,7 @@
 	import SpringFigures from '$lib/springs/SpringFigures.svelte';
 	import SpringFiles from '$lib/springs/SpringFiles.svelte';
 	import SweepChart from '$lib/springs/SweepChart.svelte';
-	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
+	import { sweepOutbox } from '$lib/outbox/sweeps.svelte';
 	import WorkingHeight from '$lib/springs/WorkingHeight.svelte';
 	import { bindBand, rowsOf } from '$lib/springs/worked';
 	import { problemText, tell } from '@zinc-ledger/words';

@@ -11,7 +11,7 @@
 	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import { cardEnds } from '$lib/springs/card-line';
 	import SweepChart from '$lib/springs/SweepChart.svelte';
-	import { sweepOutbox } from '$lib/springs/sweeps.svelte';
+	import { sweepOutbox } from '$lib/outbox/sweeps.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 

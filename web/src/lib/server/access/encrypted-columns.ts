@@ -1,21 +1,21 @@
-/** The columns that are kept under a key, brought under another as a whole. */
+/** The encrypted columns, re-encrypted together. */
 import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
-import { ownKey, seal, unseal } from './sealed-text';
+import { ownKey, encrypt, decrypt } from './encrypted-text';
 
 const COLUMNS = ['pin', 'second_factor'] as const;
 
-/** What no key opens, by how many people it belongs to. */
+/** How many values no key opens, by column. */
 export type Unopened = Readonly<Record<(typeof COLUMNS)[number], number>>;
 
 /**
- * Brings every PIN and second factor under one key: what is in clear since an earlier release,
- * and what is under another key, of a machine that the database was backed up on.
+ * Encrypts every PIN and second factor with one key, whether it was in clear (earlier releases) or
+ * encrypted with another key (the machine that was backed up).
  *
- * @param others keys that they may be under
- * @returns how many opened with none, and are taken away: they must be set up again
+ * @param others keys that the columns may be encrypted with
+ * @returns how many no key opens; those are removed and must be set up again
  */
-export async function sealAll(
+export async function encryptAll(
 	db: Database,
 	others: readonly (string | undefined)[] = [],
 	key = ownKey()
@@ -33,11 +33,11 @@ export async function sealAll(
 			for (const column of COLUMNS) {
 				const kept = row[column];
 				if (kept === null) continue;
-				const text = keys.map((one) => unseal(kept, one)).find((opened) => opened !== null);
+				const text = keys.map((one) => decrypt(kept, one)).find((opened) => opened !== null);
 				if (text === undefined) unopened[column]++;
 				await trx
 					.updateTable('sign_in')
-					.set({ [column]: text === undefined ? null : seal(text, key) })
+					.set({ [column]: text === undefined ? null : encrypt(text, key) })
 					.where('person_id', '=', row.person_id)
 					.execute();
 			}
@@ -45,19 +45,19 @@ export async function sealAll(
 	});
 }
 
-/** Seals what an earlier release kept in clear; what is sealed is left as it is, whatever its key. */
-export async function sealClear(db: Database): Promise<void> {
+/** Encrypts what an earlier release stored in clear, and leaves encrypted values alone. */
+export async function encryptClear(db: Database): Promise<void> {
 	for (const column of COLUMNS) {
 		const rows = await db
 			.selectFrom('sign_in')
 			.select(['person_id', column])
 			.where(column, 'is not', null)
-			.where(column, 'not like', 'sealed:%')
+			.where(column, 'not like', 'encrypted:%')
 			.execute();
 		for (const row of rows)
 			await db
 				.updateTable('sign_in')
-				.set({ [column]: seal(row[column]!) })
+				.set({ [column]: encrypt(row[column]!) })
 				.where('person_id', '=', row.person_id)
 				.where(column, '=', row[column])
 				.execute();

@@ -1,7 +1,7 @@
 import type { Sweep } from '@zinc-ledger/core';
-import { isForLater, sends, type Sender } from '$lib/outbox/later';
-import { epochNow } from '$lib/outbox/epoch';
-import { sentStore, sweepStore, type WaitingSweep } from '$lib/outbox/store';
+import { isForLater, sends, type Sender } from './later';
+import { epochNow } from './epoch';
+import { sentStore, sweepStore, type WaitingSweep } from './store';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 
@@ -34,11 +34,10 @@ class SweepOutbox {
 		if (this.waiting.length > 0) void this.#flush();
 	}
 
-	/** Sends again what a database before this one had, and may have lost in a restore. */
+	/** Sends again what a restore may have lost. */
 	offer(again: readonly WaitingSweep[]): void {
 		const here = new Set(this.waiting.map(({ sweep }) => sweep.id));
-		const added = again.filter(({ sweep }) => !here.has(sweep.id));
-		this.waiting = [...this.waiting, ...added.map((one) => ({ ...one, again: true as const }))];
+		this.waiting = [...this.waiting, ...again.filter(({ sweep }) => !here.has(sweep.id))];
 		void this.#flush();
 	}
 
