@@ -56,11 +56,11 @@ const IS_OWN = `(top !== null &&
  */
 const AIM = `
 	const [element] = arguments;
-	element.scrollIntoView({ block: 'center' });
 	const box = () => element.getBoundingClientRect();
 	const place = () => { const { x, y, width, height } = box(); return [x, y, width, height].join(' '); };
 	const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
 	for (let before = '', same = 0, times = 0; same < 2 && times < 300; times++) {
+		element.scrollIntoView({ block: 'center' });
 		await frame();
 		same = place() === before ? same + 1 : 0;
 		before = place();

@@ -104,9 +104,7 @@
 				<td class="figure text-right {stateClass(after?.figures.bindMargin.state ?? 'clear')}">
 					{length(after?.figures.bindMargin.figure)}
 				</td>
-				<td
-					class="figure text-right {stateClass(after?.figures.sealClearance.state ?? 'clear')}"
-				>
+				<td class="figure text-right {stateClass(after?.figures.sealClearance.state ?? 'clear')}">
 					{length(after?.figures.sealClearance.figure)}
 				</td>
 				<td class="min-w-48 bench:min-w-0">

@@ -55,8 +55,8 @@
 		<span>
 			Min seal clearance
 			<b class="figure font-medium text-ink">
-				{bench.length(book.sheet.least.sealClearance.figure)} · {book.sheet.least
-					.sealClearance.station}
+				{bench.length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance
+					.station}
 			</b>
 		</span>
 	{/if}
