@@ -163,7 +163,7 @@ describe('a motion that was calculated', () => {
 describe('a cam in the library', () => {
 	it('takes a lift table in crank degrees and inches, checked against its card', async () => {
 		const { browser } = at;
-		await browser.go('/parts?sort=cam');
+		await browser.go('/parts?type=cam');
 		await browser.click('Tarn 264 hill', 'a');
 		await browser.click('Lift tables', 'a');
 		await control(browser).wantsTable();

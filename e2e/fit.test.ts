@@ -26,31 +26,31 @@ const row = (label: string) => at.browser.text(`[data-row="${label}"]`);
 describe('three rules while parts are chosen', () => {
 	beforeAll(() => at.browser.go(`${path}/parts`));
 
-	it('F3: locks of another taper, and locks that fit, offered', async () => {
+	it('locks of another taper, and locks that fit, offered', async () => {
 		const { browser } = at;
 		await parts(browser).intakeLocks('Ostrel 7° square');
 		await browser.sees('locks 7°, retainer 10°');
-		expect(await finding('F3', 'Intake')).toContain('Locks: Ostrel 10° standard');
+		expect(await finding('lock-angle', 'Intake')).toContain('Locks: Ostrel 10° standard');
 		await browser.click('Locks: Ostrel 10° standard');
-		await until(async () => (await finding('F3', 'Intake')) === '');
+		await until(async () => (await finding('lock-angle', 'Intake')) === '');
 	});
-	it('F11: a seal that the inner spring would hang on', async () => {
+	it('a seal that the inner spring would hang on', async () => {
 		const { browser } = at;
 		await browser.fill('exhaust: Seal', 'Pellow stem seal 11/32 wide');
 		await browser.sees('spring ID 0.725, seal OD 0.700: clearance 0.025, min 0.040');
-		expect(await finding('F11', 'Exhaust')).toContain('stop');
+		expect(await finding('inner-spring-to-seal', 'Exhaust')).toContain('stop');
 	});
-	it('F6: a bare titanium tip', async () => {
+	it('a bare titanium tip', async () => {
 		const { browser } = at;
 		await browser.fill('exhaust: Valve', 'Vesprin 5/16 titanium exhaust');
 		await browser.sees('titanium valve, plain tip, no lash cap');
-		expect(await finding('F1', 'Exhaust')).toContain('valve 0.313');
+		expect(await finding('stem-diameter', 'Exhaust')).toContain('valve 0.313');
 	});
 	it('nothing of it is kept until it is kept', async () => {
 		const { browser } = at;
 		await outbox(browser).unsaved();
 		await browser.go(`${path}/parts`);
-		expect(await finding('F6', 'Exhaust')).toBe('');
+		expect(await finding('titanium-tip', 'Exhaust')).toBe('');
 	});
 });
 
@@ -67,9 +67,9 @@ describe('another lock set', () => {
 
 		await (await browser.find('nav a[href$="/parts"]')).click();
 		await browser.sees('Compatibility');
-		expect(await finding('F10', 'Intake')).toContain('Accepted by RT');
+		expect(await finding('one-maker', 'Intake')).toContain('Accepted by RT');
 		await parts(browser).intakeLocks('Ostrel 10° plus 0.050');
-		await until(async () => (await finding('F10', 'Intake')) === '');
+		await until(async () => (await finding('one-maker', 'Intake')) === '');
 		await form(browser).save();
 		await parts(browser).findSpring();
 		await shop(browser).toSheet();
@@ -89,13 +89,13 @@ describe('taking a finding on', () => {
 		await browser.sees('2 springs, 1 landing');
 		await form(browser).save();
 		await parts(browser).findSpring();
-		expect(await finding('F10', 'Intake')).toContain('bearing blued');
-		await browser.click('Withdraw the acceptance of F10');
-		await until(async () => (await finding('F10', 'Intake')).includes('Accept it'));
+		expect(await finding('one-maker', 'Intake')).toContain('bearing blued');
+		await browser.click('Withdraw the acceptance of One maker: retainer, locks, cap');
+		await until(async () => (await finding('one-maker', 'Intake')).includes('Accept it'));
 	});
 	it('a stop only by name, and it stays on the sheet', async () => {
 		const { browser } = at;
-		const stop = await browser.find('[data-finding="F13 Exhaust"]');
+		const stop = await browser.find('[data-finding="retainer-landings Exhaust"]');
 		await stop.findElement({ xpath: './/button[contains(., "Accept it")]' }).click();
 		await browser.press('mock-up only, not to run', Key.ENTER);
 		await browser.sees('Type your name to accept a stop: Runa Tarn.');
@@ -123,9 +123,9 @@ describe('a station with a part of its own', () => {
 		await browser.fill('Its own part', 'Ostrel 7° square');
 		await browser.click('Set', 'button');
 		await browser.sees('3E Locks: Ostrel 7° square');
-		expect(await finding('F3', '3E')).toContain('locks 7°, retainer 10°');
+		expect(await finding('lock-angle', '3E')).toContain('locks 7°, retainer 10°');
 		await browser.click('3E: back to its kind’s Locks');
-		await until(async () => (await finding('F3', '3E')) === '');
+		await until(async () => (await finding('lock-angle', '3E')) === '');
 	});
 });
 
@@ -179,7 +179,7 @@ describe('the cam', () => {
 		};
 		await until(async () => (await setupNow()).cam?.name === 'Tarn 252 marine');
 		const setup = await setupNow();
-		expect(setup.kinds.intake.lift).toMatchObject({ sort: 'lobe', lobe: '0.330 in', ratio: 1.5 });
+		expect(setup.kinds.intake.lift).toMatchObject({ type: 'lobe', lobe: '0.330 in', ratio: 1.5 });
 		expect(setup.kinds.intake.lash).toMatchObject({ setting: '0.012 in', tolerance: '0.002 in' });
 		expect(setup.kinds.exhaust.lash).toBeUndefined();
 	});

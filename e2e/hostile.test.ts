@@ -102,7 +102,7 @@ describe('what would hold up everybody', () => {
 	it('a pattern that runs away reads its lines like any other', async () => {
 		const pattern = {
 			name: 'Runaway',
-			sort: 'height gauge',
+			type: 'height gauge',
 			'link.host': '127.0.0.1',
 			'link.port': '9',
 			'link.pattern': '^(?<height>(\\d+)+)$'
@@ -123,7 +123,7 @@ describe('what would hold up everybody', () => {
 	});
 	it('a hundred thousand bad lines are told as a few', async () => {
 		const form = new FormData();
-		form.set('file', new File([`sort,name\n${'nonsense,x\n'.repeat(100_000)}`], 'parts.csv'));
+		form.set('file', new File([`type,name\n${'nonsense,x\n'.repeat(100_000)}`], 'parts.csv'));
 		const { status, took } = await within('/parts?/import', form);
 		expect(status).toBeLessThan(500);
 		expect(took).toBeLessThan(10_000);

@@ -17,13 +17,13 @@ beforeAll(async () => {
 	job = await at.browser.openJob('2409');
 });
 
-const library = () => query(at.app, 'select id, sort, doc, stock, retired from part order by id');
+const library = () => query(at.app, 'select id, type, doc, stock, retired from part order by id');
 async function download(path: string): Promise<string> {
 	return await (await fetch(at.app.url + path)).text();
 }
 async function takeIn(name: string, text: string) {
 	const { browser } = at;
-	await browser.go('/parts?sort=locks');
+	await browser.go('/parts?type=locks');
 	await browser.run(
 		`const [name, text] = arguments;
 		const input = document.querySelector('input[type=file]');
@@ -40,9 +40,9 @@ describe('the demo’s library', () => {
 	it('has at least 12 springs, 8 retainers, 8 lock sets, 6 seals and 8 valves', async () => {
 		const rows = (await query(
 			at.app,
-			'select sort, count(*)::int as n from part group by sort'
-		)) as { sort: string; n: number }[];
-		const count = Object.fromEntries(rows.map(({ sort, n }) => [sort, n]));
+			'select type, count(*)::int as n from part group by type'
+		)) as { type: string; n: number }[];
+		const count = Object.fromEntries(rows.map(({ type, n }) => [type, n]));
 		expect(count.spring).toBeGreaterThanOrEqual(12);
 		expect(count.retainer).toBeGreaterThanOrEqual(8);
 		expect(count.locks).toBeGreaterThanOrEqual(8);
@@ -51,7 +51,7 @@ describe('the demo’s library', () => {
 	});
 	it('is searched by any field, word by word', async () => {
 		const { browser } = at;
-		await browser.go('/parts?sort=spring&find=yellow+beehive');
+		await browser.go('/parts?type=spring&find=yellow+beehive');
 		expect(await browser.text('tbody')).toContain('Fennick N-40');
 		expect(await browser.text('tbody')).not.toContain('D-37');
 	});
@@ -60,7 +60,7 @@ describe('the demo’s library', () => {
 describe('one part', () => {
 	it('is refused at the field, nothing typed is lost, and then kept', async () => {
 		const { browser } = at;
-		await browser.go('/parts/new?sort=retainer');
+		await browser.go('/parts/new?type=retainer');
 		await parts(browser).partName('Trial retainer');
 		await parts(browser).angle('ten');
 		await browser.fill('landings', '1045; 705');
@@ -86,7 +86,7 @@ describe('one part', () => {
 	});
 	it('is put on the shelf and taken off, never below nothing', async () => {
 		const { browser } = at;
-		await browser.go('/parts?sort=seal&find=5/16');
+		await browser.go('/parts?type=seal&find=5/16');
 		await browser.click('Adjust stock: Pellow stem seal 5/16', 'button');
 		await browser.press('-40', Key.TAB, 'sold', Key.ENTER);
 		await browser.sees('Not enough in stock: 40 of Pellow stem seal 5/16 required');
@@ -105,7 +105,7 @@ describe('one part', () => {
 describe('files', () => {
 	it('CSV: out, through a strict reader, in again, nothing changed', async () => {
 		const before = await library();
-		for (const sort of [
+		for (const type of [
 			'spring',
 			'retainer',
 			'locks',
@@ -119,12 +119,12 @@ describe('files', () => {
 			'lifter',
 			'cam'
 		]) {
-			const csv = await download(`/parts/file?sort=${encodeURIComponent(sort)}&as=csv`);
+			const csv = await download(`/parts/file?type=${encodeURIComponent(type)}&as=csv`);
 			const strict = Papa.parse<string[]>(csv, { delimiter: ',', newline: '\r\n' });
-			expect(strict.errors, sort).toEqual([]);
+			expect(strict.errors, type).toEqual([]);
 			const rows = strict.data.filter((row) => row.length > 1);
-			expect(new Set(rows.map((row) => row.length)).size, sort).toBe(1);
-			await takeIn(`${sort}.csv`, Papa.unparse(rows, { newline: '\r\n', quotes: true }));
+			expect(new Set(rows.map((row) => row.length)).size, type).toBe(1);
+			await takeIn(`${type}.csv`, Papa.unparse(rows, { newline: '\r\n', quotes: true }));
 			await at.browser.sees(`${rows.length - 1} parts imported.`);
 		}
 		expect(await library()).toEqual(before);
@@ -137,8 +137,8 @@ describe('files', () => {
 	});
 	it.each([
 		[
-			'sort,name,offset\nlocks,Short,0.010 ft\nlocks,,0.010 in\nboots,Hat,1',
-			['line 2, offset: Must be a length', 'line 3, name', 'line 4, sort: Must be one of spring']
+			'type,name,offset\nlocks,Short,0.010 ft\nlocks,,0.010 in\nboots,Hat,1',
+			['line 2, offset: Must be a length', 'line 3, name', 'line 4, type: Must be one of spring']
 		],
 		['colour,size\nred,4', ['line 1: the first line must name the columns']],
 		['', ['choose a parts file first']],

@@ -98,7 +98,7 @@ describe('from an empty shop, a kit’s paper in hand', () => {
 		expect(setup.kinds.exhaust).toMatchObject({
 			spring: { name: 'Quill 58' },
 			kit: { name: 'Quill 58', seal: { name: 'Quill low seal' } },
-			lift: { sort: 'lobe', lobe: '0.300 in', ratio: 1.5 }
+			lift: { type: 'lobe', lobe: '0.300 in', ratio: 1.5 }
 		});
 	});
 	it('what is wrong on its page is said at its field, and nothing typed is lost', async () => {

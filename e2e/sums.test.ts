@@ -42,7 +42,7 @@ describe('quick sums', () => {
 		const { body } = await browser.api('GET', `/api${path}`);
 		const { kinds } = (body as { job: Job }).job.setup;
 		expect(kinds.exhaust).toMatchObject({
-			lift: { sort: 'valve', valve: '0.540 in', source: 'customer' },
+			lift: { type: 'valve', valve: '0.540 in', source: 'customer' },
 			aim: { method: 'bind-cushion', cushion: '0.060 in' }
 		});
 	});

@@ -415,7 +415,7 @@ describe('a shim-follower twin cam', () => {
 			choices: { valvesPerCylinder: '4' },
 			setup: Object.fromEntries(
 				['intake', 'exhaust'].flatMap((kind) => [
-					[`kinds.${kind}.lift.sort`, 'valve'],
+					[`kinds.${kind}.lift.type`, 'valve'],
 					[`kinds.${kind}.lift.valve`, '9.40 mm'],
 					[`kinds.${kind}.lash.setting`, '0.20 mm'],
 					[`kinds.${kind}.lash.tolerance`, '0.03 mm']

@@ -125,7 +125,7 @@ export class Bench {
 			},
 			{ solver: async () => highsSolver(await loadHighs()) }
 		);
-		if (answer.sort !== 'plan') throw new Error(`${this.job.number}: ${JSON.stringify(answer)}`);
+		if (answer.type !== 'plan') throw new Error(`${this.job.number}: ${JSON.stringify(answer)}`);
 		const before = this.job.stations;
 		const planned = withPlan(this.job, answer.stations);
 		this.job = {
@@ -166,7 +166,7 @@ export class Bench {
 		for (const { label } of this.job.stations)
 			this.job.checks.push({
 				...this.entry(this.job.people[1]),
-				sort: 'vacuum',
+				type: 'vacuum',
 				station: label,
 				reached: reached(),
 				least: vacuum.least,

@@ -116,7 +116,7 @@ const D37 = six.setup.kinds.intake.spring!;
 const SET = 'Flat six, D-37';
 /** Free height 2.197 in, 344 lbf/in, solid at 1.150 in: the card's spring, in SI. */
 const spring = (strength: number) => ({
-	sort: 'dual' as const,
+	type: 'dual' as const,
 	free: 55.8,
 	solid: 29.21,
 	load: (height: number) =>

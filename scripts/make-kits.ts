@@ -6,7 +6,7 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { v5 as named } from 'uuid';
-import { INCH_POUND, KIT_PLACES, SORT_OF, type Kit, type KitPlace } from '@zinc-ledger/core';
+import { INCH_POUND, KIT_PLACES, TYPE_OF, type Kit, type KitPlace } from '@zinc-ledger/core';
 import { readParts } from '@zinc-ledger/core/parts';
 import { writeKits } from '@zinc-ledger/core/kits';
 import { kitFromPaper } from '../web/src/lib/kits/paper.ts';
@@ -17,7 +17,7 @@ const read = readParts(readFileSync('demo/parts.json', 'utf8'));
 if (!read.ok) throw new Error('parts.json');
 const library = read.value;
 const idOf = (place: KitPlace, name: string): string => {
-	const part = library.find((one) => one.sort === SORT_OF[place] && one.part.name === name);
+	const part = library.find((one) => one.type === TYPE_OF[place] && one.part.name === name);
 	if (!part) throw new Error(`no ${place} ${name}`);
 	return part.part.id;
 };

@@ -197,7 +197,7 @@ const circuitSet: MadeSet = {
 	lift: '0.540 in',
 	strengths: Array.from({ length: 12 }, () => around(1, 0.012)),
 	spring: (strength) => ({
-		sort: 'dual',
+		type: 'dual',
 		free: 55.8,
 		solid: 29.21,
 		load: (height: number) =>
@@ -266,7 +266,7 @@ const sprintSet: MadeSet = {
 	lift: '9.00 mm',
 	strengths: Array.from({ length: 16 }, () => around(1, 0.01)),
 	spring: (strength) => ({
-		sort: 'single',
+		type: 'single',
 		free: 40.75,
 		solid: 22.2,
 		load: (height: number) =>

@@ -8,12 +8,12 @@
 import { findBind, type Solid } from '../src/springs/sweep/bind.ts';
 import {
 	BUILD_OF,
-	MODEL_SORTS,
+	MODEL_TYPES,
 	normal,
 	randomFrom,
 	randomSpring,
 	sampled,
-	type ModelSort
+	type ModelType
 } from '../src/springs/sweep/synthetic.ts';
 import { loadFloor } from './floor.ts';
 import { roughTable } from './rough.ts';
@@ -23,7 +23,7 @@ import { USUAL_NOISE, withTravel } from '../src/springs/sweep/sweep.ts';
 import { mm } from '../src/foundation/units/quantity.ts';
 
 const RUNS = Number(process.env.RUNS ?? 600);
-const SOLID: Record<ModelSort, Solid> = {
+const SOLID: Record<ModelType, Solid> = {
 	linear: 'knee',
 	progressive: 'knee',
 	dual: 'first-coil',
@@ -34,9 +34,9 @@ const at = (values: number[], part: number) =>
 	NaN;
 
 console.log(
-	'sort         step   found   |error| 50 %   95 %    goal     within goal  short > 0.05  interval covers  not reached, none called'
+	'type         step   found   |error| 50 %   95 %    goal     within goal  short > 0.05  interval covers  not reached, none called'
 );
-for (const sort of MODEL_SORTS) {
+for (const type of MODEL_TYPES) {
 	for (const step of [0.25, 0.5, 1.27]) {
 		const random = randomFrom(17 + step * 1000);
 		const errors: number[] = [];
@@ -44,29 +44,29 @@ for (const sort of MODEL_SORTS) {
 		let short = 0;
 		let quiet = 0;
 		for (let run = 0; run < RUNS; run++) {
-			const spring = randomSpring(sort, random);
+			const spring = randomSpring(type, random);
 			const past = 3 + Math.floor(random() * 3);
 			const found = findBind(
 				sampled(spring, { step, noise: USUAL_NOISE, past }, random),
-				SOLID[sort]
+				SOLID[type]
 			);
-			if (found.sort === 'bind') {
+			if (found.type === 'bind') {
 				errors.push(found.height - spring.solid);
 				if (spring.solid <= found.to + 1e-9) covered++;
 				if (found.height < spring.solid - 0.05) short++;
 			}
 			const before = findBind(
 				sampled(spring, { step, noise: USUAL_NOISE, past: -1 - 4 * random() }, random),
-				SOLID[sort]
+				SOLID[type]
 			);
-			if (before.sort === 'none') quiet++;
+			if (before.type === 'none') quiet++;
 		}
 		const size = errors.map(Math.abs);
-		const goal = Math.max(sort === 'dual' ? 0.65 * step : step / 2, 0.05);
+		const goal = Math.max(type === 'dual' ? 0.65 * step : step / 2, 0.05);
 		const within = size.filter((error) => error <= goal).length / RUNS;
 		const percent = (part: number) => `${(100 * part).toFixed(1)} %`.padStart(8);
 		console.log(
-			`${sort.padEnd(12)} ${step.toFixed(2)} ${percent(errors.length / RUNS)} ${at(size, 0.5).toFixed(3).padStart(10)} ${at(size, 0.95).toFixed(3).padStart(10)} ${goal.toFixed(3).padStart(7)} ${percent(within)} ${percent(short / RUNS).padStart(14)} ${percent(covered / Math.max(1, errors.length)).padStart(14)} ${percent(quiet / RUNS).padStart(16)}`
+			`${type.padEnd(12)} ${step.toFixed(2)} ${percent(errors.length / RUNS)} ${at(size, 0.5).toFixed(3).padStart(10)} ${at(size, 0.95).toFixed(3).padStart(10)} ${goal.toFixed(3).padStart(7)} ${percent(within)} ${percent(short / RUNS).padStart(14)} ${percent(covered / Math.max(1, errors.length)).padStart(14)} ${percent(quiet / RUNS).padStart(16)}`
 		);
 	}
 }
@@ -79,19 +79,19 @@ const LOAD_RUNS = 4 * RUNS;
 console.log(
 	'\nloads and rate: errors in 95 % of sweeps, goal for loads 0.5 %; in brackets what no unbiased reading can better'
 );
-console.log('sort         step            seat            open     rate');
-for (const sort of MODEL_SORTS) {
+console.log('type         step            seat            open     rate');
+for (const type of MODEL_TYPES) {
 	for (const step of [0.25, 0.5, 1.27]) {
 		const random = randomFrom(91 + step * 1000);
 		const luck = randomFrom(92 + step * 1000);
 		const errors = { seat: [] as number[], open: [] as number[], rate: [] as number[] };
 		const floors = { seat: [] as number[], open: [] as number[] };
 		for (let run = 0; run < LOAD_RUNS; run++) {
-			const spring = randomSpring(sort, random);
+			const spring = randomSpring(type, random);
 			const points = sampled(spring, { step, noise: USUAL_NOISE, past: 4 }, random);
 			const travel = spring.free - spring.solid;
 			const window = { seat: mm(spring.free - 0.35 * travel), lift: mm(0.5 * travel) };
-			const figures = sweepFigures(withTravel(points), window, BUILD_OF[sort]);
+			const figures = sweepFigures(withTravel(points), window, BUILD_OF[type]);
 			const heights = points.map(({ height }) => height);
 			const loads = { seat: window.seat, open: window.seat - window.lift };
 			for (const of of ['seat', 'open'] as const) {
@@ -107,7 +107,7 @@ for (const sort of MODEL_SORTS) {
 			`${percent(errors[of])} (${percent(floors[of])})`.padStart(15)
 		);
 		console.log(
-			`${sort.padEnd(12)} ${step.toFixed(2)} ${shown.join(' ')} ${percent(errors.rate).padStart(8)}`
+			`${type.padEnd(12)} ${step.toFixed(2)} ${shown.join(' ')} ${percent(errors.rate).padStart(8)}`
 		);
 	}
 }

@@ -3,11 +3,11 @@
  * made-up spring behaves and has only its figures to find.
  */
 import { leastSquares } from '../src/foundation/least-squares/index.ts';
-import type { ModelSort, SpringModel } from '../src/springs/sweep/synthetic.ts';
+import type { ModelType, SpringModel } from '../src/springs/sweep/synthetic.ts';
 import type { TesterNoise } from '../src/springs/sweep/sweep.ts';
 
 /** By what the load at a height changes, for each figure of a spring that is to be found. */
-const CHANGES: Record<ModelSort, (x: number, belowBend: number) => number[]> = {
+const CHANGES: Record<ModelType, (x: number, belowBend: number) => number[]> = {
 	linear: (x) => [1, x],
 	progressive: (x) => [1, x, x ** 2, x ** 3],
 	dual: (x, below) => [1, x, below, Math.sign(below)],
@@ -24,11 +24,11 @@ export function loadFloor(
 	noise: TesterNoise,
 	at: number
 ): number {
-	const { sort, free, solid, bend = Number.NEGATIVE_INFINITY } = spring;
+	const { type, free, solid, bend = Number.NEGATIVE_INFINITY } = spring;
 	const span = (free - solid) / 2;
 	const working = heights.filter((h) => h > solid);
 	// A bend that the sweep begins under, or with a point to spare, is not seen in it.
-	const seen = sort === 'dual' && working.filter((h) => h > bend).length < 2 ? 'linear' : sort;
+	const seen = type === 'dual' && working.filter((h) => h > bend).length < 2 ? 'linear' : type;
 	const row = (h: number) =>
 		Float64Array.from(CHANGES[seen]((free - span - h) / span, Math.max(0, bend - h) / span));
 	const slope = (h: number) => (spring.load(h - 0.01) - spring.load(h + 0.01)) / 0.02;

@@ -48,8 +48,8 @@ for (const stations of [12, 16, 32]) {
 				const start = performance.now();
 				const answer = await solvePlan(problem, { solver });
 				times.push(performance.now() - start);
-				if (answer.sort === 'plan' && answer.proven) proven++;
-				else if (answer.sort !== 'plan') none++;
+				if (answer.type === 'plan' && answer.proven) proven++;
+				else if (answer.type !== 'plan') none++;
 				if (seed >= PLAIN_RUNS) continue;
 				const plainStart = performance.now();
 				plainModel(problem, highs, 60);
@@ -74,7 +74,7 @@ for (let seed = 0; seed < 500; seed++) {
 	});
 	const answer = await solvePlan(problem, { solver });
 	const truth = bruteForce(problem);
-	const value = answer.sort === 'plan' ? answer.value : null;
+	const value = answer.type === 'plan' ? answer.value : null;
 	asked++;
 	if (JSON.stringify(value) === JSON.stringify(truth)) agreed++;
 }
@@ -90,7 +90,7 @@ for (let seed = 0; seed < 24; seed++) {
 	});
 	const answer = await solvePlan(problem, { solver });
 	const truth = plainModel(problem, highs);
-	const value = answer.sort === 'plan' ? answer.value : null;
+	const value = answer.type === 'plan' ? answer.value : null;
 	asked++;
 	if (JSON.stringify(value) === JSON.stringify(truth)) agreed++;
 }

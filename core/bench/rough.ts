@@ -44,9 +44,9 @@ export function roughTable(runs: number, only?: Family): void {
 					const atLeast = family === 'cone' || family === 'beehive' ? 0.5 : 0.05;
 					const before = find(-(atLeast + random() * 5 * step));
 					asked++;
-					if (before.told.sort === 'bind') called++;
+					if (before.told.type === 'bind') called++;
 					const { told, truth, sweep } = find(3 + Math.floor(random() * 3));
-					if (told.sort === 'none') {
+					if (told.type === 'none') {
 						if (told.why === 'unclear' && sweep.working < 5) cannot++;
 						else if (told.why === 'unclear' && family === 'cone' && !isKnown) cannot++;
 						else missed++;
@@ -71,5 +71,5 @@ export function roughTable(runs: number, only?: Family): void {
 }
 
 /** Told as uncertain: its interval reaches as far as it is off. */
-const isUncertain = ({ height, from, to }: Extract<BindFound, { sort: 'bind' }>, error: number) =>
+const isUncertain = ({ height, from, to }: Extract<BindFound, { type: 'bind' }>, error: number) =>
 	error < 0 ? to - height >= -error * 0.95 : height - from >= error * 0.95;

@@ -17,8 +17,8 @@ export const NOT_HERE = [
 /** States of a page that are pages of their own to whoever looks at them. */
 const VARIANTS: Readonly<Record<string, readonly string[]>> = {
 	'/': ['find=zzz', 'filter=came-back'],
-	'/parts': ['sort=locks'],
-	'/parts/new': ['sort=spring', 'sort=retainer'],
+	'/parts': ['type=locks'],
+	'/parts/new': ['type=spring', 'type=retainer'],
 	'/jobs/[id=uuid]/round': [
 		'of=installed-height',
 		'of=tip-height',
@@ -54,7 +54,7 @@ const TABLES: readonly (readonly [under: string, question: string])[] = [
 	['/gauges/', `select id from gauge order by doc ->> 'name' limit 1`],
 	['/heads/', 'select id from cylinder_head order by created_at, id limit 1'],
 	['/kits/', `select id from kit order by doc ->> 'name' limit 1`],
-	['/parts/[id=uuid]/lobes', `select id from part where sort = 'cam' order by id limit 1`],
+	['/parts/[id=uuid]/lobes', `select id from part where type = 'cam' order by id limit 1`],
 	['/parts/', 'select id from part order by id limit 1'],
 	['/service/', 'select id from spring_set order by name limit 1'],
 	['/springs/', 'select id from spring_set order by name limit 1'],

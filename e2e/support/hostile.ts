@@ -147,7 +147,7 @@ const FORM_FIELDS = [
 	'number',
 	'customer',
 	'engine',
-	'sort',
+	'type',
 	'cam',
 	'card',
 	'job',
@@ -193,7 +193,7 @@ function body(isForm: boolean, path: string): Body {
 					() => ({
 						type: 'multipart/form-data; boundary=x',
 						bytes: Buffer.from(
-							multipart(pick(json(), '{"format":', 'sort,name\nspring,=1', '', 'h,l\n1,2'))
+							multipart(pick(json(), '{"format":', 'type,name\nspring,=1', '', 'h,l\n1,2'))
 						)
 					})
 				]
@@ -253,7 +253,7 @@ function hostile(target: Target, { origin: own, cookies, ids }: World): Sent {
 			: []),
 		...(chance(0.5)
 			? [
-					`${pick('find', 'sort', 'of', 'order', 'page', 'copy', 'station', 'topics', 'tag', 'size', 'back', 'as')}=${encode(pick(...ODD_TEXTS, 'job:x', `gauge:${job.id}`, '//evil.test', '99999'))}`
+					`${pick('find', 'type', 'of', 'order', 'page', 'copy', 'station', 'topics', 'tag', 'size', 'back', 'as')}=${encode(pick(...ODD_TEXTS, 'job:x', `gauge:${job.id}`, '//evil.test', '99999'))}`
 				]
 			: [])
 	].join('&');

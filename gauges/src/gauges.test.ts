@@ -46,7 +46,7 @@ describe('the springs of the stand-ins', () => {
 		const loads = set.map(({ load }) => load(46.228));
 		expect(set).toHaveLength(12);
 		expect(Math.min(...loads) / Math.max(...loads)).toBeLessThan(0.9);
-		expect(new Set(SPRINGS.map(({ sort }) => sort))).toEqual(
+		expect(new Set(SPRINGS.map(({ type }) => type))).toEqual(
 			new Set(['dual', 'linear', 'progressive', 'cone'])
 		);
 	});

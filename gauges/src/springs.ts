@@ -1,4 +1,4 @@
-/** Springs to put under the simulated testers: a set of twelve, and some of other sorts. */
+/** Springs to put under the simulated testers: a set of twelve, and some of other types. */
 import { normal, randomFrom, type SpringModel } from '@zinc-ledger/core/synthetic';
 
 /** Millimetres in an inch and newtons in a pound-force. */
@@ -17,7 +17,7 @@ function dual(name: string, factor: number, step: number): NamedSpring {
 	const [outer, inner] = [rate * 0.72, rate * 0.28];
 	const [outerSolid, innerSolid] = [1.15 * IN, (1.04 + step) * IN];
 	return {
-		sort: 'dual',
+		type: 'dual',
 		name,
 		free,
 		solid: Math.max(outerSolid, innerSolid),
@@ -35,14 +35,14 @@ const SET = Array.from({ length: 12 }, (_, i) =>
 );
 
 const single: NamedSpring = {
-	sort: 'linear',
+	type: 'linear',
 	name: 'S-16 single',
 	free: 40.75,
 	solid: 22.2,
 	load: (h) => 35.5 * over(40.75 - h) + STACK * 35.5 * over(22.2 - h)
 };
 const progressive: NamedSpring = {
-	sort: 'progressive',
+	type: 'progressive',
 	name: 'S-21 progressive',
 	free: 43.1,
 	solid: 23.8,
@@ -52,7 +52,7 @@ const progressive: NamedSpring = {
 	}
 };
 const cone: NamedSpring = {
-	sort: 'cone',
+	type: 'cone',
 	name: 'C-31 cone',
 	free: 2.108 * IN,
 	solid: 1.03 * IN,

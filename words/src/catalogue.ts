@@ -5,7 +5,7 @@
 // Rooms that have doors of their own say things too.
 import type {} from '@zinc-ledger/core/planner';
 import type {} from '@zinc-ledger/core/signed';
-import type { Code, Message, Messages, PartSort, RuleId } from '@zinc-ledger/core';
+import type { Code, Message, Messages, PartType, RuleId } from '@zinc-ledger/core';
 import type { Labels } from './labels.ts';
 import type { Phrase } from './phrase.ts';
 
@@ -31,5 +31,5 @@ export interface Language {
 	readonly labels: Labels;
 	readonly rules: Readonly<Record<RuleId, RuleWords>>;
 	/** What else parts are called. */
-	readonly alsoSaid: Readonly<Record<PartSort, readonly string[]>>;
+	readonly alsoSaid: Readonly<Record<PartType, readonly string[]>>;
 }

@@ -4,10 +4,10 @@
  */
 import {
 	messageIn,
-	PART_SORTS,
+	PART_TYPES,
 	type Code,
 	type Message,
-	type PartSort,
+	type PartType,
 	type Problem,
 	type RuleId,
 	type Units
@@ -47,21 +47,21 @@ export const tell = (message: Message): string => write(message, ANY_UNITS);
 export const label = <D extends keyof Labels>(of: D, value: keyof Labels[D]): string =>
 	language.labels[of][value] as string;
 
-/** The sorts of values that have names. */
+/** The types of values that have names. */
 export const labelDomains = Object.keys(language.labels) as (keyof Labels)[];
 
-/** What the values of one sort are called, for lists to choose from. */
+/** What the values of one type are called, for lists to choose from. */
 export const labelsOf = (of: keyof Labels): Readonly<Record<string, string>> => language.labels[of];
 
 export const ruleWords = (rule: RuleId) => language.rules[rule];
 
-/** The sorts of parts that are called so, or something that begins so; "keep" finds locks. */
-export function partsCalled(word: string): PartSort[] {
+/** The types of parts that are called so, or something that begins so; "keep" finds locks. */
+export function partsCalled(word: string): PartType[] {
 	const typed = word.toLowerCase();
 	if (typed.length < FEWEST_LETTERS) return [];
 	const isSo = (name: string) =>
 		name.toLowerCase().startsWith(typed) || name.toLowerCase().split(' ').includes(typed);
-	return PART_SORTS.filter((sort) => [label('part', sort), ...language.alsoSaid[sort]].some(isSo));
+	return PART_TYPES.filter((type) => [label('part', type), ...language.alsoSaid[type]].some(isSo));
 }
 /** Of fewer letters too much begins so. */
 const FEWEST_LETTERS = 3;

@@ -16,7 +16,7 @@ import type {
 	Fate,
 	FateReason,
 	FigureName,
-	GaugeSort,
+	GaugeType,
 	Groove,
 	Happening,
 	HowOften,
@@ -28,7 +28,7 @@ import type {
 	LimitCode,
 	Match,
 	Metal,
-	PartSort,
+	PartType,
 	Passage,
 	Policies,
 	Quantity,
@@ -109,10 +109,10 @@ export interface Labels {
 	readonly numbering: Of<Layout['numbering']>;
 	readonly pairing: Of<Layout['pairing']>;
 	readonly casting: Of<NonNullable<Layout['rightHead']>>;
-	readonly part: Of<PartSort>;
+	readonly part: Of<PartType>;
 	readonly train: Of<Train>;
 	readonly slot: Of<StationPart>;
-	readonly gauge: Of<GaugeSort>;
+	readonly gauge: Of<GaugeType>;
 	readonly springBuild: Of<SpringBuild>;
 	readonly coil: Of<Coil>;
 	readonly wayUp: Of<WayUp>;
@@ -146,7 +146,7 @@ export interface Labels {
 	readonly sealFound: Of<NonNullable<AsFound['seal']>>;
 	readonly contact: Of<NonNullable<ValveSeen['contact']>>;
 	readonly pistonMethod: Of<'clay' | 'indicator'>;
-	readonly noBind: Of<Extract<BindFound, { sort: 'none' }>['why']>;
+	readonly noBind: Of<Extract<BindFound, { type: 'none' }>['why']>;
 	readonly match: Of<Match['fits']>;
 	readonly evidence: Of<Evidence['what']>;
 	readonly timing: Of<'card' | 'duration' | 'long-cam'>;

@@ -107,7 +107,7 @@ describe('the catalogue', () => {
 		for (const of of labelDomains)
 			for (const text of Object.values(labelsOf(of))) expect(CODED.has(text), text).toBe(false);
 		expect(label('quantity', 'seal-gap')).toBe('seal gap');
-		expect(ruleWords('F3').title).toMatch(/\S/);
+		expect(ruleWords('lock-angle').title).toMatch(/\S/);
 	});
 });
 
@@ -139,5 +139,5 @@ describe('other words for parts', () => {
 		['cup', ['locator']],
 		['ke', []],
 		['brackel', []]
-	])('%s is found as %j', (word, sorts) => expect(partsCalled(word)).toEqual(sorts));
+	])('%s is found as %j', (word, types) => expect(partsCalled(word)).toEqual(types));
 });

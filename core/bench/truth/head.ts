@@ -43,7 +43,7 @@ export function head(): Job {
 		retainer: { id: ID, name: 'R', source: 'card', step: '0 mm', landingHeight: '0 mm' },
 		locks: { id: ID, name: 'L', source: 'card', offset: '0 mm' },
 		locator: { id: ID, name: 'C', source: 'card', thickness: '0 mm' },
-		lift: { sort: 'valve', valve: `${LIFT} mm`, source: 'measured' },
+		lift: { type: 'valve', valve: `${LIFT} mm`, source: 'measured' },
 		lash: { setting: '0.30 mm', tolerance: '0.05 mm', engine: 'cold', source: 'measured' },
 		aim: { method: 'as-it-stands', minSeatLoad: `${LEAST_LOAD} N` }
 	} as unknown as Job['setup']['kinds']['intake'];

@@ -67,7 +67,7 @@ export async function plannedAndBuilt(
 			{ job: measured, lockStock: [], placeSprings: false, fixed: [] },
 			{ solver: () => Promise.resolve(solver) }
 		);
-		if (answer.sort !== 'plan') continue;
+		if (answer.type !== 'plan') continue;
 		const shims = new Map(answer.stations.map((one) => [one.label, one.shims]));
 		const stations = measured.stations.map((station) => ({
 			...station,

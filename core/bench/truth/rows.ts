@@ -140,7 +140,7 @@ function piston(method: keyof typeof PISTON): Row<number> {
 		at: (random, scatter, station, over) => {
 			const room = PISTON_FLOOR + over + scatter * random.normal();
 			const check = {
-				sort: 'piston-to-valve' as const,
+				type: 'piston-to-valve' as const,
 				station,
 				method,
 				points: [{ angle: 10, room: `${room.toFixed(6)} mm` }],
@@ -185,7 +185,7 @@ function bind(family: Family, isStated: boolean): Row<Swept> {
 				points.toSorted((a, b) => b.height - a.height),
 				expected
 			);
-			if (found.sort === 'none') return null;
+			if (found.type === 'none') return null;
 			return {
 				solid: dialSolid,
 				found: found.height,

@@ -113,7 +113,7 @@ function fromStock(bare: number, wanted: number, unit: LengthUnit): SumResult {
 		most: limits.maxShims,
 		deadBand: mm(0)
 	});
-	const shims = answer.sort === 'fit' ? answer.shims : [];
+	const shims = answer.type === 'fit' ? answer.shims : [];
 	const working = shims.flatMap((shim, i) => (i === 0 ? [length(shim)] : ['+', length(shim)]));
 	const total = shims.reduce((all: number, shim) => all + shim, 0);
 	return result('stock', 'length', total, ...working);

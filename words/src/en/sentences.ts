@@ -164,7 +164,7 @@ export const sentences: Sentences = {
 	'need.bind': 'the coil bind height',
 	'need.rate': 'the spring’s rate, or a second height with its load',
 	'need.spring': 'a spring',
-	'need.train': 'the sort of valve train',
+	'need.train': 'the type of valve train',
 	'need.rocker.ratio': 'the rocker ratio',
 	'need.valve.mass': 'the valve’s mass, or its stem, length and head',
 	'need.retainer.mass': 'the retainer’s mass',
@@ -464,7 +464,7 @@ export const sentences: Sentences = {
 	'fit.tip-length': ({ tip, locks, min, max }) =>
 		say`tip length ${length(tip)}, ${locks === 'captive' ? 'captive locks' : 'locks'} ${length(min)} to ${length(max)}`,
 	'fit.cap-without-recess': 'lash cap, locks without a recess',
-	'fit.captive-see-f8': 'captive locks: see F8',
+	'fit.captive-tip-length': 'captive locks: see their tip length',
 	'fit.not-captive': 'locks not captive',
 	'fit.groove': ({ groove }) => `${labels.groove[groove]} groove`,
 	'fit.square-groove': ({ load: open, max }) =>
@@ -827,7 +827,7 @@ export const sentences: Sentences = {
 	'import.job-there': ({ number }) => `job ${number} is already imported; nothing was changed`,
 	'import.number-taken': ({ number }) => `another job already has the number ${number}`,
 	'import.too-many-parts': ({ max }) => `has more than ${max.toLocaleString('en')} parts: split it`,
-	'import.no-columns': 'the first line must name the columns, “sort” and “name” among them',
+	'import.no-columns': 'the first line must name the columns, “type” and “name” among them',
 	'import.no-parts': 'has no parts in it',
 	'import.older': ({ name }) =>
 		`${name} or its count changed after this file was exported, so the line was skipped. Export again and repeat your change`,

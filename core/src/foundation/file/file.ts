@@ -28,8 +28,8 @@ export interface Problem {
 
 export type FileRead<T> = { ok: true; value: T } | { ok: false; problems: readonly Problem[] };
 
-/** A sort of file: what it calls itself, and what must be in it. */
-export interface FileSort<T> {
+/** A type of file: what it calls itself, and what must be in it. */
+export interface FileType<T> {
 	readonly format: string;
 	readonly version: number;
 	/** Makes a file of an older version one of the version after it. */
@@ -43,7 +43,7 @@ export interface FileSort<T> {
  *
  * @returns what is in it, or every problem found, worst first where one hides the rest
  */
-export function readFile<T>(text: string, sort: FileSort<T>): FileRead<T> {
+export function readFile<T>(text: string, type: FileType<T>): FileRead<T> {
 	if (isTooDeep(text))
 		return { ok: false, problems: [{ path: '', text: message('file.too-deep') }] };
 	let value: unknown;
@@ -52,7 +52,7 @@ export function readFile<T>(text: string, sort: FileSort<T>): FileRead<T> {
 	} catch (error) {
 		return { ok: false, problems: [notJson(text, error as SyntaxError)] };
 	}
-	return checkFile(value, sort);
+	return checkFile(value, type);
 }
 
 /** No file of this program nests deeper; what does was made to break its reader. */
@@ -75,12 +75,12 @@ export function isTooDeep(text: string): boolean {
 }
 
 /** Checks a value that is already parsed, as {@link readFile} does for a text. */
-export function checkFile<T>(value: unknown, sort: FileSort<T>): FileRead<T> {
-	const strange = strangeFile(value, sort);
+export function checkFile<T>(value: unknown, type: FileType<T>): FileRead<T> {
+	const strange = strangeFile(value, type);
 	if (strange) return { ok: false, problems: [strange] };
 	const long = longList(value);
 	if (long) return { ok: false, problems: [long] };
-	const result = sort.schema.safeParse(inVersionOfNow(value, sort));
+	const result = type.schema.safeParse(inVersionOfNow(value, type));
 	if (result.success) return { ok: true, value: result.data };
 	return { ok: false, problems: problemsOf(result.error) };
 }
@@ -88,7 +88,7 @@ export function checkFile<T>(value: unknown, sort: FileSort<T>): FileRead<T> {
 /** A file as the newest version has it; one whose version is not known stays as it is, for the schema to refuse. */
 function inVersionOfNow<T>(
 	value: unknown,
-	{ upgrade = {}, version: newest }: FileSort<T>
+	{ upgrade = {}, version: newest }: FileType<T>
 ): unknown {
 	let now = value as Record<string, unknown>;
 	for (let version = Number(now.version); version < newest; version++) {
@@ -139,19 +139,19 @@ export function pathText(path: readonly PropertyKey[]): string {
 	}, '');
 }
 
-function strangeFile(value: unknown, sort: FileSort<unknown>): Problem | null {
+function strangeFile(value: unknown, type: FileType<unknown>): Problem | null {
 	if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-		return { path: '', text: message('file.not-object', { what: sort.what }) };
+		return { path: '', text: message('file.not-object', { what: type.what }) };
 	}
 	const { format, version } = value as Record<string, unknown>;
-	if (format !== sort.format) {
-		const { what, format: expected } = sort;
+	if (format !== type.format) {
+		const { what, format: expected } = type;
 		return { path: 'format', text: message('file.other-format', { what, format: expected }) };
 	}
-	if (typeof version === 'number' && version > sort.version) {
+	if (typeof version === 'number' && version > type.version) {
 		return {
 			path: 'version',
-			text: message('file.newer', { version, reads: sort.version })
+			text: message('file.newer', { version, reads: type.version })
 		};
 	}
 	return null;

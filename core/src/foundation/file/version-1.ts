@@ -132,26 +132,27 @@ const VALUES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 	}
 };
 
-/** The name that a field has now. */
-export const fieldNow = (field: string): string => FIELDS[field] ?? field;
+/** The name that a field of version 1 has since. */
+export const fieldSince1 = (field: string): string => FIELDS[field] ?? field;
 
-/** A value that stands in a field, by the field's name of now. */
-export const valueNow = (field: string, value: string): string => VALUES[field]?.[value] ?? value;
+/** A value of version 1 that stands in a field, by the field’s name of version 2. */
+export const valueSince1 = (field: string, value: string): string =>
+	VALUES[field]?.[value] ?? value;
 
 /** A value of version 1, and all that stands in it, as version 2 has it. */
-export function upgraded<T>(value: T, field = ''): T {
+export function fromVersion1<T>(value: T, field = ''): T {
 	return walked(value as Json, field) as T;
 }
 
 function walked(value: Json, field: string): Json {
-	if (typeof value === 'string') return valueNow(field, value);
+	if (typeof value === 'string') return valueSince1(field, value);
 	if (Array.isArray(value)) return value.map((one) => walked(one, field));
 	if (typeof value !== 'object' || value === null) return value;
 	if (isDecision(value)) return decided(value);
 	const kept = KEEPS[field] ?? [];
 	return Object.fromEntries(
 		Object.entries(value).map(([key, inner]) => {
-			const now = kept.includes(key) ? key : fieldNow(key);
+			const now = kept.includes(key) ? key : fieldSince1(key);
 			return [now, walked(inner, now)];
 		})
 	);
@@ -163,7 +164,7 @@ const isDecision = (value: { [key: string]: Json }): value is Decision =>
 
 /** What was decided about a field: the path to it, and what it was and became. */
 function decided(decision: Decision): Json {
-	const path = decision.subject.split('.').map(fieldNow);
+	const path = decision.subject.split('.').map(fieldSince1);
 	const field = path.at(-1)!;
 	return Object.fromEntries(
 		Object.entries(decision).map(([key, value]): [string, Json] => {

@@ -35,7 +35,7 @@ describe('firing angles', () => {
 	});
 });
 
-describe('layouts of every sort', () => {
+describe('layouts of every type', () => {
 	it('number the cylinders as the maker does', () => {
 		const own = {
 			numbering: 'custom',

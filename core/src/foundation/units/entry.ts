@@ -29,7 +29,7 @@ declare module '../message/message.ts' {
 	}
 }
 
-/** What a figure of any sort was understood as. */
+/** What a figure of any type was understood as. */
 export type FigureEntry =
 	{ readonly ok: true; readonly text: string } | { readonly ok: false; readonly problem: Message };
 
@@ -149,7 +149,7 @@ export function readSignedEntry(typed: string, unit: LengthUnit): Entry {
 export type ReadAs = 'length' | 'load' | 'volume';
 
 /**
- * Reads what a gauge of some sort shows, as typed: a length, a load, or a volume in cubic centimetres.
+ * Reads what a gauge of some type shows, as typed: a length, a load, or a volume in cubic centimetres.
  *
  * @param likelyLoads tells what "1,234" means of a load
  */

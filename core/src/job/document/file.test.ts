@@ -54,7 +54,7 @@ describe('a job file', () => {
 		['hello', 'file.not-json'],
 		['[]', 'file.not-object'],
 		['{"format":"something"}', 'file.other-format'],
-		[text.replace(/"version": \d/, '"version": 3'), 'file.newer']
+		[text.replace(/"version": \d/, '"version": 4'), 'file.newer']
 	])('that is no job file is refused (%#)', (wrong, code) => {
 		const read = readJob(wrong);
 		expect(read.ok ? '' : read.problems[0]!.text.code).toBe(code);

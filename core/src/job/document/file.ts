@@ -5,13 +5,20 @@
 import {
 	checkFile,
 	readFile,
-	upgraded,
+	UPGRADES,
 	writeFile,
 	type FileRead
 } from '../../foundation/file/index.ts';
 import { FORMAT, Job, VERSION } from './schema.ts';
 
-export { fieldNow, upgraded, valueNow } from '../../foundation/file/index.ts';
+export {
+	fieldNow,
+	fromVersion1,
+	fromVersion2,
+	upgraded,
+	valueNow,
+	valueSince1
+} from '../../foundation/file/index.ts';
 export {
 	firstOf,
 	isTooDeep,
@@ -23,7 +30,7 @@ export {
 const JOB_FILE = {
 	format: FORMAT,
 	version: VERSION,
-	upgrade: { 1: upgraded },
+	upgrade: UPGRADES,
 	what: 'job',
 	schema: Job
 } as const;

@@ -159,7 +159,7 @@ describe('a gauge in hand', () => {
 	const gauge: Gauge = {
 		id: id(1),
 		name: 'Height gauge 1',
-		sort: 'height-gauge',
+		type: 'height-gauge',
 		resolution: '0.0005 in',
 		lengthUnit: 'in',
 		loadUnit: 'lbf',
@@ -224,7 +224,7 @@ describe('a gauge in hand', () => {
 		expect(gaugeInHand({ ...gauge, accuracy: '0.002 in' }, [], 'length').accuracy).toBe('0.002 in');
 	});
 	it('that tests springs says how surely it reads a load, once it was checked', () => {
-		const tester: Gauge = { ...gauge, sort: 'bench-tester', loadResolution: '1 N' };
+		const tester: Gauge = { ...gauge, type: 'bench-tester', loadResolution: '1 N' };
 		expect(testerDeviation(tester, [])).toBeNull();
 		const weight = check(1, '1000 N', '1000 N');
 		// One check: 1 % of one reading, and the correction by it; 1 N of resolution hardly counts.

@@ -24,7 +24,7 @@ describe('the units of a job', () => {
 	it('go by the lifts where nothing was read yet', () => {
 		const setup = structuredClone(six.setup);
 		for (const kind of Object.values(setup.kinds))
-			kind.lift = { sort: 'valve', valve: '12.5 mm', source: 'card' } as typeof kind.lift;
+			kind.lift = { type: 'valve', valve: '12.5 mm', source: 'card' } as typeof kind.lift;
 		expect(unitsAsRead({ ...six, readings: [], setup }).length).toBe('mm');
 	});
 	it('take loads that were read before the card’s, and what goes with the lengths where neither is', () => {

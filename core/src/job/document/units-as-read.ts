@@ -23,7 +23,7 @@ export function unitsAsRead({ readings, setup }: Job): Units {
 	const texts = readings.map(({ read }) => read);
 	const lengths = texts.filter((text) => measureOf(text) === 'length').map(unitOf);
 	const given = kinds.flatMap(({ lift }) =>
-		lift ? [unitOf(lift.sort === 'valve' ? lift.valve : lift.lobe)] : []
+		lift ? [unitOf(lift.type === 'valve' ? lift.valve : lift.lobe)] : []
 	);
 	const told = lengths.length > 0 ? lengths : given;
 	const length =

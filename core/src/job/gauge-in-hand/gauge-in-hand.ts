@@ -4,7 +4,7 @@ import {
 	correctionInForce,
 	type Dimension,
 	correctionFrom,
-	type GaugeSort
+	type GaugeType
 } from '../../parts/gauge/index.ts';
 import { ONE_READING, UNKNOWN_REPEAT, type Reading } from '../document/index.ts';
 import { siOf } from '../../foundation/units/index.ts';
@@ -58,7 +58,7 @@ export function gaugeInHand(
 }
 
 /** Which default for one reading a gauge goes by; a micrometer goes by its resolution. */
-const DEFAULT_OF: Partial<Record<GaugeSort, keyof typeof ONE_READING>> = {
+const DEFAULT_OF: Partial<Record<GaugeType, keyof typeof ONE_READING>> = {
 	'height-gauge': 'height',
 	'depth-gauge': 'sealGap',
 	'feeler-set': 'feeler',
@@ -69,18 +69,18 @@ const DEFAULT_OF: Partial<Record<GaugeSort, keyof typeof ONE_READING>> = {
 
 /**
  * How far one reading of a gauge scatters while nobody knows: two resolutions, or the default of
- * its sort where that is more. Source: docs/trade/springs.md.
+ * its type where that is more. Source: docs/trade/springs.md.
  *
  * @param checks whose greatest reading a part of the load is taken of
  */
 function usualOf(
-	{ sort }: Gauge,
+	{ type }: Gauge,
 	dimension: Dimension,
 	resolution: number,
 	checks: readonly GaugeCheck[]
 ): number {
 	const resolutions = UNKNOWN_REPEAT * resolution;
-	const of = DEFAULT_OF[sort];
+	const of = DEFAULT_OF[type];
 	if (of === undefined) return resolutions;
 	const isPart = of === 'tester' || of === 'onHead';
 	if (isPart !== (dimension === 'load')) return resolutions;

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { issue } from '../../foundation/message/index.ts';
 import { Id, Length, Line, Load, Moment, Name, Size } from '../../foundation/units/schema.ts';
 import { LINE_PATTERN, linePattern } from '../gauge-link/index.ts';
-import { GAUGE_SORTS } from './types.ts';
+import { GAUGE_TYPES } from './types.ts';
 
 declare module '../../foundation/message/issue.ts' {
 	interface FieldMessages {
@@ -45,7 +45,7 @@ function patternProblem(text: string): string | null {
 export const Gauge = z.strictObject({
 	id: Id,
 	name: Name,
-	sort: z.enum(GAUGE_SORTS),
+	type: z.enum(GAUGE_TYPES),
 	resolution: Size.optional(),
 	loadResolution: Load.optional(),
 	/** How far a single reading repeats, one standard deviation, where the shop states it. */

@@ -1,5 +1,5 @@
-/** The sorts of gauges a shop has, and how each is read. */
-export const GAUGE_SORTS = [
+/** The types of gauges a shop has, and how each is read. */
+export const GAUGE_TYPES = [
 	'height-gauge',
 	'depth-gauge',
 	'feeler-set',
@@ -8,10 +8,10 @@ export const GAUGE_SORTS = [
 	'bench-tester',
 	'on-head-tester'
 ] as const;
-export type GaugeSort = (typeof GAUGE_SORTS)[number];
+export type GaugeType = (typeof GAUGE_TYPES)[number];
 
-/** What a gauge of each sort reads. */
-export const READS: Readonly<Record<GaugeSort, readonly ('length' | 'load')[]>> = {
+/** What a gauge of each type reads. */
+export const READS: Readonly<Record<GaugeType, readonly ('length' | 'load')[]>> = {
 	'height-gauge': ['length'],
 	'depth-gauge': ['length'],
 	'feeler-set': ['length'],

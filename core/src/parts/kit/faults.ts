@@ -29,7 +29,7 @@ export function springFaults({ seat, bind }: SpringCard): { field: string; text:
 /** The same of all springs among the parts of a file, with their places in it. */
 export const faultsOf = (parts: readonly LibraryPart[]): Problem[] =>
 	parts.flatMap((one, i) =>
-		one.sort === 'spring'
+		one.type === 'spring'
 			? springFaults(one.part).map(({ field, text }) => ({
 					path: `parts[${i}].part.${field}`,
 					text
@@ -45,7 +45,7 @@ export const faultsOf = (parts: readonly LibraryPart[]): Problem[] =>
 export function faultsOfKits(kits: readonly Kit[], library: readonly LibraryPart[]): Problem[] {
 	const named = new Set(kits.flatMap((kit) => KINDS.map((kind) => kit.kinds[kind].spring)));
 	return library.flatMap((one) =>
-		one.sort === 'spring' && named.has(one.part.id)
+		one.type === 'spring' && named.has(one.part.id)
 			? springFaults(one.part).map(({ field, text }) => ({
 					path: `${one.part.name}, ${field}`,
 					text

@@ -1,17 +1,18 @@
 /** Kits as a file: each with the parts it is made of, so that another shop can take it in. */
 import { z } from 'zod';
 import { issue } from '../../foundation/message/index.ts';
-import { readFile, writeFile, type FileRead } from '../../foundation/file/index.ts';
+import { fromVersion2, readFile, writeFile, type FileRead } from '../../foundation/file/index.ts';
 import { partsOnce } from '../part/file.ts';
 import type { LibraryPart } from '../part/schema.ts';
 import { KINDS } from '../../foundation/station/index.ts';
 import { partIdsOf } from './kit.ts';
-import { SORT_OF } from '../part/index.ts';
+import { TYPE_OF } from '../part/index.ts';
 import { Kit } from './schema.ts';
 import type { KitPlace } from './types.ts';
 
 export const KITS_FORMAT = 'zinc-ledger/kits';
-export const KITS_VERSION = 1;
+/** Kits of version 1 have the names that parts have in version 2; there was no version 2 of kits. */
+export const KITS_VERSION = 3;
 
 export const KitsFile = z
 	.strictObject({
@@ -21,7 +22,7 @@ export const KitsFile = z
 		parts: partsOnce
 	})
 	.superRefine(({ kits, parts }, context) => {
-		const sortOf = new Map(parts.map(({ part, sort }) => [part.id, sort]));
+		const typeOf = new Map(parts.map(({ part, type }) => [part.id, type]));
 		const seen = new Set<string>();
 		kits.forEach((kit, i) => {
 			const problem = (path: readonly string[], message: string) =>
@@ -30,7 +31,7 @@ export const KitsFile = z
 			seen.add(kit.id);
 			for (const kind of KINDS)
 				for (const [place, id] of Object.entries(kit.kinds[kind]))
-					if (sortOf.get(id) !== SORT_OF[place as KitPlace])
+					if (typeOf.get(id) !== TYPE_OF[place as KitPlace])
 						problem(['kinds', kind, place], issue('kit.no-part'));
 		});
 	});
@@ -46,7 +47,7 @@ export function readKits(text: string): FileRead<KitsAndParts> {
 	const read = readFile(text, {
 		format: KITS_FORMAT,
 		version: KITS_VERSION,
-		upgrade: {},
+		upgrade: { 1: fromVersion2, 2: fromVersion2 },
 		what: 'kits',
 		schema: KitsFile
 	});

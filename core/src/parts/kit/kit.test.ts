@@ -8,8 +8,8 @@ import { readKits, writeKits } from './file.ts';
 import type { Kit } from './schema.ts';
 
 const id = (n: number) => `00000000-0000-7000-8000-00000000000${n}`;
-const part = (sort: string, n: number, more: object) =>
-	({ sort, part: { id: id(n), ...more }, stock: null, retired: false }) as LibraryPart;
+const part = (type: string, n: number, more: object) =>
+	({ type, part: { id: id(n), ...more }, stock: null, retired: false }) as LibraryPart;
 
 /** A kit whose paper gives heights and loads, and no diameter of anything. */
 const PARTS: readonly LibraryPart[] = [
@@ -122,26 +122,26 @@ describe('a job built from a kit of which no diameter is known', () => {
 		const { spring } = job.setup.kinds.intake;
 		expect(spring?.name).toBe('Quill 7');
 		expect(evaluate(job).kinds.intake.target.height).toBeCloseTo(45.72, 6);
-		expect(finding('F1').outcome).toBe('missing');
-		expect(finding('F11').outcome).toBe('missing');
+		expect(finding('stem-diameter').outcome).toBe('missing');
+		expect(finding('inner-spring-to-seal').outcome).toBe('missing');
 	});
 	it('is used as the kit asks, until another seal or locator stands in it', () => {
-		expect(finding('F29').outcome).toBe('passes');
+		expect(finding('kit-parts').outcome).toBe('passes');
 		job.setup.kinds.intake.seal = { name: 'Other seal' };
-		expect(finding('F29')).toMatchObject({
+		expect(finding('kit-parts')).toMatchObject({
 			outcome: 'fails',
 			severity: 'watch',
 			compared: { params: { place: 'seal', asks: 'Quill 7 seal', has: 'Other seal' } }
 		});
 		delete job.setup.kinds.intake.seal;
 		delete job.setup.kinds.intake.locator;
-		expect(finding('F29').compared).toMatchObject({ params: { place: 'seal', has: null } });
+		expect(finding('kit-parts').compared).toMatchObject({ params: { place: 'seal', has: null } });
 	});
 	it('stops where a seal stands in it that must not, and asks nothing for another spring', () => {
 		job.setup.kinds.exhaust.seal = { name: 'wide seal' };
-		expect(finding('F29', 'exhaust')).toMatchObject({ outcome: 'fails', severity: 'stop' });
+		expect(finding('kit-parts', 'exhaust')).toMatchObject({ outcome: 'fails', severity: 'stop' });
 		job.setup.kinds.exhaust.spring = { ...job.setup.kinds.exhaust.spring!, id: id(7) };
-		expect(finding('F29', 'exhaust').outcome).toBe('passes');
+		expect(finding('kit-parts', 'exhaust').outcome).toBe('passes');
 	});
 	it('fits new parts: what was used before, or ground, is not of the kit', () => {
 		const before = defaultSetup('in', '');

@@ -1,14 +1,14 @@
 /** The parts library as a file: every part with its stock. */
 import { z } from 'zod';
 import { issue } from '../../foundation/message/index.ts';
-import { readFile, upgraded, writeFile, type FileRead } from '../../foundation/file/index.ts';
+import { readFile, UPGRADES, writeFile, type FileRead } from '../../foundation/file/index.ts';
 import { SCHEMA_OF } from './schema.ts';
 import { Id } from '../../foundation/units/schema.ts';
 import type { LibraryPart, PartOf } from './schema.ts';
-import { PART_SORTS, type PartSort } from './types.ts';
+import { PART_TYPES, type PartType } from './types.ts';
 
 export const PARTS_FORMAT = 'zinc-ledger/parts';
-export const PARTS_VERSION = 2;
+export const PARTS_VERSION = 3;
 
 const stock = z
 	.int(issue('field.whole-number'))
@@ -17,36 +17,36 @@ const stock = z
 	.nullable();
 
 /** A part in the library has its place there: a spring has it anywhere, what is typed into a job only there. */
-const withId = <S extends PartSort>(sort: S) => {
-	const schema = SCHEMA_OF[sort];
-	return (sort === 'spring'
+const withId = <S extends PartType>(type: S) => {
+	const schema = SCHEMA_OF[type];
+	return (type === 'spring'
 		? schema
 		: (schema as unknown as z.ZodObject).extend({ id: Id })) as unknown as z.ZodType<
 		PartOf[S] & { id: string }
 	>;
 };
 
-const schemaOf = <S extends PartSort>(sort: S) =>
+const schemaOf = <S extends PartType>(type: S) =>
 	z.strictObject({
-		sort: z.literal(sort),
-		part: withId(sort),
+		type: z.literal(type),
+		part: withId(type),
 		stock: stock.default(null),
 		retired: z.boolean().default(false)
 	});
 
-const SCHEMAS = new Map(PART_SORTS.map((sort) => [sort, schemaOf(sort)]));
+const SCHEMAS = new Map(PART_TYPES.map((type) => [type, schemaOf(type)]));
 
-/** One part of a sort as the library keeps it. */
-export const libraryPartOf = <S extends PartSort>(sort: S) =>
-	SCHEMAS.get(sort) as unknown as ReturnType<typeof schemaOf<S>>;
+/** One part of a type as the library keeps it. */
+export const libraryPartOf = <S extends PartType>(type: S) =>
+	SCHEMAS.get(type) as unknown as ReturnType<typeof schemaOf<S>>;
 
 const AnyPart = z.discriminatedUnion(
-	'sort',
-	PART_SORTS.map(libraryPartOf) as unknown as [
+	'type',
+	PART_TYPES.map(libraryPartOf) as unknown as [
 		ReturnType<typeof libraryPartOf>,
 		...ReturnType<typeof libraryPartOf>[]
 	],
-	{ error: issue('field.one-of', { values: PART_SORTS }) }
+	{ error: issue('field.one-of', { values: PART_TYPES }) }
 );
 
 /** Parts of a file, each id once. */
@@ -78,7 +78,7 @@ export function readParts(text: string): FileRead<readonly LibraryPart[]> {
 	const read = readFile(text, {
 		format: PARTS_FORMAT,
 		version: PARTS_VERSION,
-		upgrade: { 1: upgraded },
+		upgrade: UPGRADES,
 		what: 'parts',
 		schema: PartsFile
 	});

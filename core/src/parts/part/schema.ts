@@ -30,7 +30,7 @@ import {
 	SEAL_TURNS,
 	SPRING_BUILDS,
 	TIPS,
-	type PartSort
+	type PartType
 } from './types.ts';
 
 declare module '../../foundation/message/issue.ts' {
@@ -48,7 +48,7 @@ const Price = z
 	.number(issue('field.number', { example: '14.50' }))
 	.min(0, issue('field.negative'))
 	.max(1_000_000, issue('field.max', { max: 1_000_000 }));
-/** What every part has, apart from its sort. */
+/** What every part has, apart from its type. */
 const common = {
 	/** The part's id in the shop's library; none for a part typed into one job only. */
 	id: Id.optional(),
@@ -302,7 +302,7 @@ const Lobe = z.strictObject({
 });
 export const Cam = z.strictObject({ ...common, intake: Lobe, exhaust: Lobe });
 
-/** One part of the library: its sort in front of what a part of that sort has. */
+/** One part of the library: its type in front of what a part of that type has. */
 export const SCHEMA_OF = {
 	spring: SpringCard,
 	retainer: Retainer,
@@ -316,15 +316,15 @@ export const SCHEMA_OF = {
 	rocker: Rocker,
 	lifter: Lifter,
 	cam: Cam
-} as const satisfies Record<PartSort, z.ZodType>;
+} as const satisfies Record<PartType, z.ZodType>;
 
-export type PartOf = { [S in PartSort]: z.infer<(typeof SCHEMA_OF)[S]> };
+export type PartOf = { [S in PartType]: z.infer<(typeof SCHEMA_OF)[S]> };
 
 /** A part in the library, with what the shop knows of its stock. */
-export type LibraryPart<S extends PartSort = PartSort> = {
-	[Sort in S]: {
-		readonly sort: Sort;
-		readonly part: PartOf[Sort] & { id: string };
+export type LibraryPart<S extends PartType = PartType> = {
+	[Type in S]: {
+		readonly type: Type;
+		readonly part: PartOf[Type] & { id: string };
 		/** How many are on the shelf; null where the shop does not count them. */
 		readonly stock: number | null;
 		readonly retired: boolean;

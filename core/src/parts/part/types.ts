@@ -1,6 +1,6 @@
 /** The types of parts, and the codes for what they are like. */
 
-export const PART_SORTS = [
+export const PART_TYPES = [
 	'spring',
 	'retainer',
 	'locks',
@@ -14,7 +14,7 @@ export const PART_SORTS = [
 	'lifter',
 	'cam'
 ] as const;
-export type PartSort = (typeof PART_SORTS)[number];
+export type PartType = (typeof PART_TYPES)[number];
 
 export const SPRING_BUILDS = [
 	'single',
@@ -73,7 +73,7 @@ export const STATION_PARTS = [
 	'lifter'
 ] as const;
 export type StationPart = (typeof STATION_PARTS)[number];
-export const SORT_OF: Readonly<Record<StationPart, PartSort>> = {
+export const TYPE_OF: Readonly<Record<StationPart, PartType>> = {
 	valve: 'valve',
 	spring: 'spring',
 	retainer: 'retainer',

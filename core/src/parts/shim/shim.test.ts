@@ -17,27 +17,27 @@ const question = (change: Partial<ShimQuestion>): ShimQuestion => ({
 describe('shims for one station', () => {
 	it('fits the stack that comes closest, thickest first', () => {
 		const answer = suggestShims(question({}));
-		expect(answer).toMatchObject({ sort: 'fit', shims: [inches(0.03), inches(0.015)] });
-		expect(answer.sort === 'fit' && answer.height).toBeCloseTo(inches(1.822), 9);
+		expect(answer).toMatchObject({ type: 'fit', shims: [inches(0.03), inches(0.015)] });
+		expect(answer.type === 'fit' && answer.height).toBeCloseTo(inches(1.822), 9);
 	});
 
 	it('leaves a station inside the dead band', () => {
 		expect(suggestShims(question({ unshimmed: inches(1.83) }))).toEqual({
-			sort: 'leave',
+			type: 'leave',
 			why: 'dead-band'
 		});
 	});
 
 	it('does not propose what does not bring it closer', () => {
 		expect(suggestShims(question({ unshimmed: inches(1.8) }))).toEqual({
-			sort: 'leave',
+			type: 'leave',
 			why: 'nothing-closer'
 		});
 	});
 
 	it('keeps to the bind floor even where another stack is nearer the aim', () => {
 		const answer = suggestShims(question({ lowest: inches(1.83) }));
-		expect(answer).toMatchObject({ sort: 'fit', shims: [inches(0.03)] });
+		expect(answer).toMatchObject({ type: 'fit', shims: [inches(0.03)] });
 	});
 
 	it('rounds to the side that keeps the margin’s aim: 1.760, not the nearer 1.745', () => {
@@ -52,7 +52,7 @@ describe('shims for one station', () => {
 			lowestAim: inches(1.752),
 			stock: [{ thickness: inches(0.03), count: 9 }]
 		});
-		expect(suggestShims(none)).toEqual({ sort: 'leave', why: 'nothing-closer' });
+		expect(suggestShims(none)).toEqual({ type: 'leave', why: 'nothing-closer' });
 	});
 
 	it('adds up sizes listed twice, and leaves those that cannot lie there', () => {
@@ -73,11 +73,11 @@ describe('shims for one station', () => {
 		const answer = suggestShims(
 			question({ unshimmed: inches(1.8), present: [inches(0.06)], lowest: inches(1.75) })
 		);
-		expect(answer).toMatchObject({ sort: 'fit', shims: [] });
+		expect(answer).toMatchObject({ type: 'fit', shims: [] });
 	});
 
 	it('says so when nothing holds the floor', () => {
-		expect(suggestShims(question({ lowest: inches(1.9) }))).toEqual({ sort: 'no-room' });
+		expect(suggestShims(question({ lowest: inches(1.9) }))).toEqual({ type: 'no-room' });
 	});
 
 	it('uses no more of a size than there are', () => {
@@ -104,7 +104,7 @@ describe('shims for one station', () => {
 					);
 					const best = Math.min(...offs);
 					const now = Math.abs(unshimmed - aim);
-					if (answer.sort === 'fit') {
+					if (answer.type === 'fit') {
 						expect(Math.abs(answer.height - aim)).toBeCloseTo(best, 9);
 						expect(best).toBeLessThan(now);
 					} else expect(now <= 0.2 + 1e-9 || best >= now - 1e-9).toBe(true);

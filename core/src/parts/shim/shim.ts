@@ -70,11 +70,11 @@ export interface ShimQuestion {
 
 export type ShimAnswer =
 	/** Leave the shims as they are: inside the dead band, or nothing in stock comes closer. */
-	| { readonly sort: 'leave'; readonly why: 'dead-band' | 'nothing-closer' }
+	| { readonly type: 'leave'; readonly why: 'dead-band' | 'nothing-closer' }
 	/** Fit these, thickest first, in place of what is there; an empty list takes all shims out. */
-	| { readonly sort: 'fit'; readonly shims: readonly Millimetres[]; readonly height: Millimetres }
+	| { readonly type: 'fit'; readonly shims: readonly Millimetres[]; readonly height: Millimetres }
 	/** The bind floor does not hold with any stack in stock, nor with none. */
-	| { readonly sort: 'no-room' };
+	| { readonly type: 'no-room' };
 
 /**
  * The stack that brings a station closest to its aim without breaking the
@@ -98,7 +98,7 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 		!holds(now);
 	const offNow = offBy(now);
 	if (holds(now) && offNow <= toComparisonStep(question.deadBand, 'length')) {
-		return { sort: 'leave', why: 'dead-band' };
+		return { type: 'leave', why: 'dead-band' };
 	}
 
 	let best: { shims: readonly Millimetres[]; height: Millimetres; off: number } | null = null;
@@ -111,9 +111,9 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 			best = { shims, height, off };
 		}
 	}
-	if (!best) return { sort: 'no-room' };
-	if (holds(now) && best.off >= offNow) return { sort: 'leave', why: 'nothing-closer' };
-	return { sort: 'fit', shims: best.shims, height: best.height };
+	if (!best) return { type: 'no-room' };
+	if (holds(now) && best.off >= offNow) return { type: 'leave', why: 'nothing-closer' };
+	return { type: 'fit', shims: best.shims, height: best.height };
 }
 
 /** Every stack of at most `most` shims that the stock can make, thickest first, the empty one included. */

@@ -40,7 +40,7 @@ export function highsSolver(highs: Highs): LinearSolver {
 				const status = model.getModelStatus();
 				const { colValue, colDual } = model.getSolution();
 				return {
-					sort:
+					type:
 						status === modelStatus.optimal
 							? 'optimal'
 							: status === modelStatus.infeasible

@@ -15,7 +15,7 @@ export interface LinearModel {
 }
 
 export interface LinearAnswer {
-	readonly sort: 'optimal' | 'infeasible' | 'stopped';
+	readonly type: 'optimal' | 'infeasible' | 'stopped';
 	readonly objective: number;
 	readonly columns: Float64Array;
 	/** What each column's cost could fall by before it would come in; empty for whole numbers. */

@@ -139,11 +139,11 @@ describe('the best plan', () => {
 				const answer = await solved(problem);
 				const truth = bruteForce(problem);
 				if (truth === null) {
-					expect(answer.sort).not.toBe('plan');
+					expect(answer.type).not.toBe('plan');
 					return;
 				}
 				plans++;
-				if (answer.sort !== 'plan') throw new Error(`no plan found: ${answer.sort}`);
+				if (answer.type !== 'plan') throw new Error(`no plan found: ${answer.type}`);
 				expect(answer.value).toEqual(truth);
 				expect(valueOf(answer.chosen)).toEqual(truth);
 				expect(answer.proven).toBe(true);
@@ -171,19 +171,19 @@ describe('the best plan', () => {
 			});
 			const answer = await solved(problem);
 			const truth = plainModel(problem, solver);
-			expect(answer.sort === 'plan' ? answer.value : null).toEqual(truth);
+			expect(answer.type === 'plan' ? answer.value : null).toEqual(truth);
 		},
 		60_000
 	);
 
 	it('names the stations that cannot be built at all', async () => {
 		const problem = { stations: 2, springs: 0, stock: [], choices: [choice(0, 1, 0)] };
-		expect(await solved(problem)).toEqual({ sort: 'no-choice', stations: [1] });
+		expect(await solved(problem)).toEqual({ type: 'no-choice', stations: [1] });
 	});
 	it('names what runs short when not all can be built at once', async () => {
 		const choices = [choice(0, 1, 1, [[0, 1]]), choice(1, 2, 1, [[0, 1]])];
 		expect(await solved({ stations: 2, springs: 0, stock: [1], choices })).toEqual({
-			sort: 'short',
+			type: 'short',
 			short: [{ part: 0, wanted: 2, there: 1 }]
 		});
 	});
@@ -212,7 +212,7 @@ describe('the best plan', () => {
 	});
 	it('tells what it has when it is stopped', async () => {
 		const stopped: LinearSolver = ({ costs, whole }) => ({
-			sort: whole ? 'stopped' : 'optimal',
+			type: whole ? 'stopped' : 'optimal',
 			objective: 256,
 			columns: new Float64Array(costs.length),
 			reduced: new Float64Array(whole ? 0 : costs.length)
@@ -229,7 +229,7 @@ describe('the best plan', () => {
 			{ stations: 2, springs: 1, stock: [1], choices },
 			{ solver: () => Promise.resolve(stopped), onProgress: ({ proven }) => told.push(proven) }
 		);
-		if (answer.sort !== 'plan') throw new Error(answer.sort);
+		if (answer.type !== 'plan') throw new Error(answer.type);
 		expect([answer.proven, answer.value.worst, told]).toEqual([false, 5, [false, false]]);
 		expect(answer.bound.worst).toBeLessThanOrEqual(answer.value.worst);
 	});

@@ -31,13 +31,13 @@ export interface Solved<C extends Choice> {
 }
 
 export type Answer<C extends Choice> =
-	| ({ readonly sort: 'plan' } & Solved<C>)
+	| ({ readonly type: 'plan' } & Solved<C>)
 	/** Some stations have no way to be built at all. */
-	| { readonly sort: 'no-choice'; readonly stations: readonly number[] }
+	| { readonly type: 'no-choice'; readonly stations: readonly number[] }
 	/** Every station could be built, yet not all at once: what runs short. */
-	| { readonly sort: 'short'; readonly short: ReturnType<typeof shortOf> }
+	| { readonly type: 'short'; readonly short: ReturnType<typeof shortOf> }
 	/** Time ran out before any plan was found. */
-	| { readonly sort: 'stopped' };
+	| { readonly type: 'stopped' };
 
 export interface HowToSolve<C extends Choice> {
 	/** Needed only where stock is scarce; its loading can wait until then. */
@@ -64,14 +64,14 @@ export async function solvePlan<C extends Choice>(
 	const without = Array.from({ length: problem.stations }, (_, i) => i).filter(
 		(station) => !problem.choices.some((choice) => choice.station === station)
 	);
-	if (without.length > 0) return { sort: 'no-choice', stations: without };
+	if (without.length > 0) return { type: 'no-choice', stations: without };
 	const choices = withoutDominated(problem);
 	const least = leastWorst(problem, choices);
-	if (least === null) return { sort: 'short', short: [] };
+	if (least === null) return { type: 'short', short: [] };
 	const free = cheapestUnstocked(problem, choices, least)!;
 	const bound = { worst: least, cost: valueOf(free).cost };
 	if (shortOf(problem.stock, free).length === 0) {
-		return { sort: 'plan', chosen: free, value: valueOf(free), bound, proven: true };
+		return { type: 'plan', chosen: free, value: valueOf(free), bound, proven: true };
 	}
 	const rough = greedy(problem, choices);
 	if (rough) onProgress?.({ chosen: rough, value: valueOf(rough), bound, proven: false });
@@ -104,34 +104,34 @@ function scarce<C extends Choice>(
 			solve(
 				modelOf(problem, columns, () => 0, false),
 				left()
-			).sort !== 'infeasible'
+			).type !== 'infeasible'
 		);
 	};
 	// Where nothing was found in a hurry, the stock may not suffice at all.
 	const isHopeless = rough === null && isShort(problem, leastTaken(problem, choices), scarcest);
 	const first = isHopeless ? null : leastFrom(distances, isFeasible);
-	if (first === null) return { sort: 'short', short: shortWithPlenty(problem, choices) };
+	if (first === null) return { type: 'short', short: shortWithPlenty(problem, choices) };
 
 	for (const worst of distances.slice(distances.indexOf(first))) {
 		const columns = within(worst);
 		const answer = solve(modelOf(problem, columns, costOf, false), left());
-		if (answer.sort === 'infeasible') continue;
+		if (answer.type === 'infeasible') continue;
 		const now = { worst, cost: Math.ceil(answer.objective - 1e-4) };
 		const settled = settle(problem, columns, answer, best, worst, solve, left);
 		if (settled.found) best = settled.found;
 		if (best && onProgress)
 			onProgress({ chosen: best, value: valueOf(best), bound: now, proven: false });
-		if (settled.sort === 'optimal') {
+		if (settled.type === 'optimal') {
 			const value = valueOf(settled.found!);
-			return { sort: 'plan', chosen: settled.found!, value, bound: value, proven: true };
+			return { type: 'plan', chosen: settled.found!, value, bound: value, proven: true };
 		}
-		if (settled.sort === 'stopped') {
+		if (settled.type === 'stopped') {
 			return best
-				? { sort: 'plan', chosen: best, value: valueOf(best), bound: now, proven: false }
-				: { sort: 'stopped' };
+				? { type: 'plan', chosen: best, value: valueOf(best), bound: now, proven: false }
+				: { type: 'stopped' };
 		}
 	}
-	return { sort: 'short', short: shortWithPlenty(problem, choices) };
+	return { type: 'short', short: shortWithPlenty(problem, choices) };
 }
 
 /** How much above the relaxation's cost the first columns asked for may lie, in parts of it. */
@@ -141,7 +141,7 @@ const REACH_GROWS = 6;
 const MOST_WAYS = 4000;
 
 interface Settled<C> {
-	readonly sort: 'optimal' | 'infeasible' | 'stopped';
+	readonly type: 'optimal' | 'infeasible' | 'stopped';
 	readonly found: readonly C[] | null;
 }
 
@@ -177,8 +177,8 @@ function settle<C extends Choice>(
 			const isProven = best && valueOf(best).cost - objective <= reach + 1e-4;
 			if (isProven || reach > furthest)
 				return best
-					? { sort: 'optimal', found: inOrder(best) }
-					: { sort: 'infeasible', found: null };
+					? { type: 'optimal', found: inOrder(best) }
+					: { type: 'infeasible', found: null };
 			reach *= REACH_GROWS;
 			continue;
 		}
@@ -187,16 +187,16 @@ function settle<C extends Choice>(
 		if (few.length > settled) {
 			settled = few.length;
 			const answer = solve(modelOf(problem, few, costOf, true), left());
-			if (answer.sort === 'optimal') {
+			if (answer.type === 'optimal') {
 				const chosen = few.filter((_, i) => answer.columns[i]! > 0.5);
 				if (!best || isBetter(valueOf(chosen), valueOf(best))) best = chosen;
 			}
-			if (answer.sort === 'stopped') return { sort: 'stopped', found: best };
+			if (answer.type === 'stopped') return { type: 'stopped', found: best };
 		}
 		const isAll = few.length === columns.length;
 		if (best && (isAll || valueOf(best).cost - objective <= reach + 1e-4))
-			return { sort: 'optimal', found: inOrder(best) };
-		if (isAll) return { sort: 'infeasible', found: null };
+			return { type: 'optimal', found: inOrder(best) };
+		if (isAll) return { type: 'infeasible', found: null };
 		reach *= REACH_GROWS;
 	}
 }

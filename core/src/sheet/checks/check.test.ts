@@ -66,7 +66,7 @@ const stamp = { person: 'x', at: '2026-03-01T08:00:00Z' };
 const piston = (rooms: [number, string][]): CheckOf<'piston-to-valve'> => ({
 	...stamp,
 	id: 'p',
-	sort: 'piston-to-valve',
+	type: 'piston-to-valve',
 	station: '1I',
 	method: 'indicator',
 	points: rooms.map(([angle, room]) => ({ angle, room }))
@@ -74,7 +74,7 @@ const piston = (rooms: [number, string][]): CheckOf<'piston-to-valve'> => ({
 const port = (reached: string, least = '15 inHg'): CheckOf<'vacuum'> => ({
 	...stamp,
 	id: 'v',
-	sort: 'vacuum',
+	type: 'vacuum',
 	station: '1I',
 	reached,
 	least,
@@ -125,13 +125,13 @@ describe('checks', () => {
 	const passage = (passes: boolean, at: string) => ({
 		...stamp,
 		id: at,
-		sort: 'passage' as const,
+		type: 'passage' as const,
 		station: '1I',
 		passage: 'pushrod' as const,
 		passes,
 		at
 	});
-	it('the newest of a sort at a station counts', () => {
+	it('the newest of a type at a station counts', () => {
 		const failed = passage(false, '2026-03-02T08:00:00Z');
 		const mended = passage(true, '2026-03-03T08:00:00Z');
 		const now = newestChecks([mended, failed, port('20 inHg'), piston([[0, '1 mm']])]).get('1I')!;
@@ -146,7 +146,7 @@ describe('leak-down', () => {
 	const air = (loss: number, most = 0.15): CheckOf<'leak-down'> => ({
 		...stamp,
 		id: 'l',
-		sort: 'leak-down',
+		type: 'leak-down',
 		station: '1I',
 		loss,
 		most

@@ -29,9 +29,9 @@ declare module '../../foundation/verdict/verdict.ts' {
 	}
 }
 
-export type CheckOf<S extends Check['sort']> = Extract<Check, { sort: S }>;
+export type CheckOf<S extends Check['type']> = Extract<Check, { type: S }>;
 
-/** The newest check of each sort at a station. */
+/** The newest check of each type at a station. */
 export interface StationChecks {
 	readonly piston: CheckOf<'piston-to-valve'> | null;
 	readonly vacuum: CheckOf<'vacuum'> | null;
@@ -64,8 +64,8 @@ function withoutStale(checks: StationChecks, works: readonly HeadWork[]): Statio
 	const fresh = <C extends Check>(check: C | null | undefined): C | null => {
 		if (!check) return null;
 		// What makes a vacuum worthless makes a leak-down so.
-		const sort = check.sort === 'leak-down' ? 'vacuum' : check.sort;
-		const what = check.sort === 'passage' ? check.passage : (sort as 'piston-to-valve' | 'vacuum');
+		const type = check.type === 'leak-down' ? 'vacuum' : check.type;
+		const what = check.type === 'passage' ? check.passage : (type as 'piston-to-valve' | 'vacuum');
 		const work = madeStaleBy(works, what, Date.parse(check.at));
 		if (work) stale.push([what, work.work]);
 		return work ? null : check;
@@ -92,11 +92,11 @@ export function newestChecks(checks: readonly Check[]): ReadonlyMap<string, Stat
 		const now = by.get(check.station) ?? NO_CHECKS;
 		by.set(
 			check.station,
-			check.sort === 'piston-to-valve'
+			check.type === 'piston-to-valve'
 				? { ...now, piston: check }
-				: check.sort === 'vacuum'
+				: check.type === 'vacuum'
 					? { ...now, vacuum: check }
-					: check.sort === 'leak-down'
+					: check.type === 'leak-down'
 						? { ...now, leakDown: check }
 						: { ...now, passages: { ...now.passages, [check.passage]: check } }
 		);

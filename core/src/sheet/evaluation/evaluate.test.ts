@@ -211,7 +211,9 @@ describe('springs', () => {
 
 	it('stop at a lift above what their card allows', () => {
 		job.setup.kinds.intake.spring!.maxLift = '0.520 in';
-		const finding = evaluate(job).fit.find(({ rule, kind }) => rule === 'F15' && kind === 'intake');
+		const finding = evaluate(job).fit.find(
+			({ rule, kind }) => rule === 'spring-max-lift' && kind === 'intake'
+		);
 		expect(finding).toMatchObject({ outcome: 'fails', severity: 'stop' });
 		expect(evaluate(job).state).toBe('stop');
 	});
@@ -264,7 +266,7 @@ describe('lash', () => {
 	it('is not asked of hydraulic lifters, and remarked on when given', () => {
 		job.setup.lifters = 'hydraulic';
 		expect(station('1I').figures.lash).toBeNull();
-		const finding = evaluate(job).fit.find(({ rule }) => rule === 'F19');
+		const finding = evaluate(job).fit.find(({ rule }) => rule === 'lash-for-lifters');
 		expect(finding).toMatchObject({ outcome: 'fails', severity: 'watch' });
 	});
 });
@@ -335,7 +337,7 @@ describe('the job as a whole', () => {
 		const entry = job.stations.find((each) => each.label === '4E')!;
 		entry.shims = ['0.030 in', '0.015 in'];
 		expect(shown('4E')[0]).toBe('1.822');
-		expect(station('4E').shim!.answer).toEqual({ sort: 'leave', why: 'dead-band' });
+		expect(station('4E').shim!.answer).toEqual({ type: 'leave', why: 'dead-band' });
 	});
 
 	it('is left untouched by being worked out', () => {

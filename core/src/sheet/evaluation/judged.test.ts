@@ -96,7 +96,7 @@ describe('retainer-to-seal', () => {
 		job.setup.lifters = 'hydraulic';
 		job.setup.kinds.intake.preload = '0.030 in';
 		job.setup.kinds.intake.lift = {
-			sort: 'lobe',
+			type: 'lobe',
 			lobe: '0.3375 in',
 			ratio: 1.6,
 			source: 'data-sheet'
@@ -120,19 +120,19 @@ describe('retainer-to-seal', () => {
 			{ job, lockStock: [], placeSprings: false, fixed: [] },
 			{ solver: () => Promise.reject(new Error('not asked')) }
 		);
-		expect(answer.sort).toBe('no-plan');
+		expect(answer.type).toBe('no-plan');
 	});
 	it('a lift given at the valve pumps up by the rocker’s ratio: 0.560 + 0.030 × 1.6', () => {
 		job.setup.lifters = 'hydraulic';
 		const { intake } = job.setup.kinds;
-		intake.lift = { sort: 'valve', valve: '0.560 in', source: 'data-sheet' };
+		intake.lift = { type: 'valve', valve: '0.560 in', source: 'data-sheet' };
 		intake.preload = '0.030 in';
 		intake.rocker = { name: 'roller', ratio: 1.6 };
 		expect(shown(evaluate(job).kinds.intake.lift!.worst)).toBe('0.608');
 		// And what is tried with another lift keeps the ratio of its lobe.
-		intake.lift = { sort: 'lobe', lobe: '0.350 in', ratio: 1.6, source: 'data-sheet' };
+		intake.lift = { type: 'lobe', lobe: '0.350 in', ratio: 1.6, source: 'data-sheet' };
 		const tried = withLift(intake, '0.640 in');
-		expect(tried.lift).toMatchObject({ sort: 'lobe', ratio: 1.6 });
+		expect(tried.lift).toMatchObject({ type: 'lobe', ratio: 1.6 });
 		job.setup.kinds.intake = tried;
 		expect(shown(evaluate(job).kinds.intake.lift!.gross)).toBe('0.640');
 		expect(shown(evaluate(job).kinds.intake.lift!.worst)).toBe('0.688');
@@ -177,7 +177,7 @@ describe('work on the head', () => {
 	it('a deck cut takes piston to valve, lash and pushrods away, and nothing else', () => {
 		job.checks.push(
 			{
-				sort: 'piston-to-valve',
+				type: 'piston-to-valve',
 				id: crypto.randomUUID(),
 				station: '1I',
 				method: 'clay',
@@ -186,7 +186,7 @@ describe('work on the head', () => {
 				at: '2026-11-20T08:00:00Z'
 			},
 			{
-				sort: 'passage',
+				type: 'passage',
 				id: crypto.randomUUID(),
 				station: '1I',
 				passage: 'pushrod',
@@ -195,7 +195,7 @@ describe('work on the head', () => {
 				at: '2026-11-20T08:00:00Z'
 			},
 			{
-				sort: 'vacuum',
+				type: 'vacuum',
 				id: crypto.randomUUID(),
 				station: '1I',
 				reached: '20 inHg',
@@ -222,7 +222,7 @@ describe('work on the head', () => {
 		'%s take vacuum, piston, preload and heights',
 		(work) => {
 			job.checks.push({
-				sort: 'vacuum',
+				type: 'vacuum',
 				id: crypto.randomUUID(),
 				station: '1I',
 				reached: '20 inHg',
@@ -377,7 +377,7 @@ describe('a tested spring', () => {
 			{ job, lockStock: [], placeSprings: false, fixed: [] },
 			{ solver: () => Promise.reject(new Error('not asked')) }
 		);
-		expect(answer.sort).toBe('no-plan');
+		expect(answer.type).toBe('no-plan');
 	});
 	it('is judged by the limits of the job, and under every method', () => {
 		test(0.93);
@@ -409,7 +409,7 @@ describe('a tested spring', () => {
 	});
 	it('is not known outside its test, and from the card only for who asks, labelled', () => {
 		test(0.98);
-		job.setup.kinds.intake.lift = { sort: 'valve', valve: '0.620 in', source: 'data-sheet' };
+		job.setup.kinds.intake.lift = { type: 'valve', valve: '0.620 in', source: 'data-sheet' };
 		const { points } = job.setup.kinds.intake.spring!.tested!;
 		job.setup.kinds.intake.spring!.tested!.points = points.slice(0, 11);
 		expect(at('1I').figures.openLoad).toMatchObject({ state: 'not-measured', figure: null });
@@ -488,7 +488,7 @@ describe('a height', () => {
 	it('is aimed for by the larger lift where the job says so', () => {
 		for (const kind of ['intake', 'exhaust'] as const)
 			job.setup.kinds[kind].aim = { method: 'bind-cushion', cushion: '0.060 in' };
-		job.setup.kinds.exhaust.lift = { sort: 'valve', valve: '0.580 in', source: 'data-sheet' };
+		job.setup.kinds.exhaust.lift = { type: 'valve', valve: '0.580 in', source: 'data-sheet' };
 		const own = evaluate(job).kinds.intake.target.height!;
 		job.setup.aimLift = 'larger';
 		expect(shown(evaluate(job).kinds.intake.target.height! - own)).toBe('0.040');
@@ -515,7 +515,7 @@ describe('a whole head', () => {
 			at: '2026-11-22T08:00:00Z'
 		});
 		expect(question()).toBeUndefined();
-		expect(at('1I').shim!.answer.sort).toBe('fit');
+		expect(at('1I').shim!.answer.type).toBe('fit');
 	});
 	it('short by it where the reading says there was none', () => {
 		const locator = lengthOf(job.setup.kinds.intake.locator!.thickness);
@@ -538,7 +538,7 @@ describe('a whole head', () => {
 			{ job, lockStock: [], placeSprings: false, fixed: [] },
 			{ solver: () => Promise.reject(new Error('not asked')) }
 		);
-		expect(answer.sort).toBe('no-plan');
+		expect(answer.type).toBe('no-plan');
 	});
 	it('two odd heights among six of a kind are both told, however far apart', () => {
 		readAll((label) => (label === '1I' ? 2 : label === '2I' ? 2.5 : 0));

@@ -64,7 +64,7 @@ describe('parts of a station', () => {
 			{
 				cylinder: 1,
 				kind: 'intake',
-				lift: { sort: 'lobe', lobe: '0.380 in', ratio: 1.5, source: 'card' }
+				lift: { type: 'lobe', lobe: '0.380 in', ratio: 1.5, source: 'card' }
 			}
 		];
 		const after = station('1I').figures;

@@ -6,7 +6,7 @@ import type { Millimetres } from '../../foundation/units/index.ts';
 export function shimsNeeded(stations: readonly StationSheet[]): ReadonlyMap<Millimetres, number> {
 	const needed = new Map<Millimetres, number>();
 	for (const { shim, stack } of stations) {
-		if (shim?.answer.sort !== 'fit') continue;
+		if (shim?.answer.type !== 'fit') continue;
 		const kept = [...stack.shims];
 		for (const thickness of shim.answer.shims) {
 			const held = kept.indexOf(thickness);

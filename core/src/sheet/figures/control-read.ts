@@ -58,7 +58,7 @@ export interface ControlRead {
 	/** At the valve; 0 for hydraulic lifters. */
 	readonly lash: Millimetres;
 	readonly mass: FollowingMass | null;
-	/** How the train gives; null where no sort of it is chosen. */
+	/** How the train gives; null where no type of it is chosen. */
 	readonly assumed: Assumed | null;
 	/** What of the spring swings, and how it is damped; null where its mass is not known. */
 	readonly coils: { readonly mass: Kilograms; readonly damping: number } | null;
@@ -136,16 +136,16 @@ function coilsOf(parts: KindSetup): ControlRead['coils'] {
 		: null;
 }
 
-/** A set-up's own stiffness and damping, or the usual of its sort of train; null where no sort is chosen. */
+/** A set-up's own stiffness and damping, or the usual of its type of train; null where no type is chosen. */
 export function assumedTrain({
-	train: sort,
+	train: type,
 	trainStiffness,
 	trainDamping
-}: Setup): (Assumed & { readonly sort: Train }) | null {
-	if (!sort) return null;
-	const usual = USUAL_TRAIN[sort];
+}: Setup): (Assumed & { readonly type: Train }) | null {
+	if (!type) return null;
+	const usual = USUAL_TRAIN[type];
 	return {
-		sort,
+		type,
 		stiffness: trainStiffness ? rateOf(trainStiffness) : usual.stiffness,
 		damping: trainDamping ?? usual.damping
 	};

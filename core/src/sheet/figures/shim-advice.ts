@@ -49,7 +49,7 @@ export function shimAdvice(
 		most: limits.maxShims,
 		deadBand: limits.deadBand
 	});
-	if (answer.sort !== 'fit') return { answer, outcome: null };
+	if (answer.type !== 'fit') return { answer, outcome: null };
 	return { answer, outcome: outcomeOf(kind, answer.shims, answer.height) };
 }
 
@@ -90,8 +90,8 @@ export function shimAction(
 	present: readonly Millimetres[]
 ): Message | null {
 	if (answer === null) return null;
-	if (answer.sort === 'no-room') return message('shims.none-holds-bind');
-	if (answer.sort === 'leave')
+	if (answer.type === 'no-room') return message('shims.none-holds-bind');
+	if (answer.type === 'leave')
 		return message(answer.why === 'nothing-closer' ? 'shims.none-closer' : 'shims.leave');
 	const { shims } = answer;
 	if (shims.length === 0) return message('shims.take-out');

@@ -154,7 +154,7 @@ function liftOf(parts: KindSetup, lifters: Setup['lifters']): Lift | null {
 	// A lift at the valve says nothing of what a lifter that pumps up does to it: the rocker does.
 	const ratio = ratioOf(parts) ?? 1;
 	const gross =
-		given.sort === 'lobe' ? grossLift(lengthOf(given.lobe), ratio) : lengthOf(given.valve);
+		given.type === 'lobe' ? grossLift(lengthOf(given.lobe), ratio) : lengthOf(given.valve);
 	const lift =
 		lifters === 'solid'
 			? solidLift(gross, parts.lash ? lengthOf(parts.lash.setting) : mm(0))

@@ -14,9 +14,9 @@ if (!read.ok || !parts.ok) throw new Error('demo');
 const job = read.value;
 const { context } = evaluate(job).fitContexts.find(({ context: { kind } }) => kind === 'intake')!;
 const { retainer, locks } = context.parts;
-const other = (sort: string, name: string, part: object) =>
+const other = (type: string, name: string, part: object) =>
 	({
-		sort,
+		type,
 		part: { ...part, id: `0197a000-0000-7000-8000-${name.padStart(12, '0')}`, name },
 		stock: null,
 		retired: false

@@ -1,5 +1,5 @@
 /** What has to come with a part so that all of it fits: a spring brings its retainer, that its locks. */
-import { SORT_OF, type LibraryPart, type StationPart } from '../../parts/part/index.ts';
+import { TYPE_OF, type LibraryPart, type StationPart } from '../../parts/part/index.ts';
 import type { PartAt } from '../../job/document/index.ts';
 import { failingIn, withParts } from './remedy.ts';
 import type { FitContext } from './rule.ts';
@@ -42,7 +42,7 @@ export function companionsOf(
 		const best = [...places]
 			.flatMap((place) =>
 				library.flatMap((one) => {
-					if (one.sort !== SORT_OF[place] || one.retired) return [];
+					if (one.type !== TYPE_OF[place] || one.retired) return [];
 					const next = { place, part: one.part };
 					const tried = [...others, ...companions, next];
 					const left = newStops(tried);

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { evaluate } from '../evaluation/index.ts';
-import { readJob } from '../../job/document/file.ts';
+import { readJob, valueNow } from '../../job/document/file.ts';
 import type { Job, KindSetup } from '../../job/document/index.ts';
 import { readParts } from '../../parts/part/file.ts';
 import type { LibraryPart } from '../../parts/part/index.ts';
@@ -11,7 +11,7 @@ import { inches, poundsForce } from '../../foundation/units/index.ts';
 import { alikeFindings, contextOf } from './alike.ts';
 import { findings } from './fit.ts';
 import { remediesFor } from './remedy.ts';
-import type { FitContext, FitInput } from './rule.ts';
+import { RULE_IDS, type FitContext, type FitInput } from './rule.ts';
 import { RULES } from './rules/index.ts';
 
 function demo(): Job {
@@ -100,162 +100,168 @@ const CASES: readonly [
 	missing: FitInput
 ][] = [
 	[
-		'F1',
+		'stem-diameter',
 		set('parts.locks.stem', '0.3150 in'),
 		set('parts.locks.stem', '0.3420 in'),
 		set('parts.seal.stem', undefined),
 		'seal.stem'
 	],
 	[
-		'F2',
+		'lock-bead',
 		set('parts.locks.bead', 'round'),
 		set('parts.locks.bead', 'square'),
 		set('parts.valve.groove', undefined),
 		'valve.groove'
 	],
 	[
-		'F3',
+		'lock-angle',
 		set('parts.locks.angle', 7),
 		set('parts.locks.angle', 10),
 		set('parts.retainer.angle', undefined),
 		'retainer.angle'
 	],
 	[
-		'F4',
+		'cap-on-wafer',
 		all(titanium, wafer, cap),
 		all(wafer, titanium),
 		all(cap, set('parts.valve.tip', undefined)),
 		'valve.tip'
 	],
 	[
-		'F5',
+		'locks-for-wafer',
 		wafer,
 		all(wafer, set('parts.locks.holdsTip', true)),
 		all(wafer, set('parts.locks.holdsTip', undefined)),
 		'locks.holds-tip'
 	],
-	['F6', titanium, all(titanium, cap), set('parts.valve.material', undefined), 'valve.material'],
 	[
-		'F7',
+		'titanium-tip',
+		titanium,
+		all(titanium, cap),
+		set('parts.valve.material', undefined),
+		'valve.material'
+	],
+	[
+		'cap-recess',
 		cap,
 		all(cap, recess),
 		all(cap, recess, set('parts.valve.tipLength', undefined)),
 		'valve.tip-length'
 	],
 	[
-		'F8',
+		'captive-locks',
 		all(captive, set('parts.valve.tipLength', '0.255 in')),
 		captive,
 		all(captive, set('parts.locks.minTip', undefined)),
 		'locks.min-tip'
 	],
 	[
-		'F9',
+		'groove-load',
 		set('openLoad', poundsForce(460)),
 		set('openLoad', poundsForce(400)),
 		set('openLoad', null),
 		'open-load'
 	],
 	[
-		'F10',
+		'one-maker',
 		set('parts.locks.maker', 'Brackel'),
 		set('parts.locks.maker', 'Ostrel'),
 		set('parts.retainer.maker', undefined),
 		'retainer.maker'
 	],
 	[
-		'F11',
+		'inner-spring-to-seal',
 		set('parts.seal.outside', '0.700 in'),
 		set('parts.seal.outside', '0.685 in'),
 		set('parts.seal.outside', undefined),
 		'seal.outside'
 	],
 	[
-		'F12',
+		'pocket-and-locator',
 		set('parts.locator.spigot', '0.730 in'),
 		set('parts.locator.spigot', '0.725 in'),
 		set('parts.pocket.diameter', undefined),
 		'pocket.diameter'
 	],
 	[
-		'F13',
+		'retainer-landings',
 		set('parts.retainer.landings', ['1.045 in']),
 		set('parts.retainer.landings', ['1.060 in', '0.720 in']),
 		set('parts.retainer.landings', undefined),
 		'retainer.landings'
 	],
 	[
-		'F14',
+		'spring-base',
 		all(aluminium, noLocator),
 		all(aluminium, noLocator, set('shims', [['0.030 in']])),
 		set('setup.head.material', undefined),
 		'head.material'
 	],
 	[
-		'F15',
+		'spring-max-lift',
 		set('lift.worst', inches(0.6001 + 0.0001)),
 		set('lift.worst', inches(0.6)),
 		set('parts.spring.maxLift', undefined),
 		'spring.max-lift'
 	],
 	[
-		'F16',
+		'damper-to-seal',
 		all(damper, set('parts.seal.outside', '0.640 in')),
 		all(damper, set('parts.seal.outside', '0.620 in')),
 		all(damper, set('parts.seal.outside', undefined)),
 		'seal.outside'
 	],
 	[
-		'F17',
+		'rail-rocker-tip',
 		all(rail, cap),
 		all(rail, set('tipHeight', inches(0.08))),
 		all(rail, set('tipHeight', null)),
 		'tip-height'
 	],
 	[
-		'F18',
+		'lifter-load',
 		set('openLoad', poundsForce(381)),
 		set('openLoad', poundsForce(380)),
 		all(set('parts.lifter', undefined), set('parts.maxOpenLoad', undefined)),
 		'lifter.max-load'
 	],
 	[
-		'F20',
+		'spring-way-up',
 		set('parts.spring.build', 'conical'),
 		set('parts.spring.build', 'dual'),
 		set('parts.spring.build', undefined),
 		'spring.build'
 	],
 	[
-		'F21',
+		'spring-batch',
 		springs(['a', false], ['b', false]),
 		springs(['a', false], ['a', false]),
 		springs(['a', false], [undefined, false]),
 		'spring.batch'
 	],
 	[
-		'F22',
+		'single-spring',
 		all(single, set('openLoad', poundsForce(311))),
 		all(single, set('openLoad', poundsForce(250))),
 		all(single, set('setup.use.engineSpeed', undefined)),
 		'engine-speed'
 	],
 	[
-		'F23',
+		'seat-insert',
 		all(longDuty, bronze, set('parts.valve.hardFaced', true)),
 		all(longDuty, bronze),
 		all(longDuty, set('setup.head.seatInsert', undefined)),
 		'head.seat-insert'
 	],
 	[
-		'F24',
+		'shim-fit',
 		set('setup.shimStock.1.inside', '0.550 in'),
 		set('setup.shimStock.1.inside', '0.560 in'),
 		set('setup.shimStock.1.inside', undefined),
 		'shim.diameters'
 	],
 	[
-		'F25',
+		'new-seals-and-locks',
 		set('parts.reused', ['seal']),
 		set('parts.reused', ['spring']),
 		set('parts.spring.requiresNew', undefined),
@@ -271,48 +277,53 @@ describe.each(CASES)('%s', (id, bad, good, lacks, missing) => {
 	});
 });
 
-describe('F19', () => {
-	it('trips on solid lifters without lash, hydraulic ones with it, and a lifter of the other sort', () => {
-		expect(check('F19', set('parts.lash', undefined)).outcome).toBe('fails');
-		expect(check('F19', set('setup.lifters', 'hydraulic')).outcome).toBe('fails');
-		expect(check('F19', set('parts.lifter.type', 'hydraulic-roller')).outcome).toBe('fails');
+describe('lash-for-lifters', () => {
+	it('trips on solid lifters without lash, hydraulic ones with it, and a lifter of the other type', () => {
+		expect(check('lash-for-lifters', set('parts.lash', undefined)).outcome).toBe('fails');
+		expect(check('lash-for-lifters', set('setup.lifters', 'hydraulic')).outcome).toBe('fails');
+		expect(check('lash-for-lifters', set('parts.lifter.type', 'hydraulic-roller')).outcome).toBe(
+			'fails'
+		);
 	});
 	it('passes when they agree', () => {
-		expect(check('F19', () => undefined).outcome).toBe('passes');
+		expect(check('lash-for-lifters', () => undefined).outcome).toBe('passes');
 	});
 	it('has nothing it could lack but the lash itself, which is its point', () => {
 		const without = all(set('parts.lifter', undefined), set('parts.lash', undefined));
-		expect(check('F19', without).outcome).toBe('fails');
+		expect(check('lash-for-lifters', without).outcome).toBe('fails');
 	});
 });
 
 describe('more ways to trip', () => {
 	it.each([
-		['F1', set('parts.lashCap', { ...named('Ostrel cap 5/16, 0.080') })],
-		['F6', all(titanium, set('parts.valve.tip', 'hardened'))],
-		['F7', all(cap, recess, set('parts.valve.tipLength', '0.230 in'))],
-		['F8', all(captive, set('parts.valve.tipLength', '0.245 in'))],
-		['F12', set('parts.pocket.diameter', '1.430 in')],
-		['F12', all(noLocator, set('parts.pocket.boss', '0.730 in'))],
-		['F13', set('parts.retainer.landings', ['1.070 in', '0.705 in'])],
-		['F13', set('parts.retainer.landings', ['1.020 in', '0.705 in'])],
-		['F17', all(rail, set('tipHeight', inches(0.079)))],
-		['F20', set('parts.spring.markedTop', true)],
-		['F21', springs(['a', false], ['a', true])],
-		['F22', all(single, set('openLoad', poundsForce(100)), set('setup.use.engineSpeed', 8000))],
-		['F24', set('setup.shimStock.1.outside', '1.510 in')]
+		['stem-diameter', set('parts.lashCap', { ...named('Ostrel cap 5/16, 0.080') })],
+		['titanium-tip', all(titanium, set('parts.valve.tip', 'hardened'))],
+		['cap-recess', all(cap, recess, set('parts.valve.tipLength', '0.230 in'))],
+		['captive-locks', all(captive, set('parts.valve.tipLength', '0.245 in'))],
+		['pocket-and-locator', set('parts.pocket.diameter', '1.430 in')],
+		['pocket-and-locator', all(noLocator, set('parts.pocket.boss', '0.730 in'))],
+		['retainer-landings', set('parts.retainer.landings', ['1.070 in', '0.705 in'])],
+		['retainer-landings', set('parts.retainer.landings', ['1.020 in', '0.705 in'])],
+		['rail-rocker-tip', all(rail, set('tipHeight', inches(0.079)))],
+		['spring-way-up', set('parts.spring.markedTop', true)],
+		['spring-batch', springs(['a', false], ['a', true])],
+		[
+			'single-spring',
+			all(single, set('openLoad', poundsForce(100)), set('setup.use.engineSpeed', 8000))
+		],
+		['shim-fit', set('setup.shimStock.1.outside', '1.510 in')]
 	])('%s', (id, change) => {
 		expect(check(id, change).outcome).toBe('fails');
 	});
 	it('more shims than the shop allows is a watch, not a stop', () => {
-		const many = check('F24', set('shims', [['0.015 in', '0.015 in', '0.030 in']]));
+		const many = check('shim-fit', set('shims', [['0.015 in', '0.015 in', '0.030 in']]));
 		expect(many).toMatchObject({ outcome: 'fails', severity: 'watch' });
 	});
 	it('a shim that does not go over the boss is a stop, however many lie there', () => {
 		const tight = set('setup.shimStock.1.inside', '0.500 in');
 		const stack = (count: number) => set('shims', [Array(count).fill('0.030 in')]);
 		for (const count of [1, 2, 3]) {
-			const found = check('F24', all(tight, stack(count)));
+			const found = check('shim-fit', all(tight, stack(count)));
 			expect(found).toMatchObject({ outcome: 'fails' });
 			expect(found).not.toHaveProperty('severity');
 		}
@@ -322,12 +333,12 @@ describe('more ways to trip', () => {
 			set('parts.spring.build', 'dual-with-damper'),
 			set('setup.policies', { damper: 'removed' })
 		);
-		expect(check('F16', damped)).toMatchObject({ outcome: 'fails', severity: 'note' });
+		expect(check('damper-to-seal', damped)).toMatchObject({ outcome: 'fails', severity: 'note' });
 	});
 	it('a ground retainer is a watch, with what is left of it', () => {
 		const ground = set('parts.retainer.groundOff', '0.020 in');
 		const said = (change: Change) => {
-			const found = check('F26', change);
+			const found = check('ground-retainer', change);
 			return found.outcome === 'fails' ? keyOf(found.compared) : found.outcome;
 		};
 		expect(said(all(ground, set('parts.retainer.height', '0.300 in')))).toBe(
@@ -341,28 +352,36 @@ describe('more ways to trip', () => {
 	it('used springs and locks go by the policy of the job, the careful one unless it says otherwise', () => {
 		const used = set('parts.reused', ['spring', 'locks']);
 		const policies = (change: object) => all(used, set('setup.policies', change));
-		expect(check('F27', used).outcome).toBe('fails');
-		expect(check('F28', used).outcome).toBe('fails');
-		expect(check('F27', policies({ usedSprings: 'retested' })).outcome).toBe('fails');
+		expect(check('used-springs', used).outcome).toBe('fails');
+		expect(check('used-locks', used).outcome).toBe('fails');
+		expect(check('used-springs', policies({ usedSprings: 'retested' })).outcome).toBe('fails');
 		const tested = set('parts.spring.tested', { points: [] });
-		expect(check('F27', all(policies({ usedSprings: 'retested' }), tested)).outcome).toBe('passes');
-		expect(check('F28', policies({ locks: 'inspected-and-reused' })).outcome).toBe('passes');
+		expect(check('used-springs', all(policies({ usedSprings: 'retested' }), tested)).outcome).toBe(
+			'passes'
+		);
+		expect(check('used-locks', policies({ locks: 'inspected-and-reused' })).outcome).toBe('passes');
 	});
 	it('locks that bury the tip stop; where nobody says where their bead lies, it is not asked', () => {
 		const tip = set('parts.valve.tipLength', '0.250 in');
-		expect(check('F30', all(tip, set('parts.locks.beadAt', '0.180 in'))).outcome).toBe('passes');
-		expect(check('F30', all(tip, set('parts.locks.beadAt', '0.250 in')))).toMatchObject({
-			outcome: 'fails'
-		});
-		const unknown = check('F30', set('parts.locks.beadAt', undefined));
+		expect(check('tip-above-locks', all(tip, set('parts.locks.beadAt', '0.180 in'))).outcome).toBe(
+			'passes'
+		);
+		expect(check('tip-above-locks', all(tip, set('parts.locks.beadAt', '0.250 in')))).toMatchObject(
+			{
+				outcome: 'fails'
+			}
+		);
+		const unknown = check('tip-above-locks', set('parts.locks.beadAt', undefined));
 		expect(unknown).toMatchObject({ outcome: 'passes', compared: { code: 'fit.bead-not-given' } });
 	});
 	it('a flat taper under a high load is a note', () => {
 		const load = (newton: number) => set('openLoad', newton);
 		const flat = set('parts.locks.angle', 7);
-		expect(check('F31', all(flat, load(1900))).outcome).toBe('fails');
-		expect(check('F31', all(flat, load(1700))).outcome).toBe('passes');
-		expect(check('F31', all(set('parts.locks.angle', 10), load(1900))).outcome).toBe('passes');
+		expect(check('lock-taper-load', all(flat, load(1900))).outcome).toBe('fails');
+		expect(check('lock-taper-load', all(flat, load(1700))).outcome).toBe('passes');
+		expect(check('lock-taper-load', all(set('parts.locks.angle', 10), load(1900))).outcome).toBe(
+			'passes'
+		);
 	});
 	it('a kind’s own seat insert goes before the head’s', () => {
 		const soft = all(
@@ -370,17 +389,22 @@ describe('more ways to trip', () => {
 			set('setup.head.seatInsert', 'iron'),
 			set('parts.valve.hardFaced', true)
 		);
-		expect(check('F23', soft).outcome).toBe('passes');
-		expect(check('F23', all(soft, set('parts.seatInsert', 'soft-bronze'))).outcome).toBe('fails');
+		expect(check('seat-insert', soft).outcome).toBe('passes');
+		expect(check('seat-insert', all(soft, set('parts.seatInsert', 'soft-bronze'))).outcome).toBe(
+			'fails'
+		);
 	});
-	it('names all 31 rules, each once', () => {
-		expect(RULES.map((rule) => rule.id)).toEqual(Array.from({ length: 31 }, (_, i) => `F${i + 1}`));
+	it('names every rule, each once, in the order of its list', () => {
+		expect(RULES.map((rule) => rule.id)).toEqual(RULE_IDS);
 	});
 });
 
-const BEFORE = JSON.parse(
+const KEYS_OF_1 = JSON.parse(
 	readFileSync(new URL('../../../old/version-1/fit-keys.json', import.meta.url), 'utf8')
 ) as Readonly<Record<string, string>>;
+const BEFORE = Object.fromEntries(
+	Object.entries(KEYS_OF_1).map(([rule, key]) => [valueNow('rule', rule), valueNow('finding', key)])
+);
 
 describe('an acceptance of version 1, keyed on the words it was shown with', () => {
 	it.each(CASES)('still counts for %s', (id, bad) => {
@@ -395,7 +419,7 @@ describe('findings on a job', () => {
 	it('compare the two figures, and an accepted one says so while they stay', () => {
 		const job = demo();
 		const grip = (of: Job) =>
-			evaluate(of).fit.find(({ rule, kind }) => rule === 'F10' && kind === 'intake')!;
+			evaluate(of).fit.find(({ rule, kind }) => rule === 'one-maker' && kind === 'intake')!;
 		expect(grip(job).compared).toEqual(
 			message('fit.makers', {
 				makers: [
@@ -412,7 +436,7 @@ describe('findings on a job', () => {
 	it('open load is asked of the heights measured where there is no aim', () => {
 		const job = demo();
 		const lifter = (of: Job) =>
-			evaluate(of).fit.find(({ rule, kind }) => rule === 'F18' && kind === 'intake')!;
+			evaluate(of).fit.find(({ rule, kind }) => rule === 'lifter-load' && kind === 'intake')!;
 		job.setup.kinds.intake.aim = { method: 'as-it-stands', minSeatLoad: '100 lbf' };
 		job.setup.kinds.intake.maxOpenLoad = '300 lbf';
 		delete job.setup.kinds.intake.lifter;
@@ -424,7 +448,7 @@ describe('findings on a job', () => {
 		const job = demo();
 		job.setup.kinds.intake.seal!.stem = '0.350 in';
 		const stems = (of: Job) =>
-			evaluate(of).fit.find(({ rule, kind }) => rule === 'F1' && kind === 'intake')!;
+			evaluate(of).fit.find(({ rule, kind }) => rule === 'stem-diameter' && kind === 'intake')!;
 		expect(stems(job).outcome).toBe('fails');
 		job.acceptances.push({
 			...job.acceptances[0]!,
@@ -437,14 +461,14 @@ describe('findings on a job', () => {
 		expect(stems(job).acceptance).toBeNull();
 	});
 	it('an acceptance taken back no longer holds', () => {
-		const [, bad] = CASES.find(([id]) => id === 'F10')!;
+		const [, bad] = CASES.find(([id]) => id === 'one-maker')!;
 		const group = [{ context: changed(bad), stations: [] }];
-		const tripped = findings(group, []).find(({ rule }) => rule === 'F10')!;
+		const tripped = findings(group, []).find(({ rule }) => rule === 'one-maker')!;
 		expect(tripped.outcome).toBe('fails');
 		const entry = { ...demo().acceptances[0]!, finding: tripped.key };
 		const back = { ...entry, accepted: false, at: '2026-11-20T00:00:00.000Z' };
 		const accepted = (list: (typeof entry)[]) =>
-			findings(group, list).find(({ rule }) => rule === 'F10')!.acceptance;
+			findings(group, list).find(({ rule }) => rule === 'one-maker')!.acceptance;
 		expect(accepted([entry])).toEqual(entry);
 		expect(accepted([entry, back])).toBeNull();
 	});
@@ -452,7 +476,7 @@ describe('findings on a job', () => {
 		const job = demo();
 		const station = job.stations.find(({ label }) => label === '3E')!;
 		station.parts = { locks: named('Ostrel 7° square') as KindSetup['locks'] };
-		const fit = evaluate(job).fit.filter(({ rule }) => rule === 'F3');
+		const fit = evaluate(job).fit.filter(({ rule }) => rule === 'lock-angle');
 		expect(fit.map(({ stations, outcome }) => [stations, outcome])).toEqual([
 			[[], 'passes'],
 			[[], 'passes'],
@@ -464,7 +488,7 @@ describe('findings on a job', () => {
 		const job = demo();
 		job.setup.kinds.intake.locks!.angle = 7;
 		const { key } = evaluate(job).fit.find(
-			({ rule, outcome }) => rule === 'F3' && outcome === 'fails'
+			({ rule, outcome }) => rule === 'lock-angle' && outcome === 'fails'
 		)!;
 		job.acceptances.push({ ...job.acceptances[0]!, id: crypto.randomUUID(), finding: key });
 		const finding = evaluate(job).fit.find((one) => one.key === key)!;
@@ -489,9 +513,9 @@ describe('alike findings of valves with springs of their own', () => {
 		job.acceptances = [];
 		return job;
 	};
-	const makers = (job: Job) => evaluate(job).fit.filter(({ rule }) => rule === 'F10');
+	const makers = (job: Job) => evaluate(job).fit.filter(({ rule }) => rule === 'one-maker');
 	const alike = (job: Job) =>
-		alikeFindings(evaluate(job).fit, job.stations).filter(({ rule }) => rule === 'F10');
+		alikeFindings(evaluate(job).fit, job.stations).filter(({ rule }) => rule === 'one-maker');
 	const accept = (job: Job, finding: string, accepted = true, day = 1) =>
 		job.acceptances.push({
 			...demo().acceptances[0]!,
@@ -546,7 +570,7 @@ describe('what would put it right', () => {
 	const rule = (id: string) => RULES.find((one) => one.id === id)!;
 	it('offers locks and retainers of the other angle that grip this stem', () => {
 		const context = changed(set('parts.locks', named('Ostrel 7° square')));
-		const names = remediesFor(rule('F3'), context, parts).map(({ part }) => part.part.name);
+		const names = remediesFor(rule('lock-angle'), context, parts).map(({ part }) => part.part.name);
 		expect(names.length).toBeGreaterThan(0);
 		expect(names).toContain('Ostrel 10° standard');
 		expect(names).not.toContain('Ostrel 7° three-bead');
@@ -554,13 +578,17 @@ describe('what would put it right', () => {
 	it('offers nothing retired and nothing that trips another stop', () => {
 		const context = changed(set('parts.seal.outside', '0.700 in'));
 		const retired = parts.map(
-			(part) => ({ ...part, retired: part.sort === 'seal' }) as LibraryPart
+			(part) => ({ ...part, retired: part.type === 'seal' }) as LibraryPart
 		);
-		const seals = remediesFor(rule('F11'), context, parts).filter(({ place }) => place === 'seal');
+		const seals = remediesFor(rule('inner-spring-to-seal'), context, parts).filter(
+			({ place }) => place === 'seal'
+		);
 		expect(seals.map(({ part }) => part.part.name)).toContain('Pellow stem seal 11/32 low');
 		expect(seals.map(({ part }) => part.part.name)).not.toContain('Pellow stem seal 5.5');
-		expect(remediesFor(rule('F11'), context, retired).every(({ place }) => place !== 'seal')).toBe(
-			true
-		);
+		expect(
+			remediesFor(rule('inner-spring-to-seal'), context, retired).every(
+				({ place }) => place !== 'seal'
+			)
+		).toBe(true);
 	});
 });

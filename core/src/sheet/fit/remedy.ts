@@ -1,5 +1,5 @@
 /** What would put a finding right: parts of the library that do fit. */
-import { SORT_OF, type LibraryPart, type StationPart } from '../../parts/part/index.ts';
+import { TYPE_OF, type LibraryPart, type StationPart } from '../../parts/part/index.ts';
 import { kindWithParts, type PartAt } from '../../job/document/index.ts';
 import type { FitContext, Rule, Severity } from './rule.ts';
 import { RULES } from './rules/index.ts';
@@ -44,7 +44,7 @@ export function remediesFor(
 ): Remedy[] {
 	const found = rule.fixableBy.flatMap((place) =>
 		library.flatMap((part) => {
-			if (part.sort !== SORT_OF[place] || part.retired) return [];
+			if (part.type !== TYPE_OF[place] || part.retired) return [];
 			const swap = [{ place, part: part.part }];
 			const after = withParts(context, swap);
 			if (rule.check(after).outcome !== 'passes') return [];

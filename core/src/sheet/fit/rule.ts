@@ -93,39 +93,42 @@ export type RuleCheck =
 	| { readonly outcome: 'passes'; readonly compared: Message }
 	| { readonly outcome: 'missing'; readonly missing: readonly Need[] };
 
-/** F1 to F25 of docs/trade/parts.md#compatibility; F26 to F28 from docs/trade/sheet.md and docs/trade/valvetrain.md#control, F29 from docs/trade/parts.md#kits; F30 and F31 from docs/trade/parts.md and docs/trade/valvetrain.md#control. */
+/**
+ * Codes of the rules of fit, in the order in which they are shown (docs/trade/parts.md#compatibility).
+ * Files keep them, with what was accepted: a code never changes its meaning.
+ */
 export const RULE_IDS = [
-	'F1',
-	'F2',
-	'F3',
-	'F4',
-	'F5',
-	'F6',
-	'F7',
-	'F8',
-	'F9',
-	'F10',
-	'F11',
-	'F12',
-	'F13',
-	'F14',
-	'F15',
-	'F16',
-	'F17',
-	'F18',
-	'F19',
-	'F20',
-	'F21',
-	'F22',
-	'F23',
-	'F24',
-	'F25',
-	'F26',
-	'F27',
-	'F28',
-	'F29',
-	'F30',
-	'F31'
+	'stem-diameter',
+	'lock-bead',
+	'lock-angle',
+	'cap-on-wafer',
+	'locks-for-wafer',
+	'titanium-tip',
+	'cap-recess',
+	'captive-locks',
+	'groove-load',
+	'one-maker',
+	'inner-spring-to-seal',
+	'pocket-and-locator',
+	'retainer-landings',
+	'spring-base',
+	'spring-max-lift',
+	'damper-to-seal',
+	'rail-rocker-tip',
+	'lifter-load',
+	'lash-for-lifters',
+	'spring-way-up',
+	'spring-batch',
+	'single-spring',
+	'seat-insert',
+	'shim-fit',
+	'new-seals-and-locks',
+	'ground-retainer',
+	'used-springs',
+	'used-locks',
+	'kit-parts',
+	'tip-above-locks',
+	'lock-taper-load'
 ] as const;
 export type RuleId = (typeof RULE_IDS)[number];
 

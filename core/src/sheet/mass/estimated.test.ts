@@ -25,10 +25,10 @@ describe('a mass that nobody weighed', () => {
 		}
 	);
 	it('holds for every spring and valve of the library that was weighed', () => {
-		const offs = library.flatMap(({ sort, part }) => {
-			if ((sort !== 'spring' && sort !== 'valve') || !part.mass) return [];
-			const parts = { ...intake, [sort]: part } as KindSetup;
-			return estimatedMass(sort, parts) === null ? [] : [[part.name, off(sort, parts, part.mass)]];
+		const offs = library.flatMap(({ type, part }) => {
+			if ((type !== 'spring' && type !== 'valve') || !part.mass) return [];
+			const parts = { ...intake, [type]: part } as KindSetup;
+			return estimatedMass(type, parts) === null ? [] : [[part.name, off(type, parts, part.mass)]];
 		});
 		expect(offs.length).toBeGreaterThan(8);
 		expect(offs.filter(([, by]) => Number(by) > ESTIMATE_SPREAD)).toEqual([]);

@@ -1,12 +1,12 @@
 /** All that must follow a cam, at the valve, and what of it is only estimated (docs/trade/valvetrain.md#control). */
 import { kilograms, massOf, type Kilograms } from '../../foundation/units/index.ts';
 import type { KindSetup } from '../../job/document/index.ts';
-import type { PartSort, Train } from '../../parts/part/index.ts';
+import type { PartType, Train } from '../../parts/part/index.ts';
 import { ESTIMATE_SPREAD, estimatedMass } from './estimated.ts';
 import { movingMass, SPRING_SHARE } from './mass.ts';
 
 export type FollowingPart =
-	| Extract<PartSort, 'valve' | 'retainer' | 'locks' | 'lash-cap' | 'spring' | 'rocker' | 'lifter'>
+	| Extract<PartType, 'valve' | 'retainer' | 'locks' | 'lash-cap' | 'spring' | 'rocker' | 'lifter'>
 	| 'pushrod';
 
 export interface FollowingMass {
@@ -68,7 +68,7 @@ export function followingMass(
 	};
 }
 
-/** What moves on the cam's side, by the sort of train. */
+/** What moves on the cam's side, by the type of train. */
 function onTheCam(
 	{ lifter, pushrodMass }: KindSetup,
 	train: Train

@@ -7,14 +7,14 @@ import {
 	type Kilograms
 } from '../../foundation/units/index.ts';
 import type { KindSetup } from '../../job/document/index.ts';
-import type { PartSort } from '../../parts/part/index.ts';
+import type { PartType } from '../../parts/part/index.ts';
 
 /** The part of a spring's mass that moves with the valve: a third by the usual rule, a half by some. */
 export const SPRING_SHARE = 1 / 3;
 
 /** Parts that move with a valve. */
 export type MovingPart = Extract<
-	PartSort,
+	PartType,
 	'valve' | 'retainer' | 'locks' | 'spring' | 'lash-cap' | 'rocker'
 >;
 

@@ -43,14 +43,14 @@ function remarkInVersion1(text: Message): string | null {
 
 /** The key of a remark of version 1, of one sort or the other. */
 export function remarkKeyInVersion1(
-	sort: 'stop' | 'load',
+	type: 'stop' | 'load',
 	label: string,
 	text: Message,
 	limit: number | undefined
 ): string | null {
 	const words = remarkInVersion1(text);
 	if (words === null) return null;
-	return `${sort} ${label} ${words.slice(0, 300)}${limit === undefined ? '' : ` of ${si(limit)}`}`;
+	return `${type} ${label} ${words.slice(0, 300)}${limit === undefined ? '' : ` of ${si(limit)}`}`;
 }
 
 /** The key of a figure's verdict of version 1; null where it is the one of now. */

@@ -82,7 +82,7 @@ describe('a signature of the head as built', () => {
 	it('refuses a head that was not verified once built, nor held under vacuum', () => {
 		expect(all(without(single, 'built-height', 'on-head-load'), 'built')).toEqual(['built']);
 		const untried = changed(single, (copy) => {
-			copy.checks = copy.checks.filter(({ sort }) => sort !== 'vacuum');
+			copy.checks = copy.checks.filter(({ type }) => type !== 'vacuum');
 		});
 		expect(all(untried, 'built')).toEqual(['vacuum']);
 	});
@@ -97,7 +97,7 @@ describe('a signature of the head as built', () => {
 			changed(inCar, (copy) => {
 				copy.checks.push({
 					id: '0197a999-0000-7000-8000-0000000000a1',
-					sort: 'leak-down',
+					type: 'leak-down',
 					station: copy.stations[0]!.label,
 					loss,
 					most: 0.15,
@@ -121,7 +121,7 @@ describe('a signature of the head as built', () => {
 					reading.at = before;
 					delete reading.clock;
 				}
-			for (const check of copy.checks) if (check.sort === 'vacuum') check.at = before;
+			for (const check of copy.checks) if (check.type === 'vacuum') check.at = before;
 		});
 		expect(all(early, 'built')).toEqual(['built', 'vacuum']);
 	});
@@ -153,7 +153,7 @@ describe('a signature on the engine', () => {
 	});
 	it('asks for piston-to-valve of each kind where the deck was cut, and not else', () => {
 		const untried = changed(single, (copy) => {
-			copy.checks = copy.checks.filter(({ sort }) => sort !== 'piston-to-valve');
+			copy.checks = copy.checks.filter(({ type }) => type !== 'piston-to-valve');
 		});
 		expect(all(untried, 'on-engine')).not.toContain('piston');
 		const cut = changed(untried, (copy) => {

@@ -13,7 +13,7 @@ declare module '../../foundation/message/issue.ts' {
 }
 
 export const SIGNED_FORMAT = 'zinc-ledger/signed-sheet';
-export const SIGNED_VERSION = 3;
+export const SIGNED_VERSION = 4;
 
 const Digest = z.string().regex(/^[0-9a-f]{64}$/, issue('field.sha256'));
 
@@ -90,6 +90,8 @@ export const SignedSheet = z.strictObject({
 /** A sheet of any version, its job not looked into: the text is never rewritten. */
 export const AnySignedSheet = z.discriminatedUnion('version', [
 	SignedSheet.extend({ job: z.unknown() }),
+	// Its job, its sheet and its open items have the names of version 2 of the job.
+	SignedSheet.extend({ version: z.literal(3), job: z.unknown() }),
 	// Before shops had a key.
 	z.strictObject({ ...common, version: z.literal(2), job: z.unknown(), open: z.array(OpenItem) }),
 	z.strictObject({

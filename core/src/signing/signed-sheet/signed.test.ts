@@ -107,7 +107,7 @@ describe('a signed sheet', () => {
 	});
 	it('signed before the program knew one of its rules is worked out the same', () => {
 		const body = bodyOf(text);
-		body.sheet.fit = body.sheet.fit.filter(({ rule }: { rule: string }) => rule !== 'F29');
+		body.sheet.fit = body.sheet.fit.filter(({ rule }: { rule: string }) => rule !== 'kit-parts');
 		const before = resigned(body);
 		expect(before).not.toBe(text);
 		expect(verifySheet(before, sheetCrypto)).toMatchObject({ ok: true, same: true });
@@ -145,7 +145,7 @@ describe('a signed sheet', () => {
 		expect(problem(JSON.stringify(JSON.parse(text), null, 2))).toBe('signed.not-canonical');
 		expect(problem('{"format":"other"}')).toBe('signed.other-format');
 		expect(problem('null')).toBe('signed.other-format');
-		expect(problem(text.replace('"version":3}', '"version":4}'))).toBe('signed.newer');
+		expect(problem(text.replace('"version":4}', '"version":5}'))).toBe('signed.newer');
 		expect(problem(text.replace('Kestler', 'Kessler'))).toBe('signed.changed');
 	});
 	it('is told apart from something signed that is no sheet', () => {
@@ -346,11 +346,11 @@ describe('what is open', () => {
 	it('a failed port and a passage that touches block, until they are tried again', () => {
 		const check = { person: person.id, at: '2026-11-20T10:00:00Z', station: '1Ia' };
 		const bad: Job['checks'] = [
-			{ ...check, id: 'a', sort: 'vacuum', reached: '300 mbar', least: '500 mbar', seconds: 10 },
+			{ ...check, id: 'a', type: 'vacuum', reached: '300 mbar', least: '500 mbar', seconds: 10 },
 			{
 				...check,
 				id: 'b',
-				sort: 'passage',
+				type: 'passage',
 				passage: 'rocker-slot',
 				passes: false,
 				note: 'at half lift'
@@ -369,7 +369,7 @@ describe('what is open', () => {
 				...check,
 				id: 'c',
 				at: '2026-11-20T11:00:00Z',
-				sort: 'vacuum',
+				type: 'vacuum',
 				reached: '600 mbar',
 				least: '500 mbar',
 				seconds: 10
@@ -378,7 +378,7 @@ describe('what is open', () => {
 				...check,
 				id: 'd',
 				at: '2026-11-20T11:00:00Z',
-				sort: 'passage',
+				type: 'passage',
 				passage: 'rocker-slot',
 				passes: true
 			}
@@ -407,7 +407,7 @@ describe('what is open', () => {
 		});
 		expect(stage(built(0, 0), 'checks')).toMatchObject({ done: false, note: null });
 		const stamp = { id: 'a', person: person.id, at: '2026-11-20T10:00:00Z', station: '1Ia' };
-		const passage = { ...stamp, sort: 'passage', passage: 'pushrod', passes: true } as const;
+		const passage = { ...stamp, type: 'passage', passage: 'pushrod', passes: true } as const;
 		expect(stage({ ...twin, checks: [passage] }, 'checks').note?.code).toBe('stage.vacuum');
 	});
 });

@@ -15,7 +15,7 @@ import {
 } from '../../sheet/evaluation/index.ts';
 import { partsOf, type Job } from '../../job/document/index.ts';
 import { checkJob } from '../../job/document/file.ts';
-import { isTooDeep, problemsOf, type Problem } from '../../foundation/file/index.ts';
+import { fromVersion2, isTooDeep, problemsOf, type Problem } from '../../foundation/file/index.ts';
 import type { FigureName } from '../../sheet/figures/index.ts';
 import { drawingOf, tightestStation } from '../../sheet/geometry/index.ts';
 import type { Units } from '../../foundation/units/index.ts';
@@ -235,7 +235,7 @@ export function verifySheet(
 			problem: message('signed.not-whole'),
 			problems: problemsOf(shape.error)
 		};
-	const signed = value as AnySignedSheet;
+	const signed = withNamesOfNow(value as AnySignedSheet);
 	const read = checkJob(signed.job);
 	const signer = signerOf(signed, canonical(body), verifies, shopKeys);
 	if (signer === null) return refused(message('signed.forged'));
@@ -243,7 +243,21 @@ export function verifySheet(
 	return { ok: true, signed, signer, ...compared };
 }
 
-const VERSIONS: ReadonlySet<unknown> = new Set([1, 2, SIGNED_VERSION]);
+const VERSIONS: ReadonlySet<unknown> = new Set([1, 2, 3, SIGNED_VERSION]);
+
+/**
+ * A signed sheet as its text has it, but with the names and codes of now in all but its job, which
+ * has a version of its own. The text that was signed stays as it is.
+ */
+function withNamesOfNow(signed: AnySignedSheet): AnySignedSheet {
+	if (signed.version === SIGNED_VERSION) return signed;
+	const { job, ...rest } = signed;
+	return { ...fromVersion2(rest), job } as AnySignedSheet;
+}
+
+/** Reads the text of a signed sheet that the shop keeps, without verifying it again. */
+export const readSigned = (text: string): AnySignedSheet =>
+	withNamesOfNow(JSON.parse(text) as AnySignedSheet);
 
 /** Whose key signed a text; null where the signature is not of the key that the sheet names. */
 function signerOf(
@@ -252,7 +266,7 @@ function signerOf(
 	verifies: SheetCrypto['verifies'],
 	shopKeys: readonly string[]
 ): Extract<Verification, { ok: true }>['signer'] | null {
-	if (signed.version !== SIGNED_VERSION) return 'none';
+	if (!('signature' in signed)) return 'none';
 	if (!verifies(body, signed.publicKey, signed.signature)) return null;
 	return shopKeys.includes(signed.publicKey) ? 'this-shop' : 'unknown';
 }

@@ -1,13 +1,13 @@
 /** What a job cannot be built without and has not got yet. */
 import type { Job } from '../../job/document/index.ts';
 import { shimsNeeded, type Sheet } from '../../sheet/evaluation/index.ts';
-import type { PartSort } from '../../parts/part/index.ts';
+import type { PartType } from '../../parts/part/index.ts';
 import type { StationSheet } from '../../sheet/figures/index.ts';
 import { KINDS, type Kind } from '../../foundation/station/index.ts';
 import { lengthOf, type Millimetres } from '../../foundation/units/index.ts';
 
 export interface PartNeeded {
-	readonly part: PartSort;
+	readonly part: PartType;
 	/** Which valves it is for; null for shims, which serve both. */
 	readonly kind: Kind | null;
 	/** Of shims; null where no size that the job has would do. */
@@ -60,7 +60,7 @@ export function partsNeeded({ setup, stations }: Job, sheet: Sheet): PartNeeded[
 
 /** Whether a station stands too tall, and no size that the job has would bring it closer. */
 const isWithoutShim = ({ shim, figures: { height } }: StationSheet) =>
-	shim?.answer.sort === 'leave' &&
+	shim?.answer.type === 'leave' &&
 	shim.answer.why === 'nothing-closer' &&
 	height.state !== 'clear' &&
 	height.limit?.side === 'ceiling';

@@ -126,7 +126,7 @@ export function stagesOf(whole: Job, all: Sheet, signed: Signed | null = null): 
 			? []
 			: [message('of-kind', { kind, says: message('need.lift') })];
 	});
-	const toShim = sheet.stations.filter((station) => station.shim?.answer.sort === 'fit').length;
+	const toShim = sheet.stations.filter((station) => station.shim?.answer.type === 'fit').length;
 	const heights = sheet.measured['installed-height'];
 	const stopped = sheet.stations.filter((station) => station.state === 'stop').length;
 	const open = sheet.stations.filter((station) => station.state !== 'clear').length;

@@ -24,7 +24,7 @@ import { USUAL_NOISE, type TesterNoise } from './sweep.ts';
 
 export type BindFound =
 	| {
-			readonly sort: 'bind';
+			readonly type: 'bind';
 			/** The height to judge margins by. */
 			readonly height: Millimetres;
 			/** Between these the corner lies, at 95 %. */
@@ -38,7 +38,7 @@ export type BindFound =
 			readonly gradual: { readonly from: Millimetres; readonly solid: Millimetres } | null;
 	  }
 	| {
-			readonly sort: 'none';
+			readonly type: 'none';
 			readonly why: 'too-few-points' | 'not-reached' | 'unclear';
 			/** Where it cannot be told: points from here down may be past solid. */
 			readonly below?: Millimetres;
@@ -75,9 +75,9 @@ const LEFT = 5;
 /** How a spring is expected to go solid, by its build. */
 export type Solid = 'knee' | 'first-coil' | 'gradually' | 'unknown';
 
-type Why = Extract<BindFound, { sort: 'none' }>['why'];
+type Why = Extract<BindFound, { type: 'none' }>['why'];
 const none = (why: Why, below?: number): BindFound => ({
-	sort: 'none',
+	type: 'none',
 	why,
 	...(below !== undefined && { below: mm(below) })
 });
@@ -338,7 +338,7 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 		(LEFT * sigmaOf(sweep, load, tail.slope, points.at(-1)!.load)) / (tail.line.slope - tail.slope);
 	const stiff = stiffening(sweep, tail, height);
 	return {
-		sort: 'bind',
+		type: 'bind',
 		height: mm(height + give),
 		from: mm(lowest - unsure - untold * (above - below) + give),
 		to: mm(Math.max(Math.max(corner, lines) + unsure, isPair || isTwo ? above + unseen : 0) + give),

@@ -82,10 +82,10 @@ export function analyzeSweep(
 	const down = travelled(points, 'down');
 	const read = down.length >= FEWEST ? down : travelled(points, 'up');
 	const bind = findBind(onDial(read, frame), solidOf(build), noise, frame);
-	const lowest = bind.sort === 'bind' ? bind.height : (bind.below ?? Number.NEGATIVE_INFINITY);
+	const lowest = bind.type === 'bind' ? bind.height : (bind.below ?? Number.NEGATIVE_INFINITY);
 	const working = withoutMisread(
 		loadedPoints(read).filter(({ height }) =>
-			bind.sort === 'bind' ? height >= lowest : height > lowest
+			bind.type === 'bind' ? height >= lowest : height > lowest
 		),
 		noise
 	);

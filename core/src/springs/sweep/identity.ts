@@ -104,7 +104,7 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 			high === null || low === null ? null : (high - low) / (seat.height - to),
 			MAY_DIFFER.rate
 		);
-	if (hand.bind.sort === 'bind') lengths('coil-bind', card.bind, hand.bind.height, MAY_DIFFER.bind);
+	if (hand.bind.type === 'bind') lengths('coil-bind', card.bind, hand.bind.height, MAY_DIFFER.bind);
 	lengths('free-height', card.freeHeight, hand.freeHeight, MAY_DIFFER.free);
 	lengths('outside', card.outer?.outside, hand.outside, MAY_DIFFER.diameter);
 	lengths('wire', card.outer?.wire, hand.wire, MAY_DIFFER.wire);

@@ -26,13 +26,13 @@ import { hysteresis, travelled, USUAL_NOISE, withTravel, type SweepPoint } from 
 
 const quiet = { height: mm(0.001), load: 0.0005 };
 const sweep = (
-	sort: Parameters<typeof randomSpring>[0],
+	type: Parameters<typeof randomSpring>[0],
 	seed: number,
 	past = 4,
 	noise = USUAL_NOISE
 ) => {
 	const random = randomFrom(seed);
-	const spring = randomSpring(sort, random);
+	const spring = randomSpring(type, random);
 	return { spring, points: sampled(spring, { step: 0.5, noise, past }, random) };
 };
 
@@ -75,7 +75,7 @@ describe('bind', () => {
 	it.each([1, 2, 3, 4, 5, 6])('of a linear spring, sweep %i, within half a step', (seed) => {
 		const { spring, points } = sweep('linear', seed);
 		const found = findBind(points);
-		if (found.sort !== 'bind') throw new Error('not found');
+		if (found.type !== 'bind') throw new Error('not found');
 		expect(Math.abs(found.height - spring.solid)).toBeLessThan(0.25);
 		expect(found.from).toBeLessThan(found.to);
 		expect(found.stackPoints).toBeGreaterThanOrEqual(3);
@@ -83,14 +83,14 @@ describe('bind', () => {
 	it.each([1, 2, 3, 4])('of a pair is where the first coil goes solid, sweep %i', (seed) => {
 		const { spring, points } = sweep('dual', seed);
 		const found = findBind(points, 'first-coil');
-		expect(found.sort === 'bind' && Math.abs(found.height - spring.solid)).toBeLessThan(0.325);
+		expect(found.type === 'bind' && Math.abs(found.height - spring.solid)).toBeLessThan(0.325);
 	});
 	it.each([1, 2, 3, 4])(
 		'of a cone is where it is solid, not where it stiffens, sweep %i',
 		(seed) => {
 			const { spring, points } = sweep('cone', seed);
 			const found = findBind(points, 'gradually');
-			if (found.sort !== 'bind') throw new Error('not found');
+			if (found.type !== 'bind') throw new Error('not found');
 			expect(Math.abs(found.height - spring.solid)).toBeLessThan(0.1);
 			expect(found.gradual!.from).toBeGreaterThan(found.height + 1);
 			expect(found.gradual!.solid).toBe(found.height);
@@ -109,11 +109,11 @@ describe('bind', () => {
 				const { spring, points, frameMeasured } = rough(family, seed, 3);
 				const down = travelled(points, 'down');
 				const found = findBind(down, solidOf(undefined), USUAL_NOISE, frameMeasured);
-				if (found.sort === 'bind') told++;
-				if (found.sort === 'bind' && Math.abs(found.height - spring.solid) < 0.15) close++;
+				if (found.type === 'bind') told++;
+				if (found.type === 'bind' && Math.abs(found.height - spring.solid) < 0.15) close++;
 				const before = rough(family, seed + 500, -0.6);
 				expect(
-					findBind(travelled(before.points, 'down'), 'knee', USUAL_NOISE, before.frame).sort
+					findBind(travelled(before.points, 'down'), 'knee', USUAL_NOISE, before.frame).type
 				).toBe('none');
 			}
 			expect(told).toBeGreaterThanOrEqual(59);
@@ -126,7 +126,7 @@ describe('bind', () => {
 			height: mm(height + 0.01 * normal(random)),
 			load: newtons(Math.max(0, 50 * (50 - height)) * (1 + 0.004 * normal(random)))
 		}));
-		expect(findBind(points)).toEqual({ sort: 'none', why: 'not-reached' });
+		expect(findBind(points)).toEqual({ type: 'none', why: 'not-reached' });
 		const { curve } = sweepFigures(withTravel(points), { seat: mm(45), lift: mm(10) });
 		expect(curve!.load(mm(45))! / 250).toBeCloseTo(1, 2);
 		expect(curve!.load(mm(35))! / 750).toBeCloseTo(1, 2);
@@ -136,14 +136,14 @@ describe('bind', () => {
 		const straight = (i: number) => ({ height: mm(48 - i), load: newtons(40 * (2 + i)) });
 		const points = Array.from({ length: 18 }, (_, i) => straight(i));
 		points[14] = { ...points[14]!, load: newtons(900) };
-		expect(findBind(points)).toEqual({ sort: 'none', why: 'not-reached' });
+		expect(findBind(points)).toEqual({ type: 'none', why: 'not-reached' });
 		const { curve } = sweepFigures(withTravel(points), null);
 		expect(curve!.load(mm(34))).toBeCloseTo(640, 0);
 		// At the very end it may be the first of the stack: that cannot be told from one figure.
 		const end = points.map((point, i) =>
 			i === 17 ? { ...point, load: newtons(1100) } : straight(i)
 		);
-		expect(findBind(end)).toMatchObject({ sort: 'none', why: 'unclear' });
+		expect(findBind(end)).toMatchObject({ type: 'none', why: 'unclear' });
 		expect(sweepFigures(withTravel(end), null).curve!.lowest).toBe(mm(32));
 	});
 	it('with fewer than four working points above it cannot be told', () => {
@@ -151,8 +151,8 @@ describe('bind', () => {
 			height: mm(height),
 			load: newtons(50 * (44 - height) + 1500 * Math.max(0, 37 - height))
 		}));
-		expect(findBind(points).sort).toBe('none');
-		expect(findBind(points.slice(1))).toEqual({ sort: 'none', why: 'too-few-points' });
+		expect(findBind(points).type).toBe('none');
+		expect(findBind(points.slice(1))).toEqual({ type: 'none', why: 'too-few-points' });
 	});
 	it.each([
 		['dual', undefined],
@@ -161,13 +161,13 @@ describe('bind', () => {
 		['cone', 'conical'],
 		['linear', undefined],
 		['progressive', 'single']
-	] as const)('of a coarsely read %s, build %s, lies within its interval', (sort, build) => {
+	] as const)('of a coarsely read %s, build %s, lies within its interval', (type, build) => {
 		const random = randomFrom(31);
 		const covers = Array.from({ length: 100 }, () => {
-			const spring = randomSpring(sort, random);
+			const spring = randomSpring(type, random);
 			const points = sampled(spring, { step: 1.27, noise: USUAL_NOISE, past: 4 }, random);
 			const found = findBind(points, solidOf(build));
-			if (found.sort === 'none') throw new Error(found.why);
+			if (found.type === 'none') throw new Error(found.why);
 			return spring.solid >= found.from - 1e-9 && spring.solid <= found.to + 1e-9;
 		});
 		expect(covers.filter(Boolean).length).toBeGreaterThanOrEqual(95);
@@ -177,7 +177,7 @@ describe('bind', () => {
 			const { spring, points } = sweep('dual', seed, 5);
 			for (const build of [undefined, 'single'] as const) {
 				const found = findBind(points, solidOf(build));
-				if (found.sort === 'bind') expect(found.to).toBeGreaterThan(spring.solid - 0.1);
+				if (found.type === 'bind') expect(found.to).toBeGreaterThan(spring.solid - 0.1);
 			}
 		}
 	});
@@ -186,9 +186,9 @@ describe('bind', () => {
 			fc.property(
 				fc.integer({ min: 1, max: 500 }),
 				fc.constantFrom('linear', 'progressive', 'dual' as const),
-				(seed, sort) => {
-					const { points } = sweep(sort, seed, -2);
-					expect(findBind(points, solidOf(sort === 'dual' ? 'dual' : 'single')).sort).toBe('none');
+				(seed, type) => {
+					const { points } = sweep(type, seed, -2);
+					expect(findBind(points, solidOf(type === 'dual' ? 'dual' : 'single')).type).toBe('none');
 				}
 			),
 			{ numRuns: 25 }
@@ -196,7 +196,7 @@ describe('bind', () => {
 	});
 	it('says so with too few points', () => {
 		const points = [50, 45, 40].map((h) => ({ height: mm(h), load: newtons((60 - h) * 20) }));
-		expect(findBind(points)).toEqual({ sort: 'none', why: 'too-few-points' });
+		expect(findBind(points)).toEqual({ type: 'none', why: 'too-few-points' });
 		expect(sweepFigures([], null)).toMatchObject({ curve: null, seat: null, points: 0 });
 	});
 	it('of a test at two heights is not told, and its loads and rate are', () => {
@@ -204,7 +204,7 @@ describe('bind', () => {
 		const figures = sweepFigures(withTravel(two), { seat: mm(46), lift: mm(12) });
 		expect([figures.seat, figures.open, figures.rate]).toEqual([480, 960, 40]);
 		expect(figures.nonLinearity).toBeNull();
-		expect(figures.bind).toEqual({ sort: 'none', why: 'too-few-points' });
+		expect(figures.bind).toEqual({ type: 'none', why: 'too-few-points' });
 		expect(figures.curve!.load(mm(30))).toBeNull();
 	});
 	it('is expected by the build', () => {
@@ -228,7 +228,7 @@ describe('figures', () => {
 		expect(figures.open).toBeCloseTo(600, 6);
 		expect(figures.rate).toBeCloseTo(30, 6);
 		expect(figures.nonLinearity).toBeCloseTo(0, 6);
-		expect(figures.bind).toEqual({ sort: 'none', why: 'not-reached' });
+		expect(figures.bind).toEqual({ type: 'none', why: 'not-reached' });
 		// ½ × 30 × (20.5² − 1²) = 6,288.75 N·mm
 		expect(figures.energy).toBeCloseTo(6.28875, 3);
 		expect(localRate(figures.curve!, mm(40))).toBeCloseTo(30, 6);
@@ -266,14 +266,14 @@ describe('figures', () => {
 	});
 	it.each(['linear', 'progressive', 'dual', 'cone'] as const)(
 		'tells the loads of a %s spring within half a percent, nineteen times in twenty',
-		(sort) => {
+		(type) => {
 			const random = randomFrom(1234);
 			const errors = Array.from({ length: 60 }, () => {
-				const spring = randomSpring(sort, random);
+				const spring = randomSpring(type, random);
 				const points = sampled(spring, { step: 0.25, noise: USUAL_NOISE, past: 4 }, random);
 				const travel = spring.free - spring.solid;
 				const window = { seat: mm(spring.free - 0.35 * travel), lift: mm(0.5 * travel) };
-				const { seat, open } = sweepFigures(withTravel(points), window, BUILD_OF[sort]);
+				const { seat, open } = sweepFigures(withTravel(points), window, BUILD_OF[type]);
 				return Math.max(
 					Math.abs(seat! / spring.load(window.seat) - 1),
 					Math.abs(open! / spring.load(window.seat - window.lift) - 1)
@@ -320,7 +320,7 @@ describe('which spring is it', () => {
 	const read = readParts(readFileSync('demo/parts.json', 'utf8'));
 	if (!read.ok) throw new Error('demo');
 	const cards = read.value
-		.filter((part): part is LibraryPart<'spring'> => part.sort === 'spring')
+		.filter((part): part is LibraryPart<'spring'> => part.type === 'spring')
 		.map(({ part }) => part);
 	it.each(cards.map((card) => [card.name, card] as const))('%s is told among all', (name, card) => {
 		const seat = {
@@ -337,7 +337,7 @@ describe('which spring is it', () => {
 				newtonsPerMm(rateOfCard(card)),
 				mm(15)
 			),
-			bind: { sort: 'none', why: 'not-reached' } as const,
+			bind: { type: 'none', why: 'not-reached' } as const,
 			outside: card.outer && mm(lengthIn(card.outer.outside) + 0.05),
 			wire: card.outer && mm(lengthIn(card.outer.wire))
 		};
@@ -351,7 +351,7 @@ describe('which spring is it', () => {
 			[42, 38, 34, 30].map((h) => ({ height: mm(h), load: newtons((43 - h) * 33) }))
 		);
 		const d37 = cards.filter(({ name }) => name === 'Fennick D-37 dual');
-		const [match] = identify({ curve: short, bind: { sort: 'none', why: 'not-reached' } }, d37);
+		const [match] = identify({ curve: short, bind: { type: 'none', why: 'not-reached' } }, d37);
 		expect(match!.fits).toBe('mismatch');
 		expect(match!.evidence[0]).toMatchObject({ what: 'load-at-card-height', hand: 0 });
 	});
@@ -366,7 +366,7 @@ describe('which spring is it', () => {
 		);
 		const height = mm(29.21);
 		const bind = {
-			...({ sort: 'bind', height, from: height, to: height } as const),
+			...({ type: 'bind', height, from: height, to: height } as const),
 			...{ step: mm(0), stackPoints: 3, gradual: null }
 		};
 		const [first, second] = identify({ curve: testedCurve(points), bind }, two);
@@ -377,7 +377,7 @@ describe('which spring is it', () => {
 	it('says plainly that it is none of them', () => {
 		const stranger = cardCurve({ height: mm(46), load: newtons(2600) }, newtonsPerMm(150), mm(20));
 		const matches = identify(
-			{ curve: stranger, bind: { sort: 'none', why: 'not-reached' } },
+			{ curve: stranger, bind: { type: 'none', why: 'not-reached' } },
 			cards
 		);
 		expect(matches.every(({ fits }) => fits === 'mismatch')).toBe(true);
@@ -406,7 +406,7 @@ describe('a tested spring onto a card', () => {
 	const spring = (tag: string, rate: number) => ({
 		tag,
 		curve: straight(rate),
-		bind: { sort: 'none', why: 'not-reached' } as const
+		bind: { type: 'none', why: 'not-reached' } as const
 	});
 	const card = {
 		id: '0197a000-0000-7000-8000-00000000c0de',

@@ -7,11 +7,11 @@ import type { Point } from '../spring/index.ts';
 import type { SpringBuild } from '../../parts/part/index.ts';
 import type { TesterNoise } from './sweep.ts';
 
-export const MODEL_SORTS = ['linear', 'progressive', 'dual', 'cone'] as const;
-export type ModelSort = (typeof MODEL_SORTS)[number];
+export const MODEL_TYPES = ['linear', 'progressive', 'dual', 'cone'] as const;
+export type ModelType = (typeof MODEL_TYPES)[number];
 
-/** The build that a made-up spring of a sort passes for. */
-export const BUILD_OF: Record<ModelSort, SpringBuild> = {
+/** The build that a made-up spring of a type passes for. */
+export const BUILD_OF: Record<ModelType, SpringBuild> = {
 	linear: 'single',
 	progressive: 'single',
 	dual: 'dual',
@@ -20,7 +20,7 @@ export const BUILD_OF: Record<ModelSort, SpringBuild> = {
 
 /** A made-up spring: its load at any height, and where it truly goes solid. */
 export interface SpringModel {
-	readonly sort: ModelSort;
+	readonly type: ModelType;
 	readonly free: number;
 	/** The height at which the first coil, or the whole cone, goes solid. */
 	readonly solid: number;
@@ -48,18 +48,18 @@ export const normal = (random: () => number) =>
 /** How much steeper the stack line of a solid spring and its press is than the spring. */
 const STACK = 30;
 
-/** A spring of a sort with figures drawn at random within what valve springs have. */
-export function randomSpring(sort: ModelSort, random: () => number): SpringModel {
+/** A spring of a type with figures drawn at random within what valve springs have. */
+export function randomSpring(type: ModelType, random: () => number): SpringModel {
 	const between = (least: number, most: number) => least + (most - least) * random();
 	const free = between(44, 58);
 	const rate = between(28, 70);
 	const solid = free - between(20, 27);
 	const over = (height: number) => Math.max(0, height);
-	switch (sort) {
+	switch (type) {
 		case 'linear': {
 			const stack = between(0.7, 1.3) * STACK * rate;
 			return {
-				sort,
+				type,
 				free,
 				solid,
 				load: (h) => rate * over(free - h) + stack * over(solid - h)
@@ -70,7 +70,7 @@ export function randomSpring(sort: ModelSort, random: () => number): SpringModel
 			const travel = free - solid;
 			const stack = between(0.7, 1.3) * STACK * rate;
 			return {
-				sort,
+				type,
 				free,
 				solid,
 				load: (h) => {
@@ -86,7 +86,7 @@ export function randomSpring(sort: ModelSort, random: () => number): SpringModel
 			const innerFree = free - between(2, 5);
 			const outerSolid = solid - between(0.8, 2.5);
 			return {
-				sort,
+				type,
 				free,
 				solid,
 				bend: innerFree,
@@ -102,7 +102,7 @@ export function randomSpring(sort: ModelSort, random: () => number): SpringModel
 			const begin = solid + between(5, 9);
 			const grows = between(1.5, 3);
 			return {
-				sort,
+				type,
 				free,
 				solid,
 				bend: begin,

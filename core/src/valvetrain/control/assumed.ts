@@ -9,7 +9,7 @@ export interface Assumed {
 	readonly damping: number;
 }
 
-/** Usual of each sort: soft with pushrods, hard with buckets. */
+/** Usual of each type: soft with pushrods, hard with buckets. */
 export const USUAL_TRAIN: Readonly<Record<Train, Assumed>> = {
 	pushrod: { stiffness: newtonsPerMm(4000), damping: 0.08 },
 	'rocker-on-head': { stiffness: newtonsPerMm(9000), damping: 0.08 },

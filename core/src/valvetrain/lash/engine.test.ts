@@ -90,8 +90,8 @@ describe('swap plan', () => {
 			]
 		);
 		expect(plan.map(({ from }) => from)).toEqual([
-			{ sort: 'station', label: '1E' },
-			{ sort: 'station', label: '1I' }
+			{ type: 'station', label: '1E' },
+			{ type: 'station', label: '1I' }
 		]);
 		expect(plan[0]!.lash).toBeCloseTo(0.3);
 	});
@@ -100,7 +100,7 @@ describe('swap plan', () => {
 			[follower('1I', 2.5, 0.32), follower('1E', 2.5, 0.5), follower('2I', 2.5, 0.9)],
 			[{ thickness: mm(2.7), count: 1 }]
 		);
-		expect(plan.map(({ from, shim }) => [from.sort, shim])).toEqual([
+		expect(plan.map(({ from, shim }) => [from.type, shim])).toEqual([
 			['stays', 2.5],
 			['stock', 2.7],
 			['order', 3.1]
@@ -156,9 +156,9 @@ describe('swap plan', () => {
 		return at >= 0 && a[at]! < b[at]!;
 	};
 	const scored = (followers: readonly Follower[], plan: readonly SwapStep[]) => [
-		plan.filter(({ from }) => from.sort === 'order').length,
-		plan.filter(({ from }) => from.sort === 'stock').length,
-		plan.filter(({ from }) => from.sort === 'station').length,
+		plan.filter(({ from }) => from.type === 'order').length,
+		plan.filter(({ from }) => from.type === 'stock').length,
+		plan.filter(({ from }) => from.type === 'station').length,
 		plan.reduce(
 			(sum, { shim }, i) => sum + Math.round(Math.abs(exactShim(followers[i]!) - shim) * 1000),
 			0
@@ -176,7 +176,7 @@ describe('swap plan', () => {
 					const followers = pairs.map(([shim, lash], i) => follower(`${i + 1}I`, shim, lash / 100));
 					const plan = swapPlan(followers, stock);
 					expect(scored(followers, plan)).toEqual(bruteForce(followers, stock));
-					const moved = plan.flatMap(({ from }) => (from.sort === 'station' ? [from.label] : []));
+					const moved = plan.flatMap(({ from }) => (from.type === 'station' ? [from.label] : []));
 					expect(new Set(moved).size).toBe(moved.length);
 				}
 			),

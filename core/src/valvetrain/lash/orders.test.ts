@@ -78,11 +78,11 @@ describe('events from durations', () => {
 });
 
 describe.each(ENGINES)('orders for %s', (_, arrangement, order) => {
-	it.each(SETTING_ORDERS)('“%s” sets every valve once, always on its base circle', (sort) => {
+	it.each(SETTING_ORDERS)('“%s” sets every valve once, always on its base circle', (type) => {
 		fc.assert(
 			fc.property(anyEvents, fc.constantFrom(2 as const, 4 as const), (events, per) => {
 				const valves = valvesOf(arrangement, order, per);
-				const stops = settingStops(sort, order, valves, events);
+				const stops = settingStops(type, order, valves, events);
 				const set = stops.flatMap((stop) => stop.valves);
 				expect(set.toSorted()).toEqual(valves.map(({ label }) => label).toSorted());
 				const step = 720 / order.length;
@@ -96,8 +96,8 @@ describe.each(ENGINES)('orders for %s', (_, arrangement, order) => {
 			{ numRuns: 60 }
 		);
 	});
-	it.each(SETTING_ORDERS)('“%s” turns the crankshaft one way, two turns at most', (sort) => {
-		const stops = settingStops(sort, order, valvesOf(arrangement, order), LONG_CAM);
+	it.each(SETTING_ORDERS)('“%s” turns the crankshaft one way, two turns at most', (type) => {
+		const stops = settingStops(type, order, valvesOf(arrangement, order), LONG_CAM);
 		expect(stops[0]!.turn).toBe(0);
 		for (const { turn } of stops.slice(1)) expect(turn).toBeGreaterThanOrEqual(0);
 		expect(stops.reduce((sum, { turn }) => sum + turn, stops[0]!.angle)).toBeLessThan(720);

@@ -25,9 +25,9 @@ export interface Weighed {
 export interface Diagnosis {
 	/** A cause, that it lies elsewhere, or that it is not known yet. */
 	readonly answer:
-		| { readonly sort: 'cause'; readonly cause: Cause }
-		| { readonly sort: 'elsewhere' }
-		| { readonly sort: 'not-known-yet' };
+		| { readonly type: 'cause'; readonly cause: Cause }
+		| { readonly type: 'elsewhere' }
+		| { readonly type: 'not-known-yet' };
 	/** Every cause, the likeliest first. */
 	readonly causes: readonly Weighed[];
 	/** What to do next; null where nothing is left that would tell anything. */
@@ -64,17 +64,17 @@ export function diagnose(
 	if (first!.cause === 'elsewhere' && (isSure || !worthwhile)) {
 		// It is said to lie elsewhere only once the train was gone over.
 		const [missing] = leftToDo;
-		if (missing === undefined) return { answer: { sort: 'elsewhere' }, causes, next: null };
+		if (missing === undefined) return { answer: { type: 'elsewhere' }, causes, next: null };
 		return {
-			answer: { sort: 'not-known-yet' },
+			answer: { type: 'not-known-yet' },
 			causes,
 			next: proposed.find(({ check }) => check === missing)!
 		};
 	}
-	const isBacked = first!.for.some((code) => (EVIDENCE[code] as EvidenceRule).sort !== 'said');
+	const isBacked = first!.for.some((code) => (EVIDENCE[code] as EvidenceRule).type !== 'said');
 	if (isSure && isBacked && first!.cause !== 'unlisted')
-		return { answer: { sort: 'cause', cause: first!.cause }, causes, next: null };
-	return { answer: { sort: 'not-known-yet' }, causes, next: worthwhile };
+		return { answer: { type: 'cause', cause: first!.cause }, causes, next: null };
+	return { answer: { type: 'not-known-yet' }, causes, next: worthwhile };
 }
 
 /** How likely a cause is in words, and what of all that was found speaks for and against it. */

@@ -47,21 +47,21 @@ describe('a diagnosis', () => {
 		expect(middle(faults.map(({ minutes }) => minutes)) / ALL_MINUTES).toBeLessThan(0.4);
 	});
 	it('says “look elsewhere” of trains in order, and hardly ever of a fault', () => {
-		expect(share(inOrder, ({ told }) => told.answer.sort === 'elsewhere')).toBeGreaterThanOrEqual(
+		expect(share(inOrder, ({ told }) => told.answer.type === 'elsewhere')).toBeGreaterThanOrEqual(
 			0.95
 		);
-		expect(share(faults, ({ told }) => told.answer.sort === 'elsewhere')).toBeLessThanOrEqual(0.02);
+		expect(share(faults, ({ told }) => told.answer.type === 'elsewhere')).toBeLessThanOrEqual(0.02);
 	});
 	it('says so only after the train was gone over', () => {
 		for (const { told, done } of inOrder)
-			if (told.answer.sort === 'elsewhere')
+			if (told.answer.type === 'elsewhere')
 				expect(done).toEqual(expect.arrayContaining([...BEFORE_ELSEWHERE]));
 	});
 	it('names no cause as found without a figure or a mark that is there', () => {
 		for (const { told, found } of cases) {
-			if (told.answer.sort !== 'cause') continue;
+			if (told.answer.type !== 'cause') continue;
 			const behind = told.causes[0]!.for.filter((code) => found[code] === 1);
-			expect(behind.some((code) => EVIDENCE[code].sort !== 'said')).toBe(true);
+			expect(behind.some((code) => EVIDENCE[code].type !== 'said')).toBe(true);
 		}
 	});
 });

@@ -48,7 +48,7 @@ export const BEFORE_ELSEWHERE = [
 export interface EvidenceRule {
 	readonly check: CheckCode;
 	/** Figures and marks stand behind a cause; what is only said does not. */
-	readonly sort: 'figure' | 'mark' | 'said';
+	readonly type: 'figure' | 'mark' | 'said';
 	/** Marks that come together count once. */
 	readonly group?: string;
 	/** How often a cause brings it; {@link EvidenceRule.else} of the rest. */
@@ -62,7 +62,7 @@ const figure = (
 	rest: HowOften = 'hardly-ever'
 ): EvidenceRule => ({
 	check,
-	sort: 'figure',
+	type: 'figure',
 	by,
 	else: rest
 });
@@ -71,10 +71,10 @@ const mark = (
 	by: EvidenceRule['by'],
 	group?: string,
 	rest: HowOften = 'hardly-ever'
-): EvidenceRule => ({ check, sort: 'mark', by, else: rest, ...(group && { group }) });
+): EvidenceRule => ({ check, type: 'mark', by, else: rest, ...(group && { group }) });
 const said = (by: EvidenceRule['by'], rest: HowOften): EvidenceRule => ({
 	check: 'ask',
-	sort: 'said',
+	type: 'said',
 	by,
 	else: rest
 });

@@ -22,7 +22,7 @@
 <div class="mt-4">
 	<RoundFigures {station} quantity="installed-height" />
 	<p class="mt-3">Shims as chosen: <b class="figure">{shims}</b></p>
-	{#if station.shim?.answer.sort === 'fit'}
+	{#if station.shim?.answer.type === 'fit'}
 		<p class="mt-2 flex flex-wrap items-center gap-3">
 			{write(shimAction(station.shim.answer, station.stack.shims), bench.units)}
 			<Button type="button" onclick={fit}>Take these shims</Button>

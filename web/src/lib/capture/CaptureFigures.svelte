@@ -22,7 +22,7 @@
 	const shown = $derived([
 		['Seat', load(figures.seat)],
 		['Open', load(figures.open)],
-		['Bind', bind.sort === 'bind' ? length(bind.height) : label('noBind', bind.why)],
+		['Bind', bind.type === 'bind' ? length(bind.height) : label('noBind', bind.why)],
 		['Energy', figures.energy === null ? '·' : `${figures.energy.toFixed(1)} J`]
 	] as const);
 </script>
@@ -35,7 +35,7 @@
 		</div>
 	{/each}
 </dl>
-{#if bind.sort === 'bind' && bind.stackPoints < 3}
+{#if bind.type === 'bind' && bind.stackPoints < 3}
 	<p class="mt-1">
 		<Mark state="watch" word /> Only {bind.stackPoints} points past coil bind: take at least 3
 	</p>

@@ -19,7 +19,7 @@
 		event.preventDefault();
 		const read = readLoss(lost);
 		problem = read.ok ? null : read.problem;
-		if (read.ok && (await keep({ sort: 'leak-down', loss: read.loss, most }))) lost = '';
+		if (read.ok && (await keep({ type: 'leak-down', loss: read.loss, most }))) lost = '';
 	}
 </script>
 

@@ -38,7 +38,7 @@
 		trialProblem = tried && !tried.ok ? tried.problem : null;
 		if (!read.ok || (tried && !tried.ok)) return;
 		const check = {
-			sort: 'piston-to-valve',
+			type: 'piston-to-valve',
 			method,
 			...(tried && { gasket: tried.text }),
 			points: read.value

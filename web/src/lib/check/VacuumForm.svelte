@@ -19,7 +19,7 @@
 		event.preventDefault();
 		const read = readVacuum({ reached, seconds }, unit);
 		problems = read.ok ? {} : read.problems;
-		if (read.ok && (await keep({ sort: 'vacuum', least: wanted.least, ...read.value })))
+		if (read.ok && (await keep({ type: 'vacuum', least: wanted.least, ...read.value })))
 			reached = '';
 	}
 </script>

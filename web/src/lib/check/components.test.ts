@@ -17,7 +17,7 @@ const stamp = () => ({
 	at: '2026-11-24T09:00:00Z'
 });
 const vacuum = (reached: string): Check => ({
-	sort: 'vacuum',
+	type: 'vacuum',
 	station: '1I',
 	reached,
 	least: '15 inHg',
@@ -46,7 +46,7 @@ describe('the checks so far', () => {
 	});
 	it('name the passage that touches', () => {
 		job.checks.push({
-			sort: 'passage',
+			type: 'passage',
 			station: '2E',
 			passage: 'pushrod',
 			passes: false,
@@ -56,7 +56,7 @@ describe('the checks so far', () => {
 	});
 	it('have the least room to the piston, judged', () => {
 		job.checks.push({
-			sort: 'piston-to-valve',
+			type: 'piston-to-valve',
 			station: '3I',
 			method: 'clay',
 			points: [

@@ -62,7 +62,7 @@
 		</li>
 		{#if train}
 			<li>
-				The train that gives: {label('train', train.sort)}, stiffness
+				The train that gives: {label('train', train.type)}, stiffness
 				<span class="figure">{bench.rate(train.stiffness)} {rateUnit(bench.units)}</span> at the
 				valve ± {percent(STIFFNESS_SPREAD)}, damping {percent(train.damping)} of critical; seat
 				<span class="figure">{bench.rate(USUAL_SEAT.stiffness)} {rateUnit(bench.units)}</span>. A

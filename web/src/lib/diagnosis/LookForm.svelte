@@ -83,7 +83,7 @@
 			>
 				{capital(findings[code]!)}
 			</Checkbox>
-			{#if isSeen(code) && EVIDENCE[code].sort !== 'said'}
+			{#if isSeen(code) && EVIDENCE[code].type !== 'said'}
 				<TextField
 					class="w-44"
 					label="At valves"

@@ -52,7 +52,7 @@ export function marksSeen(looks: Iterable<Look>, pictured: readonly EvidenceCode
 	const marks = new Map<EvidenceCode, readonly string[]>(pictured.map((code) => [code, []]));
 	for (const { seen } of looks)
 		for (const { evidence, stations = [] } of seen)
-			if (EVIDENCE[evidence].sort !== 'said') marks.set(evidence, stations);
+			if (EVIDENCE[evidence].type !== 'said') marks.set(evidence, stations);
 	return [...marks].map(([evidence, stations]) => ({ evidence, stations }));
 }
 

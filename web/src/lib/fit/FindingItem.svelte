@@ -69,7 +69,7 @@
 			>
 		{:else}<Mark state={mark} word />{/if}
 		<b>{ruleWords(finding.rule).title}</b>
-		<span class="text-[13px] text-soft">{placeOf(finding)} · {finding.rule}</span>
+		<span class="text-[13px] text-soft">{placeOf(finding)}</span>
 	</p>
 	<p class="mt-0.5">{write(finding.compared, bench.units)}</p>
 	<p class="mt-0.5 text-[13px] text-soft">{ruleWords(finding.rule).why}</p>
@@ -78,7 +78,7 @@
 			Accepted by {book.initials(finding.acceptance.person)}: {finding.acceptance.reason}
 			<Button
 				onclick={() => say(false, 'withdrawn')}
-				aria-label="Withdraw the acceptance of {finding.rule}"
+				aria-label="Withdraw the acceptance of {ruleWords(finding.rule).title}"
 				look="quiet"
 				class="ml-1">Withdraw</Button
 			>
@@ -107,7 +107,7 @@
 			<form class="mt-2 flex flex-wrap items-end gap-2" onsubmit={accept}>
 				<Input
 					class="flex-1"
-					aria-label="Reason for accepting {finding.rule}"
+					aria-label="Reason for accepting {ruleWords(finding.rule).title}"
 					placeholder="Reason"
 					bind:value={reason}
 					required

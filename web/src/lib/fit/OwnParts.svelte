@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** Stations that have a part of their own in place of their kind's. */
 	import {
-		SORT_OF,
+		TYPE_OF,
 		STATION_PARTS,
 		type LibraryPart,
 		type StationPart,
@@ -24,7 +24,7 @@
 	let problem = $state<string | null>(null);
 
 	const own = $derived(book.job.stations.filter((entry) => entry.parts));
-	const choices = $derived(library.filter((part) => part.sort === SORT_OF[place] && !part.retired));
+	const choices = $derived(library.filter((part) => part.type === TYPE_OF[place] && !part.retired));
 
 	async function add(event: SubmitEvent) {
 		event.preventDefault();
@@ -79,7 +79,7 @@
 		<Combobox
 			aria-label="Its own part"
 			placeholder="choose"
-			remember={SORT_OF[place]}
+			remember={TYPE_OF[place]}
 			options={choices.map(({ part }) => ({ value: part.id!, label: part.name }))}
 			bind:value={chosen}
 		/>

@@ -19,7 +19,7 @@
 		{#each unknown as finding (finding.key)}
 			<li class="border-b border-hair py-1">
 				{ruleWords(finding.rule).title}
-				<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
+				<span class="text-soft">{placeOf(finding)}</span>
 				<span class="block text-soft">
 					needs {#each finding.missing as need, i (need.code)}{i > 0 ? ', ' : ''}<NeedLink
 							{need}
@@ -36,7 +36,7 @@
 		{#each passing as finding (finding.key)}
 			<li class="border-b border-hair py-1">
 				{ruleWords(finding.rule).title}
-				<span class="text-soft">{placeOf(finding)} · {finding.rule}</span>
+				<span class="text-soft">{placeOf(finding)}</span>
 			</li>
 		{/each}
 	</ul>

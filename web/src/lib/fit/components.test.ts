@@ -36,8 +36,8 @@ describe('a finding', () => {
 	it('says what is compared, where, and why it matters', () => {
 		job.setup.kinds.exhaust.locks!.angle = 7;
 		around = atBench(job);
-		const html = item(({ rule, kind }) => rule === 'F3' && kind === 'exhaust');
-		expect(html).toContain('data-finding="F3 Exhaust"');
+		const html = item(({ rule, kind }) => rule === 'lock-angle' && kind === 'exhaust');
+		expect(html).toContain('data-finding="lock-angle Exhaust"');
 		expect(words(html)).toMatch(/Exhaust .*locks 7°, retainer 10°/);
 		expect(words(html)).toContain('stop');
 	});

@@ -13,11 +13,11 @@
 	}
 	let { field, path, value = $bindable(), problem, label }: Props = $props();
 	const about = $derived(problem ? `${path}-problem` : undefined);
-	const numeric = $derived(field.sort !== 'text');
-	const choices = $derived(field.sort === 'yes-no' ? ['yes', 'no'] : field.choices);
+	const numeric = $derived(field.type !== 'text');
+	const choices = $derived(field.type === 'yes-no' ? ['yes', 'no'] : field.choices);
 	// A choice that may be left open has an empty one; these stand at their first.
 	const always = $derived(
-		/(\.sort|\.source|\.engine|method|lifters|measuringOrder|chamberOpen)$/.test(path)
+		/(\.type|\.source|\.engine|method|lifters|measuringOrder|chamberOpen)$/.test(path)
 	);
 </script>
 

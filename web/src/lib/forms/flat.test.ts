@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { INCH_POUND, METRIC } from '@zinc-ledger/core';
 import { flatten, understood, unflatten, type FieldSpec } from './flat.ts';
 
-const field = (path: string, sort: FieldSpec['sort']): FieldSpec => ({ path, label: path, sort });
+const field = (path: string, type: FieldSpec['type']): FieldSpec => ({ path, label: path, type });
 const FIELDS = [
 	field('name', 'text'),
 	field('outer.wire', 'length'),
@@ -62,8 +62,8 @@ describe('what a typed text stands for', () => {
 		['.5', 'number', 0.5],
 		['wide', 'length', 'wide'],
 		['maybe', 'yes-no', 'maybe']
-	] as const)('%s as %s is %j', (typed, sort, value) => {
-		expect(understood(typed, sort, INCH_POUND)).toEqual(value);
+	] as const)('%s as %s is %j', (typed, type, value) => {
+		expect(understood(typed, type, INCH_POUND)).toEqual(value);
 	});
 	it('takes the units the person reads', () => {
 		expect(understood('34.5', 'length', METRIC)).toBe('34.5 mm');

@@ -4,7 +4,7 @@
  */
 import { rateUnit, readEntry, readSignedEntry, withUnit, type Units } from '@zinc-ledger/core';
 
-export type FieldSort =
+export type FieldType =
 	| 'text'
 	| 'choice'
 	| 'yes-no'
@@ -24,7 +24,7 @@ export interface FieldSpec {
 	/** Path within the document: "outer.wire". */
 	readonly path: string;
 	readonly label: string;
-	readonly sort: FieldSort;
+	readonly type: FieldType;
 	readonly choices?: readonly string[];
 	/** What the choices are called. */
 	readonly names?: Readonly<Record<string, string>>;
@@ -63,16 +63,16 @@ export function unflatten(
 ): Plain {
 	const document = structuredClone(base ?? {}) as Plain;
 	for (const { path } of fields) remove(document, path);
-	for (const { path, sort } of fields) {
+	for (const { path, type } of fields) {
 		const typed = (values[path] ?? '').trim();
-		if (typed !== '') put(document, path, understood(typed, sort, units));
+		if (typed !== '') put(document, path, understood(typed, type, units));
 	}
 	return document;
 }
 
 /** What a typed text stands for; what cannot be read is handed on for the schema to refuse. */
-export function understood(typed: string, sort: FieldSort, units: Units): unknown {
-	switch (sort) {
+export function understood(typed: string, type: FieldType, units: Units): unknown {
+	switch (type) {
 		case 'text':
 		case 'choice':
 			return typed;
@@ -102,7 +102,7 @@ export function understood(typed: string, sort: FieldSort, units: Units): unknow
 			return typed.split(';').map((one) => understood(one.trim(), 'length', units));
 		case 'length':
 		case 'signed-length': {
-			const entry = (sort === 'length' ? readEntry : readSignedEntry)(typed, units.length);
+			const entry = (type === 'length' ? readEntry : readSignedEntry)(typed, units.length);
 			return entry.ok ? entry.text : typed;
 		}
 	}

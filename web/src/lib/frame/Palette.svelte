@@ -22,8 +22,8 @@
 
 	const lines = $derived(
 		shown.map((found, i) => ({
-			key: `${i} ${found.sort} ${found.href}`,
-			sort: label('found', found.sort),
+			key: `${i} ${found.type} ${found.href}`,
+			type: label('found', found.type),
 			name: found.name,
 			detail: capital(found.detail),
 			found

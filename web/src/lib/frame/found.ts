@@ -1,11 +1,11 @@
 /** What the palette finds: in the shop's records, or among pages and stations at hand. */
-import { PART_SORTS } from '@zinc-ledger/core';
+import { PART_TYPES } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
 import { stationTyped } from '$lib/job/typed-station';
 import { PLACES } from './places';
 
 export interface Found {
-	readonly sort:
+	readonly type:
 		| 'job'
 		| 'customer'
 		| 'engine'
@@ -22,19 +22,19 @@ export interface Found {
 }
 
 const PAGES: readonly Found[] = [
-	{ sort: 'page', name: 'Jobs', detail: '', href: '/' },
-	...PLACES.map(([href, name]) => ({ sort: 'page' as const, name, detail: '', href })),
-	{ sort: 'page', name: 'Operator and units', detail: '', href: '/bench' },
-	{ sort: 'action', name: 'New job', detail: 'take a head in', href: '/jobs/new' },
-	{ sort: 'page', name: 'Shop policies', detail: 'limits and choices', href: '/policies' },
-	{ sort: 'page', name: 'Templates of engines', detail: '', href: '/templates' },
-	{ sort: 'action', name: 'Add a kit', detail: 'from its paper', href: '/kits/new' },
-	{ sort: 'action', name: 'Add a gauge', detail: '', href: '/gauges/new' },
-	...PART_SORTS.map((sort) => ({
-		sort: 'action' as const,
-		name: `Add a part: ${label('part', sort)}`,
+	{ type: 'page', name: 'Jobs', detail: '', href: '/' },
+	...PLACES.map(([href, name]) => ({ type: 'page' as const, name, detail: '', href })),
+	{ type: 'page', name: 'Operator and units', detail: '', href: '/bench' },
+	{ type: 'action', name: 'New job', detail: 'take a head in', href: '/jobs/new' },
+	{ type: 'page', name: 'Shop policies', detail: 'limits and choices', href: '/policies' },
+	{ type: 'page', name: 'Templates of engines', detail: '', href: '/templates' },
+	{ type: 'action', name: 'Add a kit', detail: 'from its paper', href: '/kits/new' },
+	{ type: 'action', name: 'Add a gauge', detail: '', href: '/gauges/new' },
+	...PART_TYPES.map((type) => ({
+		type: 'action' as const,
+		name: `Add a part: ${label('part', type)}`,
 		detail: '',
-		href: `/parts/new?sort=${sort}`
+		href: `/parts/new?type=${type}`
 	}))
 ];
 
@@ -71,7 +71,7 @@ export function foundHere(
 		...(job && station
 			? [
 					{
-						sort: 'station' as const,
+						type: 'station' as const,
 						name: station,
 						detail: job.number,
 						href: `/jobs/${job.id}?at=${station}`

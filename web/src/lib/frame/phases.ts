@@ -116,7 +116,7 @@ export const jobPages = (job: Pick<Book['job'], 'id' | 'number' | 'stations'> & 
 			href: `${root}${PAGES[name]}`
 		})),
 		...PHASES.flatMap((phase) => viewsOf(phase, root, job)).filter(({ isFile }) => !isFile)
-	].map(({ name, href }) => ({ sort: 'page' as const, name, detail: number, href }));
+	].map(({ name, href }) => ({ type: 'page' as const, name, detail: number, href }));
 };
 
 /** Whether an address is that of an item; a page's own questions do not make it another. */

@@ -10,7 +10,7 @@ import {
 
 /** The correction in force of a gauge, said: "+0.001 in" or "× 0.9990 + 0.4 N". */
 export function correctionWords(gauge: Gauge, checks: readonly GaugeCheck[], units: Units): string {
-	const said = READS[gauge.sort].flatMap((dimension) => {
+	const said = READS[gauge.type].flatMap((dimension) => {
 		const { gain, offset, residuals } = correctionInForce(checks, dimension);
 		if (residuals.length === 0) return [];
 		const shown =

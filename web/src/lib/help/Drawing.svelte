@@ -54,19 +54,19 @@
 	{#if topic === 'piston'}
 		<path d="M60 {AT.piston} H200" class="stroke-ink" />
 	{/if}
-	{#if mark.sort === 'between'}
+	{#if mark.type === 'between'}
 		<g class="stroke-stop" stroke-width="2">
 			<path d="M150 {mark.from} H{X + 8} M150 {mark.to} H{X + 8}" stroke-dasharray="3 3" />
 			<path d="M{X} {mark.from} V{mark.to}" stroke-width="4" />
 		</g>
-	{:else if mark.sort === 'across'}
+	{:else if mark.type === 'across'}
 		{@const left = AXIS + mark.aside - mark.width / 2}
 		{@const right = AXIS + mark.aside + mark.width / 2}
 		<g class="stroke-stop" stroke-width="2">
 			<path d="M{left} {mark.at - 10} v20 M{right} {mark.at - 10} v20" />
 			<path d="M{left - 34} {mark.at} h32 M{right + 34} {mark.at} h-32" stroke-width="4" />
 		</g>
-	{:else if mark.sort === 'part'}
+	{:else if mark.type === 'part'}
 		<rect
 			x="70"
 			y={mark.from}

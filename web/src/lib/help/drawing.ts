@@ -21,38 +21,38 @@ export const AT = {
 } as const;
 
 export type Mark =
-	| { readonly sort: 'between'; readonly from: number; readonly to: number }
+	| { readonly type: 'between'; readonly from: number; readonly to: number }
 	/** A force that pushes the retainer up, at this level. */
-	| { readonly sort: 'force'; readonly at: number }
+	| { readonly type: 'force'; readonly at: number }
 	/** From side to side, at this level: about the stem’s axis, or so far to its right. */
 	| {
-			readonly sort: 'across';
+			readonly type: 'across';
 			readonly at: number;
 			readonly width: number;
 			readonly aside: number;
 	  }
 	/** A part of the stack, drawn full. */
-	| { readonly sort: 'part'; readonly from: number; readonly to: number };
+	| { readonly type: 'part'; readonly from: number; readonly to: number };
 
 const across = (at: number, width: number, aside = 0): Mark => ({
-	sort: 'across',
+	type: 'across',
 	at,
 	width,
 	aside
 });
-const between = (from: number, to: number): Mark => ({ sort: 'between', from, to });
-const part = (from: number, to: number): Mark => ({ sort: 'part', from, to });
+const between = (from: number, to: number): Mark => ({ type: 'between', from, to });
+const part = (from: number, to: number): Mark => ({ type: 'part', from, to });
 
 export const MARKS: Readonly<Record<HelpTopic, Mark>> = {
 	height: between(AT.retainer, AT.shim),
 	bare: between(AT.retainer, AT.pocket),
 	built: between(AT.retainer, AT.shim),
-	seatLoad: { sort: 'force', at: AT.retainer },
-	headLoad: { sort: 'force', at: AT.retainer },
-	loss: { sort: 'force', at: AT.retainer },
-	netSeatLoad: { sort: 'force', at: AT.seat },
-	controlLimit: { sort: 'force', at: AT.atLift },
-	openLoad: { sort: 'force', at: AT.atLift },
+	seatLoad: { type: 'force', at: AT.retainer },
+	headLoad: { type: 'force', at: AT.retainer },
+	loss: { type: 'force', at: AT.retainer },
+	netSeatLoad: { type: 'force', at: AT.seat },
+	controlLimit: { type: 'force', at: AT.atLift },
+	openLoad: { type: 'force', at: AT.atLift },
 	bindMargin: between(AT.atLift, AT.solid),
 	cushion: between(AT.atLift, AT.solid),
 	sealClearance: between(AT.atLift + 8, AT.seal),
@@ -82,4 +82,4 @@ export const MARKS: Readonly<Record<HelpTopic, Mark>> = {
 /** Whether what is marked is seen at full lift. */
 export const isAtLift = (mark: Mark): boolean =>
 	('from' in mark && (mark.from === AT.atLift || mark.from === AT.atLift + 8)) ||
-	(mark.sort === 'force' && mark.at === AT.atLift);
+	(mark.type === 'force' && mark.at === AT.atLift);

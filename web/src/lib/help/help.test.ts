@@ -8,8 +8,8 @@ import { AT, isAtLift, MARKS } from './drawing.ts';
 describe('the drawing of an explanation', () => {
 	it.each(HELP_TOPICS)('marks %s within the stack, and says so', (topic) => {
 		const mark = MARKS[topic];
-		if (mark.sort === 'across') expect(mark.width).toBeGreaterThan(0);
-		else if (mark.sort !== 'force') {
+		if (mark.type === 'across') expect(mark.width).toBeGreaterThan(0);
+		else if (mark.type !== 'force') {
 			expect(mark.from).toBeLessThan(mark.to);
 			expect(mark.from).toBeGreaterThanOrEqual(AT.rocker);
 			expect(mark.to).toBeLessThanOrEqual(AT.piston);

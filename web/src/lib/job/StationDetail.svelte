@@ -76,7 +76,7 @@
 		</ul>
 	{/if}
 
-	{#if station.shim?.answer.sort === 'fit' && station.shim.outcome}
+	{#if station.shim?.answer.type === 'fit' && station.shim.outcome}
 		{@const { outcome } = station.shim}
 		<div class="border-t border-rule py-2">
 			<p class="font-semibold">

@@ -166,7 +166,7 @@ export class Book {
 
 	/** Puts the shims that are suggested into a station's build, in the unit that the stock is counted in. @returns what went wrong, or null */
 	async fitSuggested({ label, shim }: StationSheet, person: Person | null): Promise<string | null> {
-		if (shim?.answer.sort !== 'fit') return null;
+		if (shim?.answer.type !== 'fit') return null;
 		if (!person) return tell(message('server.operator-required'));
 		const unit = this.job.setup.shimStock[0]?.thickness.endsWith('in') ? 'in' : 'mm';
 		return this.fit(

@@ -1,15 +1,15 @@
 /** What is asked of a kit, in the order of its paper: one list for the page and for reading it. */
 import { CAP_SEATS, GROOVES, SPRING_BUILDS, type KitPlace } from '@zinc-ledger/core';
-import type { FieldSort, FieldSpec } from '$lib/forms/flat';
+import type { FieldType, FieldSpec } from '$lib/forms/flat';
 import { labelsOf, type Labels } from '@zinc-ledger/words';
 
 /** A field of the paper; its path begins with the place of the part that it is of. */
 export type PaperField = FieldSpec;
-const field = (path: string, label: string, sort: FieldSort = 'length') => ({ path, label, sort });
+const field = (path: string, label: string, type: FieldType = 'length') => ({ path, label, type });
 const choice = (path: string, label: string, choices: readonly string[], of: keyof Labels) => ({
 	path,
 	label,
-	sort: 'choice' as const,
+	type: 'choice' as const,
 	choices,
 	names: labelsOf(of)
 });

@@ -29,8 +29,8 @@ const refused = (...from: Parameters<typeof read>) => {
 	const kit = read(...from);
 	return kit.ok ? {} : kit.problems;
 };
-const named = (parts: readonly LibraryPart[], sort: string) =>
-	parts.filter((one) => one.sort === sort).map(({ part }) => part);
+const named = (parts: readonly LibraryPart[], type: string) =>
+	parts.filter((one) => one.type === type).map(({ part }) => part);
 
 describe('a kit from its paper', () => {
 	it('makes the parts that it names with what is known of them', () => {
@@ -57,7 +57,7 @@ describe('a kit from its paper', () => {
 		expect(kit.kinds.exhaust.spring).not.toBe(kit.kinds.intake.spring);
 	});
 	it('takes a part whose name the library has, and leaves out what the box has none of', () => {
-		const there = { sort: 'seal', part: { id: newId(), name: 'Low seal' } } as LibraryPart;
+		const there = { type: 'seal', part: { id: newId(), name: 'Low seal' } } as LibraryPart;
 		const { kit, parts } = made({ ...PAPER, 'box.locks': '0', 'box.spring': '16' }, (place) =>
 			place === 'seal' ? there : undefined
 		);

@@ -24,7 +24,7 @@ export function paperOfKit(kit: Kit, parts: ReadonlyMap<string, LibraryPart>, ki
 	const seal = parts.get(kit.kinds[kind].seal ?? '')?.part.name;
 	const locator = parts.get(kit.kinds[kind].locator ?? '')?.part.name;
 	const named = { ...(seal && { seal }), ...(locator && { locator }) };
-	if (spring?.sort !== 'spring') return { openLift: null, ...named };
+	if (spring?.type !== 'spring') return { openLift: null, ...named };
 	const { seat, open, bind, maxLift } = spring.part;
 	return {
 		seat,

@@ -8,7 +8,7 @@ import {
 	messageOf,
 	MM_PER,
 	readEntry,
-	SORT_OF,
+	TYPE_OF,
 	springFaults,
 	type Kind,
 	type Kit,
@@ -151,7 +151,7 @@ function partFrom(
 		id: newId()
 	};
 	const problems = place === 'spring' ? openHeight(part, own, units) : {};
-	const read = libraryPartOf(SORT_OF[place]).safeParse({ sort: SORT_OF[place], part });
+	const read = libraryPartOf(TYPE_OF[place]).safeParse({ type: TYPE_OF[place], part });
 	if (!read.success) {
 		for (const issue of read.error.issues) {
 			const path = `${place}.${issue.path.slice(1).join('.')}`;
@@ -161,7 +161,7 @@ function partFrom(
 		return { problems };
 	}
 	const libraryPart = read.data as LibraryPart;
-	if (libraryPart.sort === 'spring')
+	if (libraryPart.type === 'spring')
 		for (const { field, text } of springFaults(libraryPart.part))
 			problems[onThePage(`${place}.${field}`)] ??= tell(text);
 	return Object.keys(problems).length > 0 ? { problems } : { part: libraryPart, isNew: true };

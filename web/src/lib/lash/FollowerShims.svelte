@@ -31,7 +31,7 @@
 	const picks = $derived(followerPicks(book.job, swaps, shims));
 	const toTake = $derived(picks.filter((pick) => pick.take > 0));
 	const inHand = $derived(picks.filter((pick) => pick.inHand > 0));
-	const moving = $derived(swaps.filter(({ from }) => from.sort !== 'stays'));
+	const moving = $derived(swaps.filter(({ from }) => from.type !== 'stays'));
 	let shelf = $derived(writeStock(book.job.setup.followerStock));
 	let problem = $state<string | null>(null);
 	const { length } = bench;
@@ -88,10 +88,10 @@
 {#if swaps.length > 0}
 	<p class="mt-1">
 		<b>{moving.length}</b> of {swaps.length} change:
-		{swaps.filter(({ from }) => from.sort === 'station').length} swapped,
-		{swaps.filter(({ from }) => from.sort === 'stock').length} from stock,
-		<span class={swaps.some(({ from }) => from.sort === 'order') ? 'font-semibold text-watch' : ''}>
-			{swaps.filter(({ from }) => from.sort === 'order').length} to order</span
+		{swaps.filter(({ from }) => from.type === 'station').length} swapped,
+		{swaps.filter(({ from }) => from.type === 'stock').length} from stock,
+		<span class={swaps.some(({ from }) => from.type === 'order') ? 'font-semibold text-watch' : ''}>
+			{swaps.filter(({ from }) => from.type === 'order').length} to order</span
 		>. No plan takes fewer new shims.
 	</p>
 	<Table class="mt-2 text-[14px]" aria-label="Swap plan">
@@ -107,9 +107,9 @@
 					<th scope="row" class="figure text-left">{step.label}</th>
 					<td class="figure text-right">{length(step.shim)}</td>
 					<td class="pl-4">
-						{step.from.sort === 'station'
+						{step.from.type === 'station'
 							? `out of ${step.from.label}`
-							: step.from.sort === 'stock'
+							: step.from.type === 'stock'
 								? 'stock'
 								: 'to be ordered'}
 					</td>

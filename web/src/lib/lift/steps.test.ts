@@ -18,7 +18,7 @@ const INCHES = { length: 'in', load: 'lbf' } as const;
 const job = demoJob('2417-straight-six');
 const sheet = evaluate(job);
 const locks: LibraryPart = {
-	sort: 'locks',
+	type: 'locks',
 	part: {
 		...job.setup.kinds.intake.locks!,
 		id: '0197a000-0000-7000-8000-000000000001',
@@ -52,17 +52,17 @@ describe('a step', () => {
 	it('is read in the bench’s units, with its sign where it has one', () => {
 		expect(figureStep('locks', '-50', true, INCHES)).toEqual({
 			ok: true,
-			step: { sort: 'locks', by: '-0.050 in', keepsHeight: true }
+			step: { type: 'locks', by: '-0.050 in', keepsHeight: true }
 		});
 		expect(figureStep('seals-home', '0.020', true, INCHES)).toEqual({
 			ok: true,
-			step: { sort: 'seals-home', by: '0.020 in' }
+			step: { type: 'seals-home', by: '0.020 in' }
 		});
 		expect(figureStep('lift', 'much', true, INCHES).ok).toBe(false);
 	});
 	it('of a part or a kit holds what it puts in', () => {
 		expect(partStep(`locks ${locks.part.id}`, 'intake', sheet, library, true)).toEqual({
-			sort: 'parts',
+			type: 'parts',
 			parts: [{ place: 'locks', part: locks.part }],
 			keepsHeight: true
 		});
@@ -75,8 +75,8 @@ describe('a step', () => {
 
 describe('the table of steps', () => {
 	const steps: ChangeStep[] = [
-		{ sort: 'seals-home', by: '0.020 in' },
-		{ sort: 'locks', by: '0.050 in', keepsHeight: true }
+		{ type: 'seals-home', by: '0.020 in' },
+		{ type: 'locks', by: '0.050 in', keepsHeight: true }
 	];
 	const stepped = inSteps(job, sheet, 'intake', steps);
 	it('has every figure after each, for no two changes move the same', () => {

@@ -3,7 +3,7 @@ import {
 	outfitOf,
 	readEntry,
 	readSignedEntry,
-	SORT_OF,
+	TYPE_OF,
 	tallied,
 	type ChangeStep,
 	type Kind,
@@ -45,13 +45,13 @@ export interface Library {
 export function stepOptions({ parts, kits }: Library, kind: Kind): Option[] {
 	return [
 		{ value: '', label: 'choose' },
-		...FIGURE_STEPS.map((sort) => ({ value: sort, label: FIGURE_STEP_NAMES[sort] })),
+		...FIGURE_STEPS.map((type) => ({ value: type, label: FIGURE_STEP_NAMES[type] })),
 		...kits
 			.filter(({ kinds }) => kinds[kind].spring)
 			.map(({ id, name }) => ({ value: `kit ${id}`, label: `Kit: ${name}` })),
 		...PLACES.flatMap((place) =>
 			parts
-				.filter(({ sort, retired }) => sort === SORT_OF[place] && !retired)
+				.filter(({ type, retired }) => type === TYPE_OF[place] && !retired)
 				.map(({ part }) => ({
 					value: `${place} ${part.id}`,
 					label: `${capital(label('slot', place))}: ${part.name}`
@@ -73,16 +73,16 @@ export type StepRead =
 
 /** A step by its figure. */
 export function figureStep(
-	sort: FigureStep,
+	type: FigureStep,
 	typed: string,
 	keepsHeight: boolean,
 	units: Units
 ): StepRead {
-	const read = sort === 'locks' ? readSignedEntry : readEntry;
+	const read = type === 'locks' ? readSignedEntry : readEntry;
 	const entry = read(typed, units.length);
 	if (!entry.ok) return entry;
 	const by = entry.text;
-	return { ok: true, step: sort === 'locks' ? { sort, by, keepsHeight } : { sort, by } };
+	return { ok: true, step: type === 'locks' ? { type, by, keepsHeight } : { type, by } };
 }
 
 /** A step by its part or kit; a part brings what must come with it, where the library has that. */
@@ -102,14 +102,14 @@ export function partStep(
 			const found = byId.get(part);
 			return found ? [{ place: at as StationPart, part: found }] : [];
 		});
-		return { sort: 'parts', parts: held, keepsHeight: false };
+		return { type: 'parts', parts: held, keepsHeight: false };
 	}
 	const part = byId.get(id);
 	if (!part) return null;
 	const contexts = now.fitContexts.flatMap(({ context }) => (context.kind === kind ? context : []));
 	const alone = { place, part };
 	return {
-		sort: 'parts',
+		type: 'parts',
 		parts: outfitOf(contexts, alone, parts) ?? [alone],
 		keepsHeight: keepsHeight && movesLocks(choice)
 	};

@@ -75,13 +75,13 @@ const own = { post: (news: ToTab) => hear(news) };
 
 function hear(news: ToTab): void {
 	unanswered = 0;
-	if (news.sort === 'alive') return;
-	if (news.sort === 'message') {
+	if (news.type === 'alive') return;
+	if (news.type === 'message') {
 		for (const hears of listening.get(news.topic) ?? []) hears.message(news.text);
 		return;
 	}
 	for (const [topic, all] of listening) {
 		if (!topic.startsWith(`${news.kind}:`)) continue;
-		for (const hears of all) (news.sort === 'opened' ? hears.opened : hears.lost)?.();
+		for (const hears of all) (news.type === 'opened' ? hears.opened : hears.lost)?.();
 	}
 }

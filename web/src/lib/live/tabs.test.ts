@@ -34,8 +34,8 @@ describe('the tabs of one browser', () => {
 		tabs.hear(b, { topics: ['job:b'] });
 		jobs.hears.message('job:a', '{}');
 		jobs.hears.opened();
-		expect(a.heard.map(({ sort }) => sort)).toEqual(['alive', 'message', 'opened']);
-		expect(b.heard.map(({ sort }) => sort)).toEqual(['alive', 'opened']);
+		expect(a.heard.map(({ type }) => type)).toEqual(['alive', 'message', 'opened']);
+		expect(b.heard.map(({ type }) => type)).toEqual(['alive', 'opened']);
 	});
 	it('leave by listening to nothing, and are forgotten where they fell silent', () => {
 		const { tabs, tab, jobs } = opened();

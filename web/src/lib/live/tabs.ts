@@ -11,9 +11,9 @@ export interface FromTab {
 }
 /** To a tab. */
 export type ToTab =
-	| { readonly sort: 'alive' }
-	| { readonly sort: 'message'; readonly topic: string; readonly text: string }
-	| { readonly sort: 'opened' | 'lost'; readonly kind: string };
+	| { readonly type: 'alive' }
+	| { readonly type: 'message'; readonly topic: string; readonly text: string }
+	| { readonly type: 'opened' | 'lost'; readonly kind: string };
 
 /** A tab says that it lives so often; one that is silent for as long as this is gone. */
 export const SIGN_OF_LIFE = 4000;
@@ -35,9 +35,9 @@ export class Tabs {
 				kind,
 				newLine({
 					message: (topic, text) =>
-						this.#tell({ sort: 'message', topic, text }, (topics) => topics.has(topic)),
-					opened: () => this.#tell({ sort: 'opened', kind }, (topics) => has(topics, kind)),
-					lost: () => this.#tell({ sort: 'lost', kind }, (topics) => has(topics, kind))
+						this.#tell({ type: 'message', topic, text }, (topics) => topics.has(topic)),
+					opened: () => this.#tell({ type: 'opened', kind }, (topics) => has(topics, kind)),
+					lost: () => this.#tell({ type: 'lost', kind }, (topics) => has(topics, kind))
 				})
 			])
 		);
@@ -47,7 +47,7 @@ export class Tabs {
 	hear(port: Port, { topics }: FromTab, now = Date.now()): void {
 		this.#tabs.set(port, { topics: new Set(topics), seen: now });
 		for (const [other, { seen }] of this.#tabs) if (now - seen > GONE) this.#tabs.delete(other);
-		port.post({ sort: 'alive' });
+		port.post({ type: 'alive' });
 		for (const [kind, line] of this.#lines) {
 			const wanted = [...this.#tabs.values()].flatMap((tab) =>
 				[...tab.topics].filter((topic) => kindOf(topic) === kind)

@@ -21,17 +21,17 @@ describe('what is asked for', () => {
 				.filter((field) => isShown(field, asked.values))
 				.map(({ path }) => path.split('.').at(-1))
 		]);
-		expect(shown[1]).toEqual(['exhaust', ['sort', 'lobe', 'ratio', 'source', 'uncertainty']]);
+		expect(shown[1]).toEqual(['exhaust', ['type', 'lobe', 'ratio', 'source', 'uncertainty']]);
 		const typed = {
 			...asked.values,
 			'kinds.intake.lift.lobe': '360',
 			'kinds.intake.lift.ratio': '1.5',
-			'kinds.exhaust.lift.sort': 'valve',
+			'kinds.exhaust.lift.type': 'valve',
 			'kinds.exhaust.lift.valve': '13.2 mm'
 		};
 		const setup = Setup.parse(setupWith(typed, asked, job.setup, INCH_POUND));
 		expect(setup.kinds.intake.lift).toMatchObject({ lobe: '0.360 in', ratio: 1.5 });
-		expect(setup.kinds.exhaust.lift).toMatchObject({ sort: 'valve', valve: '13.2 mm' });
+		expect(setup.kinds.exhaust.lift).toMatchObject({ type: 'valve', valve: '13.2 mm' });
 		expect(setup.limits).toEqual(job.setup.limits);
 	});
 	it('is the figure of a part alone, and the rest of the part stays', () => {

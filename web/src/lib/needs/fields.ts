@@ -1,5 +1,5 @@
 /** Which fields are asked for where something is wanted, and the set-up that they make. */
-import type { Job, Kind, Need, PartSort, Setup, StationPart, Units } from '@zinc-ledger/core';
+import type { Job, Kind, Need, PartType, Setup, StationPart, Units } from '@zinc-ledger/core';
 import { flatten, unflatten, type Values } from '$lib/forms/flat';
 import { fieldsOf } from '$lib/parts/fields';
 import { JOB_FIELDS, KIND_GROUPS, type SetupFieldSpec } from '$lib/setup/fields';
@@ -21,8 +21,8 @@ export interface Asked {
 }
 
 const KIND_FIELDS = KIND_GROUPS.flatMap(({ fields }) => fields);
-const SORTS: Partial<Record<StationPart, PartSort>> = { lashCap: 'lash-cap' };
-const sortOf = (part: StationPart) => SORTS[part] ?? (part as PartSort);
+const TYPES: Partial<Record<StationPart, PartType>> = { lashCap: 'lash-cap' };
+const typeOf = (part: StationPart) => TYPES[part] ?? (part as PartType);
 const at = (root: string, field: SetupFieldSpec): SetupFieldSpec => ({
 	...field,
 	path: `${root}${field.path}`
@@ -42,7 +42,7 @@ export function askedFor(need: Need, kinds: readonly Kind[], { setup }: Pick<Job
 		const own = path.slice(root.length);
 		const head = own.split('.')[0]!;
 		const fields = part
-			? fieldsOf(sortOf(part)).filter((field) => field.path === own)
+			? fieldsOf(typeOf(part)).filter((field) => field.path === own)
 			: KIND_FIELDS.filter((field) => field.path === own || field.path.startsWith(`${head}.`));
 		return {
 			kind,

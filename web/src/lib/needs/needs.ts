@@ -56,12 +56,12 @@ export function fieldOfNeed(
 ): { readonly path: string; readonly part: StationPart | null } | null {
 	const name = code.slice('need.'.length);
 	if (OF_KIND[name]) {
-		const given = setup.kinds[kind].lift?.sort === 'valve' || name !== 'lift';
+		const given = setup.kinds[kind].lift?.type === 'valve' || name !== 'lift';
 		return { path: `kinds.${kind}.${given ? OF_KIND[name] : 'lift.lobe'}`, part: null };
 	}
 	if (OF_JOB[name]) return { path: OF_JOB[name], part: null };
-	const [sort = '', own] = OF_SPRING[name] ? ['spring', OF_SPRING[name]] : name.split('.');
-	const part = PLACES[sort] ?? (sort as StationPart);
+	const [type = '', own] = OF_SPRING[name] ? ['spring', OF_SPRING[name]] : name.split('.');
+	const part = PLACES[type] ?? (type as StationPart);
 	return own !== undefined && setup.kinds[kind][part]
 		? { path: `kinds.${kind}.${part}.${OF_PART[name] ?? own}`, part }
 		: null;

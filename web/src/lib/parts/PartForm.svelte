@@ -2,7 +2,7 @@
 	/** One part's fields; what is typed stays when the server will not have it. */
 	import { untrack, type Snippet } from 'svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
-	import type { PartSort } from '@zinc-ledger/core';
+	import type { PartType } from '@zinc-ledger/core';
 	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
 	import { focusNamed } from '$lib/forms/focus';
@@ -11,14 +11,14 @@
 	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
-		sort: PartSort;
+		type: PartType;
 		title: string;
 		initial: Values;
 		form: { message?: string; problems?: Record<string, string>; values?: Values } | null;
 		/** What else there is to do with this part. */
 		children?: Snippet;
 	}
-	let { sort, title, initial, form, children }: Props = $props();
+	let { type, title, initial, form, children }: Props = $props();
 	let values = $state(untrack(() => ({ ...(form?.values ?? initial) })));
 	const problems = $derived(form?.problems ?? {});
 </script>
@@ -30,11 +30,11 @@
 			<h1 class="text-xl font-semibold">{title}</h1>
 			<Alert problem={form?.message} />
 			<span class="ml-auto">{@render children?.()}</span>
-			<Button href="/parts?sort={sort}">Cancel</Button>
+			<Button href="/parts?type={type}">Cancel</Button>
 			<Button look="main">Save</Button>
 		</div>
 		<div class="mt-3 grid max-w-5xl gap-x-10 bench:grid-cols-2">
-			{#each fieldsOf(sort) as field (field.path)}
+			{#each fieldsOf(type) as field (field.path)}
 				<div class="grid grid-cols-[12rem_1fr] items-center gap-x-3 border-b border-hair py-1">
 					<span class="text-[13px] text-soft">{field.label}</span>
 					<div>

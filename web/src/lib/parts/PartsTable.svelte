@@ -1,6 +1,6 @@
 <script lang="ts">
-	/** The library's parts of one sort, with what is done to one: stock, copy, retire. */
-	import type { LibraryPart, PartSort } from '@zinc-ledger/core';
+	/** The library's parts of one type, with what is done to one: stock, copy, retire. */
+	import type { LibraryPart, PartType } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { flatten } from '$lib/forms/flat';
 	import { sendForm } from '$lib/forms/send-form.svelte';
@@ -11,7 +11,7 @@
 	import Table from '$lib/ui/Table.svelte';
 
 	interface Props {
-		sort: PartSort;
+		type: PartType;
 		parts: readonly LibraryPart[];
 		/** What was looked for. */
 		find: string;
@@ -19,9 +19,9 @@
 		stockProblem?: string | undefined;
 		stockOf?: string | undefined;
 	}
-	let { sort, parts, find, stockProblem, stockOf }: Props = $props();
+	let { type, parts, find, stockProblem, stockOf }: Props = $props();
 	let counting = $state<string | null>(null);
-	const fields = $derived(fieldsOf(sort).filter((field) => field.shown));
+	const fields = $derived(fieldsOf(type).filter((field) => field.shown));
 	const figure = (text: string) =>
 		text.replace(/^([+-]?[\d.]+) (in|mm|lbf|N|kgf)(\/\w+)?$/, '$1 $2$3');
 </script>
@@ -31,7 +31,7 @@
 		<tr>
 			<th class="pl-2">Name</th>
 			{#each fields as field (field.path)}
-				<th class="leading-tight {['text', 'choice'].includes(field.sort) ? '' : 'text-right'}"
+				<th class="leading-tight {['text', 'choice'].includes(field.type) ? '' : 'text-right'}"
 					>{field.label}</th
 				>
 			{/each}
@@ -51,7 +51,7 @@
 				</td>
 				{#each fields as field (field.path)}
 					<td
-						class="py-1 pr-3 {['text', 'choice'].includes(field.sort)
+						class="py-1 pr-3 {['text', 'choice'].includes(field.type)
 							? ''
 							: 'figure text-right text-[13px] whitespace-nowrap'}"
 					>
@@ -69,9 +69,9 @@
 						<a
 							class="flex min-h-11 bench:min-h-9 items-center underline"
 							aria-label="Copy {part.name}"
-							href="/parts/new?sort={sort}&copy={part.id}">Copy</a
+							href="/parts/new?type={type}&copy={part.id}">Copy</a
 						>
-						<form method="POST" action="?/retire&sort={sort}" use:sendForm>
+						<form method="POST" action="?/retire&type={type}" use:sendForm>
 							<input type="hidden" name="id" value={part.id} />
 							<input type="hidden" name="retired" value={retired ? 'no' : 'yes'} />
 							<Button aria-label="{retired ? 'Restore' : 'Retire'} {part.name}" look="quiet">
@@ -82,7 +82,7 @@
 					{#if counting === part.id}
 						<form
 							method="POST"
-							action="?/stock&sort={sort}"
+							action="?/stock&type={type}"
 							use:sendForm
 							class="flex items-end gap-2 py-1"
 						>
@@ -108,8 +108,8 @@
 		{:else}
 			<tr>
 				<td class="py-6 pl-2 text-soft" colspan={fields.length + 3}>
-					{find ? `No ${label('part', sort)} has “${find}” in it.` : 'None yet.'}
-					<a class="underline" href="/parts/new?sort={sort}">Add one</a>
+					{find ? `No ${label('part', type)} has “${find}” in it.` : 'None yet.'}
+					<a class="underline" href="/parts/new?type={type}">Add one</a>
 				</td>
 			</tr>
 		{/each}

@@ -1,7 +1,7 @@
-/** Parts of one sort as CSV: one row a part, one column a field; figures keep their units. */
+/** Parts of one type as CSV: one row a part, one column a field; figures keep their units. */
 import Papa from 'papaparse';
-import type { LibraryPart, PartSort, Units } from '@zinc-ledger/core';
-import { PART_SORTS } from '@zinc-ledger/core';
+import type { LibraryPart, PartType, Units } from '@zinc-ledger/core';
+import { PART_TYPES } from '@zinc-ledger/core';
 import { fieldNow, firstOf, pathText, valueNow, type Problem } from '@zinc-ledger/core/file';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { flatten, unflatten, type Values } from '$lib/forms/flat';
@@ -10,7 +10,7 @@ import { headingOf, withColumnUnit } from '$lib/csv/headings';
 import { fieldsOf, type PartField } from './fields';
 import { message, messageOf } from '@zinc-ledger/core';
 
-const ABOUT = ['id', 'sort', 'stock', 'retired', 'revision'] as const;
+const ABOUT = ['id', 'type', 'stock', 'retired', 'revision'] as const;
 
 /** What a part and its count stand at, as one text; empty where that is not known. */
 export type RevisionOf = (id: string) => string;
@@ -18,11 +18,11 @@ const NONE: RevisionOf = () => '';
 
 /** The parts as the text of a CSV file. */
 export function partsToCsv(
-	sort: PartSort,
+	type: PartType,
 	parts: readonly LibraryPart[],
 	revisionOf = NONE
 ): string {
-	const fields = fieldsOf(sort);
+	const fields = fieldsOf(type);
 	return (
 		Papa.unparse(
 			{
@@ -31,7 +31,7 @@ export function partsToCsv(
 					const values = flatten(part, fields);
 					return [
 						part.id,
-						sort,
+						type,
 						stock ?? '',
 						retired ? 'yes' : 'no',
 						revisionOf(part.id),
@@ -102,7 +102,7 @@ export function partsFromCsv(
 			text: message('import.csv', { says: says.toLowerCase() })
 		}));
 	const columns = meta.fields ?? [];
-	if (!columns.includes('sort') || !columns.some((column) => column.toLowerCase() === 'name')) {
+	if (!columns.includes('type') || !columns.some((column) => column.toLowerCase() === 'name')) {
 		return { ok: false, problems: [{ path: 'line 1', text: message('import.no-columns') }] };
 	}
 	const parts: LibraryPart[] = [];
@@ -110,15 +110,15 @@ export function partsFromCsv(
 	const seen = new Set<string>();
 	data.forEach((row, i) => {
 		const at = (field?: string) => `line ${i + 2}${field ? `, ${field}` : ''}`;
-		const sort = row.sort?.trim() as PartSort;
-		if (!PART_SORTS.includes(sort)) {
+		const type = row.type?.trim() as PartType;
+		if (!PART_TYPES.includes(type)) {
 			problems.push({
-				path: at('sort'),
-				text: message('field.one-of', { values: PART_SORTS })
+				path: at('type'),
+				text: message('field.one-of', { values: PART_TYPES })
 			});
 			return;
 		}
-		const { fields, values } = inFields(row, fieldsOf(sort), unitOf);
+		const { fields, values } = inFields(row, fieldsOf(type), unitOf);
 		const id = row.id?.trim() || newId();
 		if (seen.has(id))
 			problems.push({ path: at('id'), text: message('field.duplicate', { what: 'part' }) });
@@ -130,8 +130,8 @@ export function partsFromCsv(
 		}
 		const stock = (row.stock ?? '').trim();
 		const counted = stock === '' ? null : Number(stock);
-		const result = libraryPartOf(sort).safeParse({
-			sort,
+		const result = libraryPartOf(type).safeParse({
+			type,
 			part: { ...unflatten(values, fields, known(id)?.part, units), id },
 			// A file that says nothing of counts leaves them alone.
 			stock: row.stock === undefined ? (known(id)?.stock ?? null) : counted,
@@ -154,7 +154,7 @@ export function partsFromCsv(
 
 const isNamed = (column: string, name: string) => column.toLowerCase() === name.toLowerCase();
 
-/** What a row says of a sort's fields, whose columns are named by their paths or by what the forms call them. */
+/** What a row says of a type’s fields, whose columns are named by their paths or by what the forms call them. */
 function inFields(
 	row: Values,
 	fields: readonly PartField[],

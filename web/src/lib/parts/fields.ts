@@ -1,5 +1,5 @@
 /**
- * What is asked of a part of each sort, in the order a machinist thinks: one
+ * What is asked of a part of each type, in the order a machinist thinks: one
  * list for the form, the columns of a CSV file and the library's table. A path
  * leads into the part's document: "outer.wire".
  */
@@ -15,9 +15,9 @@ import {
 	SOURCES,
 	SPRING_BUILDS,
 	TIPS,
-	type PartSort
+	type PartType
 } from '@zinc-ledger/core';
-import type { FieldSort, FieldSpec } from '$lib/forms/flat';
+import type { FieldType, FieldSpec } from '$lib/forms/flat';
 import { labelsOf, type Labels } from '@zinc-ledger/words';
 
 export interface PartField extends FieldSpec {
@@ -25,17 +25,17 @@ export interface PartField extends FieldSpec {
 	readonly shown?: boolean;
 }
 
-const field = (path: string, label: string, sort: FieldSort = 'length'): PartField => ({
+const field = (path: string, label: string, type: FieldType = 'length'): PartField => ({
 	path,
 	label,
-	sort
+	type
 });
 const choice = (
 	path: string,
 	label: string,
 	choices: readonly string[],
 	of: keyof Labels
-): PartField => ({ path, label, sort: 'choice', choices, names: labelsOf(of) });
+): PartField => ({ path, label, type: 'choice', choices, names: labelsOf(of) });
 const shown = (one: PartField): PartField => ({ ...one, shown: true });
 
 const NAMED: readonly PartField[] = [
@@ -49,7 +49,7 @@ const NOTE = field('note', 'Note', 'text');
 const angle = field('angle', 'Lock angle, degrees', 'number');
 const stem = field('stem', 'Stem diameter');
 
-const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
+const OWN: Readonly<Record<PartType, readonly PartField[]>> = {
 	spring: [
 		choice('source', 'Source', SOURCES, 'source'),
 		shown(choice('build', 'Spring type', SPRING_BUILDS, 'springBuild')),
@@ -163,5 +163,5 @@ const OWN: Readonly<Record<PartSort, readonly PartField[]>> = {
 	]
 };
 
-/** Every field of a sort of part, its name first, its note last. */
-export const fieldsOf = (sort: PartSort): readonly PartField[] => [...NAMED, ...OWN[sort], NOTE];
+/** Every field of a type of part, its name first, its note last. */
+export const fieldsOf = (type: PartType): readonly PartField[] => [...NAMED, ...OWN[type], NOTE];

@@ -39,11 +39,11 @@
 	const sidesOf = (stations: readonly PlannedStation[]) => used?.sidesOf(stations);
 	const costs = ({ newSprings, price }: PlanSides) =>
 		newSprings === 0 ? '·' : price === null ? 'not known' : priceText(price);
-	const found = $derived(planner.answer?.sort === 'plan' ? planner.answer.stations : []);
+	const found = $derived(planner.answer?.type === 'plan' ? planner.answer.stations : []);
 	const spreads = $derived<Spread[]>([
 		{ name: 'as-it-stands' as const, of: loadSpread(book.job), sides: sidesOf([]) },
 		...planner.simpler.flatMap(([name, other]) =>
-			other.sort === 'plan'
+			other.type === 'plan'
 				? [
 						{
 							name,

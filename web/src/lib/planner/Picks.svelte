@@ -7,13 +7,13 @@
 
 	let { picks }: { picks: readonly PartPick[] } = $props();
 	const bench = getBench();
-	const placed = $derived(picks.filter(({ sort }) => sort === 'spring').length);
+	const placed = $derived(picks.filter(({ type }) => type === 'spring').length);
 	const shelved = ({ short, shelf }: PartPick) =>
 		short > 0 ? `, ${short} short` : shelf === null ? ', not counted' : '';
 </script>
 
 {#if placed > 0}<span class="mr-3">{placed} springs moved</span>{/if}
-{#each picks.filter(({ sort }) => sort !== 'spring') as pick (keyOf(pick.part))}
+{#each picks.filter(({ type }) => type !== 'spring') as pick (keyOf(pick.part))}
 	<span class="mr-3 whitespace-nowrap {pick.short > 0 ? 'font-semibold text-watch' : ''}">
 		{capital(write(pick.part, bench.units))} × {pick.wanted}{shelved(pick)}
 	</span>

@@ -18,7 +18,7 @@
 	const bench = getBench();
 	const { length } = bench;
 	const answer = $derived(planner.answer);
-	const found = $derived(answer?.sort === 'plan' ? answer : null);
+	const found = $derived(answer?.type === 'plan' ? answer : null);
 	const inForce = $derived(planInForce(book.job));
 	let withdrawing = $state(false);
 	let problem = $state<string | null>(null);
@@ -35,14 +35,14 @@
 
 {#if planner.failed}
 	<Alert problem={WORKER_FAILED} />
-{:else if answer?.sort === 'no-plan'}
+{:else if answer?.type === 'no-plan'}
 	<p class="font-semibold">
 		<Mark state="stop" word /> There is no plan that meets every minimum:
 	</p>
 	<ul class="mt-1 space-y-0.5">
 		{#each answer.why as why, i (i)}<li>{write(why, bench.units)}</li>{/each}
 	</ul>
-{:else if answer?.sort === 'stopped'}
+{:else if answer?.type === 'stopped'}
 	<p><Mark state="watch" word /> Stopped before any plan was found.</p>
 {:else if found}
 	<p>

@@ -102,7 +102,7 @@ export class Planner {
 		this.#asked++;
 		this.#worker?.end();
 		this.working = false;
-		this.answer ??= { sort: 'stopped' };
+		this.answer ??= { type: 'stopped' };
 		this.open();
 	}
 }

@@ -8,7 +8,7 @@ import Within from '$lib/test/Within.svelte';
 import { Planner } from './planner.svelte';
 
 const answer = (proven: boolean): PlanAnswer => ({
-	sort: 'plan',
+	type: 'plan',
 	stations: [],
 	proven,
 	worst: 0,

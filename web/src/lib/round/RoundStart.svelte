@@ -81,7 +81,7 @@
 	let gauge = $derived(words.gauge);
 	let resolution = $derived(gaugeResolution(quantity, bench.units));
 	const fitting = $derived(
-		gauges.filter(({ gauge: known }) => GAUGES_FOR[quantity].includes(known.sort))
+		gauges.filter(({ gauge: known }) => GAUGES_FOR[quantity].includes(known.type))
 	);
 	/** A gauge of the shop, by its id; empty when another is named. */
 	let known = $state('');

@@ -1,5 +1,5 @@
 import { readAs } from '@zinc-ledger/core';
-import type { GaugeSort, Kind, Quantity, Units } from '@zinc-ledger/core';
+import type { GaugeType, Kind, Quantity, Units } from '@zinc-ledger/core';
 
 /** What is measured after what, in the order of the work. */
 export const NEXT_ROUND: Partial<Record<Quantity, Quantity>> = {
@@ -8,8 +8,8 @@ export const NEXT_ROUND: Partial<Record<Quantity, Quantity>> = {
 	'tip-height': 'lash'
 };
 
-/** The sorts of gauges that a quantity is read with. */
-export const GAUGES_FOR: Readonly<Record<Quantity, readonly GaugeSort[]>> = {
+/** The types of gauges that a quantity is read with. */
+export const GAUGES_FOR: Readonly<Record<Quantity, readonly GaugeType[]>> = {
 	'installed-height': ['height-gauge'],
 	'seal-gap': ['depth-gauge', 'feeler-set'],
 	'seal-gap-at-lift': ['depth-gauge', 'feeler-set'],

@@ -7,7 +7,7 @@ import { findJobIds } from './jobs/find';
 import { pageOfParts, partsLike } from './parts';
 import { stationTyped } from '$lib/job/typed-station';
 
-/** Of each sort. */
+/** Of each type. */
 const MOST = 5;
 /** Mistakes are forgiven in words; what is short, or a figure, is like too many names. */
 const isWord = (text: string) => /\p{L}{3}/u.test(text);
@@ -58,7 +58,7 @@ async function stationsFound(db: Database, text: string): Promise<Found[]> {
 	);
 	return label === undefined
 		? []
-		: [{ sort: 'station', name: label, detail: number, href: `/jobs/${rows[0]!.id}?at=${label}` }];
+		: [{ type: 'station', name: label, detail: number, href: `/jobs/${rows[0]!.id}?at=${label}` }];
 }
 
 /** Kits that have the text in any of their words, or words much like it. */
@@ -81,7 +81,7 @@ async function kitsFound(db: Database, text: string): Promise<Found[]> {
 		.limit(MOST)
 		.execute();
 	return rows.map(({ id, name, maker }) => ({
-		sort: 'kit',
+		type: 'kit',
 		name,
 		detail: maker ?? '',
 		href: `/kits/${id}`
@@ -102,7 +102,7 @@ async function customersFound(db: Database, text: string): Promise<Found[]> {
 	const names = new Set<string>();
 	const each = rows.filter(({ name }) => !names.has(name) && names.add(name));
 	return each.map(({ name, contact }) => ({
-		sort: 'customer',
+		type: 'customer',
 		name,
 		detail: contact ?? '',
 		href: `/?find=${encodeURIComponent(name)}`
@@ -121,7 +121,7 @@ async function enginesFound(db: Database, text: string): Promise<Found[]> {
 		.limit(MOST)
 		.execute();
 	return rows.map(({ id, name, customer }) => ({
-		sort: 'engine',
+		type: 'engine',
 		name,
 		detail: customer,
 		href: `/engines/${id}`
@@ -138,7 +138,7 @@ async function setsFound(db: Database, text: string): Promise<Found[]> {
 		.orderBy('created_at', 'desc')
 		.limit(MOST)
 		.execute();
-	return rows.map(({ id, name }) => ({ sort: 'set', name, detail: '', href: `/springs/${id}` }));
+	return rows.map(({ id, name }) => ({ type: 'set', name, detail: '', href: `/springs/${id}` }));
 }
 
 /** Tags and serial numbers are taken at their word: one letter makes another spring. */
@@ -153,7 +153,7 @@ async function springsFound(db: Database, text: string): Promise<Found[]> {
 		.limit(MOST)
 		.execute();
 	return rows.map(({ tag, id, name }) => ({
-		sort: 'spring',
+		type: 'spring',
 		name: tag,
 		detail: name,
 		href: `/springs/${id}?tag=${encodeURIComponent(tag)}`
@@ -163,10 +163,10 @@ async function springsFound(db: Database, text: string): Promise<Found[]> {
 async function partsFound(db: Database, text: string): Promise<Found[]> {
 	const exact = (await pageOfParts(db, { find: text }, 0)).parts.slice(0, MOST);
 	const parts = exact.length > 0 || !isWord(text) ? exact : await partsLike(db, text, MOST);
-	return parts.map(({ sort, part }) => ({
-		sort: 'part',
+	return parts.map(({ type, part }) => ({
+		type: 'part',
 		name: part.name,
-		detail: label('part', sort),
+		detail: label('part', type),
 		href: `/parts/${part.id}`
 	}));
 }
@@ -186,7 +186,7 @@ async function jobsFound(db: Database, text: string): Promise<Found[]> {
 		const row = by.get(id);
 		return row
 			? {
-					sort: 'job' as const,
+					type: 'job' as const,
 					name: `${row.number} ${row.engine}`,
 					detail: row.customer,
 					href: `/jobs/${id}`

@@ -1,6 +1,6 @@
 /** Keeping a part from its form, new or changed. */
 import { fail, redirect } from '@sveltejs/kit';
-import type { LibraryPart, PartSort, Person, Units } from '@zinc-ledger/core';
+import type { LibraryPart, PartType, Person, Units } from '@zinc-ledger/core';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { unflatten, type Values } from '$lib/forms/flat';
 import { ask } from './ask';
@@ -14,13 +14,13 @@ interface Keeping {
 	readonly request: Request;
 	readonly person: Person | null;
 	readonly units: Units;
-	readonly sort: PartSort;
+	readonly type: PartType;
 	readonly id: string;
 	/** The part as it was, or the one it is a copy of. */
 	readonly before: LibraryPart | null;
 }
 
-export async function keepPart({ request, person, units, sort, id, before }: Keeping) {
+export async function keepPart({ request, person, units, type, id, before }: Keeping) {
 	const values: Values = await formTexts(request);
 	if (!person) {
 		return fail(401, {
@@ -29,9 +29,9 @@ export async function keepPart({ request, person, units, sort, id, before }: Kee
 			values
 		});
 	}
-	const typed = { ...unflatten(values, fieldsOf(sort), before?.part, units), id };
-	const checked = libraryPartOf(sort).safeParse({
-		sort,
+	const typed = { ...unflatten(values, fieldsOf(type), before?.part, units), id };
+	const checked = libraryPartOf(type).safeParse({
+		type,
 		part: typed,
 		stock: before?.part.id === id ? before.stock : null,
 		retired: before?.part.id === id ? before.retired : false
@@ -44,5 +44,5 @@ export async function keepPart({ request, person, units, sort, id, before }: Kee
 	const part = checked.data as LibraryPart;
 	if (!(await ask((db) => savePart(db, part, revision, person))))
 		return fail(409, { message: CHANGED_MEANWHILE, problems: {}, values });
-	redirect(303, `/parts?sort=${encodeURIComponent(sort)}`);
+	redirect(303, `/parts?type=${encodeURIComponent(type)}`);
 }

@@ -29,7 +29,7 @@ describe('the demo', () => {
 	it('has ten kits with their parts, and three engines', async () => {
 		const { kits, parts } = await kitsOffered(test.db);
 		expect(kits).toHaveLength(10);
-		for (const kit of kits) expect(parts.get(kit.kinds.exhaust.spring!)?.sort).toBe('spring');
+		for (const kit of kits) expect(parts.get(kit.kinds.exhaust.spring!)?.type).toBe('spring');
 		expect(await listKept(test.db, 'template')).toHaveLength(3);
 	});
 	it('has kits that are found by any of their words, as others are', async () => {
@@ -37,7 +37,7 @@ describe('the demo', () => {
 			'Marine V8, firm'
 		]);
 		expect(await findAnything(test.db, 'quil 58')).toContainEqual(
-			expect.objectContaining({ sort: 'kit', name: 'Quill 58' })
+			expect.objectContaining({ type: 'kit', name: 'Quill 58' })
 		);
 	});
 });

@@ -35,8 +35,8 @@ export async function likelihoods(db: Database): Promise<Likelihoods> {
 	for (const complaint of COMPLAINTS) start[complaint] = { ...USUAL_LIKELIHOODS.start[complaint] };
 	const steps: Partial<Record<EvidenceCode, Partial<Record<Cause, HowOften>>>> = {};
 	for (const [field, text] of own) {
-		const [, sort, of, cause] = field.split('.') as [string, string, string, Cause];
-		if (sort === 'start') start[of]![cause] = Number(text);
+		const [, type, of, cause] = field.split('.') as [string, string, string, Cause];
+		if (type === 'start') start[of]![cause] = Number(text);
 		else steps[of as EvidenceCode] = { ...steps[of as EvidenceCode], [cause]: text as HowOften };
 	}
 	return { start: start as Likelihoods['start'], steps };
@@ -44,13 +44,13 @@ export async function likelihoods(db: Database): Promise<Likelihoods> {
 
 /** Whether a field and what it is to be are of what is weighed by. */
 export function isWeight(field: string, text: string): boolean {
-	const [head, sort, of, cause] = field.split('.');
+	const [head, type, of, cause] = field.split('.');
 	if (`${head}.` !== WEIGHED || !CAUSES.includes(cause as Cause)) return false;
-	if (sort === 'step')
+	if (type === 'step')
 		return (
 			EVIDENCE_CODES.includes(of as EvidenceCode) && (text === '' || Object.hasOwn(STEPS, text))
 		);
 	const weight = Number(text);
 	const isInRange = text === '' || (Number.isFinite(weight) && weight >= 0.01 && weight <= 100);
-	return sort === 'start' && COMPLAINTS.includes(of as Complaint) && isInRange;
+	return type === 'start' && COMPLAINTS.includes(of as Complaint) && isInRange;
 }

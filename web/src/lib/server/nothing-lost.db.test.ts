@@ -30,7 +30,7 @@ beforeAll(async () => {
 afterAll(() => test.drop());
 
 const stored = async (id = six.id) => (await loadJob(test.db, id))!;
-/** The same job with ids of its own, as if another head of its sort had come in. */
+/** The same job with ids of its own, as if another head of its type had come in. */
 function another(number: string, change: Partial<Job> = {}): Job {
 	return {
 		...six,
@@ -154,7 +154,7 @@ describe('at once', () => {
 		const gauge = {
 			id: uuid(),
 			name: 'Height gauge 9',
-			sort: 'height-gauge',
+			type: 'height-gauge',
 			lengthUnit: 'in',
 			loadUnit: 'lbf',
 			dueMonths: 12
@@ -198,14 +198,14 @@ function only409(failure: unknown): void {
 
 describe('the shelf of shims', () => {
 	const shims = [1, 2].map((i) => ({
-		sort: 'shim' as const,
+		type: 'shim' as const,
 		part: { id: uuid(), name: `Shim ${i}`, thickness: `0.0${i}1 in` },
 		stock: 20,
 		retired: false
 	}));
 	const size = shims[0]!.part.thickness;
 	const shelf = async () =>
-		(await listParts(test.db, { sort: 'shim' })).find(({ part }) => part.id === shims[0]!.part.id)!
+		(await listParts(test.db, { type: 'shim' })).find(({ part }) => part.id === shims[0]!.part.id)!
 			.stock!;
 	const moved = async () =>
 		(
@@ -294,7 +294,7 @@ describe('the shelf of shims', () => {
 	});
 	it('two jobs that take the same lock sets the other way round do not stop each other', async () => {
 		const both = [1, 2].map((i) => ({
-			sort: 'locks' as const,
+			type: 'locks' as const,
 			part: { ...six.setup.kinds.intake.locks!, id: uuid(), name: `Locks ${i}` },
 			stock: 500,
 			retired: false
@@ -353,7 +353,7 @@ describe('what a job takes by hand', () => {
 	it('comes off the shelf, goes back no further than it was taken, and is refused where it is short', async () => {
 		const spring = six.setup.kinds.intake.spring!;
 		const part = { ...spring, id: uuid(), name: 'Counted spring' };
-		await keepParts(test.db, [{ sort: 'spring', part, stock: 15, retired: false }], person);
+		await keepParts(test.db, [{ type: 'spring', part, stock: 15, retired: false }], person);
 		const take = (count: number) => takeForJob(test.db, six.id, part.id, count, person);
 		expect(await take(12)).toEqual({ taken: 12, stock: 3 });
 		await expect(take(4)).rejects.toMatchObject({
@@ -380,7 +380,7 @@ describe('a line of the list', () => {
 describe('a library of more than five hundred parts', () => {
 	it('is whole where all are meant, and paged where they are shown', async () => {
 		const many = Array.from({ length: 768 }, (_, i) => ({
-			sort: 'seal' as const,
+			type: 'seal' as const,
 			part: { id: uuid(), name: `Seal ${i}` },
 			stock: null,
 			retired: false
@@ -389,11 +389,11 @@ describe('a library of more than five hundred parts', () => {
 		await keepParts(test.db, many as Parameters<typeof keepParts>[1], person);
 		const all = await listParts(test.db);
 		expect(all).toHaveLength(before + 768);
-		for (const sort of ['shim', 'spring', 'valve'])
-			expect(all.some((part) => part.sort === sort)).toBe(true);
-		const first = await pageOfParts(test.db, { sort: 'seal' }, 0);
+		for (const type of ['shim', 'spring', 'valve'])
+			expect(all.some((part) => part.type === type)).toBe(true);
+		const first = await pageOfParts(test.db, { type: 'seal' }, 0);
 		expect([first.parts.length, first.more]).toEqual([PAGE, true]);
-		const last = await pageOfParts(test.db, { sort: 'seal' }, 7);
+		const last = await pageOfParts(test.db, { type: 'seal' }, 7);
 		expect(last.more).toBe(false);
 	});
 });

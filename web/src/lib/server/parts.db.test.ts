@@ -16,7 +16,7 @@ import { testDatabase, type TestDatabase } from './test-database';
 const read = readParts(readFileSync('demo/parts.json', 'utf8'));
 if (!read.ok) throw new Error(JSON.stringify(read.problems));
 const library = read.value;
-const locks = library.filter(({ sort }) => sort === 'locks');
+const locks = library.filter(({ type }) => type === 'locks');
 const [first] = locks as [LibraryPart<'locks'>];
 
 let test: TestDatabase;
@@ -37,13 +37,13 @@ describe('the library', () => {
 		const kept = await listParts(test.db);
 		expect(kept.toSorted(byId)).toEqual(library.toSorted(byId));
 	});
-	it('is asked by sort, and by words in any field', async () => {
-		expect(await names({ sort: 'locks' })).toHaveLength(locks.length);
-		expect(await names({ sort: 'spring', find: 'yellow beehive' })).toEqual([
+	it('is asked by type, and by words in any field', async () => {
+		expect(await names({ type: 'locks' })).toHaveLength(locks.length);
+		expect(await names({ type: 'spring', find: 'yellow beehive' })).toEqual([
 			'Fennick N-33 beehive, soft',
 			'Fennick N-40 beehive'
 		]);
-		expect(await names({ find: 'keepers' })).toEqual(await names({ sort: 'locks' }));
+		expect(await names({ find: 'keepers' })).toEqual(await names({ type: 'locks' }));
 		expect(await names({ find: 'nothing like it' })).toEqual([]);
 		expect(await names({ find: '%' })).toEqual([]);
 	});
@@ -66,7 +66,7 @@ describe('the library', () => {
 	});
 	it('puts retired parts last, and brings them back', async () => {
 		await retirePart(test.db, first.part.id, true, person);
-		expect((await names({ sort: 'locks' })).at(-1)).toBe(first.part.name);
+		expect((await names({ type: 'locks' })).at(-1)).toBe(first.part.name);
 		await retirePart(test.db, first.part.id, false, person);
 		expect((await findPart(test.db, first.part.id))!.retired).toBe(false);
 	});
@@ -99,7 +99,7 @@ describe('the shelf', () => {
 		expect(sum).toBe((await findPart(test.db, first.part.id))!.stock);
 	});
 	it('begins at nothing for a part that was never counted', async () => {
-		const cam = library.find(({ sort }) => sort === 'cam')!;
+		const cam = library.find(({ type }) => type === 'cam')!;
 		expect(await counted(cam.part.id, 2, 'counted')).toBe(2);
 		await expect(counted(cam.part.id, -3, 'sold')).rejects.toThrow(Short);
 	});
@@ -147,7 +147,7 @@ describe('anything of the shop', () => {
 		const set = await addSet(test.db, { name: 'Trial of ten', ...about }, 3, person);
 		await setMeasured(test.db, set, 'T2', { serial: 'S-2041' });
 		const found = async (text: string) =>
-			(await findAnything(test.db, text)).map(({ sort, name }) => `${sort} ${name}`);
+			(await findAnything(test.db, text)).map(({ type, name }) => `${type} ${name}`);
 		expect(await found('trial of')).toContain('set Trial of ten');
 		expect(await found('t2')).toContain('spring T2');
 		expect(await found('s-2041')).toEqual(['spring T2']);
@@ -165,11 +165,11 @@ describe('anything of the shop', () => {
 		if (!job.ok) throw new Error('demo');
 		await importJob(test.db, job.value).catch(() => undefined);
 		const found = async (text: string) =>
-			(await findAnything(test.db, text)).map(({ sort, name }) => `${sort} ${name}`);
+			(await findAnything(test.db, text)).map(({ type, name }) => `${type} ${name}`);
 		expect(await found('tide harow')).toContain('customer Tilde Harrow');
 		expect(await found('haldrik straigth six')).toContain('engine Haldric 3.4 straight six');
 		expect((await findAnything(test.db, '2417 3e'))[0]).toMatchObject({
-			sort: 'station',
+			type: 'station',
 			name: '3E',
 			href: `/jobs/${job.value.id}?at=3E`
 		});

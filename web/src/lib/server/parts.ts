@@ -3,7 +3,7 @@ import { sql } from 'kysely';
 import {
 	lengthOf,
 	type LibraryPart,
-	type PartSort,
+	type PartType,
 	type Person,
 	type ShelvedFollowerShim,
 	type ShelvedShim
@@ -19,21 +19,21 @@ const json = (value: unknown) => JSON.stringify(value);
 export const PAGE = 100;
 
 interface Row {
-	sort: PartSort;
+	type: PartType;
 	doc: LibraryPart['part'];
 	stock: number | null;
 	retired: boolean;
 }
 const partOf = (row: Row) =>
-	({ sort: row.sort, part: row.doc, stock: row.stock, retired: row.retired }) as LibraryPart;
+	({ type: row.type, part: row.doc, stock: row.stock, retired: row.retired }) as LibraryPart;
 
 interface Wanted {
-	readonly sort?: PartSort | undefined;
-	/** Every word of it is in some field of the part, or is what its sort is called. */
+	readonly type?: PartType | undefined;
+	/** Every word of it is in some field of the part, or is what its type is called. */
 	readonly find?: string;
 }
 
-/** Parts of a sort, or of all, that have every word of a text: all of them. */
+/** Parts of a type, or of all, that have every word of a text: all of them. */
 export async function listParts(db: Database, wanted: Wanted = {}): Promise<LibraryPart[]> {
 	return (await partsQuery(db, wanted).execute()).map(partOf);
 }
@@ -67,7 +67,7 @@ export async function partsLike(db: Database, text: string, most: number): Promi
 	const wanted = text.trim().toLowerCase();
 	const rows = await db
 		.selectFrom('part')
-		.select(['sort', 'doc', 'stock', 'retired'])
+		.select(['type', 'doc', 'stock', 'retired'])
 		.where(sql<boolean>`${wanted} <% search`)
 		.orderBy('retired')
 		.orderBy(sql`word_similarity(${wanted}, search)`, 'desc')
@@ -77,23 +77,23 @@ export async function partsLike(db: Database, text: string, most: number): Promi
 	return rows.map(partOf);
 }
 
-function partsQuery(db: Database, { sort, find = '' }: Wanted) {
+function partsQuery(db: Database, { type, find = '' }: Wanted) {
 	const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
 	return db
 		.selectFrom('part')
-		.select(['sort', 'doc', 'stock', 'retired'])
-		.$if(sort !== undefined, (query) => query.where('sort', '=', sort!))
+		.select(['type', 'doc', 'stock', 'retired'])
+		.$if(type !== undefined, (query) => query.where('type', '=', type!))
 		.where((where) =>
 			where.and(
 				words.map((word) => {
 					const has = where('search', 'like', `%${word.replace(/[\\%_]/g, '\\$&')}%`);
-					const sorts = partsCalled(word);
-					return sorts.length > 0 ? where.or([has, where('sort', 'in', sorts)]) : has;
+					const types = partsCalled(word);
+					return types.length > 0 ? where.or([has, where('type', 'in', types)]) : has;
 				})
 			)
 		)
 		.orderBy('retired')
-		.orderBy('sort')
+		.orderBy('type')
 		.orderBy(sql`doc ->> 'name'`)
 		.orderBy('id');
 }
@@ -104,7 +104,7 @@ export async function countedShims(db: Database): Promise<ShelvedShim[]> {
 	const rows = await db
 		.selectFrom('part')
 		.select(['doc', 'stock'])
-		.where('sort', '=', 'shim')
+		.where('type', '=', 'shim')
 		.where('stock', 'is not', null)
 		.where('retired', '=', false)
 		.orderBy(sql`doc ->> 'name'`)
@@ -114,9 +114,9 @@ export async function countedShims(db: Database): Promise<ShelvedShim[]> {
 
 /** The follower shims that the library counts. */
 export async function countedFollowerShims(db: Database): Promise<ShelvedFollowerShim[]> {
-	const all = await listParts(db, { sort: 'follower-shim' });
+	const all = await listParts(db, { type: 'follower-shim' });
 	return all.flatMap((part) =>
-		part.sort === 'follower-shim' && part.stock !== null && !part.retired ? [part] : []
+		part.type === 'follower-shim' && part.stock !== null && !part.retired ? [part] : []
 	);
 }
 
@@ -138,16 +138,16 @@ export async function partsOfIds(
 	return new Map(rows.map((row) => [row.id, partOf(row)]));
 }
 
-/** The part of a sort that is called so, letters large or small; undefined where there is none. */
+/** The part of a type that is called so, letters large or small; undefined where there is none. */
 export async function partCalled(
 	db: Database,
-	sort: PartSort,
+	type: PartType,
 	name: string
 ): Promise<LibraryPart | undefined> {
 	const row = await db
 		.selectFrom('part')
 		.selectAll()
-		.where('sort', '=', sort)
+		.where('type', '=', type)
 		.where('retired', '=', false)
 		.where(sql`lower(doc ->> 'name')`, '=', name.trim().toLowerCase())
 		.orderBy('created_at')
@@ -197,9 +197,9 @@ function* chunks<T>(all: readonly T[]): Generator<readonly T[]> {
 	for (let i = 0; i < all.length; i += AT_ONCE) yield all.slice(i, i + AT_ONCE);
 }
 
-const rowOf = ({ sort, part, retired }: LibraryPart, by?: Person) => ({
+const rowOf = ({ type, part, retired }: LibraryPart, by?: Person) => ({
 	id: part.id,
-	sort,
+	type,
 	doc: json(part),
 	thickness: thicknessOf({ part }),
 	stock: null,
@@ -258,7 +258,7 @@ export async function importParts(
 				.values(some.map((part) => rowOf(part, by)))
 				.onConflict((conflict) =>
 					conflict.column('id').doUpdateSet({
-						sort: sql`excluded.sort`,
+						type: sql`excluded.type`,
 						doc: sql`excluded.doc`,
 						thickness: sql`excluded.thickness`,
 						retired: sql`excluded.retired`,

@@ -30,7 +30,7 @@ if (Number(count) < 1_600_000) {
 		`insert into customer (id, name) values ('00000000-0000-7000-8000-000000000002', 'Harrow')`
 	);
 	await run(
-		`insert into part (id, sort, doc) select gen_random_uuid(), 'spring', '{}' from generate_series(1, 200)`
+		`insert into part (id, type, doc) select gen_random_uuid(), 'spring', '{}' from generate_series(1, 200)`
 	);
 	await run(`insert into engine (id, customer_id, name, layout)
 		select gen_random_uuid(), '00000000-0000-7000-8000-000000000002', 'twin cam ' || n, '{}' from generate_series(1, 20000) n`);

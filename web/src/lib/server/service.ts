@@ -36,7 +36,7 @@ const A_PAGE = { parts: 2000, rows: 400 } as const;
 
 /**
  * Heads of which parts have used this part of their life, or more, the most used first: one row a
- * head and sort of part, of so many parts that have used most. Names are looked up for those rows
+ * head and type of part, of so many parts that have used most. Names are looked up for those rows
  * alone.
  */
 export const dueHeads = (

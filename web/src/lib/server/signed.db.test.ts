@@ -7,7 +7,8 @@ import { verifySheet } from '@zinc-ledger/core/signed';
 import { sheetCrypto } from '@zinc-ledger/core/signed-node';
 import { loadJob } from './jobs/load';
 import { importJob, insertEntries, insertReadings } from './jobs/store';
-import { listSigned, newestSigned, readSigned, signedText, signJob } from './signed';
+import { readSigned } from '@zinc-ledger/core/signed';
+import { listSigned, newestSigned, signedText, signJob } from './signed';
 import { shopKeys } from './shop-key';
 import { migrate } from './database/migrate';
 import { testDatabase, type TestDatabase } from './test-database';
@@ -132,7 +133,7 @@ describe('what comes with a build', () => {
 		const step = { id: id(1), place: 'job', step: 'count-out', done: true, count: 24, ...stamp };
 		const check = {
 			id: id(2),
-			sort: 'passage' as const,
+			type: 'passage' as const,
 			station: '1I',
 			passage: 'pushrod' as const,
 			passes: true,

@@ -14,7 +14,7 @@ import {
 	type Units
 } from '@zinc-ledger/core';
 import { checkJob } from '@zinc-ledger/core/file';
-import { signSheet, type AnySignedSheet } from '@zinc-ledger/core/signed';
+import { readSigned, signSheet } from '@zinc-ledger/core/signed';
 import { sha256 } from '@zinc-ledger/core/signed-node';
 import { write } from '@zinc-ledger/words';
 import type { SignedEntry } from '$lib/job/signed';
@@ -94,8 +94,6 @@ export async function signedBefore(db: Database, jobId: string) {
 			.executeTakeFirst());
 	return row ? { ...row, at: row.at.toISOString() } : null;
 }
-
-export const readSigned = (text: string) => JSON.parse(text) as AnySignedSheet;
 
 /** The job frozen in the sheet that a visit starts from, with what that sheet is; null where there is none that can be read. */
 export async function jobSignedBefore(db: Database, jobId: string) {

@@ -43,7 +43,7 @@ export async function readSetForm(
 	units: Units
 ): Promise<SetFormRead> {
 	const part = isId(typed.card) ? await ask((db) => findPart(db, typed.card!)) : null;
-	const card = part?.sort === 'spring' ? (part as LibraryPart<'spring'>).part : null;
+	const card = part?.type === 'spring' ? (part as LibraryPart<'spring'>).part : null;
 	const length = (text: string | undefined, ofCard: string) => {
 		const entry = readEntry(text || ofCard, units.length);
 		return entry.ok ? entry.text : (text ?? '');

@@ -96,7 +96,7 @@ describe('gauges', () => {
 	const gauge = Gauge.parse({
 		id: '0197a444-0000-7000-8000-000000000001',
 		name: 'Height gauge 9',
-		sort: 'height-gauge',
+		type: 'height-gauge',
 		resolution: '0.001 in'
 	});
 	it('are kept with their checks, in the order they were made', async () => {

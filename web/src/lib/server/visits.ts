@@ -8,7 +8,7 @@ import type { Database } from './database/connection';
 import { findHead } from './heads';
 import { importJob } from './jobs/store';
 import { findEngineById } from './customers';
-import { readSigned } from './signed';
+import { readSigned } from '@zinc-ledger/core/signed';
 import { refuse } from './refuse';
 
 /** The sheet that was signed last of a head, on whatever job; undefined where none was. */

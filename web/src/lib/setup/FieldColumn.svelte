@@ -16,7 +16,7 @@
 <h3 class="mt-5 border-b border-ink pb-1 font-semibold">{title}</h3>
 {#each fields as field (field.path)}
 	<div
-		class="border-b border-hair py-1 {field.sort === 'text'
+		class="border-b border-hair py-1 {field.type === 'text'
 			? ''
 			: 'grid grid-cols-[1fr_8.5rem] items-center gap-x-3'}"
 	>

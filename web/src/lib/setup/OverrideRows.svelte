@@ -22,7 +22,7 @@
 {#each { length: rows }, row (row)}
 	<div class="grid grid-cols-[5rem_1fr_1fr_1fr_1fr] gap-x-3 border-b border-hair py-1">
 		{@render entry(`overrides.${row}.cylinder`, `Override ${row + 1}, cylinder`)}
-		{#each [['kind', KINDS], ['sort', ['valve', 'lobe']]] as const as [part, choices] (part)}
+		{#each [['kind', KINDS], ['type', ['valve', 'lobe']]] as const as [part, choices] (part)}
 			{@const path = `overrides.${row}.${part}`}
 			<Select
 				name={path}

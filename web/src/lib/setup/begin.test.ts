@@ -34,11 +34,11 @@ const known = { unit: 'in' as const, source: 'customer' as const, cams: [cam] };
 
 describe('one entry of lift', () => {
 	it.each([
-		['0.540', { sort: 'valve', valve: '0.540 in', source: 'customer' }],
-		['13.7 mm', { sort: 'valve', valve: '13.7 mm', source: 'customer' }],
-		['360 × 1.5', { sort: 'lobe', lobe: '0.360 in', ratio: 1.5, source: 'customer' }],
-		['360x1,6', { sort: 'lobe', lobe: '0.360 in', ratio: 1.6, source: 'customer' }],
-		['hill 264 * 1.5', { sort: 'lobe', lobe: '0.350 in', ratio: 1.5, source: 'card' }]
+		['0.540', { type: 'valve', valve: '0.540 in', source: 'customer' }],
+		['13.7 mm', { type: 'valve', valve: '13.7 mm', source: 'customer' }],
+		['360 × 1.5', { type: 'lobe', lobe: '0.360 in', ratio: 1.5, source: 'customer' }],
+		['360x1,6', { type: 'lobe', lobe: '0.360 in', ratio: 1.6, source: 'customer' }],
+		['hill 264 * 1.5', { type: 'lobe', lobe: '0.350 in', ratio: 1.5, source: 'card' }]
 	])('%s', (typed, intake) => {
 		expect(readLift(typed, known)).toMatchObject({ ok: true, lift: { intake } });
 	});
@@ -76,7 +76,7 @@ describe('what a job starts with', () => {
 	it('has the cam that was named, and no lash that nobody said is cold or hot', () => {
 		const { kinds, cam: own } = begun({ lift: 'Hill 264 × 1.5' });
 		expect(own).toEqual(cam);
-		expect(kinds.intake.lift).toMatchObject({ sort: 'lobe', source: 'card' });
+		expect(kinds.intake.lift).toMatchObject({ type: 'lobe', source: 'card' });
 		expect(kinds.intake.lash).toBeUndefined();
 	});
 	it('names the answer that cannot be read', () => {
@@ -95,7 +95,7 @@ describe('what a job starts with', () => {
 			setup
 		};
 		const { kinds } = begun({ lift: 'Hill 264' }, { template });
-		expect(kinds.intake.lift).toMatchObject({ sort: 'lobe', ratio: 1.7 });
+		expect(kinds.intake.lift).toMatchObject({ type: 'lobe', ratio: 1.7 });
 	});
 });
 

@@ -11,7 +11,7 @@ export const camValues = (cam: Cam): Values =>
 			const { lobe, lash } = cam[kind];
 			const at = `kinds.${kind}`;
 			return [
-				[`${at}.lift.sort`, 'lobe'],
+				[`${at}.lift.type`, 'lobe'],
 				[`${at}.lift.lobe`, lobe],
 				[`${at}.lift.source`, 'card'],
 				[`${at}.lash.setting`, lash ?? ''],

@@ -11,7 +11,7 @@ import {
 	type InspectedFigure,
 	type Kind
 } from '@zinc-ledger/core';
-import type { FieldSort, FieldSpec } from '$lib/forms/flat';
+import type { FieldType, FieldSpec } from '$lib/forms/flat';
 import { label, labelsOf, type Labels } from '@zinc-ledger/words';
 
 /** A field of the set-up; the paths of a kind's fields begin within the kind. */
@@ -28,9 +28,9 @@ export interface Group {
 const field = (
 	path: string,
 	named: string,
-	sort: FieldSort = 'length',
+	type: FieldType = 'length',
 	more: Partial<SetupFieldSpec> = {}
-): SetupFieldSpec => ({ path, label: named, sort, ...more });
+): SetupFieldSpec => ({ path, label: named, type, ...more });
 const choice = (
 	path: string,
 	named: string,
@@ -39,7 +39,7 @@ const choice = (
 ): SetupFieldSpec => ({
 	path,
 	label: named,
-	sort: 'choice',
+	type: 'choice',
 	choices,
 	...(of && { names: labelsOf(of) })
 });
@@ -51,10 +51,10 @@ export const KIND_GROUPS: readonly Group[] = [
 	{
 		title: 'Lift',
 		fields: [
-			choice('lift.sort', 'Lift given at', ['lobe', 'valve']),
-			field('lift.lobe', 'Lobe lift', 'length', { when: ['lift.sort', 'lobe'] }),
-			field('lift.ratio', 'Rocker ratio', 'number', { when: ['lift.sort', 'lobe'] }),
-			field('lift.valve', 'Valve lift', 'length', { when: ['lift.sort', 'valve'] }),
+			choice('lift.type', 'Lift given at', ['lobe', 'valve']),
+			field('lift.lobe', 'Lobe lift', 'length', { when: ['lift.type', 'lobe'] }),
+			field('lift.ratio', 'Rocker ratio', 'number', { when: ['lift.type', 'lobe'] }),
+			field('lift.valve', 'Valve lift', 'length', { when: ['lift.type', 'valve'] }),
 			choice('lift.source', 'Source', SOURCES, 'source'),
 			field('lift.uncertainty', 'Lift known within ±'),
 			field('lash.setting', 'Lash', 'length', { when: ['lifters', 'solid'] }),

@@ -44,7 +44,7 @@ export function readLift(typed: string, known: Known): LiftRead | null {
 	if (cam) {
 		if (ratio === undefined) return { ok: false, problem: message('lift.which-ratio') };
 		const lobe = (kind: Kind): Lift => ({
-			sort: 'lobe',
+			type: 'lobe',
 			lobe: cam[kind].lobe,
 			ratio,
 			source: 'card'
@@ -56,8 +56,8 @@ export function readLift(typed: string, known: Known): LiftRead | null {
 	const { source } = known;
 	const lift: Lift =
 		after === undefined
-			? { sort: 'valve', valve: entry.text, source }
-			: { sort: 'lobe', lobe: entry.text, ratio: ratio!, source };
+			? { type: 'valve', valve: entry.text, source }
+			: { type: 'lobe', lobe: entry.text, ratio: ratio!, source };
 	return { ok: true, lift: { intake: lift, exhaust: lift } };
 }
 

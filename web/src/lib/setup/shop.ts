@@ -74,7 +74,7 @@ export function ownText(path: string, typed: string, unit: LengthUnit): string {
 	const field = SHOP_FIELDS.find((one) => one.path === path);
 	return typed.trim() === '' || !field
 		? ''
-		: String(understood(typed.trim(), field.sort, inUnits(unit)));
+		: String(understood(typed.trim(), field.type, inUnits(unit)));
 }
 
 export interface ShopChange {

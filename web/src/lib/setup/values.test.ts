@@ -31,10 +31,10 @@ describe('the form of a set-up', () => {
 	});
 	it('takes lift and lash from a cam, leaves the ratio as it was, and no lash of another cam', () => {
 		const cam = { ...setup.cam!, exhaust: { lobe: '9.10 mm' } };
-		const { kinds } = saved({ 'kinds.intake.lift.sort': 'valve', ...camValues(cam) });
+		const { kinds } = saved({ 'kinds.intake.lift.type': 'valve', ...camValues(cam) });
 		expect(kinds.intake.lift).toEqual({
 			...setup.kinds.intake.lift,
-			sort: 'lobe',
+			type: 'lobe',
 			lobe: '0.360 in',
 			source: 'card'
 		});
@@ -51,12 +51,12 @@ describe('the form of a set-up', () => {
 		expect(kinds.exhaust.lift).toBeUndefined();
 		expect(kinds.exhaust.spring).toEqual(setup.kinds.exhaust.spring);
 	});
-	it('changes the sort of lift, and leaves what belonged to the other behind', () => {
+	it('changes the type of lift, and leaves what belonged to the other behind', () => {
 		const { kinds } = saved({
-			'kinds.intake.lift.sort': 'valve',
+			'kinds.intake.lift.type': 'valve',
 			'kinds.intake.lift.valve': '545'
 		});
-		expect(kinds.intake.lift).toEqual({ sort: 'valve', valve: '0.545 in', source: 'card' });
+		expect(kinds.intake.lift).toEqual({ type: 'valve', valve: '0.545 in', source: 'card' });
 	});
 	it('has rows of shims and of cylinders with a lift of their own', () => {
 		const next = setup.shimStock.length;
@@ -66,7 +66,7 @@ describe('the form of a set-up', () => {
 			'shimStock.0.thickness': '',
 			'overrides.0.cylinder': '3',
 			'overrides.0.kind': 'exhaust',
-			'overrides.0.sort': 'lobe',
+			'overrides.0.type': 'lobe',
 			'overrides.0.lift': '340',
 			'overrides.0.lash': '18'
 		});
@@ -79,7 +79,7 @@ describe('the form of a set-up', () => {
 			{
 				cylinder: 3,
 				kind: 'exhaust',
-				lift: { sort: 'lobe', lobe: '0.340 in', ratio: 1.5, source: 'card' },
+				lift: { type: 'lobe', lobe: '0.340 in', ratio: 1.5, source: 'card' },
 				lash: { ...setup.kinds.exhaust.lash!, setting: '0.018 in' }
 			}
 		]);

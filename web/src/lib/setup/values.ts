@@ -51,8 +51,8 @@ export function valuesOf(setup: Setup): Values {
 		Object.assign(values, {
 			[`overrides.${i}.cylinder`]: String(cylinder),
 			[`overrides.${i}.kind`]: kind,
-			[`overrides.${i}.sort`]: lift?.sort ?? 'valve',
-			[`overrides.${i}.lift`]: lift ? (lift.sort === 'lobe' ? lift.lobe : lift.valve) : '',
+			[`overrides.${i}.type`]: lift?.type ?? 'valve',
+			[`overrides.${i}.lift`]: lift ? (lift.type === 'lobe' ? lift.lobe : lift.valve) : '',
 			[`overrides.${i}.lash`]: lash?.setting ?? ''
 		});
 	});
@@ -91,7 +91,7 @@ export function setupFrom(values: Values, before: Setup, units: Units): unknown 
 		({ path }) => (values[path] ?? '').trim() !== '' && !(isUnsaid && path in USUAL_INSPECTED)
 	);
 	const filled = new Set(
-		typed.filter(({ sort }) => sort !== 'choice').map(({ path }) => partOf(path))
+		typed.filter(({ type }) => type !== 'choice').map(({ path }) => partOf(path))
 	);
 	const kept = Object.fromEntries(
 		typed
@@ -123,7 +123,7 @@ export function isShown(field: SetupFieldSpec, values: Values): boolean {
 }
 
 /** What a choice stands at before anybody chose. */
-const defaultChoice = (path: string) => (path === 'lift.sort' ? 'lobe' : '');
+const defaultChoice = (path: string) => (path === 'lift.type' ? 'lobe' : '');
 
 /**
  * Whether two texts of a field mean the same: "0.5 mm" and "0.50 mm". What is written round
@@ -161,19 +161,19 @@ function rowsOf(values: Values, list: string, wanted: string): Values[] {
 /** Lift and lash of single cylinders; ratio, tolerance and source are as their kind has them. */
 function overridesFrom(values: Values, setup: Record<string, unknown>, units: Units): unknown[] {
 	const kinds = setup.kinds as Setup['kinds'];
-	return rowsOf(values, 'overrides', 'cylinder').map(({ cylinder, kind, sort, lift, lash }) => {
+	return rowsOf(values, 'overrides', 'cylinder').map(({ cylinder, kind, type, lift, lash }) => {
 		const of = kinds[kind === 'exhaust' ? 'exhaust' : 'intake'];
 		const source = of.lift?.source ?? 'data-sheet';
-		const ratio = of.lift?.sort === 'lobe' ? of.lift.ratio : 1;
+		const ratio = of.lift?.type === 'lobe' ? of.lift.ratio : 1;
 		const figure = lift ? understood(lift, 'length', units) : undefined;
 		return {
 			cylinder: understood(cylinder!, 'number', units),
 			kind,
 			...(figure !== undefined && {
 				lift:
-					sort === 'lobe'
-						? { sort: 'lobe', lobe: figure, ratio, source }
-						: { sort: 'valve', valve: figure, source }
+					type === 'lobe'
+						? { type: 'lobe', lobe: figure, ratio, source }
+						: { type: 'valve', valve: figure, source }
 			}),
 			...(lash && { lash: { ...of.lash, setting: understood(lash, 'length', units) } })
 		};

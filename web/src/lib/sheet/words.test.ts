@@ -31,8 +31,8 @@ describe('findings on the sheet', () => {
 		job.setup.kinds.exhaust.locks!.angle = 7;
 		const told = linesOf(evaluate(job));
 		expect(told.map(({ finding, places, compared }) => [finding.rule, places, compared])).toEqual([
-			['F3', 'Exhaust', 'locks 7°, retainer 10°'],
-			['F10', 'Intake, Exhaust', 'retainer Ostrel, locks Brackel']
+			['lock-angle', 'Exhaust', 'locks 7°, retainer 10°'],
+			['one-maker', 'Intake, Exhaust', 'retainer Ostrel, locks Brackel']
 		]);
 	});
 	it('of which one is accepted and one is not are told apart', () => {
@@ -76,7 +76,7 @@ describe('columns', () => {
 
 describe('the correction of a gauge', () => {
 	const id = '0197a777-0000-7000-8000-000000000001';
-	const gauge = Gauge.parse({ id, name: 'Tester', sort: 'bench-tester' });
+	const gauge = Gauge.parse({ id, name: 'Tester', type: 'bench-tester' });
 	const check = (reference: string, read: string): GaugeCheck => ({
 		id: crypto.randomUUID(),
 		gauge: id,

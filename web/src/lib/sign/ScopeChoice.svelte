@@ -62,15 +62,15 @@
 
 	function choose(value: string) {
 		group = value;
-		const [sort, of] = value.split(/ (.*)/);
+		const [type, of] = value.split(/ (.*)/);
 		const stations = job.stations
 			.filter(
 				({ label: own, head, cylinder }) =>
 					value === 'all' ||
 					(value === 'hand' && hand.includes(own)) ||
-					(sort === 'head' && head === of) ||
-					(sort === 'cylinder' && cylinder === Number(of)) ||
-					(sort === 'station' && own === of)
+					(type === 'head' && head === of) ||
+					(type === 'cylinder' && cylinder === Number(of)) ||
+					(type === 'station' && own === of)
 			)
 			.map((one) => one.label);
 		scope = { ...scope, stations };

@@ -21,7 +21,7 @@
 	let build = $derived(values.build ?? '');
 	const chosen = $derived(cards.find(({ part }) => part.id === card));
 	const known = $derived(
-		chosen?.sort === 'spring' && chosen.part.build !== undefined ? chosen.part.build : null
+		chosen?.type === 'spring' && chosen.part.build !== undefined ? chosen.part.build : null
 	);
 	const FIGURES = [
 		['count', 'How many springs'],

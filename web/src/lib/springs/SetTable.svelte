@@ -83,7 +83,7 @@
 				<td class="pr-2 pl-3 text-left font-sans text-[13px]">
 					{#if member && member.state !== 'clear'}<Mark state={member.state} word />{/if}
 					{#if done === null}<span class="text-faint">not tested</span>
-					{:else if done.bind.sort === 'none'}bind {label('noBind', done.bind.why)}{/if}
+					{:else if done.bind.type === 'none'}bind {label('noBind', done.bind.why)}{/if}
 				</td>
 			</tr>
 		{/each}

@@ -86,12 +86,12 @@
 			{#if chosen.spring.measured.bind}
 				<span class="figure">{length(chosen.bind)}</span>, set by {chosen.spring.measured.bind
 					.person}
-			{:else if bind.sort === 'bind'}
+			{:else if bind.type === 'bind'}
 				<span class="figure">{length(bind.height)}</span>
 				within <span class="figure">{length(bind.from)}–{length(bind.to)}</span>
 			{:else}{label('noBind', bind.why)}{/if}
 		</dd>
-		{#if bind.sort === 'bind'}
+		{#if bind.type === 'bind'}
 			<dt class="text-soft">Step</dt>
 			<dd class="figure text-right">{length(bind.step)}</dd>
 			{#if bind.gradual}
@@ -107,7 +107,7 @@
 				</dt>
 			{/if}
 		{/if}
-		{#if bind.sort === 'none' && bind.why === 'unclear'}
+		{#if bind.type === 'none' && bind.why === 'unclear'}
 			<dt class="col-span-2">
 				<Mark state="watch" /> Pull further, three readings past solid{chosen.sweep?.correction
 					?.frame

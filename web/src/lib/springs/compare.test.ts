@@ -13,14 +13,14 @@ around.bench.units = { length: 'in', load: 'lbf' };
 
 describe('a side', () => {
 	it('is a card’s line with its bind, at its own height', () => {
-		const side = sideOf({ sort: 'card', card })!;
+		const side = sideOf({ type: 'card', card })!;
 		expect(side.height).toBe(lengthOf(card.seat.height));
 		expect(side.bind).toBe(lengthOf(card.tested?.bind ?? card.bind!));
 	});
 	it('is nothing where none of a set was tested', () => {
 		const set = { name: 'Twelve', seat: '1.8 in', build: undefined };
 		const springs = [{ id: 'T1', tag: 'T1', measured: {}, sweeps: [] }];
-		expect(sideOf({ sort: 'set', set, springs, tag: null })).toBeNull();
+		expect(sideOf({ type: 'set', set, springs, tag: null })).toBeNull();
 	});
 	it('is asked for by its set, its tag and its card', () => {
 		const set = { id: 's', card: { id: 'c' }, seat: '1.820 in', lift: '0.540 in' };
@@ -32,7 +32,7 @@ describe('a side', () => {
 
 describe('the table of two', () => {
 	const stronger: Found = {
-		sort: 'card',
+		type: 'card',
 		card: {
 			...card,
 			tested: undefined,

@@ -15,9 +15,9 @@ export type SideCode = `card.${string}` | `set.${string}`;
 
 /** A side as the server found it. */
 export type Found =
-	| { readonly sort: 'card'; readonly card: SpringCard }
+	| { readonly type: 'card'; readonly card: SpringCard }
 	| {
-			readonly sort: 'set';
+			readonly type: 'set';
 			readonly set: {
 				readonly name: string;
 				readonly seat: string;
@@ -39,7 +39,7 @@ export interface Side {
 
 /** A side's curve; null where no spring of the set was tested. */
 export function sideOf(found: Found): Side | null {
-	if (found.sort === 'card') {
+	if (found.type === 'card') {
 		const { card } = found;
 		const solid = card.tested?.bind ?? card.bind;
 		const bind = solid === undefined ? null : lengthOf(solid);
@@ -56,7 +56,7 @@ export function sideOf(found: Found): Side | null {
 	return {
 		name: `${set.name} ${spring.tag}`,
 		curve: spring.curve,
-		bind: spring.bind.sort === 'bind' ? spring.bind.height : null,
+		bind: spring.bind.type === 'bind' ? spring.bind.height : null,
 		height
 	};
 }

@@ -13,8 +13,8 @@ import { rowsOf, testerName, type Row, type TaggedSpring } from './worked';
 
 const read = readParts(readFileSync('demo/parts.json', 'utf8'));
 if (!read.ok) throw new Error('the demo parts do not read');
-const cards = read.value.flatMap(({ sort, part }) =>
-	sort === 'spring' ? [part as SpringCard] : []
+const cards = read.value.flatMap(({ type, part }) =>
+	type === 'spring' ? [part as SpringCard] : []
 );
 const SEAT = mm(46.2);
 const LIFT = mm(13);

@@ -13,9 +13,9 @@ export interface Columns {
 }
 
 export type SweepCsv =
-	| { sort: 'read'; points: Sweep['points']; columns: Columns }
-	| { sort: 'ask'; names: readonly string[]; guess: Partial<Columns> }
-	| { sort: 'wrong'; problems: readonly Problem[] };
+	| { type: 'read'; points: Sweep['points']; columns: Columns }
+	| { type: 'ask'; names: readonly string[]; guess: Partial<Columns> }
+	| { type: 'wrong'; problems: readonly Problem[] };
 
 type Said<U> = readonly (readonly [RegExp, U])[];
 /** What people write of a unit in a heading; "in" stands last, for it is a word as well. */
@@ -77,7 +77,7 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 	});
 	const [first = [], ...rest] = data;
 	if (rest.length === 0) {
-		return { sort: 'wrong', problems: [{ path: '', text: message('import.no-figures') }] };
+		return { type: 'wrong', problems: [{ path: '', text: message('import.no-figures') }] };
 	}
 	const hasNames = first.some((cell) => Number.isNaN(figure(cell)));
 	const names = hasNames
@@ -85,7 +85,7 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 		: first.map((_, i) => `column ${i + 1}`);
 	const rows = hasNames ? rest : data;
 	const columns = { ...guessed(names), ...told };
-	if (!isWhole(columns)) return { sort: 'ask', names, guess: columns };
+	if (!isWhole(columns)) return { type: 'ask', names, guess: columns };
 
 	const isThousandths = inThousandths(names[columns.height] ?? '') && columns.heightUnit === 'in';
 	const problems: Problem[] = [];
@@ -107,12 +107,12 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 			load: digits(load)
 		};
 	});
-	if (problems.length > 0) return { sort: 'wrong', problems: problems.slice(0, 30) };
+	if (problems.length > 0) return { type: 'wrong', problems: problems.slice(0, 30) };
 	const travels = withTravel(
 		read.map(({ height, load }) => ({ height: mm(Number(height)), load: newtons(Number(load)) }))
 	);
 	return {
-		sort: 'read',
+		type: 'read',
 		columns,
 		points: read.map(({ height, load }, i) => [height, load, travels[i]!.travel])
 	};

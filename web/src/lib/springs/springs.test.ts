@@ -32,7 +32,7 @@ describe('a sweep', () => {
 	});
 	it('goes out as CSV and is recognised coming in', () => {
 		const read = sweepFromCsv(sweepToCsv(sweep));
-		expect(read.sort === 'read' && read.points.map(([h, f]) => [h, f])).toEqual([
+		expect(read.type === 'read' && read.points.map(([h, f]) => [h, f])).toEqual([
 			['51.588', '600.0'],
 			['40', '1200']
 		]);
@@ -54,7 +54,7 @@ describe('CSV from elsewhere', () => {
 			{ height: 0, load: 1, heightUnit: 'mm', loadUnit: 'kgf' }
 		]
 	])('%j is recognised', (text, columns) => {
-		expect(sweepFromCsv(text)).toMatchObject({ sort: 'read', columns });
+		expect(sweepFromCsv(text)).toMatchObject({ type: 'read', columns });
 	});
 	it.each([
 		['height in;load lbs', 'in', 'lbf'],
@@ -64,7 +64,7 @@ describe('CSV from elsewhere', () => {
 		['height "; load #', 'in', 'lbf']
 	] as const)('has units as people write them: %s', (heading, heightUnit, loadUnit) => {
 		const read = sweepFromCsv(`${heading}\n1.8;130\n1.7;160\n`);
-		expect(read).toMatchObject({ sort: 'read', columns: { heightUnit, loadUnit } });
+		expect(read).toMatchObject({ type: 'read', columns: { heightUnit, loadUnit } });
 	});
 	it('reads thousandths where the heading says so', () => {
 		const read = sweepFromCsv('height thou,load lbs\n1812.5,130\n1700,160\n');
@@ -78,12 +78,12 @@ describe('CSV from elsewhere', () => {
 	});
 	it('is asked about where it says too little, and taken as told', () => {
 		expect(sweepFromCsv('50,100\n49,160\n')).toMatchObject({
-			sort: 'ask',
+			type: 'ask',
 			names: ['column 1', 'column 2']
 		});
 		const told = { height: 0, load: 1, heightUnit: 'mm', loadUnit: 'N' } as const;
 		const read = sweepFromCsv('50,100\n49,160\n50,98\n', told);
-		expect(read.sort === 'read' && read.points.map((point) => point[2])).toEqual([
+		expect(read.type === 'read' && read.points.map((point) => point[2])).toEqual([
 			'down',
 			'down',
 			'up'
@@ -100,10 +100,10 @@ describe('CSV from elsewhere', () => {
 	});
 	it('tells every line that has no figure', () => {
 		const read = sweepFromCsv('height mm,load N\n50,\nx,160\n');
-		expect(read.sort === 'wrong' && read.problems.map(({ path }) => path)).toEqual([
+		expect(read.type === 'wrong' && read.problems.map(({ path }) => path)).toEqual([
 			'line 2',
 			'line 3'
 		]);
-		expect(sweepFromCsv('height mm,load N\n').sort).toBe('wrong');
+		expect(sweepFromCsv('height mm,load N\n').type).toBe('wrong');
 	});
 });

@@ -55,7 +55,7 @@ export const bindOf = (found: BindFound, placed: string | undefined): BindFound 
 	placed === undefined
 		? found
 		: {
-				sort: 'bind',
+				type: 'bind',
 				height: lengthOf(placed),
 				from: lengthOf(placed),
 				to: lengthOf(placed),
@@ -104,7 +104,7 @@ export function rowsOf(
 			worked: done,
 			resolution: sweep ? loadResolution(sweep) : undefined,
 			figures: windowFigures(done?.curve ?? null, { seat: mm(seat), lift: mm(lift) }),
-			bind: placed ? lengthOf(placed.height) : done?.bind.sort === 'bind' ? done.bind.height : null
+			bind: placed ? lengthOf(placed.height) : done?.bind.type === 'bind' ? done.bind.height : null
 		};
 	});
 }
@@ -113,8 +113,8 @@ export function rowsOf(
 export function bindBand({ spring, worked, bind }: Row, placing: number | null): BindBand | null {
 	if (bind === null) return null;
 	const height = placing ?? bind;
-	const isFound = worked?.bind.sort === 'bind' && !spring.measured.bind && placing === null;
-	return isFound && worked.bind.sort === 'bind'
+	const isFound = worked?.bind.type === 'bind' && !spring.measured.bind && placing === null;
+	return isFound && worked.bind.type === 'bind'
 		? { height, from: worked.bind.from, to: worked.bind.to }
 		: { height, from: height, to: height };
 }

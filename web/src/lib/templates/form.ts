@@ -16,7 +16,7 @@ import { setupFrom, valuesOf } from '$lib/setup/values';
 
 /** What a kind of valves has of the engine: rockers, pockets, what is usually aimed for. */
 export const ENGINE_FIELDS: readonly SetupFieldSpec[] = [
-	{ path: 'rocker.ratio', label: 'Rocker ratio', sort: 'number' },
+	{ path: 'rocker.ratio', label: 'Rocker ratio', type: 'number' },
 	...KIND_GROUPS.flatMap(({ fields }) => fields).filter(
 		({ path }) => /^(pocket|aim)\./.test(path) || path === 'maxOpenLoad'
 	)

@@ -74,11 +74,11 @@ describe('the residuals of a gauge', () => {
 });
 
 describe('the library', () => {
-	it('shows what parts of a sort have, and what can be done with each', () => {
+	it('shows what parts of a type have, and what can be done with each', () => {
 		const part = { id: 'x', name: 'Seven', offset: '0.050 in', angle: 7, stem: '8.7 mm' };
 		const html = markup(
 			PartsTable,
-			{ sort: 'locks', parts: [{ sort: 'locks', part, stock: 24, retired: false }], find: '' },
+			{ type: 'locks', parts: [{ type: 'locks', part, stock: 24, retired: false }], find: '' },
 			around
 		);
 		expect(words(html)).toMatch(/Seven .*24/);
@@ -86,7 +86,7 @@ describe('the library', () => {
 	});
 	it('says that none is there, or none that was looked for', () => {
 		const none = (find: string) =>
-			words(markup(PartsTable, { sort: 'locks', parts: [], find }, around));
+			words(markup(PartsTable, { type: 'locks', parts: [], find }, around));
 		expect(none('')).not.toBe(none('zzz'));
 		expect(none('')).toContain('Add one');
 	});

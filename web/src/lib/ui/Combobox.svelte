@@ -12,7 +12,7 @@
 		value: string;
 		name?: string | undefined;
 		onchoose?: (value: string) => void;
-		/** The list whose last choices this bench remembers; lists of one sort share theirs. */
+		/** The list whose last choices this bench remembers; lists of one type share theirs. */
 		remember?: string;
 		placeholder?: string;
 		disabled?: boolean;

@@ -3,7 +3,7 @@
 	export interface CommandLine {
 		readonly key: string;
 		/** What it is, before its name. */
-		readonly sort: string;
+		readonly type: string;
 		readonly name: string;
 		readonly detail: string;
 	}
@@ -64,7 +64,7 @@
 								onSelect={() => onchoose(line)}
 								class="flex min-h-11 cursor-pointer items-center gap-3 border-b border-hair px-4 data-selected:bg-chromate-wash"
 							>
-								<span class="w-16 flex-none text-[13px] text-soft">{line.sort}</span>
+								<span class="w-16 flex-none text-[13px] text-soft">{line.type}</span>
 								<span class="truncate font-semibold">{line.name}</span>
 								<span class="ml-auto truncate text-[13px] text-soft">{line.detail}</span>
 							</Command.Item>

@@ -5,7 +5,7 @@ import {
 	METRIC,
 	showLength,
 	showLoad,
-	SORT_OF,
+	TYPE_OF,
 	TRACES,
 	worksDone,
 	type Job,
@@ -130,7 +130,7 @@ function doneLines({ trials, changes }: FrozenVisit, job: Job): string[] {
 	const parts = new Map<string, string[]>();
 	for (const { station, parts: own } of changes)
 		for (const { place, from, to } of own) {
-			const line = `${capital(label('part', SORT_OF[place]))} ${from ?? 'none'} to ${to ?? 'none'}`;
+			const line = `${capital(label('part', TYPE_OF[place]))} ${from ?? 'none'} to ${to ?? 'none'}`;
 			parts.set(line, [...(parts.get(line) ?? []), station]);
 		}
 	const tried = trials.map(

@@ -51,7 +51,7 @@ export interface AlikeRow extends ServiceRow {
 	readonly stations: readonly string[];
 }
 
-/** Parts of one sort that have run alike, in one row with their stations. */
+/** Parts of one type that have run alike, in one row with their stations. */
 export function alike(items: readonly ServiceRow[]): AlikeRow[] {
 	const rows = new Map<string, AlikeRow>();
 	for (const item of items) {

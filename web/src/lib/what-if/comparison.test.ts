@@ -78,8 +78,8 @@ describe('side by side', () => {
 		expect(gainLine(sheet, sheet, inches)).toBe('No figure moves.');
 	});
 	it('says how a plan went', () => {
-		expect(worstOf({ sort: 'no-plan', why: [] }, metric)).toBe('no plan');
-		expect(worstOf({ sort: 'stopped' }, metric)).toBe('stopped');
+		expect(worstOf({ type: 'no-plan', why: [] }, metric)).toBe('no plan');
+		expect(worstOf({ type: 'stopped' }, metric)).toBe('stopped');
 	});
 	it('tells what control at speed costs, as soon as the lobe is known', () => {
 		const light = readJob(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8'));

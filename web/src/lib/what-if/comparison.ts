@@ -90,8 +90,8 @@ export function rowsOf(kind: Kind, sides: readonly Side[], { units, length, load
 
 /** How far from its target the worst station of a plan stays. */
 export function worstOf(plan: PlanAnswer, { length }: Reader): string {
-	if (plan.sort === 'plan') return length(mm(plan.worst));
-	return plan.sort === 'no-plan' ? 'no plan' : 'stopped';
+	if (plan.type === 'plan') return length(mm(plan.worst));
+	return plan.type === 'no-plan' ? 'no plan' : 'stopped';
 }
 
 /** With its sign, in somebody's units; '' where nothing is known or nothing shows. */

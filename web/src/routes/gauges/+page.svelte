@@ -45,7 +45,7 @@
 					<td class="py-2 pl-3">
 						<a class="font-semibold underline" href="/gauges/{gauge.id}">{gauge.name}</a>
 					</td>
-					<td class="py-2">{capital(label('gauge', gauge.sort))}</td>
+					<td class="py-2">{capital(label('gauge', gauge.type))}</td>
 					<td class="figure py-2 text-[13px]">
 						{[gauge.resolution, gauge.loadResolution].filter(Boolean).join(', ') || '·'}
 					</td>

@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { PART_SORTS, type PartSort } from '@zinc-ledger/core';
+import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 import { ask } from '$lib/server/ask';
 import { formTexts, isId } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
@@ -10,12 +10,12 @@ import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 
 export const load = async ({ url }) => {
-	const wanted = url.searchParams.get('sort') as PartSort;
-	const sort = PART_SORTS.includes(wanted) ? wanted : 'spring';
+	const wanted = url.searchParams.get('type') as PartType;
+	const type = PART_TYPES.includes(wanted) ? wanted : 'spring';
 	const find = url.searchParams.get('find') ?? '';
 	const typed = url.searchParams.get('page') ?? '';
 	const page = /^\d{1,4}$/.test(typed) ? Number(typed) : 0;
-	return { sort, find, page, ...(await ask((db) => pageOfParts(db, { sort, find }, page))) };
+	return { type, find, page, ...(await ask((db) => pageOfParts(db, { type, find }, page))) };
 };
 
 export const actions = {

@@ -4,7 +4,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { goto } from '$app/navigation';
-	import { PART_SORTS, type PartSort } from '@zinc-ledger/core';
+	import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import PartsTable from '$lib/parts/PartsTable.svelte';
 	import { capital } from '$lib/ui/words';
@@ -21,18 +21,18 @@
 	]);
 	let search = $state<HTMLInputElement>();
 
-	const typeName = (sort: PartSort) =>
-		capital(sort === 'locks' ? label('part', sort) : `${label('part', sort)}s`);
+	const typeName = (type: PartType) =>
+		capital(type === 'locks' ? label('part', type) : `${label('part', type)}s`);
 
 	function press(event: KeyboardEvent) {
 		if (isTyping(event)) return;
-		if (event.key === 'n') void goto(`/parts/new?sort=${data.sort}`);
+		if (event.key === 'n') void goto(`/parts/new?type=${data.type}`);
 		else if (event.key === 'f') search?.focus();
 		else return;
 		event.preventDefault();
 	}
 	const pageAt = (page: number) =>
-		`/parts?sort=${encodeURIComponent(data.sort)}&find=${encodeURIComponent(data.find)}&page=${page}`;
+		`/parts?type=${encodeURIComponent(data.type)}&find=${encodeURIComponent(data.find)}&page=${page}`;
 </script>
 
 <svelte:head><title>Parts · Zinc Ledger</title></svelte:head>
@@ -45,7 +45,7 @@
 	<div class="flex flex-wrap items-end gap-x-5 gap-y-3">
 		<h1 class="text-2xl font-semibold">Parts</h1>
 		<form role="search" action="/parts" class="w-72">
-			<input type="hidden" name="sort" value={data.sort} />
+			<input type="hidden" name="type" value={data.type} />
 			<TextField
 				label="Find by any field"
 				name="find"
@@ -54,7 +54,7 @@
 				bind:element={search}
 				oninput={(event) =>
 					void goto(
-						`/parts?sort=${data.sort}&find=${encodeURIComponent(event.currentTarget.value)}`,
+						`/parts?type=${data.type}&find=${encodeURIComponent(event.currentTarget.value)}`,
 						{
 							replaceState: true,
 							keepFocus: true
@@ -63,13 +63,13 @@
 			/>
 		</form>
 		<div class="ml-auto flex flex-wrap items-end gap-3">
-			<Button href="/parts/file?sort={data.sort}&as=csv" download>
+			<Button href="/parts/file?type={data.type}&as=csv" download>
 				<FileDown size={17} /> CSV
 			</Button>
 			<Button href="/parts/file" download><FileDown size={17} /> All as JSON</Button>
 			<form
 				method="POST"
-				action="?/import&sort={data.sort}"
+				action="?/import&type={data.type}"
 				enctype="multipart/form-data"
 				use:sendForm
 			>
@@ -77,7 +77,7 @@
 					<FilePlus2 size={17} /> Import
 				</FileButton>
 			</form>
-			<Button href="/parts/new?sort={data.sort}" look="main"><Plus size={17} /> Add</Button>
+			<Button href="/parts/new?type={data.type}" look="main"><Plus size={17} /> Add</Button>
 		</div>
 	</div>
 
@@ -105,19 +105,19 @@
 	{/if}
 
 	<nav aria-label="Part types" class="mt-5 flex flex-wrap gap-x-1 text-[14px]">
-		{#each PART_SORTS as sort (sort)}
+		{#each PART_TYPES as type (type)}
 			<Button
 				look="filter"
-				href="/parts?sort={sort}"
-				aria-current={sort === data.sort ? 'page' : undefined}
+				href="/parts?type={type}"
+				aria-current={type === data.type ? 'page' : undefined}
 			>
-				{typeName(sort)}
+				{typeName(type)}
 			</Button>
 		{/each}
 	</nav>
 
 	<PartsTable
-		sort={data.sort}
+		type={data.type}
 		parts={data.parts}
 		find={data.find}
 		stockOf={form?.stockOf}

@@ -21,8 +21,8 @@
 	const problems = $derived<Record<string, string>>(form?.problems ?? {});
 	const LIMITS = [...LIMIT_FIELDS, ...INSPECTED_FIELDS];
 	const choices = SHOP_FIELDS.filter((field) => !LIMITS.includes(field));
-	const usualOf = ({ path, choices: all = [], names, sort }: SetupFieldSpec) => {
-		const usual = data.usual[path] || all[0] || (sort === 'yes-no' ? 'no' : 'none');
+	const usualOf = ({ path, choices: all = [], names, type }: SetupFieldSpec) => {
+		const usual = data.usual[path] || all[0] || (type === 'yes-no' ? 'no' : 'none');
 		return names?.[usual] ?? usual;
 	};
 	const named = (path: string) => SHOP_FIELDS.find((field) => field.path === path);

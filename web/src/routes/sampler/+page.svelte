@@ -115,6 +115,6 @@
 	bind:typed
 	title="Find"
 	placeholder="Type"
-	lines={parts.map(({ value, label }) => ({ key: value, sort: 'spring', name: label, detail: '' }))}
+	lines={parts.map(({ value, label }) => ({ key: value, type: 'spring', name: label, detail: '' }))}
 	onchoose={() => (commands = false)}
 />

@@ -11,7 +11,7 @@ import { dueHeads, keepLimit, lossByBatch } from '$lib/server/service';
 export const load = async ({ url }) => {
 	const asked = url.searchParams.get('card');
 	return ask(async (db) => {
-		const cards = (await listParts(db, { sort: 'spring' })).map(({ part }) => ({
+		const cards = (await listParts(db, { type: 'spring' })).map(({ part }) => ({
 			id: part.id,
 			name: part.name,
 			price: (part as SpringCard).price ?? null

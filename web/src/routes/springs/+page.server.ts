@@ -13,7 +13,7 @@ export const load = async ({ url }) => {
 	const page = /^\d{1,5}$/.test(typed) ? Number(typed) : 0;
 	const { found, cards } = await ask(async (db) => ({
 		found: await listSets(db, page),
-		cards: await listParts(db, { sort: 'spring' })
+		cards: await listParts(db, { type: 'spring' })
 	}));
 	return { ...found, page, cards };
 };

@@ -33,10 +33,10 @@ export const AssemblyStep = z.strictObject({
 });
 
 const check = { id: Id, note: Line.optional(), person: Id, at: Moment };
-/** Something tried on the built head; the newest of its sort at a place counts. */
-export const Check = z.discriminatedUnion('sort', [
+/** Something tried on the built head; the newest of its type at a place counts. */
+export const Check = z.discriminatedUnion('type', [
 	z.strictObject({
-		sort: z.literal('piston-to-valve'),
+		type: z.literal('piston-to-valve'),
 		station: StationLabel,
 		method: z.enum(PISTON_METHODS),
 		/** Crankshaft degrees from the top dead centre of the gas exchange, and the room there. */
@@ -49,14 +49,14 @@ export const Check = z.discriminatedUnion('sort', [
 		...check
 	}),
 	z.strictObject({
-		sort: z.literal('passage'),
+		type: z.literal('passage'),
 		station: StationLabel,
 		passage: z.enum(PASSAGES),
 		passes: z.boolean(),
 		...check
 	}),
 	z.strictObject({
-		sort: z.literal('leak-down'),
+		type: z.literal('leak-down'),
 		/** A station of the cylinder that was tried. */
 		station: StationLabel,
 		/** What leaks away of the air that is fed, as a part of it. */
@@ -65,7 +65,7 @@ export const Check = z.discriminatedUnion('sort', [
 		...check
 	}),
 	z.strictObject({
-		sort: z.literal('vacuum'),
+		type: z.literal('vacuum'),
 		/** A station of the port that was tried. */
 		station: StationLabel,
 		reached: Vacuum,

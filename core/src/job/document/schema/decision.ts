@@ -41,7 +41,7 @@ export const Note = z.strictObject({
 			text: z.string().max(20_000, issue('field.max', { max: 20_000, unit: 'characters' }))
 		})
 		.optional(),
-	/** What it is about, where it is of a sort that is looked for. */
+	/** What it is about, where it is of a type that is looked for. */
 	about: z.enum(NOTE_SUBJECTS).optional(),
 	/** Holds the job back until it is settled: checking springs fitted, a seal to replace. */
 	blocksSignOff: z.boolean(),

@@ -25,7 +25,7 @@ declare module '../../../foundation/message/issue.ts' {
 }
 
 export const FORMAT = 'zinc-ledger/job';
-export const VERSION = 2;
+export const VERSION = 3;
 
 export const Job = z
 	.strictObject({

@@ -32,9 +32,9 @@ const LiftSource = {
 	/** Half-width of the 95 % interval of the valve's lift, where it is known. */
 	uncertainty: Size.optional()
 };
-export const LiftGiven = z.discriminatedUnion('sort', [
+export const LiftGiven = z.discriminatedUnion('type', [
 	z.strictObject({
-		sort: z.literal('lobe'),
+		type: z.literal('lobe'),
 		lobe: PositiveSize,
 		ratio: z
 			.number(issue('field.number', { example: '1.5' }))
@@ -42,7 +42,7 @@ export const LiftGiven = z.discriminatedUnion('sort', [
 			.max(3, issue('field.max', { max: 3 })),
 		...LiftSource
 	}),
-	z.strictObject({ sort: z.literal('valve'), valve: PositiveSize, ...LiftSource })
+	z.strictObject({ type: z.literal('valve'), valve: PositiveSize, ...LiftSource })
 ]);
 
 const Lash = z.strictObject({
@@ -171,7 +171,7 @@ export const Setup = z.strictObject({
 	cam: Cam.optional(),
 	/** How the cam's lift comes to the valves. */
 	train: z.enum(TRAINS).optional(),
-	/** Of all between cam and valve, at the valve, and its damping as a part of the critical; the usual of its sort where nobody says. */
+	/** Of all between cam and valve, at the valve, and its damping as a part of the critical; the usual of its type where nobody says. */
 	trainStiffness: Rate.optional(),
 	trainDamping: fraction.optional(),
 	/** Where the cam lies, and the angle between valve and cylinder: what a cut at the deck does goes by them. */

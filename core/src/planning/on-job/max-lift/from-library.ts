@@ -2,7 +2,7 @@
 import { evaluate, type Sheet } from '../../../sheet/evaluation/index.ts';
 import { withPartsAt, type Job, type PartAt } from '../../../job/document/index.ts';
 import { addNoNewStop, companionsOf, type FitContext } from '../../../sheet/fit/index.ts';
-import { SORT_OF, type LibraryPart } from '../../../parts/part/index.ts';
+import { TYPE_OF, type LibraryPart } from '../../../parts/part/index.ts';
 import type { Kind } from '../../../foundation/station/index.ts';
 import { message, type Message } from '../../../foundation/message/index.ts';
 import { mm, type Newtons } from '../../../foundation/units/index.ts';
@@ -24,7 +24,7 @@ declare module '../../../foundation/message/message.ts' {
 /** Parts that decide how much lift there is. */
 const PLACES = ['seal', 'retainer', 'locks', 'spring'] as const;
 type Place = (typeof PLACES)[number];
-/** So many of each sort are told. */
+/** So many of each type are told. */
 const MAX_PER_TYPE = 2;
 /** Loads that differ by less, in newtons, are the same. */
 const SAME_LOAD = 2;
@@ -39,7 +39,7 @@ export interface LibraryAlternative {
 
 /**
  * Library parts in place of a kind's own, each with what must come with it so that it trips
- * no rule of fit anew; the best of each sort. One that leaves a limit unknown that was known
+ * no rule of fit anew; the best of each type. One that leaves a limit unknown that was known
  * buys nothing here.
  */
 export function libraryAlternatives(
@@ -56,7 +56,7 @@ export function libraryAlternatives(
 		const own = job.setup.kinds[kind][place];
 		if (!own) return [];
 		const tried = library.flatMap((part) => {
-			if (part.sort !== SORT_OF[place] || part.retired || part.part.id === own.id) return [];
+			if (part.type !== TYPE_OF[place] || part.retired || part.part.id === own.id) return [];
 			const parts = outfitOf(contexts, { place, part: part.part }, library);
 			if (!parts) return [];
 			const changed = withPartsAt(job, kind, parts);
@@ -66,7 +66,7 @@ export function libraryAlternatives(
 			const change = changeOf(place, parts);
 			const tradeOff = tradeOffOf(sheet, then, kind, part);
 			return [
-				{ change, tradeOff, limits, step: { sort: 'parts', parts, keepsHeight: false } as const }
+				{ change, tradeOff, limits, step: { type: 'parts', parts, keepsHeight: false } as const }
 			];
 		});
 		return tried

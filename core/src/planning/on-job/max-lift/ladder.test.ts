@@ -64,7 +64,7 @@ describe('how much lift a head takes', () => {
 			...job,
 			checks: [
 				{
-					sort: 'piston-to-valve',
+					type: 'piston-to-valve',
 					id: '0197a999-0000-7000-8000-000000000001',
 					station: label,
 					method: 'indicator',

@@ -84,19 +84,19 @@ export function liftRoom(
 		{
 			change: message('lift.plus-locks-and-shim', { by: LOCK_STEP }),
 			tradeOff: message('lift.tip-falls', { by: LOCK_STEP }),
-			step: { sort: 'locks', by: `${LOCK_STEP} mm`, keepsHeight: true },
+			step: { type: 'locks', by: `${LOCK_STEP} mm`, keepsHeight: true },
 			with: { seal: LOCK_STEP, rocker: mm(-LOCK_STEP) }
 		},
 		{
 			change: message('lift.plus-locks', { by: LOCK_STEP }),
 			tradeOff: message('lift.loads-and-tip-fall', { by: LOCK_STEP }),
-			step: { sort: 'locks', by: `${LOCK_STEP} mm`, keepsHeight: false },
+			step: { type: 'locks', by: `${LOCK_STEP} mm`, keepsHeight: false },
 			with: { seal: LOCK_STEP, height: LOCK_STEP, rocker: mm(-LOCK_STEP) }
 		},
 		{
 			change: message('lift.shorter-seals', { by: SEAL_STEP }),
 			tradeOff: message('lift.other-seals'),
-			step: { sort: 'seal-lower', by: `${SEAL_STEP} mm` },
+			step: { type: 'seal-lower', by: `${SEAL_STEP} mm` },
 			with: { seal: SEAL_STEP }
 		},
 		...(shims > 0
@@ -104,7 +104,7 @@ export function liftRoom(
 					{
 						change: message('lift.shims-out'),
 						tradeOff: message('lift.loads-fall'),
-						step: { sort: 'shims-out' as const },
+						step: { type: 'shims-out' as const },
 						with: { noShims: true }
 					}
 				]

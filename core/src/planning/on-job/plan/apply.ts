@@ -111,7 +111,7 @@ export function plannedEntry(entry: StationEntry, planned: PlannedStation): Stat
 }
 
 export interface PartPick {
-	readonly sort: 'shim' | 'locks' | 'spring' | 'new-spring';
+	readonly type: 'shim' | 'locks' | 'spring' | 'new-spring';
 	readonly part: Message;
 	/** Taken for the plan in all. */
 	readonly wanted: number;
@@ -143,15 +143,15 @@ export function pickList(
 	}
 	const picks = new Map<
 		string,
-		Pick<PartPick, 'sort' | 'part' | 'shelf'> & {
+		Pick<PartPick, 'type' | 'part' | 'shelf'> & {
 			wanted: number;
 			fitted: number;
 			stations: string[];
 		}
 	>();
-	const add = (sort: PartPick['sort'], part: Message, label: string, shelf: number | null) => {
+	const add = (type: PartPick['type'], part: Message, label: string, shelf: number | null) => {
 		const key = keyOf(part);
-		const pick = picks.get(key) ?? { sort, part, shelf, wanted: 0, fitted: 0, stations: [] };
+		const pick = picks.get(key) ?? { type, part, shelf, wanted: 0, fitted: 0, stations: [] };
 		pick.wanted++;
 		pick.stations.push(label);
 		picks.set(key, pick);
@@ -193,10 +193,10 @@ export function pickList(
 		}
 	}
 	return [...picks.values()].map((pick) => {
-		const { sort, part, wanted, fitted: inHeads, shelf: onShelf, stations } = pick;
+		const { type, part, wanted, fitted: inHeads, shelf: onShelf, stations } = pick;
 		const reused = Math.min(inHeads, wanted);
 		return {
-			sort,
+			type,
 			part,
 			wanted,
 			fitted: reused,

@@ -29,10 +29,10 @@ const plan = (job: Job, more: Partial<PlanQuestion> = {}) =>
 		{ job, lockStock: [], placeSprings: false, fixed: [], ...more },
 		{ solver: () => Promise.resolve(solver) }
 	);
-type Found = Extract<PlanAnswer, { sort: 'plan' }>;
+type Found = Extract<PlanAnswer, { type: 'plan' }>;
 async function found(job: Job, more: Partial<PlanQuestion> = {}): Promise<Found> {
 	const answer = await plan(job, more);
-	if (answer.sort !== 'plan') throw new Error(JSON.stringify(answer));
+	if (answer.type !== 'plan') throw new Error(JSON.stringify(answer));
 	return answer;
 }
 const job = load('2426-placed-springs');
@@ -130,10 +130,10 @@ describe('the plan of a job', () => {
 		const tight = { ...bare, setup: { ...bare.setup, kinds, shimStock } };
 		const answer = await plan(tight);
 		const of = (kind: string) =>
-			answer.sort === 'plan'
+			answer.type === 'plan'
 				? answer.stations.filter(({ label }) => label.endsWith(kind)).flatMap(({ shims }) => shims)
 				: [];
-		expect(answer.sort).toBe('plan');
+		expect(answer.type).toBe('plan');
 		expect(of('I')).toEqual([]);
 		expect(of('E').length).toBeGreaterThan(0);
 	});
@@ -193,7 +193,7 @@ describe('the plan of a job', () => {
 		const half = { ...job, readings: job.readings.filter(({ station }) => station !== '2I') };
 		expect((await found(half)).leftOut).toEqual([['2I', message('need.height')]]);
 		const none = await plan({ ...job, readings: [] });
-		expect(none.sort).toBe('no-plan');
+		expect(none.type).toBe('no-plan');
 	});
 	it('says which limit fails, by how much, and what on order or on the shelf would free it', async () => {
 		const strict: Job = {
@@ -201,15 +201,15 @@ describe('the plan of a job', () => {
 			setup: { ...job.setup, limits: { ...job.setup.limits, bindFloor: '0.125 in' } }
 		};
 		const short = await plan(strict);
-		if (short.sort !== 'no-plan') throw new Error(short.sort);
+		if (short.type !== 'no-plan') throw new Error(short.type);
 		const said = short.why.map((why) => keyOf(why));
 		expect(said.some((why) => /plan\.limit-short .*"limit":"bind-floor"/.test(why))).toBe(true);
 		const locks = { ...job.setup.kinds.intake.locks!, name: 'Plus locks', offset: '0.050 in' };
 		const ordered = await plan(strict, { lockStock: [{ locks, count: 0 }] });
-		if (ordered.sort !== 'no-plan') throw new Error(ordered.sort);
+		if (ordered.type !== 'no-plan') throw new Error(ordered.type);
 		expect(ordered.why.map((why) => keyOf(why)).join()).toContain('plan.solved-on-order');
 		const apart = await plan(strict, { lockStock: [{ locks, count: 12, excluded: true }] });
-		if (apart.sort !== 'no-plan') throw new Error(apart.sort);
+		if (apart.type !== 'no-plan') throw new Error(apart.type);
 		expect(apart.why.map((why) => keyOf(why)).join()).toMatch(
 			/plan\.solved-from-stock .*Plus locks/
 		);
@@ -227,12 +227,12 @@ describe('the plan of a job', () => {
 			}))
 		};
 		expect(lift).toBeGreaterThan(0);
-		expect((await plan(vague)).sort).toBe('no-plan');
+		expect((await plan(vague)).type).toBe('no-plan');
 	});
 	it('lists what to pick, and what is short', async () => {
 		const answer = await found(job);
 		const picks = pickList(withStock(1), answer.stations);
-		const shims = picks.filter(({ sort }) => sort === 'shim');
+		const shims = picks.filter(({ type }) => type === 'shim');
 		expect(shims.reduce((sum, { wanted }) => sum + wanted, 0)).toBe(
 			answer.stations.reduce((sum, station) => sum + station.shims.length, 0)
 		);
@@ -244,7 +244,7 @@ describe('the plan of a job', () => {
 		const both = { ...job, setup: { ...job.setup, springs: [first!, other] } };
 		const stations = ['1I', '1E'].map((label) => ({ label, shims: [], spring: first!.tag }));
 		const springs = (one: Job) =>
-			pickList(withoutBuilds(one), stations).map(({ sort, part, wanted }) => [sort, part, wanted]);
+			pickList(withoutBuilds(one), stations).map(({ type, part, wanted }) => [type, part, wanted]);
 		expect(springs(both)).toEqual([
 			['spring', message('part.spring', { tag: first!.tag, kind: 'intake' }), 1],
 			['spring', message('part.spring', { tag: first!.tag, kind: 'exhaust' }), 1]
@@ -355,7 +355,7 @@ describe('a plan and the speed that springs hold their valves to', () => {
 	});
 	it('says so where no build reaches it', async () => {
 		const answer = await plan(turnedTo(9000, 'kept'));
-		expect(answer.sort).toBe('no-plan');
+		expect(answer.type).toBe('no-plan');
 		expect(JSON.stringify(answer)).toContain('control-limit');
 	});
 });

@@ -60,7 +60,7 @@ export async function planJob(question: PlanQuestion, how: HowToPlan): Promise<P
 	const asked = problemOf(question);
 	if (asked.stations.length === 0) {
 		const why = asked.leftOut.map(([station, says]) => message('at-station', { station, says }));
-		return { sort: 'no-plan', why: why.length > 0 ? why : [message('plan.all-locked')] };
+		return { type: 'no-plan', why: why.length > 0 ? why : [message('plan.all-locked')] };
 	}
 	const { onProgress, ...rest } = how;
 	const answer = await solvePlan(asked.problem, {
@@ -75,14 +75,14 @@ function toPlanAnswer(
 	asked: Asked,
 	answer: Answer<BuildChoice>
 ): PlanAnswer {
-	switch (answer.sort) {
+	switch (answer.type) {
 		case 'plan':
 			return planned(asked, answer);
 		case 'stopped':
-			return { sort: 'stopped' };
+			return { type: 'stopped' };
 		case 'no-choice':
 			return {
-				sort: 'no-plan',
+				type: 'no-plan',
 				why: answer.stations.map((station) => whyNot(question, asked.stations[station]!))
 			};
 		case 'short': {
@@ -90,7 +90,7 @@ function toPlanAnswer(
 				message('plan.too-few', { part: asked.names[part]!, required: wanted, stock: there })
 			);
 			return {
-				sort: 'no-plan',
+				type: 'no-plan',
 				why: why.length > 0 ? why : [message('plan.springs-do-not-place')]
 			};
 		}
@@ -108,7 +108,7 @@ function planned(asked: Asked, solved: Solved<BuildChoice>): PlanAnswer {
 	const spare = [...asked.problem.stock];
 	for (const { takes } of chosen) for (const [part, count] of takes) spare[part]! -= count;
 	return {
-		sort: 'plan',
+		type: 'plan',
 		stations: chosen.map((choice) => toPlannedStation(asked, choice)),
 		proven,
 		worst: value.worst * QUANTUM,

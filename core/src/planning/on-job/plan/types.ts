@@ -54,7 +54,7 @@ export interface PlannedStation {
 
 export type PlanAnswer =
 	| {
-			readonly sort: 'plan';
+			readonly type: 'plan';
 			readonly stations: readonly PlannedStation[];
 			readonly proven: boolean;
 			/** Worst distance from the aim beyond the dead band, millimetres, and the least it could be. */
@@ -67,5 +67,5 @@ export type PlanAnswer =
 			/** Stations left out of it, and why. */
 			readonly leftOut: readonly (readonly [label: string, why: Message])[];
 	  }
-	| { readonly sort: 'no-plan'; readonly why: readonly Message[] }
-	| { readonly sort: 'stopped' };
+	| { readonly type: 'no-plan'; readonly why: readonly Message[] }
+	| { readonly type: 'stopped' };

@@ -19,10 +19,10 @@ import type { Sheet } from '../../../sheet/evaluation/index.ts';
  */
 export function withLift(parts: KindSetup, valve: string): KindSetup {
 	const { lift } = parts;
-	if (lift?.sort !== 'lobe')
+	if (lift?.type !== 'lobe')
 		return {
 			...parts,
-			lift: { ...lift, sort: 'valve', valve, source: lift?.source ?? 'customer' }
+			lift: { ...lift, type: 'valve', valve, source: lift?.source ?? 'customer' }
 		};
 	return { ...parts, lift: { ...lift, lobe: `${(lengthOf(valve) / lift.ratio).toFixed(6)} mm` } };
 }

@@ -15,8 +15,8 @@ const after = (...steps: ChangeStep[]) => inSteps(job, sheet, 'intake', steps);
 const tally = (...steps: ChangeStep[]) => tallied(after(...steps).at(-1)!.sheet, 'intake');
 const now = tally();
 
-const HOME: ChangeStep = { sort: 'seals-home', by: '0.5 mm' };
-const LOCKS: ChangeStep = { sort: 'locks', by: '0.050 in', keepsHeight: true };
+const HOME: ChangeStep = { type: 'seals-home', by: '0.5 mm' };
+const LOCKS: ChangeStep = { type: 'locks', by: '0.050 in', keepsHeight: true };
 
 describe('one change', () => {
 	it('of seals driven home moves the seal clearance, and nothing else', () => {
@@ -38,17 +38,17 @@ describe('one change', () => {
 	});
 	it('of the lift moves margins by as much', () => {
 		const lift = sheet.kinds.intake.lift!.gross + 0.5;
-		const more = tally({ sort: 'lift', by: `${lift} mm` });
+		const more = tally({ type: 'lift', by: `${lift} mm` });
 		expect(now.bind! - more.bind!).toBeCloseTo(0.5, 4);
 		expect(now.seal! - more.seal!).toBeCloseTo(0.5, 4);
 	});
 	it('of a cap may be taken off again, and shims may come out', () => {
-		const capped = withStep(job, 'intake', { sort: 'lash-cap', by: '0.080 in' });
+		const capped = withStep(job, 'intake', { type: 'lash-cap', by: '0.080 in' });
 		expect(capped.setup.kinds.intake.lashCap?.thickness).toBe('0.080 in');
-		const off = withStep(capped, 'intake', { sort: 'lash-cap', by: '0 mm' });
+		const off = withStep(capped, 'intake', { type: 'lash-cap', by: '0 mm' });
 		expect(off.setup.kinds.intake.lashCap).toBeUndefined();
 		const shimmed = withStep(job, 'intake', LOCKS);
-		const out = withStep(shimmed, 'intake', { sort: 'shims-out' });
+		const out = withStep(shimmed, 'intake', { type: 'shims-out' });
 		expect(
 			out.stations.filter(({ kind }) => kind === 'intake').every((one) => one.shims.length === 0)
 		).toBe(true);
@@ -66,7 +66,7 @@ describe('one change', () => {
 		};
 		const part = { ...retainer!, name: 'Other', groundOff: undefined };
 		const then = withStep(own, 'intake', {
-			sort: 'parts',
+			type: 'parts',
 			parts: [{ place: 'retainer', part: part as never }],
 			keepsHeight: false
 		});
@@ -78,8 +78,8 @@ describe('one change', () => {
 
 describe('several changes', () => {
 	it('add up, and each says what limits the lift after it', () => {
-		const steps = after(HOME, LOCKS, { sort: 'seal-lower', by: '0.5 mm' });
-		expect(steps.map(({ step }) => step?.sort)).toEqual([
+		const steps = after(HOME, LOCKS, { type: 'seal-lower', by: '0.5 mm' });
+		expect(steps.map(({ step }) => step?.type)).toEqual([
 			undefined,
 			'seals-home',
 			'locks',
@@ -123,7 +123,7 @@ describe('several changes', () => {
 	});
 	it('tell before any height is measured what the height aimed for comes to', () => {
 		const bare = { ...job, readings: [] };
-		const [first, then] = inSteps(bare, evaluate(bare), 'intake', [{ sort: 'lift', by: '11 mm' }]);
+		const [first, then] = inSteps(bare, evaluate(bare), 'intake', [{ type: 'lift', by: '11 mm' }]);
 		expect(tallied(first!.sheet, 'intake')).toMatchObject({ atTarget: true, seal: null });
 		expect(tallied(then!.sheet, 'intake').bind).not.toBe(tallied(first!.sheet, 'intake').bind);
 	});

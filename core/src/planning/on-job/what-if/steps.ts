@@ -31,25 +31,25 @@ declare module '../../../foundation/message/message.ts' {
 
 /** The step as a message, its lengths in mm. */
 export function stepMessage(step: ChangeStep): Message {
-	if (step.sort === 'parts') {
+	if (step.type === 'parts') {
 		const names = step.parts.map(({ part }) => part.name);
 		return message(step.keepsHeight ? 'change.parts-and-shim' : 'change.parts', { names });
 	}
-	if (step.sort === 'shims-out') return message('change.shims-out');
+	if (step.type === 'shims-out') return message('change.shims-out');
 	const by = lengthOf(step.by);
-	if (step.sort === 'locks')
+	if (step.type === 'locks')
 		return message(step.keepsHeight && by > 0 ? 'change.locks-and-shim' : 'change.locks', { by });
-	return message(`change.${step.sort}`, { by });
+	return message(`change.${step.type}`, { by });
 }
 
 /** Whether a step can be put on a job; the others are work at the bench, or want a part to be chosen. */
-export const isForJob = ({ sort }: ChangeStep): boolean =>
-	sort !== 'seals-home' && sort !== 'seal-lower';
+export const isForJob = ({ type }: ChangeStep): boolean =>
+	type !== 'seals-home' && type !== 'seal-lower';
 
 /** The job with one more change of a kind. */
 export function withStep(job: Job, kind: Kind, step: ChangeStep): Job {
 	const parts = job.setup.kinds[kind];
-	switch (step.sort) {
+	switch (step.type) {
 		case 'seals-home':
 		case 'seal-lower':
 			return withWiderGaps(job, kind, lengthOf(step.by));

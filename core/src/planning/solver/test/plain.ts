@@ -17,7 +17,7 @@ export function plainModel(problem: Problem, solve: LinearSolver, seconds = 600)
 			solve(
 				modelOf(problem, within(most), () => 0, true),
 				seconds
-			).sort === 'optimal'
+			).type === 'optimal'
 	);
 	if (worst === null) return null;
 	const { objective } = solve(modelOf(problem, within(worst), costOf, true), seconds);

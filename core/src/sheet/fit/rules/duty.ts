@@ -1,4 +1,4 @@
-/** Whether the parts suit what they will do and what they have done: F18, F19, F21 to F23, F25. */
+/** Whether the parts suit what they will do and what they have done. */
 import { loadOf, toComparisonStep, type Newtons } from '../../../foundation/units/index.ts';
 import type { KindSetup, Setup } from '../../../job/document/index.ts';
 import type { LifterType, SpringBuild } from '../../../parts/part/index.ts';
@@ -40,7 +40,7 @@ type SeatInsert = NonNullable<NonNullable<Setup['head']>['seatInsert']>;
 type Reusable = NonNullable<KindSetup['reused']>[number];
 
 const lifterLoad: Rule = {
-	id: 'F18',
+	id: 'lifter-load',
 	severity: 'watch',
 	fixableBy: ['lifter', 'spring'],
 	check: ({ parts, openLoad }) =>
@@ -60,7 +60,7 @@ const lifterLoad: Rule = {
 };
 
 const lashForLifters: Rule = {
-	id: 'F19',
+	id: 'lash-for-lifters',
 	severity: 'watch',
 	fixableBy: [],
 	check: ({ parts, setup }) => {
@@ -77,7 +77,7 @@ const lashForLifters: Rule = {
 };
 
 const oneBatch: Rule = {
-	id: 'F21',
+	id: 'spring-batch',
 	severity: 'watch',
 	fixableBy: [],
 	check: ({ springsOfHead }) =>
@@ -109,7 +109,7 @@ const oneBatch: Rule = {
 };
 
 const singleSpring: Rule = {
-	id: 'F22',
+	id: 'single-spring',
 	severity: 'note',
 	fixableBy: ['spring'],
 	check: ({ parts, openLoad, setup }) =>
@@ -135,7 +135,7 @@ const singleSpring: Rule = {
 };
 
 const softSeat: Rule = {
-	id: 'F23',
+	id: 'seat-insert',
 	severity: 'watch',
 	fixableBy: ['valve'],
 	check: ({ parts, setup }) => {
@@ -158,7 +158,7 @@ const softSeat: Rule = {
 };
 
 const newWhereAsked: Rule = {
-	id: 'F25',
+	id: 'new-seals-and-locks',
 	severity: 'watch',
 	fixableBy: [],
 	check: ({ parts }) =>
@@ -172,7 +172,7 @@ const newWhereAsked: Rule = {
 };
 
 const usedSprings: Rule = {
-	id: 'F27',
+	id: 'used-springs',
 	severity: 'watch',
 	fixableBy: ['spring'],
 	check: ({ parts, setup }) => {

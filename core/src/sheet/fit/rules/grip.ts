@@ -1,4 +1,4 @@
-/** How stem, locks, retainer and lash cap hold each other: F1 to F10, and F17. */
+/** How stem, locks, retainer and lash cap hold each other. */
 import {
 	lengthOf,
 	loadOf,
@@ -42,7 +42,7 @@ declare module '../../../foundation/message/message.ts' {
 			readonly max: Millimetres;
 		};
 		'fit.cap-without-recess': null;
-		'fit.captive-see-f8': null;
+		'fit.captive-tip-length': null;
 		'fit.not-captive': null;
 		'fit.groove': { readonly groove: Groove };
 		'fit.square-groove': { readonly load: Newtons; readonly max: Newtons };
@@ -86,7 +86,7 @@ const MADE = {
 const isTitanium = (context: FitContext) => context.parts.valve?.material === 'titanium';
 
 const stemsMatch: Rule = {
-	id: 'F1',
+	id: 'stem-diameter',
 	severity: 'stop',
 	fixableBy: ['locks', 'seal', 'valve'],
 	check: ({ parts, setup }) => {
@@ -114,7 +114,7 @@ const stemsMatch: Rule = {
 };
 
 const beadMatches: Rule = {
-	id: 'F2',
+	id: 'lock-bead',
 	severity: 'stop',
 	fixableBy: ['locks', 'valve'],
 	check: ({ parts }) =>
@@ -127,7 +127,7 @@ const beadMatches: Rule = {
 };
 
 const anglesMatch: Rule = {
-	id: 'F3',
+	id: 'lock-angle',
 	severity: 'stop',
 	fixableBy: ['locks', 'retainer'],
 	check: ({ parts }) =>
@@ -140,7 +140,7 @@ const anglesMatch: Rule = {
 };
 
 const capOnWafer: Rule = {
-	id: 'F4',
+	id: 'cap-on-wafer',
 	severity: 'stop',
 	fixableBy: ['valve'],
 	check: ({ parts }) => {
@@ -157,7 +157,7 @@ const capOnWafer: Rule = {
 };
 
 const waferHeld: Rule = {
-	id: 'F5',
+	id: 'locks-for-wafer',
 	severity: 'watch',
 	fixableBy: ['locks'],
 	check: ({ parts }) =>
@@ -173,7 +173,7 @@ const waferHeld: Rule = {
 };
 
 const bareTitanium: Rule = {
-	id: 'F6',
+	id: 'titanium-tip',
 	severity: 'stop',
 	fixableBy: ['lashCap', 'valve'],
 	check: (context) =>
@@ -211,7 +211,7 @@ function tipWindow({ parts }: FitContext, seat: 'recess' | 'captive') {
 }
 
 const capNeedsRecess: Rule = {
-	id: 'F7',
+	id: 'cap-recess',
 	severity: 'stop',
 	fixableBy: ['locks'],
 	check: (context) => {
@@ -221,14 +221,14 @@ const capNeedsRecess: Rule = {
 			const seat = all['locks.cap-recess'];
 			if (seat === 'none') return fails(message('fit.cap-without-recess'));
 			return seat === 'captive'
-				? passes(message('fit.captive-see-f8'))
+				? passes(message('fit.captive-tip-length'))
 				: tipWindow(context, 'recess');
 		});
 	}
 };
 
 const captiveTip: Rule = {
-	id: 'F8',
+	id: 'captive-locks',
 	severity: 'stop',
 	fixableBy: ['locks', 'valve'],
 	check: (context) => {
@@ -242,7 +242,7 @@ const captiveTip: Rule = {
 };
 
 const roundForLoad: Rule = {
-	id: 'F9',
+	id: 'groove-load',
 	severity: 'note',
 	fixableBy: ['valve'],
 	check: ({ parts, openLoad, setup }) =>
@@ -261,7 +261,7 @@ const roundForLoad: Rule = {
 
 /** The stem's end above the locks: a tip that they bury cannot be reached by a rocker. */
 const tipAboveLocks: Rule = {
-	id: 'F30',
+	id: 'tip-above-locks',
 	severity: 'stop',
 	fixableBy: ['locks', 'lashCap'],
 	check: ({ parts }) => {
@@ -280,7 +280,7 @@ const tipAboveLocks: Rule = {
 
 /** Under high loads a steeper taper is preferred: it bears on more of the retainer and lets go again. */
 const taperForLoad: Rule = {
-	id: 'F31',
+	id: 'lock-taper-load',
 	severity: 'note',
 	fixableBy: ['locks', 'retainer'],
 	check: ({ parts, openLoad, setup }) =>
@@ -300,7 +300,7 @@ const taperForLoad: Rule = {
 const STEEP = 10;
 
 const oneMaker: Rule = {
-	id: 'F10',
+	id: 'one-maker',
 	severity: 'watch',
 	fixableBy: ['locks', 'retainer', 'lashCap'],
 	check: ({ parts }) =>
@@ -324,7 +324,7 @@ const oneMaker: Rule = {
 };
 
 const groundRetainer: Rule = {
-	id: 'F26',
+	id: 'ground-retainer',
 	severity: 'watch',
 	fixableBy: ['retainer'],
 	check: ({ parts }) => {
@@ -337,7 +337,7 @@ const groundRetainer: Rule = {
 };
 
 const newLocks: Rule = {
-	id: 'F28',
+	id: 'used-locks',
 	severity: 'watch',
 	fixableBy: ['locks'],
 	check: ({ parts, setup }) => {
@@ -349,7 +349,7 @@ const newLocks: Rule = {
 };
 
 const railTip: Rule = {
-	id: 'F17',
+	id: 'rail-rocker-tip',
 	severity: 'stop',
 	fixableBy: ['rocker', 'locks'],
 	check: ({ parts, tipHeight, setup }) => {

@@ -1,4 +1,4 @@
-/** Whether a kit is used with what its paper asks for: F29 (docs/trade/parts.md#kits). */
+/** Whether a kit is used with what its paper asks for (docs/trade/parts.md#kits). */
 import { KIT_ASKS, type KitAsk } from '../../../parts/kit/index.ts';
 import { message } from '../../../foundation/message/index.ts';
 import { fails, passes, type Rule } from '../rule.ts';
@@ -26,7 +26,7 @@ const isSame = (a: Named, b: Named) =>
 	(a.id !== undefined && a.id === b.id) || a.name.toLowerCase() === b.name.toLowerCase();
 
 const asTheKitAsks: Rule = {
-	id: 'F29',
+	id: 'kit-parts',
 	severity: 'watch',
 	fixableBy: ['seal', 'locator'],
 	check: ({ parts }) => {

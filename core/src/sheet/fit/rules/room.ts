@@ -1,4 +1,4 @@
-/** Whether the spring has room where it stands: F11 to F16, F20 and F24. */
+/** Whether the spring has room where it stands. */
 import {
 	lengthOf,
 	mm,
@@ -107,14 +107,14 @@ function roomToSeal({ parts }: FitContext, play: Millimetres): RuleCheck {
 }
 
 const innerToSeal: Rule = {
-	id: 'F11',
+	id: 'inner-spring-to-seal',
 	severity: 'stop',
 	fixableBy: ['seal', 'spring'],
 	check: (context) => roomToSeal(context, lengthOf(context.setup.limits.fit.sealClearance))
 };
 
 const springInPlace: Rule = {
-	id: 'F12',
+	id: 'pocket-and-locator',
 	severity: 'stop',
 	fixableBy: ['locator', 'spring'],
 	check: ({ parts }) => {
@@ -158,7 +158,7 @@ const springInPlace: Rule = {
 };
 
 const landingsFit: Rule = {
-	id: 'F13',
+	id: 'retainer-landings',
 	severity: 'stop',
 	fixableBy: ['retainer', 'spring'],
 	check: ({ parts, setup }) =>
@@ -192,7 +192,7 @@ const landingsFit: Rule = {
 };
 
 const hardUnderSpring: Rule = {
-	id: 'F14',
+	id: 'spring-base',
 	severity: 'stop',
 	fixableBy: ['locator'],
 	check: ({ parts, setup, shims }) =>
@@ -207,7 +207,7 @@ const hardUnderSpring: Rule = {
 };
 
 const liftOfCard: Rule = {
-	id: 'F15',
+	id: 'spring-max-lift',
 	severity: 'stop',
 	fixableBy: ['spring'],
 	check: ({ parts, lift }) =>
@@ -221,7 +221,7 @@ const liftOfCard: Rule = {
 };
 
 const damperToSeal: Rule = {
-	id: 'F16',
+	id: 'damper-to-seal',
 	severity: 'watch',
 	fixableBy: ['seal', 'spring'],
 	check: (context) =>
@@ -235,7 +235,7 @@ const damperToSeal: Rule = {
 };
 
 const rightWayUp: Rule = {
-	id: 'F20',
+	id: 'spring-way-up',
 	severity: 'note',
 	fixableBy: [],
 	check: ({ parts }) =>
@@ -249,7 +249,7 @@ const rightWayUp: Rule = {
 };
 
 const shimsFit: Rule = {
-	id: 'F24',
+	id: 'shim-fit',
 	severity: 'stop',
 	fixableBy: [],
 	check: ({ parts, setup, shims }) => {

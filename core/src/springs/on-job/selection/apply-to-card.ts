@@ -53,7 +53,7 @@ function testedIn(
 			load: `${(load / NEWTONS_PER[force]).toFixed(DIGITS[force])} ${force}`
 		})),
 		...(loadDeviation !== undefined && { loadDeviation }),
-		...(bind.sort === 'bind' && {
+		...(bind.type === 'bind' && {
 			bind: lengthText(bind.height, length),
 			bindUncertainty: lengthText(
 				mm(Math.max(bind.to - bind.height, bind.height - bind.from)),

@@ -20,7 +20,7 @@ const candidates = chooseSprings(contextOf('intake'), library.value);
 const of = (name: string) => candidates.find(({ part }) => part.part.name === name)!;
 
 it('puts springs that could serve before those that could not, and leaves none out', () => {
-	const springs = library.value.filter(({ sort }) => sort === 'spring');
+	const springs = library.value.filter(({ type }) => type === 'spring');
 	expect(candidates).toHaveLength(springs.length);
 	const out = candidates.map(({ ruledOut }) => ruledOut.length > 0);
 	expect(out).toEqual(out.toSorted((a, b) => Number(a) - Number(b)));
@@ -51,7 +51,7 @@ it.each([
 it('brings what has to come with a spring, and names it', () => {
 	const { retainer, locks } = job.value.setup.kinds.intake;
 	const grips = {
-		sort: 'locks',
+		type: 'locks',
 		part: { ...locks!, id: '0197a000-0000-7000-8000-000000000001', name: 'Steep', angle: 7 },
 		stock: null,
 		retired: false

@@ -93,7 +93,7 @@ export function chooseSprings(
 	const off = ({ bindMargin }: SpringCandidate) =>
 		bindMargin === null ? Number.POSITIVE_INFINITY : Math.abs(bindMargin - aim);
 	const springs = library.filter(
-		(part): part is LibraryPart<'spring'> => part.sort === 'spring' && !part.retired
+		(part): part is LibraryPart<'spring'> => part.type === 'spring' && !part.retired
 	);
 	const byId = new Map(library.map((part) => [part.part.id, part]));
 	return [

@@ -34,8 +34,8 @@ describe('the trains of a job', () => {
 		const some = { ...light, setup };
 		expect(controlledStations(evaluate(some)).every(({ kind }) => kind === 'exhaust')).toBe(true);
 	});
-	it('are as stiff as their sort is assumed to be, or as the job says', () => {
-		expect(assumedTrain(light.setup)).toEqual({ sort: 'pushrod', ...USUAL_TRAIN.pushrod });
+	it('are as stiff as their type is assumed to be, or as the job says', () => {
+		expect(assumedTrain(light.setup)).toEqual({ type: 'pushrod', ...USUAL_TRAIN.pushrod });
 		const setup = { ...light.setup, trainStiffness: '5200 N/mm', trainDamping: 0.05 };
 		expect(assumedTrain(setup)).toMatchObject({ stiffness: 5200, damping: 0.05 });
 		const { train: _, ...none } = light.setup;

@@ -105,7 +105,7 @@ describe('a cylinder with a ratio and a lash of its own', () => {
 			{
 				cylinder: 1,
 				kind: 'intake',
-				lift: { sort: 'lobe', lobe: '0.360 in', ratio: 2, source: 'data-sheet' },
+				lift: { type: 'lobe', lobe: '0.360 in', ratio: 2, source: 'data-sheet' },
 				lash: { setting: '0.020 in', tolerance: '0.002 in', engine: 'cold', source: 'data-sheet' }
 			}
 		]
@@ -184,7 +184,7 @@ describe('shims of followers', () => {
 			]
 		};
 		expect(followerSwaps(job, evaluate(job))).toEqual([
-			expect.objectContaining({ label: reading.station, from: { sort: 'stays' }, shim: mm(2.5) })
+			expect.objectContaining({ label: reading.station, from: { type: 'stays' }, shim: mm(2.5) })
 		]);
 	});
 	it('are not worked out from a hot lash against a cold setting', () => {
@@ -211,7 +211,7 @@ describe('shims of followers', () => {
 		};
 		// exact 2.62, made in steps of 0.05: 2.60 leaves 0.22
 		const [step] = swapPlan([one], []);
-		expect(step!.from.sort).toBe('order');
+		expect(step!.from.type).toBe('order');
 		expect(step!.misses).toBeCloseTo(0.01, 9);
 		expect(swapPlan([{ ...one, tolerance: mm(0.03) }], [])[0]!.misses).toBe(0);
 	});
@@ -286,7 +286,7 @@ describe('the shelf for the followers', () => {
 		'2026-11-01T08:01:00.000Z'
 	);
 	const swap = (thickness: string) =>
-		({ from: { sort: 'stock' }, shim: lengthOf(thickness) }) as SwapStep;
+		({ from: { type: 'stock' }, shim: lengthOf(thickness) }) as SwapStep;
 
 	it('is the shop’s count, and the job’s of sizes that the library does not have', () => {
 		expect(followerShelf(job, [shim('2.50 mm', 2), shim('2.60 mm', null)])).toEqual([

@@ -220,7 +220,7 @@ export function followerPicks(
 	return followerShelf(job, library).flatMap(({ part, thickness, inHand }) => {
 		if (part === null) return [];
 		const wanted = swaps.filter(
-			({ from, shim }) => from.sort === 'stock' && shim === thickness
+			({ from, shim }) => from.type === 'stock' && shim === thickness
 		).length;
 		return [{ part, take: Math.max(0, wanted - inHand), inHand }];
 	});

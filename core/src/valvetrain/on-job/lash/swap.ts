@@ -19,11 +19,11 @@ export interface SwapStep {
 	/** The shim it is to have. */
 	readonly shim: Millimetres;
 	readonly from:
-		| { readonly sort: 'stays' }
-		| { readonly sort: 'station'; readonly label: string }
-		| { readonly sort: 'stock' }
+		| { readonly type: 'stays' }
+		| { readonly type: 'station'; readonly label: string }
+		| { readonly type: 'stock' }
 		/** Neither in the engine nor on the shelf. */
-		| { readonly sort: 'order' };
+		| { readonly type: 'order' };
 	/** Lash it will have. */
 	readonly lash: Millimetres;
 	/** How far that is outside the tolerance: shims come in steps, and none comes closer; 0 within it. */
@@ -77,12 +77,12 @@ export function swapPlan(
 		const shim = inHand[column] ?? orderedShim(follower);
 		const from: SwapStep['from'] =
 			column === row
-				? { sort: 'stays' }
+				? { type: 'stays' }
 				: column < count
-					? { sort: 'station', label: followers[column]!.label }
+					? { type: 'station', label: followers[column]!.label }
 					: column < inHand.length
-						? { sort: 'stock' }
-						: { sort: 'order' };
+						? { type: 'stock' }
+						: { type: 'order' };
 		return {
 			label: follower.label,
 			shim,

@@ -151,7 +151,7 @@ export function madeUpCase(truth: Exclude<Cause, 'unlisted'>, chance: Dice): Mad
 				? strong
 				: maybe.includes(code)
 					? weak
-					: stray[EVIDENCE[code].sort];
+					: stray[EVIDENCE[code].type];
 			return [code, chance.next() < often ? 1 : 0];
 		})
 	);

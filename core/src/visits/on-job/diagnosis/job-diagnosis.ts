@@ -192,7 +192,7 @@ export function diagnoseJob(
 
 /** The answer, to be said. */
 export function answerMessage({ answer }: Pick<Diagnosis, 'answer'>): Message {
-	switch (answer.sort) {
+	switch (answer.type) {
 		case 'cause':
 			return message('diagnosis.cause', { cause: answer.cause });
 		case 'elsewhere':

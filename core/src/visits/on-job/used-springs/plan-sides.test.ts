@@ -44,7 +44,7 @@ const asked = (more: Partial<PlanQuestion>) =>
 	);
 async function planned(more: Partial<PlanQuestion>) {
 	const answer = await asked(more);
-	if (answer.sort !== 'plan') throw new Error(JSON.stringify(answer));
+	if (answer.type !== 'plan') throw new Error(JSON.stringify(answer));
 	return answer.stations;
 }
 const newAt = (stations: Awaited<ReturnType<typeof planned>>) =>
@@ -78,7 +78,7 @@ describe('springs that ran, in a plan', () => {
 	it('want as many new ones as the shelf has, and say so', async () => {
 		const short = await asked({ replaced: labels, newSprings: shelf(5) });
 		expect(short).toEqual({
-			sort: 'no-plan',
+			type: 'no-plan',
 			why: [
 				message('plan.too-few', {
 					part: message('part.new-spring', { name: card.name }),
@@ -89,7 +89,7 @@ describe('springs that ran, in a plan', () => {
 		});
 		expect(newAt(await planned({ replaced: labels, newSprings: shelf(null) }))).toHaveLength(12);
 		expect(await asked({ replaced: ['4E'] })).toEqual({
-			sort: 'no-plan',
+			type: 'no-plan',
 			why: [message('plan.no-spring-left', { station: '4E' })]
 		});
 	});
@@ -100,7 +100,7 @@ describe('springs that ran, in a plan', () => {
 		const again = await planned({ job: built, replaced, newSprings: shelf(0) });
 		expect(newAt(again)).toEqual(['4E']);
 		const picks = pickList(built, again, new Map([[card.name, 0]]));
-		expect(picks.find(({ sort }) => sort === 'new-spring')).toMatchObject({
+		expect(picks.find(({ type }) => type === 'new-spring')).toMatchObject({
 			wanted: 1,
 			fitted: 1,
 			short: 0

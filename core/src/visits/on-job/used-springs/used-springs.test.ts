@@ -45,7 +45,7 @@ describe('springs that have run', () => {
 	});
 	it('that bind at their own valve change places where another has the room', () => {
 		// A lobe that lifts its valve so much further that its spring binds.
-		const high = { sort: 'lobe', lobe: '0.450 in', ratio: 1.5, source: 'card' } as const;
+		const high = { type: 'lobe', lobe: '0.450 in', ratio: 1.5, source: 'card' } as const;
 		const overrides = [{ cylinder: 1, kind: 'intake' as const, lift: high }];
 		const one: Job = { ...retested, setup: { ...retested.setup, overrides } };
 		expect(fates(one).get('1I')).toMatchObject({ fate: 'swap', reason: 'even-elsewhere' });

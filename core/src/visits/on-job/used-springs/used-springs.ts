@@ -27,7 +27,7 @@ export interface SpringFate {
 /** What a station has once the shims that are suggested are in; added is null where nothing is aimed for. A shim moves the bind margin, and not the seal. */
 function reshimmed({ shim, stack, figures, shared }: StationSheet, heightStop: Millimetres) {
 	const { height, bindMargin, sealClearance } = figures;
-	const answer = shim?.answer.sort === 'fit' ? shim.answer : null;
+	const answer = shim?.answer.type === 'fit' ? shim.answer : null;
 	const sum = (shims: readonly number[]) => shims.reduce((all, one) => all + one, 0);
 	const added = answer ? sum(answer.shims) - sum(stack.shims) : 0;
 	const aim = shared.target.height;

@@ -45,7 +45,7 @@ afterAll(async () => {
 
 describe('which jobs wait for parts', () => {
 	const shim = (thickness: string, stock: number) => ({
-		sort: 'shim' as const,
+		type: 'shim' as const,
 		part: { id: uuid(), name: `Shim ${thickness}`, thickness },
 		stock,
 		retired: false
@@ -115,7 +115,7 @@ describe('how springs lose load', () => {
 		const part = { ...card, seat: '46 mm', load: '600 N', rate: '60 N/mm', bind: '29 mm' };
 		await keepParts(
 			test.db,
-			[{ sort: 'spring', part, stock: null, retired: false }] as unknown as Parameters<
+			[{ type: 'spring', part, stock: null, retired: false }] as unknown as Parameters<
 				typeof keepParts
 			>[1],
 			person

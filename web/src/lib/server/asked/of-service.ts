@@ -5,7 +5,7 @@ import { checkJob } from '@zinc-ledger/core/file';
 import type { Database } from '../database/connection';
 import type { Tables } from '../database/schema';
 import { inTransaction } from '../database/transaction';
-import { readSigned } from '../signed';
+import { readSigned } from '@zinc-ledger/core/signed';
 
 type Run = Tables['service_run'];
 
@@ -188,7 +188,7 @@ async function useUp(trx: Database, items: readonly string[]): Promise<void> {
 	`.execute(trx);
 }
 
-/** Counts anew what parts of a sort have used of their life, as after a change of its limits. */
+/** Counts anew what parts of a type have used of their life, as after a change of its limits. */
 export async function useUpAll(db: Database, partId: string): Promise<void> {
 	const rows = await db
 		.selectFrom('service_item')

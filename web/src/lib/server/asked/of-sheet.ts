@@ -1,6 +1,6 @@
 /** What was signed of every station, as rows in SI units: read from the sheet, never worked out anew. */
 import { FIGURE_NAMES } from '@zinc-ledger/core';
-import { figureOfVersion1, stateOfVersion1, type AnySignedSheet } from '@zinc-ledger/core/signed';
+import { figureOfVersion1, readSigned, stateOfVersion1 } from '@zinc-ledger/core/signed';
 import type { Database } from '../database/connection';
 import type { Tables } from '../database/schema';
 
@@ -11,7 +11,7 @@ export async function deriveSheet(
 	db: Database,
 	{ id, job_id, revision, content }: SignedRow
 ): Promise<void> {
-	const { version, sheet, signing } = JSON.parse(content) as AnySignedSheet;
+	const { version, sheet, signing } = readSigned(content);
 	const inScope = signing.scope?.stations;
 	// Written by this program or the one before it, and verified: its shape is known by its version.
 	// eslint-disable-next-line @typescript-eslint/no-explicit-any

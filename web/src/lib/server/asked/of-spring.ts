@@ -79,7 +79,7 @@ function figuresOf(sweep: Sweep, build: SpringCard['build'], { seat, lift, measu
 	const worked = analyzeSweep(sweepPoints(sweep), build, USUAL_NOISE, frameOf(sweep));
 	const height = lengthOf(seat);
 	const figures = windowFigures(worked.curve, { seat: height, lift: lengthOf(lift) });
-	const found = worked.bind.sort === 'bind' ? worked.bind.height : null;
+	const found = worked.bind.type === 'bind' ? worked.bind.height : null;
 	return {
 		height,
 		seat_load: figures.seat,

@@ -12,7 +12,7 @@ export type Fault =
 	/** It names something that is not there. */
 	| 'unknown';
 
-/** The sort of fault that a database tells; null for a mistake of the program. */
+/** The type of fault that a database tells; null for a mistake of the program. */
 export function faultOf(failure: unknown): Fault | null {
 	if (isDatabaseAway(failure)) return 'away';
 	const code = codeOf(failure);

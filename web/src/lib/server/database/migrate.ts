@@ -22,6 +22,7 @@ import * as secondFactor from './migrations/0019-second-factor';
 import * as shopKey from './migrations/0020-shop-key';
 import * as importedBy from './migrations/0021-imported-by';
 import * as afterRestore from './migrations/0022-after-restore';
+import * as standardNames from './migrations/0023-standard-names';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -45,7 +46,8 @@ const MIGRATIONS = {
 	'0019-second-factor': secondFactor,
 	'0020-shop-key': shopKey,
 	'0021-imported-by': importedBy,
-	'0022-after-restore': afterRestore
+	'0022-after-restore': afterRestore,
+	'0023-standard-names': standardNames
 };
 
 /** Names of all, the oldest first. */

@@ -70,16 +70,20 @@ async function digests(db: Database): Promise<Record<string, string>> {
 	return Object.fromEntries(await Promise.all(all));
 }
 
+async function restoreDump({ url }: TestDatabase, release: string): Promise<void> {
+	const client = new pg.Client(url);
+	await client.connect();
+	const dump = readFileSync(`web/src/lib/server/database/old/${release}.sql.gz`);
+	await client.query(gunzipSync(dump).toString('utf8'));
+	await client.end();
+}
+
 describe.each(RELEASES)('a database of the release %s', (release) => {
 	let test: TestDatabase;
 	let before: Record<string, string>;
 	beforeAll(async () => {
 		test = await testDatabase('old', false);
-		const client = new pg.Client(test.url);
-		await client.connect();
-		const dump = readFileSync(`web/src/lib/server/database/old/${release}.sql.gz`);
-		await client.query(gunzipSync(dump).toString('utf8'));
-		await client.end();
+		await restoreDump(test, release);
 		before = await digests(test.db);
 		await migrate(test.db);
 	});
@@ -96,7 +100,7 @@ describe.each(RELEASES)('a database of the release %s', (release) => {
 			await count('select count(*)::int as n from sweep')
 		);
 		expect(
-			await count(`select count(*)::int as n from part where sort = 'shim' and thickness is null`)
+			await count(`select count(*)::int as n from part where type = 'shim' and thickness is null`)
 		).toBe(0);
 	});
 	const jobs = async () => {
@@ -173,5 +177,72 @@ describe.each(RELEASES)('a database of the release %s', (release) => {
 			group by part.id having coalesce(part.stock, 0) <> coalesce(sum(change), 0)
 		`.execute(test.db);
 		expect(rows).toEqual([]);
+	});
+});
+
+describe('a database of version 2 of the documents', () => {
+	let test: TestDatabase;
+	let before: Record<string, string>;
+	beforeAll(async () => {
+		test = await testDatabase('old', false);
+		await restoreDump(test, 'before-standard-names');
+		before = await digests(test.db);
+		await migrate(test.db);
+	});
+	afterAll(() => test.drop());
+	const allJobs = async () => {
+		const ids = await test.db.selectFrom('job').select('id').orderBy('number').execute();
+		return loadJobs(
+			test.db,
+			ids.map(({ id }) => id)
+		);
+	};
+
+	it('has every row, and its readings, sweeps and signed sheets to the letter', async () => {
+		expect(await digests(test.db)).toEqual(before);
+	});
+	it('holds jobs that are files of now, with the figures of the demo', async () => {
+		const jobs = await allJobs();
+		expect(jobs).toHaveLength(19);
+		for (const { job } of jobs)
+			expect(checkJob(JSON.parse(JSON.stringify(job)))).toMatchObject({ ok: true });
+	});
+	it('has signed sheets that verify with every figure as it was', async () => {
+		const sheets = await test.db.selectFrom('signed_sheet').select('content').execute();
+		expect(sheets).toHaveLength(6);
+		for (const { content } of sheets)
+			expect(verifySheet(content, sheetCrypto)).toMatchObject({ ok: true, same: true });
+	});
+	it('says of no signed job that it was changed by it', async () => {
+		const jobs = await allJobs();
+		const signed = await newestSigned(
+			test.db,
+			jobs.map(({ job }) => job.id)
+		);
+		expect(signed.size).toBeGreaterThan(0);
+		for (const { job } of jobs) {
+			const last = signed.get(job.id);
+			if (last) expect(changedSince(job, last)).toBe(false);
+		}
+	});
+	it('names fields in its documents and in what was decided as they are called now', async () => {
+		const { rows } = await sql<{ n: number }>`
+			select (select count(*) from part where doc::text like '%"sort"%')
+				+ (select count(*) from gauge where doc::text like '%"sort"%')
+				+ (select count(*) from job where setup::text like '%"sort"%')
+				+ (select count(*) from job_entry where entry::text like '%"sort"%' or entry ->> 'finding' ~ '^F[0-9]+ ')
+				+ (select count(*) from decision where subject like '%sort%' or "from"::text like '%"sort"%') as n
+		`.execute(test.db);
+		expect(Number(rows[0]!.n)).toBe(0);
+		const decided = await test.db
+			.selectFrom('decision')
+			.select(['subject', 'from', 'to'])
+			.where('subject', '=', 'setup.kinds.intake.lift.type')
+			.execute();
+		expect(decided).toMatchObject([{ from: 'lobe', to: 'valve' }]);
+	});
+	it('keeps its lists append-only afterwards', async () => {
+		for (const table of ['decision', 'job_entry'])
+			await expect(sql`delete from ${sql.table(table)}`.execute(test.db)).rejects.toThrow();
 	});
 });

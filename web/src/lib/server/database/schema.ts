@@ -12,7 +12,7 @@ import type {
 	Job,
 	Kit,
 	LibraryPart,
-	PartSort,
+	PartType,
 	StationEntry,
 	Template,
 	Layout,
@@ -156,7 +156,7 @@ export interface Tables {
 	};
 	part: {
 		id: string;
-		sort: PartSort;
+		type: PartType;
 		doc: JSONColumnType<LibraryPart['part']>;
 		stock: number | null;
 		/** Of shims, in mm: that of the document, to ask by. */
@@ -378,7 +378,7 @@ export interface Tables {
 	/** Derived: what a job cannot be built without and has not. */
 	part_need: {
 		job_id: string;
-		part: PartSort;
+		part: PartType;
 		kind: Kind | null;
 		/** Of shims, in mm. */
 		thickness: number | null;

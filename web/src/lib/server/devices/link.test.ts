@@ -29,7 +29,7 @@ const gauge = () =>
 	Gauge.parse({
 		id: '0197a555-0000-7000-8000-000000000001',
 		name: 'Tester',
-		sort: 'bench-tester',
+		type: 'bench-tester',
 		link: { host: '127.0.0.1', port }
 	});
 let news: News[] = [];

@@ -191,7 +191,7 @@ describe('plans and repeats', () => {
 			offset: '1 mm'
 		};
 		const part = { ...six.setup.kinds.intake.locks!, ...locks };
-		await keepParts(test.db, [{ sort: 'locks', part, stock: 1, retired: false }]);
+		await keepParts(test.db, [{ type: 'locks', part, stock: 1, retired: false }]);
 		const shelf = async () => (await findPart(test.db, locks.id))!.stock;
 		const withLocks = (n: number, labels: string[]) => ({
 			...plan(n),
@@ -209,7 +209,7 @@ describe('plans and repeats', () => {
 	it('takes new springs off the shelf once, and gives them back with the plan alone', async () => {
 		const { id: card, ...spring } = six.setup.kinds.intake.spring!;
 		await keepParts(test.db, [
-			{ sort: 'spring', part: { ...spring, id: card }, stock: null, retired: false }
+			{ type: 'spring', part: { ...spring, id: card }, stock: null, retired: false }
 		]);
 		await setCount(test.db, card, 2, { reason: 'counted', person: null });
 		const shelf = async () => (await findPart(test.db, card))!.stock;
@@ -384,7 +384,7 @@ describe('plans and repeats', () => {
 		await saveGauge(test.db, {
 			id: gauge.id,
 			name: 'G',
-			sort: 'height-gauge',
+			type: 'height-gauge',
 			lengthUnit: 'mm',
 			loadUnit: 'N',
 			dueMonths: 12
@@ -491,7 +491,7 @@ describe('migrations', () => {
 			expect(loaded.setup.limits.fit.sealClearance).toBe('1.00 mm');
 			expect(evaluate(loaded).stations).toHaveLength(12);
 			expect(await findJobIds(old.db, 'harrow', 5)).toEqual([job]);
-			const cards = await listParts(old.db, { sort: 'spring' });
+			const cards = await listParts(old.db, { type: 'spring' });
 			expect(cards.map(({ part }) => part.name)).toEqual(['Fennick D-37 dual']);
 		} finally {
 			await old.drop();

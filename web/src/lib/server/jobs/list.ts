@@ -19,7 +19,7 @@ const KEPT: Readonly<Record<JobFilter, RawBuilder<unknown>>> = {
 		select 1 from part_need need
 		left join lateral (
 			select sum(stock)::int as stock from part
-			where sort = 'shim' and need.part = 'shim' and not retired
+			where type = 'shim' and need.part = 'shim' and not retired
 				and thickness between need.thickness - 0.0001 and need.thickness + 0.0001
 		) shelf on true
 		where need.job_id = job.id

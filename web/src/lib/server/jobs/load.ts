@@ -1,6 +1,14 @@
 /** Jobs taken out of the database whole. */
 import type { Selectable } from 'kysely';
-import type { Decision, EntryList, Job, Person, Reading, VoidEntry } from '@zinc-ledger/core';
+import {
+	type Decision,
+	type EntryList,
+	type Job,
+	type Person,
+	type Reading,
+	type VoidEntry
+} from '@zinc-ledger/core';
+import { VERSION } from '@zinc-ledger/core/schema';
 import type { Database } from '../database/connection';
 import type { Tables } from '../database/schema';
 
@@ -93,7 +101,7 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 		const involved = new Set(Object.values(entries).flatMap((list) => list.map((e) => e.person)));
 		const job: Job = {
 			format: 'zinc-ledger/job',
-			version: 2,
+			version: VERSION,
 			id: row.id,
 			number: row.number,
 			takenIn: row.taken_in.toISOString(),

@@ -1,7 +1,7 @@
 /** Jobs put into the database, and what is added to their lists. */
 import {
 	ENTRY_LISTS,
-	SORT_OF,
+	TYPE_OF,
 	STATION_PARTS,
 	type Decision,
 	type EntryList,
@@ -252,7 +252,7 @@ export function partsIn(setup: Setup): LibraryPart[] {
 			const part = kind[place];
 			if (!part?.id) return [];
 			const { groundOff: _, ...own } = part as typeof part & { groundOff?: string };
-			return [{ sort: SORT_OF[place], part: own, stock: null, retired: false } as LibraryPart];
+			return [{ type: TYPE_OF[place], part: own, stock: null, retired: false } as LibraryPart];
 		})
 	);
 }

@@ -48,7 +48,7 @@ describe('the columns of a signed sheet', () => {
 			checks: [
 				{
 					id: '0197a999-0000-7000-8000-000000000009',
-					sort: 'vacuum',
+					type: 'vacuum',
 					station: '1Ia',
 					reached: '600 mbar',
 					least: '500 mbar',

@@ -1,7 +1,7 @@
 /** Writes a whole shop in the open formats, as one folder that needs no program to be read. */
 import { mkdir, readdir, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
-import { PART_SORTS } from '@zinc-ledger/core';
+import { PART_TYPES } from '@zinc-ledger/core';
 import { writeJob } from '@zinc-ledger/core/file';
 import { writeKits } from '@zinc-ledger/core/kits';
 import { writeParts } from '@zinc-ledger/core/parts';
@@ -17,7 +17,7 @@ import { sheetPdf } from '../out/pdf';
 import { signedOut } from '../out/signed-out';
 import { listParts } from '../parts';
 import { shopKeys } from '../shop-key';
-import { readSigned } from '../signed';
+import { readSigned } from '@zinc-ledger/core/signed';
 import { FORMAT, photoFile, VERSION, type Shop } from './format';
 
 export interface Exported {
@@ -69,9 +69,9 @@ type Write = (name: string, content: string | Buffer) => Promise<void>;
 async function writeLibrary(db: Database, write: Write): Promise<void> {
 	const parts = await listParts(db);
 	await write('parts.json', writeParts(parts));
-	for (const sort of PART_SORTS) {
-		const some = parts.filter((one) => one.sort === sort);
-		if (some.length > 0) await write(`parts/${sort}.csv`, partsToCsv(sort, some));
+	for (const type of PART_TYPES) {
+		const some = parts.filter((one) => one.type === type);
+		if (some.length > 0) await write(`parts/${type}.csv`, partsToCsv(type, some));
 	}
 	const kits = (await db.selectFrom('kit').select('doc').orderBy('id').execute()).map(
 		({ doc }) => doc

@@ -19,7 +19,7 @@ import { saveKept } from '../kept';
 import { importKits } from '../kits';
 import { keepParts } from '../parts';
 import { makeSmall } from '../photos';
-import { readSigned as readSignedText } from '../signed';
+import { readSigned as readSignedText } from '@zinc-ledger/core/signed';
 import { keepSweep } from '../springs';
 import type { Exported } from './export';
 import { photoFile, Shop } from './format';

@@ -74,7 +74,7 @@ describe('a whole shop', () => {
 			'select id, job_id, revision, entries, content, sha256, person_id, at from signed_sheet',
 			'select * from station_result',
 			'select id, name, initials from person',
-			'select id, sort, doc, stock, retired from part',
+			'select id, type, doc, stock, retired from part',
 			'select id, doc from kit',
 			'select id, doc from template',
 			'select id, doc from gauge',

@@ -8,7 +8,7 @@ import { v7 as uuid } from 'uuid';
 import {
 	faultsOf,
 	faultsOfKits,
-	SORT_OF,
+	TYPE_OF,
 	type Kit,
 	type LibraryPart,
 	type Problem,
@@ -17,7 +17,7 @@ import {
 import { readJob, type Read } from '@zinc-ledger/core/file';
 import { readKits } from '@zinc-ledger/core/kits';
 import { readParts } from '@zinc-ledger/core/parts';
-import type { AnySignedSheet } from '@zinc-ledger/core/signed';
+import { readSigned } from '@zinc-ledger/core/signed';
 import { readSweep } from '@zinc-ledger/core/sweep-schema';
 import type { Sent } from '$lib/access/body-limits';
 import { kitsFromCsv } from '$lib/kits/csv';
@@ -124,8 +124,8 @@ function kitsIn(text: string, library: readonly LibraryPart[]): KitsFile {
 		const read = readKits(text);
 		return read.ok ? checked(read.value, faultsOf(read.value.parts)) : read;
 	}
-	const sortOf = new Map(library.map(({ part, sort }) => [part.id, sort]));
-	const read = kitsFromCsv(text, (id, place) => sortOf.get(id) === SORT_OF[place], uuid);
+	const typeOf = new Map(library.map(({ part, type }) => [part.id, type]));
+	const read = kitsFromCsv(text, (id, place) => typeOf.get(id) === TYPE_OF[place], uuid);
 	return read.ok ? checked({ kits: read.kits, parts: [] }, faultsOfKits(read.kits, library)) : read;
 }
 
@@ -148,7 +148,7 @@ interface OnPaper {
 	readonly text: string;
 	readonly size: Size;
 }
-const outOf = (text: string) => signedOut(JSON.parse(text) as AnySignedSheet);
+const outOf = (text: string) => signedOut(readSigned(text));
 
 /** The signed sheet on paper; the customer's copy leaves out what is to stay in the shop. */
 export const sheetPdf = (asked: OnPaper & { readonly isCustomers: boolean }): Promise<Uint8Array> =>

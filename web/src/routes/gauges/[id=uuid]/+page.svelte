@@ -29,7 +29,7 @@
 	let { data, form } = $props();
 	const bench = getBench();
 	useKeys([{ keys: ['Enter'], does: 'save the check' }]);
-	const reads = $derived(READS[data.gauge.sort]);
+	const reads = $derived(READS[data.gauge.type]);
 	const value = (text: string) => (dimensionOf(text) === 'length' ? lengthOf(text) : loadOf(text));
 	const problem = $derived(form && 'checkProblem' in form ? String(form.checkProblem) : null);
 	const typed = $derived<Record<string, string> | null>(
@@ -46,7 +46,7 @@
 		})
 	);
 	const frame = $derived(frameStiffness(data.checks));
-	const factor = $derived(data.gauge.sort === 'on-head-tester' ? headFactorBy(data.checks) : null);
+	const factor = $derived(data.gauge.type === 'on-head-tester' ? headFactorBy(data.checks) : null);
 </script>
 
 <svelte:head><title>{data.gauge.name} · Zinc Ledger</title></svelte:head>
@@ -55,7 +55,7 @@
 	<p class="text-[13px]"><a class="underline" href="/gauges">Gauges</a></p>
 	<h1 class="flex items-baseline gap-4 border-b-2 border-ink pb-2 text-2xl font-semibold">
 		{data.gauge.name}
-		<span class="text-base font-normal text-soft">{label('gauge', data.gauge.sort)}</span>
+		<span class="text-base font-normal text-soft">{label('gauge', data.gauge.type)}</span>
 		{#if data.gauge.link}
 			<span class="ml-auto text-[14px] font-normal"><LinkState gauge={data.gauge} /></span>
 		{/if}

@@ -8,7 +8,7 @@ export const load = ({ locals }) => ({
 	pattern: LINE_PATTERN,
 	values: flatten(
 		{
-			sort: 'height-gauge',
+			type: 'height-gauge',
 			lengthUnit: locals.units.length,
 			loadUnit: locals.units.load,
 			dueMonths: 12

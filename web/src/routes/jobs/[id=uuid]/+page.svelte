@@ -54,7 +54,7 @@
 		const kept = inOrder.filter((station) => {
 			if (rows === 'all') return true;
 			if (rows === 'not-clear') return !['clear', 'not-measured'].includes(station.state);
-			if (rows === 'shims') return station.shim?.answer.sort === 'fit';
+			if (rows === 'shims') return station.shim?.answer.type === 'fit';
 			return station.kind === rows;
 		});
 		const column = sortedBy;

@@ -17,8 +17,8 @@ import { begin, type Named } from '$lib/setup/begin';
 import { EMPTY, layoutOf, layoutTexts, takenLike, TakeIn, onlyHead } from '$lib/setup/take-in';
 
 async function cams(db: Database): Promise<Cam[]> {
-	const parts = await listParts(db, { sort: 'cam' });
-	return parts.flatMap((one) => (one.sort === 'cam' && !one.retired ? [one.part] : []));
+	const parts = await listParts(db, { type: 'cam' });
+	return parts.flatMap((one) => (one.type === 'cam' && !one.retired ? [one.part] : []));
 }
 
 export const load = async ({ url }) => {
@@ -37,7 +37,7 @@ export const load = async ({ url }) => {
 				: [{ id: doc.id, name: doc.name, layout: doc.layout, lifters: doc.setup.lifters }]
 		),
 		kits: (await kitsOffered(db)).kits,
-		springs: (await listParts(db, { sort: 'spring' }))
+		springs: (await listParts(db, { type: 'spring' }))
 			.filter(({ retired }) => !retired)
 			.map(({ part }) => ({ id: part.id, name: part.name })),
 		cams: (await cams(db)).map(({ name }) => name)
@@ -65,16 +65,16 @@ export const load = async ({ url }) => {
 
 /** What the shop has of what the form names. */
 async function namedIn(form: TakeIn, unit: LengthUnit): Promise<Named> {
-	const [sort, id = ''] = form.kit.split(':');
+	const [type, id = ''] = form.kit.split(':');
 	return ask(async (db) => {
-		const taken = sort === 'kit' && isId(id) ? await kitWithParts(db, id) : null;
-		const spring = sort === 'spring' && isId(id) ? await findPart(db, id) : null;
+		const taken = type === 'kit' && isId(id) ? await kitWithParts(db, id) : null;
+		const spring = type === 'spring' && isId(id) ? await findPart(db, id) : null;
 		const template = isId(form.template) ? await findKept(db, 'template', form.template) : null;
 		return {
 			like: isId(form.like) ? (await loadJob(db, form.like))?.job : undefined,
 			template: template?.doc,
 			kit: taken?.kit,
-			spring: spring?.sort === 'spring' ? spring : undefined,
+			spring: spring?.type === 'spring' ? spring : undefined,
 			parts: taken?.parts ?? new Map(),
 			cams: await cams(db),
 			usual: await shopSetup(db, unit)

@@ -1,5 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { KINDS, KIT_PLACES, message, messageOf, SORT_OF } from '@zinc-ledger/core';
+import { KINDS, KIT_PLACES, message, messageOf, TYPE_OF } from '@zinc-ledger/core';
 import { Kit } from '@zinc-ledger/core/kit-schema';
 import { tell } from '@zinc-ledger/words';
 import { textsOfKit } from '$lib/kits/csv';
@@ -64,7 +64,7 @@ export const actions = {
 		for (const kind of KINDS)
 			for (const place of KIT_PLACES) {
 				const id = read.data.kinds[kind][place];
-				if (id !== undefined && there.get(id)?.sort !== SORT_OF[place])
+				if (id !== undefined && there.get(id)?.type !== TYPE_OF[place])
 					return refused(400, tell(message('server.unknown', { what: 'part' })));
 			}
 		const isKept = await ask((db) => saveKept(db, 'kit', read.data, revisionIn(values), person));

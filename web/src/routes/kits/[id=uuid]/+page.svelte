@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** One kit: its parts, its box, what it asks and forbids, the paper itself. */
 	import { untrack } from 'svelte';
-	import { KINDS, KIT_PLACES, lengthOf, loadOf, SORT_OF } from '@zinc-ledger/core';
+	import { KINDS, KIT_PLACES, lengthOf, loadOf, TYPE_OF } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import type { Values } from '$lib/forms/flat';
@@ -32,7 +32,7 @@
 	const optionsOf = (place: (typeof KIT_PLACES)[number]) => [
 		{ value: '', label: 'none' },
 		...data.library
-			.filter(({ sort }) => sort === SORT_OF[place])
+			.filter(({ type }) => type === TYPE_OF[place])
 			.map(({ part }) => ({ value: part.id, label: part.name }))
 	];
 	const FIGURES = [

@@ -1,6 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
-import { message, SORT_OF, type LibraryPart } from '@zinc-ledger/core';
+import { message, TYPE_OF, type LibraryPart } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { PAPER_FIELDS } from '$lib/kits/fields';
 import { EXHAUST, kitFromPaper } from '$lib/kits/paper';
@@ -24,9 +24,9 @@ export const actions = {
 		const there = new Map<string, LibraryPart>();
 		await ask(async (db) => {
 			for (const path of NAMES) {
-				const place = path.replace(EXHAUST, '').split('.')[0] as keyof typeof SORT_OF;
+				const place = path.replace(EXHAUST, '').split('.')[0] as keyof typeof TYPE_OF;
 				const name = values[path]?.trim();
-				const part = name ? await partCalled(db, SORT_OF[place], name) : undefined;
+				const part = name ? await partCalled(db, TYPE_OF[place], name) : undefined;
 				if (part) there.set(`${place} ${name!.toLowerCase()}`, part);
 			}
 		});

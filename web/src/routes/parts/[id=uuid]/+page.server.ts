@@ -13,14 +13,14 @@ async function known(id: string) {
 }
 
 export const load = async ({ params }) => {
-	const { sort, part, revision } = await known(params.id);
-	const values = { ...flatten(part, fieldsOf(sort)), revision: String(revision) };
-	return { sort, name: part.name, values };
+	const { type, part, revision } = await known(params.id);
+	const values = { ...flatten(part, fieldsOf(type)), revision: String(revision) };
+	return { type, name: part.name, values };
 };
 
 export const actions = {
 	default: async ({ request, params, locals }) => {
 		const before = await known(params.id);
-		return keepPart({ request, ...locals, sort: before.sort, id: params.id, before });
+		return keepPart({ request, ...locals, type: before.type, id: params.id, before });
 	}
 };

@@ -10,8 +10,8 @@
 
 <svelte:head><title>{data.name} · Zinc Ledger</title></svelte:head>
 
-<PartForm sort={data.sort} title={data.name} initial={data.values} {form}>
-	{#if data.sort === 'cam'}
+<PartForm type={data.type} title={data.name} initial={data.values} {form}>
+	{#if data.type === 'cam'}
 		<Button href="{page.url.pathname}/lobes">Lift tables</Button>
 	{/if}
 </PartForm>

@@ -1,21 +1,21 @@
-import { PART_SORTS, type PartSort } from '@zinc-ledger/core';
+import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 import { writeParts } from '@zinc-ledger/core/parts';
 import { partsToCsv } from '$lib/parts/csv';
 import { ask } from '$lib/server/ask';
 import { listParts, revisionsOf } from '$lib/server/parts';
 
-/** The library as a file: everything as JSON, or one sort as CSV. */
+/** The library as a file: everything as JSON, or one type as CSV. */
 export async function GET({ url }) {
-	const wanted = url.searchParams.get('sort') as PartSort;
-	const sort = PART_SORTS.includes(wanted) ? wanted : undefined;
-	const parts = await ask((db) => listParts(db, sort ? { sort } : {}));
+	const wanted = url.searchParams.get('type') as PartType;
+	const type = PART_TYPES.includes(wanted) ? wanted : undefined;
+	const parts = await ask((db) => listParts(db, type ? { type } : {}));
 	const revisions = await ask(revisionsOf);
 	const revisionOf = (id: string) => revisions.get(id) ?? '';
-	const asCsv = url.searchParams.get('as') === 'csv' && sort !== undefined;
-	return new Response(asCsv ? partsToCsv(sort, parts, revisionOf) : writeParts(parts), {
+	const asCsv = url.searchParams.get('as') === 'csv' && type !== undefined;
+	return new Response(asCsv ? partsToCsv(type, parts, revisionOf) : writeParts(parts), {
 		headers: {
 			'content-type': asCsv ? 'text/csv; charset=utf-8' : 'application/json',
-			'content-disposition': `attachment; filename="${asCsv ? `${sort.replace(' ', '-')}.csv` : 'parts.json'}"`
+			'content-disposition': `attachment; filename="${asCsv ? `${type.replace(' ', '-')}.csv` : 'parts.json'}"`
 		}
 	});
 }

@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import { PART_SORTS, type PartSort } from '@zinc-ledger/core';
+import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 import { flatten } from '$lib/forms/flat';
 import { fieldsOf } from '$lib/parts/fields';
 import { ask } from '$lib/server/ask';
@@ -7,27 +7,27 @@ import { isId } from '$lib/server/body';
 import { keepPart } from '$lib/server/keep-part';
 import { findPart } from '$lib/server/parts';
 
-function sortIn(url: URL): PartSort {
-	const sort = url.searchParams.get('sort') as PartSort;
-	return PART_SORTS.includes(sort) ? sort : 'spring';
+function typeIn(url: URL): PartType {
+	const type = url.searchParams.get('type') as PartType;
+	return PART_TYPES.includes(type) ? type : 'spring';
 }
 
 async function copied(url: URL) {
 	const id = url.searchParams.get('copy') ?? '';
 	if (!isId(id)) return null;
 	const part = await ask((db) => findPart(db, id));
-	return part?.sort === sortIn(url) ? part : null;
+	return part?.type === typeIn(url) ? part : null;
 }
 
 export const load = async ({ url }) => {
-	const sort = sortIn(url);
+	const type = typeIn(url);
 	const original = await copied(url);
-	const values = flatten(original?.part ?? {}, fieldsOf(sort));
+	const values = flatten(original?.part ?? {}, fieldsOf(type));
 	if (original) values.name = `${values.name}, copy`;
-	return { sort, values };
+	return { type, values };
 };
 
 export const actions = {
 	default: async ({ request, url, locals }) =>
-		keepPart({ request, ...locals, sort: sortIn(url), id: uuid(), before: await copied(url) })
+		keepPart({ request, ...locals, type: typeIn(url), id: uuid(), before: await copied(url) })
 };

@@ -6,8 +6,8 @@
 	useKeys([{ keys: ['Enter'], does: 'keep the part' }]);
 </script>
 
-<svelte:head><title>New {data.sort} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>New {data.type} · Zinc Ledger</title></svelte:head>
 
-{#key data.sort}
-	<PartForm sort={data.sort} title="New {data.sort}" initial={data.values} {form} />
+{#key data.type}
+	<PartForm type={data.type} title="New {data.type}" initial={data.values} {form} />
 {/key}

@@ -1,6 +1,6 @@
 import { openedSheet } from '$lib/server/access/shared-sheet';
 import { signedOut } from '$lib/server/out/signed-out';
-import { readSigned } from '$lib/server/signed';
+import { readSigned } from '@zinc-ledger/core/signed';
 
 /** What a customer is told of a sheet besides its paper: nothing of the shop's own. */
 export const load = async ({ params, setHeaders }) => {

@@ -15,9 +15,9 @@ export const load = async ({ params, depends }) => {
 		return {
 			set,
 			springs: await springsOf(db, params.id),
-			gauges: (await listGauges(db)).filter(({ gauge }) => gauge.sort === 'bench-tester'),
-			library: await listParts(db, { sort: 'spring' }),
-			retainers: (await listParts(db, { sort: 'retainer' })) as LibraryPart<'retainer'>[],
+			gauges: (await listGauges(db)).filter(({ gauge }) => gauge.type === 'bench-tester'),
+			library: await listParts(db, { type: 'spring' }),
+			retainers: (await listParts(db, { type: 'retainer' })) as LibraryPart<'retainer'>[],
 			fitted: retainersOf(found?.job, set.card?.id),
 			/** In mm. */
 			tallest: found ? tallestHeight(found.job, set.card?.id) : null

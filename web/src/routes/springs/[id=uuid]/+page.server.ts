@@ -55,8 +55,8 @@ export const actions = {
 			sweep = { ...read.value, set: set.name, tag, person: person.name };
 		} else {
 			const { read } = found;
-			if (read.sort === 'wrong') return refused(read.problems);
-			if (read.sort === 'ask')
+			if (read.type === 'wrong') return refused(read.problems);
+			if (read.type === 'ask')
 				return { ask: { name, text, tag, names: read.names, guess: read.guess } };
 			const checked = Sweep.safeParse(
 				newSweep(
@@ -105,7 +105,7 @@ export const actions = {
 		const tested = testedOf(springs, set.build);
 		const median = medianSpring(tested, mm(lengthOf(set.seat)));
 		if (!median) return fail(409, { problems: [{ path: 'set', text: message('set.not-tested') }] });
-		const cards = (await ask((db) => listParts(db, { sort: 'spring' }))).map(
+		const cards = (await ask((db) => listParts(db, { type: 'spring' }))).map(
 			(part) => (part as LibraryPart<'spring'>).part
 		);
 		const setup = applyToSetup(loaded.job.setup, set, tested, median, cards);

@@ -8,19 +8,19 @@ import { findSet, listSets, springsOf } from '$lib/server/springs';
 /** What is compared, and what may be. */
 export const load = async ({ url }) => {
 	const found = async (side: string): Promise<Found | null> => {
-		const [sort, id, tag = null] = (url.searchParams.get(side) ?? '').split('.');
+		const [type, id, tag = null] = (url.searchParams.get(side) ?? '').split('.');
 		if (!isId(id)) return null;
-		if (sort === 'card') {
+		if (type === 'card') {
 			const part = await ask((db) => findPart(db, id));
-			return part?.sort === 'spring'
-				? { sort: 'card', card: (part as LibraryPart<'spring'>).part }
+			return part?.type === 'spring'
+				? { type: 'card', card: (part as LibraryPart<'spring'>).part }
 				: null;
 		}
 		const set = await ask((db) => findSet(db, id));
-		return set ? { sort: 'set', set, springs: await ask((db) => springsOf(db, id, 1)), tag } : null;
+		return set ? { type: 'set', set, springs: await ask((db) => springsOf(db, id, 1)), tag } : null;
 	};
 	const { cards, sets } = await ask(async (db) => ({
-		cards: (await listParts(db, { sort: 'spring' })).filter(({ retired }) => !retired),
+		cards: (await listParts(db, { type: 'spring' })).filter(({ retired }) => !retired),
 		sets: (await listSets(db)).sets
 	}));
 	return {

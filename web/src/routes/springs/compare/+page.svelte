@@ -49,7 +49,7 @@
 		const found = SIDES.flatMap((side) => {
 			const of = data[side];
 			const value = typed[side] ?? '';
-			return of?.sort === 'set' && of.tag ? [[value, `${of.set.name} ${of.tag}`] as const] : [];
+			return of?.type === 'set' && of.tag ? [[value, `${of.set.name} ${of.tag}`] as const] : [];
 		});
 		return [...new Map(found)].map(([value, label]) => ({ value, label }));
 	});

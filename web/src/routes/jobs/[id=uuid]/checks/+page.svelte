@@ -129,7 +129,7 @@
 					{#each [true, false] as passes (passes)}
 						<Button
 							aria-pressed={station.checks.passages[passage]?.passes === passes}
-							onclick={() => keep({ sort: 'passage', passage, passes })}
+							onclick={() => keep({ type: 'passage', passage, passes })}
 							class="aria-pressed:border-ink aria-pressed:bg-chromate-wash"
 						>
 							{passes ? 'Clear' : 'Contact'}

@@ -107,9 +107,9 @@
 			class="mt-3 grid gap-x-10 gap-y-4 bench:grid-cols-[minmax(0,1fr)_24rem] bench:grid-rows-[auto_1fr]"
 		>
 			<div>
-				<p class="text-[17px]" data-answer={diagnosis.answer.sort}>
+				<p class="text-[17px]" data-answer={diagnosis.answer.type}>
 					<b>{tell(answerMessage(diagnosis))}.</b>
-					{#if diagnosis.answer.sort === 'not-known-yet'}
+					{#if diagnosis.answer.type === 'not-known-yet'}
 						{next
 							? 'Do this next:'
 							: 'Nothing is left that would tell much: change one thing at a time.'}

@@ -5,7 +5,7 @@
 		evaluate,
 		KINDS,
 		REUSABLE,
-		SORT_OF,
+		TYPE_OF,
 		STATION_PARTS,
 		type Finding,
 		type Kind,
@@ -49,7 +49,7 @@
 	const unknown = $derived(fit.filter(({ outcome }) => outcome === 'missing'));
 	const passing = $derived(fit.filter(({ outcome }) => outcome === 'passes'));
 	const choicesFor = (place: StationPart) =>
-		data.library.filter((part) => part.sort === SORT_OF[place] && !part.retired);
+		data.library.filter((part) => part.type === TYPE_OF[place] && !part.retired);
 	const isInLibrary = (kind: Kind, place: StationPart) =>
 		choicesFor(place).some(({ part }) => part.id === setup.kinds[kind][place]?.id);
 
@@ -128,7 +128,7 @@
 					<div class="min-w-0 py-1">
 						<Combobox
 							aria-label="{kind}: {capital(label('slot', place))}"
-							remember={SORT_OF[place]}
+							remember={TYPE_OF[place]}
 							options={[
 								{ value: '', label: 'none' },
 								...(present && !isInLibrary(kind, place)

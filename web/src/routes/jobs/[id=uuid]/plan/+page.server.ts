@@ -9,8 +9,8 @@ export const load = ({ params }) =>
 	ask(async (db) => {
 		const then = await jobSignedBefore(db, params.id);
 		return {
-			locks: (await listParts(db, { sort: 'locks' })) as LibraryPart<'locks'>[],
-			springs: (then ? await listParts(db, { sort: 'spring' }) : []) as LibraryPart<'spring'>[],
+			locks: (await listParts(db, { type: 'locks' })) as LibraryPart<'locks'>[],
+			springs: (then ? await listParts(db, { type: 'spring' }) : []) as LibraryPart<'spring'>[],
 			then,
 			life: then ? await springLife(db, params.id) : []
 		};

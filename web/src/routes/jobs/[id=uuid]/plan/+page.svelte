@@ -64,9 +64,9 @@
 		return data.locks.filter(({ part }) => own.some((locks) => canReplaceLocks(locks!, part)));
 	});
 
-	type Found = Extract<PlanAnswer, { sort: 'plan' }>;
+	type Found = Extract<PlanAnswer, { type: 'plan' }>;
 	const answer = $derived(planner.answer);
-	const found = $derived<Found | null>(answer?.sort === 'plan' ? answer : null);
+	const found = $derived<Found | null>(answer?.type === 'plan' ? answer : null);
 	const planned = $derived(new Map(found?.stations.map((station) => [station.label, station])));
 	const next = $derived(new Map(found?.next.map((station) => [station.label, station])));
 	const leftOut = $derived(new Map(found?.leftOut));

@@ -22,7 +22,7 @@ export const load = async ({ locals, parent }) => {
 	const { job } = await parent();
 	const { length } = unitsFor(locals, job);
 	return ask(async (db) => ({
-		cams: (await listParts(db, { sort: 'cam' }))
+		cams: (await listParts(db, { type: 'cam' }))
 			.filter(({ retired }) => !retired)
 			.map(({ part }) => part as LibraryCam),
 		/** What the shop's jobs start with, as texts of the form. */
@@ -71,5 +71,5 @@ async function camNamed(id: string, own: Cam | undefined): Promise<Cam | undefin
 	if (id === '') return undefined;
 	if (id === OWN_CAM) return own;
 	const found = isId(id) ? await ask((db) => findPart(db, id)) : null;
-	return found?.sort === 'cam' ? found.part : undefined;
+	return found?.type === 'cam' ? found.part : undefined;
 }

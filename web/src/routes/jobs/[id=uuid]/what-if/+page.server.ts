@@ -6,8 +6,8 @@ import { jobSignedBefore } from '$lib/server/signed';
 
 export const load = ({ params }) =>
 	ask(async (db) => ({
-		springs: await listParts(db, { sort: 'spring' }),
-		retainers: await listParts(db, { sort: 'retainer' }),
+		springs: await listParts(db, { type: 'spring' }),
+		retainers: await listParts(db, { type: 'retainer' }),
 		then: await jobSignedBefore(db, params.id),
 		life: await springLife(db, params.id)
 	}));

@@ -91,7 +91,7 @@
 	const both = $derived(plans?.of === setup ? plans : null);
 	const side = (name: string, plan: PlanAnswer, job: Job): Side => ({
 		name,
-		sheet: evaluate(plan.sort === 'plan' ? withPlan(job, plan.stations) : job),
+		sheet: evaluate(plan.type === 'plan' ? withPlan(job, plan.stations) : job),
 		plan,
 		highest
 	});

@@ -11,7 +11,7 @@ import { refuse } from '$lib/server/refuse';
 
 async function camOf(id: string) {
 	const part = await ask((db) => findPart(db, id));
-	if (part?.sort !== 'cam') refuse(404, message('server.unknown', { what: 'part' }));
+	if (part?.type !== 'cam') refuse(404, message('server.unknown', { what: 'part' }));
 	return part as LibraryPart<'cam'> & { revision: number };
 }
 
@@ -45,7 +45,7 @@ async function keep(
 	const { table: _, ...lobe } = part[kind];
 	const table = lines.map(({ degree, lift }) => ({ degree, lift: `${lift} mm` }));
 	const checked = libraryPartOf('cam').safeParse({
-		sort: 'cam',
+		type: 'cam',
 		part: { ...part, [kind]: { ...lobe, ...(table.length > 0 && { table }) } },
 		stock: about.stock,
 		retired: about.retired

@@ -1,6 +1,6 @@
 import { openedSheet } from '$lib/server/access/shared-sheet';
 import { signedOut } from '$lib/server/out/signed-out';
-import { readSigned } from '$lib/server/signed';
+import { readSigned } from '@zinc-ledger/core/signed';
 import { work } from '$lib/server/work/pool';
 
 /** The customer's copy. */

@@ -92,7 +92,7 @@
 				curve={test.figures?.curve ?? null}
 				seat={test.seat}
 				lift={test.lift}
-				bind={test.figures?.bind.sort === 'bind' ? test.figures.bind : null}
+				bind={test.figures?.bind.type === 'bind' ? test.figures.bind : null}
 				name="{data.set.name} {test.tag}"
 			/>
 		</div>

@@ -57,7 +57,7 @@
 						<tr>
 							<td>{name(pick.part)}</td>
 							<td class="figure">{pick.wanted}</td>
-							<td class="figure">{pick.shelf ?? (pick.sort === 'spring' ? '·' : 'not counted')}</td>
+							<td class="figure">{pick.shelf ?? (pick.type === 'spring' ? '·' : 'not counted')}</td>
 							<td class="figure text-[13px]">{pick.stations.join(' ')}</td>
 						</tr>
 					{:else}

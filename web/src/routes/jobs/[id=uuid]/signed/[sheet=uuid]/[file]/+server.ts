@@ -1,9 +1,10 @@
+import { readSigned } from '@zinc-ledger/core/signed';
 import { codeText } from '$lib/server/access/network';
 import { opened } from '$lib/server/access/shares';
 import { ask } from '$lib/server/ask';
 import { sheetCsv } from '$lib/server/out/csv';
 import { signedOut, type SignedOut } from '$lib/server/out/signed-out';
-import { readSigned, signedText } from '$lib/server/signed';
+import { signedText } from '$lib/server/signed';
 import { work } from '$lib/server/work/pool';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
