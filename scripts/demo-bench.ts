@@ -169,7 +169,7 @@ export class Bench {
 				type: 'vacuum',
 				station: label,
 				reached: reached(),
-				least: vacuum.least,
+				min: vacuum.min,
 				seconds: vacuum.seconds
 			});
 	}

@@ -25,7 +25,7 @@ const AT_ONCE = 6;
 const BROWSERS = 24;
 /** For so long it is asked while nobody else is there, in ms. */
 const CALM = 5000;
-const MOST_MB = 400;
+const MAX_MB = 400;
 /** How often the memory of the process is looked at, in ms. */
 const SAMPLE_EACH = 40;
 /** Pages asked for first: a process is slow at its first ones. */
@@ -163,7 +163,7 @@ async function storm(count: number, sizes: readonly Size[], wants: (isFile: bool
 	const wanted = all.filter(({ limit }) => wants(limit.isFile));
 	const statuses = new Map<number, number>();
 	const failed = new Set<string>();
-	let [most, left, isOver] = [0, count, false];
+	let [max, left, isOver] = [0, count, false];
 	const ask = async () => {
 		while (left-- > 0) {
 			const { path, method, search, limit } = pick(wanted);
@@ -179,7 +179,7 @@ async function storm(count: number, sizes: readonly Size[], wants: (isFile: bool
 	};
 	const watch = async () => {
 		while (!isOver) {
-			most = Math.max(most, rss());
+			max = Math.max(max, rss());
 			await new Promise((later) => setTimeout(later, SAMPLE_EACH));
 		}
 	};
@@ -202,10 +202,10 @@ async function storm(count: number, sizes: readonly Size[], wants: (isFile: bool
 			.join(', ')}`
 	);
 	console.log(
-		`  the other client's page, ${times.length} times: median ${at(0.5).toFixed(0)} ms, 99 % within ${at(0.99).toFixed(0)} ms; memory at most ${most.toFixed(0)} MB`
+		`  the other client's page, ${times.length} times: median ${at(0.5).toFixed(0)} ms, 99 % within ${at(0.99).toFixed(0)} ms; memory at most ${max.toFixed(0)} MB`
 	);
 	for (const one of failed) console.log(`  ${one}`);
-	if (failed.size > 0 || !isAlive() || most > MOST_MB) process.exitCode = 1;
+	if (failed.size > 0 || !isAlive() || max > MAX_MB) process.exitCode = 1;
 }
 
 for (let i = 0; i < WARM; i++)

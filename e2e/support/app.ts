@@ -10,7 +10,7 @@ const SERVER = 'web/server.js';
  * Counted and not clocked: a machine that was halted meanwhile has lost nothing.
  */
 const EACH = 50;
-const MOST_TIMES = 1200;
+const MAX_TIMES = 1200;
 
 export interface App {
 	readonly url: string;
@@ -152,7 +152,7 @@ export async function until(
 	isSo: () => Promise<boolean>,
 	complaint: string | (() => string) = 'it did not come about in time'
 ): Promise<void> {
-	for (let times = 0; times < MOST_TIMES; times++) {
+	for (let times = 0; times < MAX_TIMES; times++) {
 		if (await isSo()) return;
 		await new Promise((later) => setTimeout(later, EACH));
 	}

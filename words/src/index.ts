@@ -58,13 +58,13 @@ export const ruleWords = (rule: RuleId) => language.rules[rule];
 /** The types of parts that are called so, or something that begins so; "keep" finds locks. */
 export function partsCalled(word: string): PartType[] {
 	const typed = word.toLowerCase();
-	if (typed.length < FEWEST_LETTERS) return [];
+	if (typed.length < MIN_LETTERS) return [];
 	const isSo = (name: string) =>
 		name.toLowerCase().startsWith(typed) || name.toLowerCase().split(' ').includes(typed);
 	return PART_TYPES.filter((type) => [label('part', type), ...language.alsoSaid[type]].some(isSo));
 }
 /** Of fewer letters too much begins so. */
-const FEWEST_LETTERS = 3;
+const MIN_LETTERS = 3;
 
 /** Every code that the language has words for. */
 export const CODES = Object.keys(language.sentences) as Code[];

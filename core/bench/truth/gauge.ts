@@ -32,17 +32,17 @@ export function madeUpGauge(random: Random, known: Known, usual: number): TrueGa
 	const resolution = random.pick(...RESOLUTIONS);
 	const plain = { name: `g${random.next()}`, resolution: mm(resolution), correction: '0 mm' };
 	if (known === 'defaults') {
-		const most = Math.max(SCATTER * resolution, usual);
+		const max = Math.max(SCATTER * resolution, usual);
 		const offset = random.between(-1, 1) * BIAS * resolution;
 		return {
 			resolution,
-			scatter: random.between(0.3 * resolution, most),
+			scatter: random.between(0.3 * resolution, max),
 			offset,
 			carried: plain,
 			formula: (count) =>
 				1.959964 *
 				Math.sqrt(
-					most ** 2 / count + most ** 2 + resolution ** 2 / 12 + (BIAS * resolution) ** 2 / 3
+					max ** 2 / count + max ** 2 + resolution ** 2 / 12 + (BIAS * resolution) ** 2 / 3
 				)
 		};
 	}

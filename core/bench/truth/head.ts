@@ -23,7 +23,7 @@ export const LIFT = 10;
 export const BIND = 25;
 export const BIND_FLOOR = 1.27;
 export const SEAL_FLOOR = 1.27;
-export const LEAST_LOAD = 400;
+export const MIN_LOAD = 400;
 
 export const card = {
 	id: ID,
@@ -45,7 +45,7 @@ export function head(): Job {
 		locator: { id: ID, name: 'C', source: 'card', thickness: '0 mm' },
 		lift: { type: 'valve', valve: `${LIFT} mm`, source: 'measured' },
 		lash: { setting: '0.30 mm', tolerance: '0.05 mm', engine: 'cold', source: 'measured' },
-		aim: { method: 'as-it-stands', minSeatLoad: `${LEAST_LOAD} N` }
+		aim: { method: 'as-it-stands', minSeatLoad: `${MIN_LOAD} N` }
 	} as unknown as Job['setup']['kinds']['intake'];
 	return newJob({
 		id: ID,

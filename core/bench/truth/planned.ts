@@ -89,13 +89,13 @@ export async function plannedAndBuilt(
 			]
 		};
 		const { aim } = job.setup.kinds.intake;
-		const least = aim.method === 'as-it-stands' ? Number.parseFloat(aim.minSeatLoad) : 0;
+		const min = aim.method === 'as-it-stands' ? Number.parseFloat(aim.minSeatLoad) : 0;
 		for (const { label, figures } of evaluate(job).stations) {
 			if (!shims.has(label)) continue;
 			built++;
 			const height = heightOf(label);
-			const isShort = height - LIFT - BIND < BIND_FLOOR || seatLoad(height) < least;
-			const judged = [figures.bindMargin, figures.built, ...(least > 0 ? [figures.seatLoad] : [])];
+			const isShort = height - LIFT - BIND < BIND_FLOOR || seatLoad(height) < min;
+			const judged = [figures.bindMargin, figures.built, ...(min > 0 ? [figures.seatLoad] : [])];
 			const isClear = judged.every((one) => one?.state === 'clear');
 			if (isClear) clear++;
 			if (isShort) short++;

@@ -17,8 +17,8 @@ export class Random {
 		s[2] = (s[2] + t) | 0;
 		return (t >>> 0) / 4294967296;
 	}
-	between(least: number, most: number): number {
-		return least + (most - least) * this.next();
+	between(min: number, max: number): number {
+		return min + (max - min) * this.next();
 	}
 	pick<T>(...all: readonly T[]): T {
 		return all[Math.floor(this.next() * all.length)]!;

@@ -11,7 +11,7 @@ import {
 	BIND_FLOOR,
 	card,
 	entries,
-	LEAST_LOAD,
+	MIN_LOAD,
 	LIFT,
 	newId,
 	PERSON,
@@ -95,7 +95,7 @@ function load(known: Known): Row<Tester> {
 	return {
 		name: `load at height, 1 reading, tester ${known === 'defaults' ? 'unchecked' : 'checked'}`,
 		figure: 'seatLoad',
-		limit: LEAST_LOAD,
+		limit: MIN_LOAD,
 		make: (random) => {
 			const error = random.between(0.001, 0.004);
 			const isChecked = known === 'ten-pairs';
@@ -111,7 +111,7 @@ function load(known: Known): Row<Tester> {
 		at: (random, tester, station, over) => {
 			const { height, gain, scatter, deviation, at, bow } = tester;
 			const shape = (h: number) => 1 + 0.09 * (at - h) + (bow / 100) * (at - h) * (43 - h);
-			const truth = (h: number) => (LEAST_LOAD + over) * shape(h);
+			const truth = (h: number) => (MIN_LOAD + over) * shape(h);
 			const points = Array.from({ length: 9 }, (_, i) => 42.5 - 1.6 * i).map((h) => ({
 				height: `${h} mm`,
 				load: `${(truth(h) * (1 + gain) * (1 + scatter * random.normal())).toFixed(3)} N`

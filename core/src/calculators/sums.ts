@@ -110,7 +110,7 @@ function fromStock(bare: number, wanted: number, unit: LengthUnit): SumResult {
 		aim: mm(wanted),
 		lowest: null,
 		stock: shimStock.map(({ thickness }) => ({ thickness: lengthOf(thickness), count: UNCOUNTED })),
-		most: limits.maxShims,
+		max: limits.maxShims,
 		deadBand: mm(0)
 	});
 	const shims = answer.type === 'fit' ? answer.shims : [];

@@ -13,12 +13,12 @@ import { backupWarning } from '$lib/server/backup/nightly';
 import { claimStrays, countStrays } from '$lib/server/strays';
 import { work } from '$lib/server/work/pool';
 
-const MOST_SHOWN = 24;
+const MAX_SHOWN = 24;
 
 export const load = async ({ url }) => {
 	const query = jobQueryOf(url.searchParams);
 	const { jobs, strays } = await ask(async (db) => ({
-		jobs: await jobLines(db, await listJobIds(db, query, MOST_SHOWN)),
+		jobs: await jobLines(db, await listJobIds(db, query, MAX_SHOWN)),
 		strays: await countStrays(db)
 	}));
 	const folder = backupFolder();
@@ -27,7 +27,7 @@ export const load = async ({ url }) => {
 		query,
 		jobs,
 		strays,
-		more: jobs.length === MOST_SHOWN,
+		more: jobs.length === MAX_SHOWN,
 		warning: warning && tell(warning)
 	};
 };

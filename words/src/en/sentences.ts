@@ -363,8 +363,8 @@ export const sentences: Sentences = {
 		`Port held ${reached} of the ${min} required: inspect seat, guide and seal`,
 	'vacuum.too-short': ({ held, needed }) =>
 		`Vacuum held ${held} s of the ${needed} s required: test the port again for the full time`,
-	'leak-down.too-much': ({ loss, most }) =>
-		`Leak-down ${Math.round(loss * 100)} %, max ${Math.round(most * 100)} %: listen where the air goes, intake, exhaust or crankcase`,
+	'leak-down.too-much': ({ loss, max }) =>
+		`Leak-down ${Math.round(loss * 100)} %, max ${Math.round(max * 100)} %: listen where the air goes, intake, exhaust or crankcase`,
 	'passage.contact': ({ passage, note }) =>
 		({
 			pushrod: 'Pushrod touches through its travel',
@@ -425,7 +425,7 @@ export const sentences: Sentences = {
 	'inspection.contact.near-margin':
 		'Contact lies near the margin: the edge runs hot, move the seat in',
 	'inspection.contact.near-stem': 'Contact lies near the stem: move the seat out',
-	'found.too-many-shims': ({ most }) => `At most ${most} shims under one spring`,
+	'found.too-many-shims': ({ max }) => `At most ${max} shims under one spring`,
 	'inspected.inconclusive': ({ quantity }) =>
 		`${capital(labels.quantity[quantity])} is too near its limit for this gauge: measure again, finer`,
 	'inspected.beyond': ({ quantity, by, way }) =>
@@ -959,8 +959,8 @@ export const sentences: Sentences = {
 	'operator.initials-in-use': ({ initials }) => `Initials ${initials} are in use.`,
 	'access.sign-in-first': 'Sign in first; nothing that was typed is lost.',
 	'access.not-allowed': ({ role }) => `Not for a ${labels.role[role]} to do: ask somebody who may.`,
-	'access.only-read': ({ role, least }) =>
-		`You are here as a ${labels.role[role]}: changing what is here takes ${least === 'owner' ? 'an' : 'a'} ${labels.role[least]}.`,
+	'access.only-read': ({ role, min }) =>
+		`You are here as a ${labels.role[role]}: changing what is here takes ${min === 'owner' ? 'an' : 'a'} ${labels.role[min]}.`,
 	'access.other-person': 'Written by somebody else: it is sent once they are at this bench again.',
 	'access.too-often': 'Too many requests: wait a minute.',
 	'access.wait': ({ minutes }) =>

@@ -119,11 +119,11 @@ export const problemsOf = (error: z.ZodError): Problem[] =>
 	firstOf(error.issues, (issue) => ({ path: pathText(issue.path), text: messageOf(issue) }));
 
 /** So many problems of a file are told; who mends these sees the rest. */
-const MOST_PROBLEMS = 100;
+const MAX_PROBLEMS = 100;
 
 /** The first problems of many, and how many more there are. */
 export function firstOf<T>(all: readonly T[], told: (one: T) => Problem): Problem[] {
-	const first = all.slice(0, MOST_PROBLEMS).map(told);
+	const first = all.slice(0, MAX_PROBLEMS).map(told);
 	const more = all.length - first.length;
 	return more > 0 ? [...first, { path: '', text: message('file.more', { count: more }) }] : first;
 }

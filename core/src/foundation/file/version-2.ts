@@ -5,7 +5,7 @@
  */
 type Json = string | number | boolean | null | Json[] | { [key: string]: Json };
 
-const FIELDS: Readonly<Record<string, string>> = { sort: 'type' };
+const FIELDS: Readonly<Record<string, string>> = { sort: 'type', least: 'min', most: 'max' };
 
 /** Codes of the rules of fit by the numbers that they had. */
 const RULES: Readonly<Record<string, string>> = {
@@ -54,12 +54,16 @@ export const fieldSince2 = (field: string): string => FIELDS[field] ?? field;
 export function valueSince2(field: string, value: string): string {
 	if (field === 'code') return CODES[value] ?? value;
 	if (field === 'rule') return RULES[value] ?? value;
-	// A finding's key begins with its rule: "F10 intake: …".
-	if (field === 'finding' || field === 'key')
-		return value.replace(/^F\d+(?= )/, (rule) => RULES[rule] ?? rule);
+	if (field === 'finding' || field === 'key') return keySince2(value);
 	if (field === 'subject') return value.split('.').map(fieldSince2).join('.');
 	return value;
 }
+
+/** The key of a finding begins with its rule and ends with what was compared: `F10 intake: fit.makers {…}`. */
+const keySince2 = (key: string): string =>
+	key
+		.replace(/^F\d+(?= )/, (rule) => RULES[rule] ?? rule)
+		.replace(/"(sort|least|most)":/g, (_, field: string) => `"${fieldSince2(field)}":`);
 
 /** A value of version 2, and all that stands in it, as version 3 has it. */
 export const fromVersion2 = <T>(value: T, field = ''): T => walked(value as Json, field) as T;

@@ -78,7 +78,7 @@ export function messageIn(text: string): Message | null {
 }
 
 /** Of keys that nobody knows, so many are named, each by its beginning. */
-const MOST_KEYS = 10;
+const MAX_KEYS = 10;
 const LONGEST_KEY = 60;
 
 /** What an issue of a schema says. */
@@ -93,7 +93,7 @@ export function messageOf(found: z.core.$ZodIssue): Message {
 		case 'unrecognized_keys':
 			// A million of them are not told back.
 			return message('field.unknown-keys', {
-				keys: found.keys.slice(0, MOST_KEYS).map((key) => key.slice(0, LONGEST_KEY))
+				keys: found.keys.slice(0, MAX_KEYS).map((key) => key.slice(0, LONGEST_KEY))
 			});
 		case 'invalid_value':
 			return message('field.one-of', { values: found.values.map(String) });

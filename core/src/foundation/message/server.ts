@@ -98,7 +98,7 @@ export interface ServerMessages {
 	'operator.initials-in-use': { readonly initials: string };
 	'access.sign-in-first': null;
 	'access.not-allowed': { readonly role: ShopRole };
-	'access.only-read': { readonly role: ShopRole; readonly least: ShopRole };
+	'access.only-read': { readonly role: ShopRole; readonly min: ShopRole };
 	'access.other-person': null;
 	'access.too-often': null;
 	'access.wait': { readonly minutes: number };

@@ -77,10 +77,10 @@ function anglesProblem(angles: readonly number[], firingOrder: readonly number[]
 	return null;
 }
 
-const isEachOnce = (numbers: readonly number[], most: number) =>
-	numbers.length === most &&
-	new Set(numbers).size === most &&
-	numbers.every((number) => number >= 1 && number <= most);
+const isEachOnce = (numbers: readonly number[], max: number) =>
+	numbers.length === max &&
+	new Set(numbers).size === max &&
+	numbers.every((number) => number >= 1 && number <= max);
 
 export interface StationPlace {
 	/** Cylinder number, I or E, and a or b where there are two of a kind: "3I", "12Eb". */

@@ -22,14 +22,14 @@ export interface Middle {
  */
 export function middleOf(
 	values: readonly number[],
-	least: number,
+	min: number,
 	factor: number,
-	most = Number.POSITIVE_INFINITY
+	max = Number.POSITIVE_INFINITY
 ): Middle | null {
 	if (values.length < 4) return null;
 	const middle = median(values);
 	const spread = MAD_TO_SIGMA * median(values.map((value) => Math.abs(value - middle)));
-	return { median: middle, reach: Math.max(least, Math.min(most, factor * spread)) };
+	return { median: middle, reach: Math.max(min, Math.min(max, factor * spread)) };
 }
 
 /** The middle value, or the mean of the two middle ones; NaN for an empty list. */

@@ -45,9 +45,9 @@ const RATE_UNIT: Readonly<Record<LoadUnit, RateUnit>> = {
 export function showLength(length: Millimetres, units: Units, resolution?: Millimetres): string {
 	const value = length / MM_PER[units.length];
 	let decimals = decimalsFor(units, resolution);
-	const most = decimals + 2;
+	const max = decimals + 2;
 	const isNothing = Math.abs(length) < COMPARISON_STEP.length / 2;
-	while (!isNothing && decimals < most && Number(fixed(Math.abs(value), decimals)) === 0)
+	while (!isNothing && decimals < max && Number(fixed(Math.abs(value), decimals)) === 0)
 		decimals++;
 	return fixed(value, decimals);
 }

@@ -152,13 +152,13 @@ export function inertiaOf(text: string): KilogramSquareMillimetres {
 /** Texts read before: a sheet reads the same few hundred over and over. */
 const lengths = new Map<string, number>();
 const loads = new Map<string, number>();
-const MOST_REMEMBERED = 5000;
+const MAX_REMEMBERED = 5000;
 
 function remembered(known: Map<string, number>, text: string, read: () => number): number {
 	const before = known.get(text);
 	if (before !== undefined) return before;
 	const value = read();
-	if (known.size >= MOST_REMEMBERED) known.clear();
+	if (known.size >= MAX_REMEMBERED) known.clear();
 	known.set(text, value);
 	return value;
 }

@@ -5,6 +5,6 @@ export const PASSAGES = ['pushrod', 'rocker-slot', 'tip-wipe'] as const;
 export type Passage = (typeof PASSAGES)[number];
 
 /** Nobody holds a vacuum on a port for longer. */
-export const MOST_SECONDS = 600;
+export const MAX_SECONDS = 600;
 
 export const PISTON_METHODS = ['clay', 'indicator'] as const;

@@ -31,7 +31,7 @@ const LIMITS: Readonly<Record<LengthUnit, Omit<Limits, 'inspected'>>> = {
 		lashStop: '0.006 in',
 		preloadTolerance: '0.010 in',
 		pistonFloors: { intake: '0.080 in', exhaust: '0.100 in' },
-		vacuum: { least: '15 inHg', seconds: 10 },
+		vacuum: { min: '15 inHg', seconds: 10 },
 		outlierMin: '0.010 in',
 		outlierFactor: 3.5,
 		fit: {
@@ -60,7 +60,7 @@ const LIMITS: Readonly<Record<LengthUnit, Omit<Limits, 'inspected'>>> = {
 		lashStop: '0.15 mm',
 		preloadTolerance: '0.25 mm',
 		pistonFloors: { intake: '2.03 mm', exhaust: '2.54 mm' },
-		vacuum: { least: '500 mbar', seconds: 10 },
+		vacuum: { min: '500 mbar', seconds: 10 },
 		outlierMin: '0.25 mm',
 		outlierFactor: 3.5,
 		fit: FitLimits.parse({})

@@ -17,7 +17,8 @@ export {
 	fromVersion2,
 	upgraded,
 	valueNow,
-	valueSince1
+	valueSince1,
+	valueSince2
 } from '../../foundation/file/index.ts';
 export {
 	firstOf,

@@ -8,8 +8,8 @@ const VALVE = {
 		tipLength: { apart: '0.010 in' },
 		stemDiameter: { apart: '0.001 in' },
 		seatWidth: { apart: '0.012 in' },
-		seatRunOut: { most: '0.002 in' },
-		valveMargin: { least: '0.031 in' },
+		seatRunOut: { max: '0.002 in' },
+		valveMargin: { min: '0.031 in' },
 		stemHeight: { apart: '0.015 in' },
 		headBelowDeck: { apart: '0.010 in' }
 	},
@@ -18,8 +18,8 @@ const VALVE = {
 		tipLength: { apart: '0.25 mm' },
 		stemDiameter: { apart: '0.02 mm' },
 		seatWidth: { apart: '0.30 mm' },
-		seatRunOut: { most: '0.05 mm' },
-		valveMargin: { least: '0.80 mm' },
+		seatRunOut: { max: '0.05 mm' },
+		valveMargin: { min: '0.80 mm' },
 		stemHeight: { apart: '0.40 mm' },
 		headBelowDeck: { apart: '0.25 mm' }
 	}
@@ -33,7 +33,7 @@ const STEM_ROOM = {
 /** The careful usual, in the unit the shop works in; also what stands where a job says nothing. */
 export const usualInspectedLimits = (unit: LengthUnit) =>
 	({
-		intake: { ...VALVE[unit], stemClearance: { most: STEM_ROOM[unit].intake } },
-		exhaust: { ...VALVE[unit], stemClearance: { most: STEM_ROOM[unit].exhaust } },
+		intake: { ...VALVE[unit], stemClearance: { max: STEM_ROOM[unit].intake } },
+		exhaust: { ...VALVE[unit], stemClearance: { max: STEM_ROOM[unit].exhaust } },
 		chamber: { chamberVolume: { apart: '0.5 cc' } }
 	}) satisfies InspectedLimits;

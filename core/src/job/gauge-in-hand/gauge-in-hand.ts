@@ -98,9 +98,9 @@ export function testerDeviation(gauge: Gauge, checks: readonly GaugeCheck[]): nu
 	const inForce = checksInForce(checks, 'load');
 	if (inForce.length === 0) return null;
 	const { correctionError, repeatability } = gaugeInHand(gauge, checks, 'load');
-	const greatest = Math.max(...inForce.map(({ read }) => siOf(read)));
-	const scatter = repeatability ? siOf(repeatability) / greatest : ONE_READING.tester;
-	return Math.hypot(scatter, siOf(correctionError ?? '0 N') / greatest);
+	const max = Math.max(...inForce.map(({ read }) => siOf(read)));
+	const scatter = repeatability ? siOf(repeatability) / max : ONE_READING.tester;
+	return Math.hypot(scatter, siOf(correctionError ?? '0 N') / max);
 }
 
 /**

@@ -44,7 +44,7 @@ type Marks = { readonly [M in Mark as `inspection.${M}`]: null };
 
 declare module '../../foundation/message/message.ts' {
 	interface Messages extends Marks {
-		'found.too-many-shims': { readonly most: number };
+		'found.too-many-shims': { readonly max: number };
 	}
 }
 

@@ -14,13 +14,13 @@ declare module '../../foundation/message/message.ts' {
 }
 
 /** No valve lifts less than this: a spring with less way down to solid is a slip of the pen. */
-const LEAST_TRAVEL = inches(0.1);
+const MIN_TRAVEL = inches(0.1);
 
 /** What is wrong with a kit's spring, by its field; empty for one that can be meant. */
 export function springFaults({ seat, bind }: SpringCard): { field: string; text: Message }[] {
 	return [
 		...(loadOf(seat.load) <= 0 ? [{ field: 'seat.load', text: message('kit.no-seat-load') }] : []),
-		...(bind !== undefined && lengthOf(seat.height) - lengthOf(bind) < LEAST_TRAVEL
+		...(bind !== undefined && lengthOf(seat.height) - lengthOf(bind) < MIN_TRAVEL
 			? [{ field: 'bind', text: message('kit.bind-at-seat') }]
 			: [])
 	];

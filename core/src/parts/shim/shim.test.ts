@@ -9,7 +9,7 @@ const question = (change: Partial<ShimQuestion>): ShimQuestion => ({
 	aim: inches(1.82),
 	lowest: inches(1.731),
 	stock: [0.015, 0.03, 0.06].map((size) => ({ thickness: inches(size), count: 9 })),
-	most: 2,
+	max: 2,
 	deadBand: inches(0.01),
 	...change
 });
@@ -92,14 +92,14 @@ describe('shims for one station', () => {
 				sizes,
 				fc.integer({ min: -8, max: 60 }),
 				fc.integer({ min: 0, max: 3 }),
-				(tenths, off, most) => {
+				(tenths, off, max) => {
 					const stock = tenths.map((tenth) => ({ thickness: mm(tenth / 10), count: 2 }));
 					const aim = mm(40);
 					const unshimmed = mm(40 + off / 20);
 					const answer = suggestShims(
-						question({ unshimmed, aim, lowest: null, stock, most, deadBand: mm(0.2) })
+						question({ unshimmed, aim, lowest: null, stock, max, deadBand: mm(0.2) })
 					);
-					const offs = stacks(stock, most).map((stack) =>
+					const offs = stacks(stock, max).map((stack) =>
 						Math.abs(unshimmed - stack.reduce((sum, { thickness }) => sum + thickness, 0) - aim)
 					);
 					const best = Math.min(...offs);

@@ -63,7 +63,7 @@ export interface ShimQuestion {
 	readonly lowestAim?: Millimetres | null;
 	readonly stock: readonly ShimStock[];
 	/** Most shims under one spring. */
-	readonly most: number;
+	readonly max: number;
 	/** How far off the aim a station must be before it is shimmed at all. */
 	readonly deadBand: Millimetres;
 }
@@ -102,7 +102,7 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 	}
 
 	let best: { shims: readonly Millimetres[]; height: Millimetres; off: number } | null = null;
-	for (const stack of stacks(question.stock, question.most)) {
+	for (const stack of stacks(question.stock, question.max)) {
 		const shims = stack.map(({ thickness }) => thickness);
 		const height = mm(unshimmed - sum(shims));
 		if (!holds(height) || !keepsAim(height)) continue;
@@ -117,14 +117,14 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 }
 
 /** Every stack of at most `most` shims that the stock can make, thickest first, the empty one included. */
-export function stacks<S extends ShimStock>(stock: readonly S[], most: number): readonly S[][] {
+export function stacks<S extends ShimStock>(stock: readonly S[], max: number): readonly S[][] {
 	const sizes = stock
 		.filter((size) => size.count > 0)
 		.toSorted((a, b) => b.thickness - a.thickness);
 	const all: S[][] = [];
 	const extend = (stack: S[], from: number) => {
 		all.push(stack);
-		if (stack.length === most) return;
+		if (stack.length === max) return;
 		for (let i = from; i < sizes.length; i++) {
 			const size = sizes[i]!;
 			if (stack.filter((used) => used === size).length < size.count) {

@@ -14,7 +14,7 @@ export function assignment(cost: readonly Float64Array[]): number[] | null {
 	// Row that has each column; rows and columns are counted from 1, 0 is none.
 	const rowOf = new Int32Array(columns + 1);
 	for (let row = 1; row <= rows; row++) {
-		const least = new Float64Array(columns + 1).fill(Number.POSITIVE_INFINITY);
+		const min = new Float64Array(columns + 1).fill(Number.POSITIVE_INFINITY);
 		const before = new Int32Array(columns + 1);
 		const done = new Uint8Array(columns + 1);
 		rowOf[0] = row;
@@ -27,12 +27,12 @@ export function assignment(cost: readonly Float64Array[]): number[] | null {
 			for (let column = 1; column <= columns; column++) {
 				if (done[column]) continue;
 				const reduced = cost[from - 1]![column - 1]! - rowPrice[from]! - columnPrice[column]!;
-				if (reduced < least[column]!) {
-					least[column] = reduced;
+				if (reduced < min[column]!) {
+					min[column] = reduced;
 					before[column] = at;
 				}
-				if (least[column]! < step) {
-					step = least[column]!;
+				if (min[column]! < step) {
+					step = min[column]!;
 					next = column;
 				}
 			}
@@ -42,7 +42,7 @@ export function assignment(cost: readonly Float64Array[]): number[] | null {
 					rowPrice[rowOf[column]!]! += step;
 					columnPrice[column]! -= step;
 				} else {
-					least[column]! -= step;
+					min[column]! -= step;
 				}
 			}
 			at = next;

@@ -13,15 +13,15 @@ export function scarceParts(problem: Problem): ReadonlySet<number> {
 const known = new WeakMap<Problem, ReadonlySet<number>>();
 
 function scarceOf({ stations, stock, choices }: Problem): ReadonlySet<number> {
-	const most = stock.map(() => new Float64Array(stations));
+	const max = stock.map(() => new Float64Array(stations));
 	for (const { station, takes } of choices) {
 		for (const [part, count] of takes) {
-			most[part]![station] = Math.max(most[part]![station]!, count);
+			max[part]![station] = Math.max(max[part]![station]!, count);
 		}
 	}
 	return new Set(
 		stock.flatMap((there, part) =>
-			most[part]!.reduce((sum, count) => sum + count, 0) > there ? [part] : []
+			max[part]!.reduce((sum, count) => sum + count, 0) > there ? [part] : []
 		)
 	);
 }
@@ -40,7 +40,7 @@ export function withoutDominated<C extends Choice>(problem: Problem<C>): C[] {
 }
 
 /** One choice for each way of taking from the stock that is not beaten by another that takes less. */
-export const leastTaken = <C extends Choice>(problem: Problem<C>, choices: readonly C[]): C[] =>
+export const minTaken = <C extends Choice>(problem: Problem<C>, choices: readonly C[]): C[] =>
 	undominated(
 		problem,
 		choices,

@@ -35,7 +35,7 @@ export function cheapestNear<C extends Choice>(
 	columns: readonly C[],
 	reduced: ArrayLike<number>,
 	reach: number,
-	most: number
+	max: number
 ): Near<C> {
 	const byStation: { choice: C; reduced: number }[][] = Array.from(
 		{ length: problem.stations },
@@ -47,7 +47,7 @@ export function cheapestNear<C extends Choice>(
 	});
 	if (byStation.some((own) => own.length === 0)) return { found: null, isAll: true };
 	const order = byStation.toSorted((a, b) => a.length - b.length);
-	const { least, add } = stillToCome(problem, order);
+	const { min, add } = stillToCome(problem, order);
 
 	let ways: Way<C>[] = [
 		{ cost: 0, reduced: 0, left: Int32Array.from(problem.stock), choice: null, before: null }
@@ -60,7 +60,7 @@ export function cheapestNear<C extends Choice>(
 				if (sum + add[at + 1]! > reach + 1e-4) continue;
 				const left = Int32Array.from(way.left);
 				for (const [part, count] of choice.takes) left[part]! -= count;
-				if (!isEnough(left, least[at + 1]!)) continue;
+				if (!isEnough(left, min[at + 1]!)) continue;
 				const key = keyOf(left, problem.stock);
 				const cost = way.cost + costOf(choice);
 				const same = next.get(key);
@@ -68,7 +68,7 @@ export function cheapestNear<C extends Choice>(
 					next.set(key, { cost, reduced: sum, left, choice, before: way });
 			}
 		}
-		if (next.size > most) return { found: null, isAll: false };
+		if (next.size > max) return { found: null, isAll: false };
 		ways = [...next.values()];
 	}
 	const best = ways.reduce<Way<C> | null>((a, b) => (a && a.cost <= b.cost ? a : b), null);
@@ -80,16 +80,16 @@ function stillToCome<C extends Choice>(
 	{ stock }: Problem,
 	order: readonly { choice: C; reduced: number }[][]
 ) {
-	const least = Array.from({ length: order.length + 1 }, () => new Int32Array(stock.length));
+	const min = Array.from({ length: order.length + 1 }, () => new Int32Array(stock.length));
 	const add = new Float64Array(order.length + 1);
 	for (let i = order.length - 1; i >= 0; i--) {
 		add[i] = add[i + 1]! + Math.min(...order[i]!.map(({ reduced }) => reduced));
 		for (let part = 0; part < stock.length; part++) {
 			const takes = order[i]!.map(({ choice }) => takenOf(choice, part));
-			least[i]![part] = least[i + 1]![part]! + Math.min(...takes);
+			min[i]![part] = min[i + 1]![part]! + Math.min(...takes);
 		}
 	}
-	return { least, add };
+	return { min, add };
 }
 
 /** How many of a part, by its place in the stock, a choice takes. */
@@ -98,8 +98,8 @@ export const takenOf = ({ takes }: Choice, part: number): number => {
 	return 0;
 };
 
-function isEnough(left: Int32Array, least: Int32Array): boolean {
-	for (let part = 0; part < left.length; part++) if (left[part]! < least[part]!) return false;
+function isEnough(left: Int32Array, min: Int32Array): boolean {
+	for (let part = 0; part < left.length; part++) if (left[part]! < min[part]!) return false;
 	return true;
 }
 

@@ -4,7 +4,7 @@ import type { Choice, Problem } from './problem.ts';
 import { takenOf } from './enumerate.ts';
 
 /** More parts than this make too many groups of parts to look at each. */
-const MOST_PARTS = 10;
+const MAX_PARTS = 10;
 
 /**
  * Whether some group of parts runs short however the stations are built: the
@@ -15,14 +15,14 @@ export function isShort(
 	choices: readonly Choice[],
 	scarce: readonly number[]
 ): boolean {
-	const parts = scarce.slice(0, MOST_PARTS);
+	const parts = scarce.slice(0, MAX_PARTS);
 	const groups = 1 << parts.length;
-	const least = Array.from({ length: stations }, () =>
+	const min = Array.from({ length: stations }, () =>
 		new Float64Array(groups).fill(Number.POSITIVE_INFINITY)
 	);
 	for (const choice of choices) {
 		const takes = parts.map((part) => takenOf(choice, part));
-		const own = least[choice.station]!;
+		const own = min[choice.station]!;
 		const sums = new Float64Array(groups);
 		for (let group = 1; group < groups; group++) {
 			const lowest = 31 - Math.clz32(group & -group);
@@ -32,7 +32,7 @@ export function isShort(
 	}
 	for (let group = 1; group < groups; group++) {
 		let [wanted, there] = [0, 0];
-		for (const own of least) wanted += own[group]!;
+		for (const own of min) wanted += own[group]!;
 		parts.forEach((part, i) => {
 			if (group & (1 << i)) there += stock[part]!;
 		});

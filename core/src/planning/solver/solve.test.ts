@@ -3,7 +3,7 @@ import loadHighs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { assignment } from './assignment.ts';
 import { bruteForce } from './test/brute-force.ts';
-import { leastTaken, scarceParts, withoutDominated } from './dominated.ts';
+import { minTaken, scarceParts, withoutDominated } from './dominated.ts';
 import { isPlainlyEnough, isShort } from './feasible.ts';
 import { greedy } from './greedy.ts';
 import { highsSolver } from './highs.ts';
@@ -12,7 +12,7 @@ import { madeUpProblem } from './test/made-up.ts';
 import { plainModel } from './test/plain.ts';
 import { shortOf, valueOf, type Choice, type Problem } from './problem.ts';
 import { solvePlan } from './solve.ts';
-import { cheapestUnstocked, leastFrom, leastOf, leastWorst } from './unstocked.ts';
+import { cheapestUnstocked, minFrom, minOf, minWorst } from './unstocked.ts';
 
 let solver: LinearSolver;
 beforeAll(async () => {
@@ -59,14 +59,14 @@ describe('assignment', () => {
 				const cost = rows.map((row) => Float64Array.from(row));
 				const found = assignment(cost)!;
 				const sum = found.reduce((total, column, row) => total + cost[row]![column]!, 0);
-				let least = Infinity;
+				let min = Infinity;
 				for (let a = 0; a < 4; a++)
 					for (let b = 0; b < 4; b++)
 						for (let c = 0; c < 4; c++)
 							if (a !== b && b !== c && a !== c)
-								least = Math.min(least, cost[0]![a]! + cost[1]![b]! + cost[2]![c]!);
+								min = Math.min(min, cost[0]![a]! + cost[1]![b]! + cost[2]![c]!);
 				expect(new Set(found).size).toBe(3);
-				expect(sum).toBe(least);
+				expect(sum).toBe(min);
 			}),
 			{ numRuns: 200 }
 		);
@@ -96,21 +96,21 @@ describe('the stages', () => {
 			choice(1, 9, 0, [], 1)
 		];
 		const problem = { stations: 2, springs: 2, stock: [], choices };
-		expect(leastWorst(problem, choices)).toBe(7);
+		expect(minWorst(problem, choices)).toBe(7);
 		expect(cheapestUnstocked(problem, choices, 7)).toEqual([choices[2], choices[1]]);
 		expect(cheapestUnstocked(problem, choices, 6)).toBeNull();
 	});
 	it('the least of rising values is found', () => {
-		expect(leastOf([1, 4, 9], (value) => value > 2)).toBe(4);
-		expect(leastOf([1, 4], () => false)).toBeNull();
+		expect(minOf([1, 4, 9], (value) => value > 2)).toBe(4);
+		expect(minOf([1, 4], () => false)).toBeNull();
 	});
 	it('the least is found from the beginning too, each value asked once at most', () => {
 		for (let length = 0; length < 12; length++) {
 			const values = Array.from({ length }, (_, i) => i);
-			for (let least = 0; least <= length; least++) {
+			for (let min = 0; min <= length; min++) {
 				const asked: number[] = [];
-				const isSo = (value: number) => (asked.push(value), value >= least);
-				expect(leastFrom(values, isSo)).toBe(least < length ? least : null);
+				const isSo = (value: number) => (asked.push(value), value >= min);
+				expect(minFrom(values, isSo)).toBe(min < length ? min : null);
 				expect(new Set(asked).size).toBe(asked.length);
 			}
 		}
@@ -120,7 +120,7 @@ describe('the stages', () => {
 		const far = choice(0, 9, 1, [[0, 1]]);
 		const problem = { stations: 1, springs: 0, stock: [1], choices: [near, far] };
 		expect(withoutDominated(problem)).toEqual([near, far]);
-		expect(leastTaken(problem, [near, far])).toEqual([far]);
+		expect(minTaken(problem, [near, far])).toEqual([far]);
 	});
 	it('a greedy plan keeps to the stock, or is none', () => {
 		const choices = [choice(0, 1, 1, [[0, 1]]), choice(1, 1, 1, [[0, 1]]), choice(1, 9, 0)];
@@ -201,7 +201,7 @@ describe('the best plan', () => {
 						seed
 					});
 					const scarce = [...scarceParts(problem)];
-					const columns = leastTaken(problem, problem.choices);
+					const columns = minTaken(problem, problem.choices);
 					const isPossible = bruteForce(problem) !== null;
 					if (isShort(problem, columns, scarce)) expect(isPossible).toBe(false);
 					if (isPlainlyEnough(problem, columns)) expect(isPossible).toBe(true);

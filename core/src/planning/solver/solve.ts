@@ -6,7 +6,7 @@
  * whose reduced cost could still beat what has been found, settled in whole
  * numbers. Source: the staged method tried for this trade; see docs/plan.md.
  */
-import { leastTaken, scarceParts, withoutDominated } from './dominated.ts';
+import { minTaken, scarceParts, withoutDominated } from './dominated.ts';
 import { cheapestNear } from './enumerate.ts';
 import { isPlainlyEnough, isShort } from './feasible.ts';
 import { greedy } from './greedy.ts';
@@ -20,7 +20,7 @@ import {
 	type Problem,
 	type Value
 } from './problem.ts';
-import { cheapestUnstocked, leastFrom, leastWorst } from './unstocked.ts';
+import { cheapestUnstocked, minFrom, minWorst } from './unstocked.ts';
 
 export interface Solved<C extends Choice> {
 	readonly chosen: readonly C[];
@@ -66,10 +66,10 @@ export async function solvePlan<C extends Choice>(
 	);
 	if (without.length > 0) return { type: 'no-choice', stations: without };
 	const choices = withoutDominated(problem);
-	const least = leastWorst(problem, choices);
-	if (least === null) return { type: 'short', short: [] };
-	const free = cheapestUnstocked(problem, choices, least)!;
-	const bound = { worst: least, cost: valueOf(free).cost };
+	const min = minWorst(problem, choices);
+	if (min === null) return { type: 'short', short: [] };
+	const free = cheapestUnstocked(problem, choices, min)!;
+	const bound = { worst: min, cost: valueOf(free).cost };
 	if (shortOf(problem.stock, free).length === 0) {
 		return { type: 'plan', chosen: free, value: valueOf(free), bound, proven: true };
 	}
@@ -97,7 +97,7 @@ function scarce<C extends Choice>(
 	// Whether the relaxation has an answer at all asks only what is taken: fewer columns, no costs.
 	const scarcest = [...scarceParts(problem)];
 	const isFeasible = (worst: number) => {
-		const columns = leastTaken(problem, within(worst));
+		const columns = minTaken(problem, within(worst));
 		if (isShort(problem, columns, scarcest)) return false;
 		if (isPlainlyEnough(problem, columns)) return true;
 		return (
@@ -108,8 +108,8 @@ function scarce<C extends Choice>(
 		);
 	};
 	// Where nothing was found in a hurry, the stock may not suffice at all.
-	const isHopeless = rough === null && isShort(problem, leastTaken(problem, choices), scarcest);
-	const first = isHopeless ? null : leastFrom(distances, isFeasible);
+	const isHopeless = rough === null && isShort(problem, minTaken(problem, choices), scarcest);
+	const first = isHopeless ? null : minFrom(distances, isFeasible);
 	if (first === null) return { type: 'short', short: shortWithPlenty(problem, choices) };
 
 	for (const worst of distances.slice(distances.indexOf(first))) {
@@ -138,7 +138,7 @@ function scarce<C extends Choice>(
 const FIRST_REACH = 0.002;
 const REACH_GROWS = 6;
 /** Ways to build some of the stations that are kept side by side before it is left to the solver. */
-const MOST_WAYS = 4000;
+const MAX_WAYS = 4000;
 
 interface Settled<C> {
 	readonly type: 'optimal' | 'infeasible' | 'stopped';
@@ -169,7 +169,7 @@ function settle<C extends Choice>(
 		if (best) reach = Math.min(reach, valueOf(best).cost - objective);
 		const near =
 			problem.springs === 0
-				? cheapestNear(problem, columns, reduced, reach, MOST_WAYS)
+				? cheapestNear(problem, columns, reduced, reach, MAX_WAYS)
 				: { found: null, isAll: false };
 		if (near.isAll) {
 			const { found } = near;

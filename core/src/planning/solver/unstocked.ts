@@ -36,7 +36,7 @@ export function cheapestUnstocked<C extends Choice>(
  * the smallest at which every station can still be given a choice. A bound
  * below which no plan can go; null where some station has none at all.
  */
-export function leastWorst({ stations, springs }: Problem, choices: readonly Choice[]) {
+export function minWorst({ stations, springs }: Problem, choices: readonly Choice[]) {
 	const nearest = Array.from({ length: stations }, () =>
 		new Float64Array(springs + stations).fill(Number.POSITIVE_INFINITY)
 	);
@@ -47,7 +47,7 @@ export function leastWorst({ stations, springs }: Problem, choices: readonly Cho
 	const distances = [...new Set(nearest.flatMap((row) => [...row]))]
 		.filter(Number.isFinite)
 		.sort((a, b) => a - b);
-	return leastOf(distances, (worst) => canMatch(nearest, worst));
+	return minOf(distances, (worst) => canMatch(nearest, worst));
 }
 
 /**
@@ -71,7 +71,7 @@ function canMatch(rows: readonly Float64Array[], bound: number): boolean {
 }
 
 /** The least of rising values for which something is so, if it stays so above; null if for none. */
-export function leastOf(
+export function minOf(
 	values: readonly number[],
 	isSo: (value: number) => boolean
 ): number | null {
@@ -85,7 +85,7 @@ export function leastOf(
 }
 
 /** As {@link leastOf}, looking near the beginning first: each step twice as long as the last. */
-export function leastFrom(
+export function minFrom(
 	values: readonly number[],
 	isSo: (value: number) => boolean
 ): number | null {
@@ -95,5 +95,5 @@ export function leastFrom(
 		step *= 2;
 	}
 	// What ended the steps is so, or is past the end: only what lies before it is asked.
-	return leastOf(values.slice(low, low + step - 1), isSo) ?? values[low + step - 1] ?? null;
+	return minOf(values.slice(low, low + step - 1), isSo) ?? values[low + step - 1] ?? null;
 }

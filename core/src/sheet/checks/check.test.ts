@@ -4,7 +4,7 @@ import { keyOf, message } from '../../foundation/message/index.ts';
 import { inches, mm } from '../../foundation/units/index.ts';
 import {
 	holdsAir,
-	leastRoom,
+	minRoom,
 	newestChecks,
 	passagesAtFault,
 	pistonVerdict,
@@ -71,13 +71,13 @@ const piston = (rooms: [number, string][]): CheckOf<'piston-to-valve'> => ({
 	method: 'indicator',
 	points: rooms.map(([angle, room]) => ({ angle, room }))
 });
-const port = (reached: string, least = '15 inHg'): CheckOf<'vacuum'> => ({
+const port = (reached: string, min = '15 inHg'): CheckOf<'vacuum'> => ({
 	...stamp,
 	id: 'v',
 	type: 'vacuum',
 	station: '1I',
 	reached,
-	least,
+	min,
 	seconds: 10
 });
 
@@ -88,7 +88,7 @@ describe('piston-to-valve', () => {
 		[20, '0.090 in']
 	]);
 	it('is the least over the overlap, with its angle', () => {
-		expect(leastRoom(check)).toEqual({ angle: 10, room: inches(0.085) });
+		expect(minRoom(check)).toEqual({ angle: 10, room: inches(0.085) });
 	});
 	it('tried on another gasket than will run, is told for the one that will', () => {
 		const tried = { ...check, gasket: '0.040 in' };
@@ -143,13 +143,13 @@ describe('checks', () => {
 });
 
 describe('leak-down', () => {
-	const air = (loss: number, most = 0.15): CheckOf<'leak-down'> => ({
+	const air = (loss: number, max = 0.15): CheckOf<'leak-down'> => ({
 		...stamp,
 		id: 'l',
 		type: 'leak-down',
 		station: '1I',
 		loss,
-		most
+		max
 	});
 	it('is held to the part that may be lost', () => {
 		expect(holdsAir(air(0.15))).toBe(true);

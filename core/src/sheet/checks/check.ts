@@ -109,13 +109,13 @@ export function newestChecks(checks: readonly Check[]): ReadonlyMap<string, Stat
  *
  * @returns angle in crankshaft degrees from the top dead centre of the gas exchange, room in mm
  */
-export function leastRoom({ points }: CheckOf<'piston-to-valve'>): {
+export function minRoom({ points }: CheckOf<'piston-to-valve'>): {
 	readonly angle: number;
 	readonly room: Millimetres;
 } {
 	return points
 		.map(({ angle, room }) => ({ angle, room: lengthOf(room) }))
-		.reduce((least, point) => (point.room < least.room ? point : least));
+		.reduce((min, point) => (point.room < min.room ? point : min));
 }
 
 /** What a clearance to the piston is judged by besides its floor. */
@@ -133,7 +133,7 @@ export function pistonVerdict(
 	floor: Millimetres,
 	{ gasketThickness, valveAngle = 0, limits }: PistonSetup = {}
 ): Verdict<Millimetres> {
-	const { angle, room: tried } = leastRoom(check);
+	const { angle, room: tried } = minRoom(check);
 	const room =
 		check.gasket === undefined || gasketThickness === undefined
 			? tried
@@ -152,7 +152,7 @@ export function pistonVerdict(
 }
 
 /** Whether a cylinder kept as much of its air as was asked. */
-export const holdsAir = ({ loss, most }: CheckOf<'leak-down'>): boolean => loss <= most + 1e-9;
+export const holdsAir = ({ loss, max }: CheckOf<'leak-down'>): boolean => loss <= max + 1e-9;
 
 /** Passages that did not pass, the newest word of each. */
 export const passagesAtFault = ({ passages }: StationChecks): Passage[] =>

@@ -8,7 +8,7 @@ import {
 } from '../../foundation/units/index.ts';
 import type { CheckOf } from './check.ts';
 import { message, type Message } from '../../foundation/message/index.ts';
-import { MOST_SECONDS } from '../../job/document/index.ts';
+import { MAX_SECONDS } from '../../job/document/index.ts';
 
 declare module '../../foundation/message/message.ts' {
 	interface Messages {
@@ -36,8 +36,8 @@ export function readVacuum(
 	const seconds = Number(typed.seconds);
 	const problems = {
 		...(!VACUUM_TEXT.test(reached) && { reached: message('entry.vacuum', { unit }) }),
-		...(!(/^\d+$/.test(typed.seconds.trim()) && seconds <= MOST_SECONDS) && {
-			seconds: message('entry.seconds', { max: MOST_SECONDS })
+		...(!(/^\d+$/.test(typed.seconds.trim()) && seconds <= MAX_SECONDS) && {
+			seconds: message('entry.seconds', { max: MAX_SECONDS })
 		})
 	};
 	return Object.keys(problems).length === 0

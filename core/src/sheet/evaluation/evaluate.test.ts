@@ -299,10 +299,10 @@ describe('the job as a whole', () => {
 	});
 
 	it('names the least margins and the seat loads of each kind', () => {
-		const { least, seatLoads } = evaluate(job);
-		expect(least.bindMargin!.station).toBe('3I');
-		expect(least.sealClearance!.station).toBe('3I');
-		expect(showLoad(seatLoads.exhaust!.least, INCH_POUND)).toBe('114');
+		const { min, seatLoads } = evaluate(job);
+		expect(min.bindMargin!.station).toBe('3I');
+		expect(min.sealClearance!.station).toBe('3I');
+		expect(showLoad(seatLoads.exhaust!.min, INCH_POUND)).toBe('114');
 	});
 
 	it('knows its stages', () => {

@@ -115,9 +115,9 @@ export function evaluate(job: Job): Sheet {
 		fitContexts,
 		kinds,
 		measured: countOf(stations),
-		least: {
-			bindMargin: least(stations, 'bindMargin'),
-			sealClearance: least(stations, 'sealClearance')
+		min: {
+			bindMargin: min(stations, 'bindMargin'),
+			sealClearance: min(stations, 'sealClearance')
 		},
 		seatLoads: byKind((kind) => seatLoadRange(stations, kind)),
 		remarks
@@ -215,7 +215,7 @@ const middleAmong = (
 		limits.outlierMax
 	);
 
-function least(
+function min(
 	stations: readonly StationSheet[],
 	column: 'bindMargin' | 'sealClearance'
 ): Extreme<Millimetres> | null {
@@ -232,8 +232,8 @@ function seatLoadRange(stations: readonly StationSheet[], kind: Kind) {
 		.flatMap((station) => station.figures.seatLoad.figure ?? []);
 	if (loads.length === 0) return null;
 	return {
-		least: loads.reduce((a, b) => (b < a ? b : a)),
-		most: loads.reduce((a, b) => (b > a ? b : a))
+		min: loads.reduce((a, b) => (b < a ? b : a)),
+		max: loads.reduce((a, b) => (b > a ? b : a))
 	};
 }
 

@@ -68,7 +68,7 @@ describe('a figure of an inspection', () => {
 		});
 	});
 	it('is held against the limits of the job, each kind by its own', () => {
-		job.setup.limits.inspected = { exhaust: { stemClearance: { most: '0.05 mm' } } };
+		job.setup.limits.inspected = { exhaust: { stemClearance: { max: '0.05 mm' } } };
 		read('1I', 'stem-clearance', '0.900 mm');
 		read('1E', 'stem-clearance', '0.090 mm');
 		expect(at('1I', 'stem-clearance')!.state).toBe('clear');

@@ -86,8 +86,8 @@ describe('a figure that is no finite number', () => {
 		const checked = readJob(text);
 		expect(checked.ok).toBe(false);
 		const reading = { ...job.readings[0]!, read: '999999999 in' };
-		const most = { ...job, readings: [reading] };
-		expect(at(reading.station, most).figures.bindMargin.state).not.toBe('clear');
+		const max = { ...job, readings: [reading] };
+		expect(at(reading.station, max).figures.bindMargin.state).not.toBe('clear');
 	});
 });
 
@@ -199,7 +199,7 @@ describe('work on the head', () => {
 				id: crypto.randomUUID(),
 				station: '1I',
 				reached: '20 inHg',
-				least: '15 inHg',
+				min: '15 inHg',
 				seconds: 10,
 				person: person(),
 				at: '2026-11-20T08:00:00Z'
@@ -226,7 +226,7 @@ describe('work on the head', () => {
 				id: crypto.randomUUID(),
 				station: '1I',
 				reached: '20 inHg',
-				least: '15 inHg',
+				min: '15 inHg',
 				seconds: 10,
 				person: person(),
 				at: '2026-11-20T08:00:00Z'
@@ -360,11 +360,11 @@ describe('a tested spring', () => {
 		delete spring!.open;
 		delete spring!.rate;
 		const { figure } = at('1I').figures.seatLoad;
-		const least = (by: number) => `${((figure! - by) / 4.4482216152605).toFixed(2)} lbf`;
-		job.setup.kinds.intake.aim = { method: 'as-it-stands', minSeatLoad: least(0.9) };
+		const min = (by: number) => `${((figure! - by) / 4.4482216152605).toFixed(2)} lbf`;
+		job.setup.kinds.intake.aim = { method: 'as-it-stands', minSeatLoad: min(0.9) };
 		expect(at('1I').figures.seatLoad.state).toBe('inconclusive');
 		expect(at('1I').figures.seatLoad.uncertainty).toBeGreaterThan(0.02 * figure!);
-		job.setup.kinds.intake.aim = { method: 'as-it-stands', minSeatLoad: least(60) };
+		job.setup.kinds.intake.aim = { method: 'as-it-stands', minSeatLoad: min(60) };
 		expect(at('1I').figures.seatLoad.state).toBe('clear');
 	});
 	it('is not planned for under its least seat load, though its card gives no rate', async () => {

@@ -22,11 +22,11 @@ export interface Sheet {
 	readonly fitContexts: readonly FitGroup[];
 	readonly kinds: Readonly<Record<Kind, KindSheet>>;
 	readonly measured: Readonly<Record<Quantity, number>>;
-	readonly least: {
+	readonly min: {
 		readonly bindMargin: Extreme<Millimetres> | null;
 		readonly sealClearance: Extreme<Millimetres> | null;
 	};
-	readonly seatLoads: Readonly<Record<Kind, { least: Newtons; most: Newtons } | null>>;
+	readonly seatLoads: Readonly<Record<Kind, { min: Newtons; max: Newtons } | null>>;
 	/** What concerns the job as a whole: parts that contradict each other, stock that runs short. */
 	readonly remarks: readonly Remark[];
 }

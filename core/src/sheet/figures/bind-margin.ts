@@ -39,7 +39,7 @@ declare module '../../foundation/verdict/verdict.ts' {
 }
 
 /** What plus locks of the usual step give, in mm. */
-const MOST_BY_LOCKS = 1.27;
+const MAX_BY_LOCKS = 1.27;
 
 /** What is left before the spring goes solid at full lift, in mm. Source: docs/trade/sheet.md#target-height. */
 export const bindMargin = figure({
@@ -84,7 +84,7 @@ function judged({ build, height, kind, read, shared }: StationRead): Verdict<Mil
 			if (limit.code === 'bind-wide') return message('bind-margin.wide');
 			const by = mm(limit.at - margin);
 			const shims = build.shims.reduce((sum, shim) => sum + shim, 0);
-			if (limit.severity === 'stop' && by > shims + MOST_BY_LOCKS)
+			if (limit.severity === 'stop' && by > shims + MAX_BY_LOCKS)
 				return message('bind-margin.wrong-spring', { by, lift: kind.lift!.worst });
 			return message('bind-margin.short', {
 				by,

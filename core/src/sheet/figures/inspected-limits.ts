@@ -18,8 +18,8 @@ import { median, type Kind } from '../../foundation/station/index.ts';
 /** The limits of each quantity, for each kind of valve. */
 export type InspectedFigureLimits = Readonly<Record<Kind, Readonly<Record<Inspected, Range>>>>;
 interface Range {
-	readonly least: number | null;
-	readonly most: number | null;
+	readonly min: number | null;
+	readonly max: number | null;
 	readonly apart: number | null;
 }
 type RangeTexts = Partial<
@@ -31,7 +31,7 @@ export type InspectedMiddles = ReadonlyMap<string, number>;
 /** Held against the middle of their kind: what an inspection measures, and loads on the head. */
 const AMONG_THEIR_KIND: readonly Quantity[] = [...INSPECTED, 'on-head-load'];
 /** Fewer cannot say which of them is odd. */
-const LEAST_FOR_MIDDLE = 3;
+const MIN_FOR_MEDIAN = 3;
 /** What a middle goes by: a chamber's is that of all, a valve's that of its kind. */
 export const middleKey = (quantity: Quantity, kind: Kind) =>
 	isByCylinder(quantity) ? quantity : `${quantity} ${kind}`;
@@ -47,9 +47,9 @@ export function inspectedFigureLimits({
 const rangesOf = (ranges: RangeTexts) =>
 	Object.fromEntries(
 		INSPECTED.map((quantity): [Inspected, Range] => {
-			const { least, most, apart } = ranges[INSPECTED_FIGURE[quantity]] ?? {};
+			const { min, max, apart } = ranges[INSPECTED_FIGURE[quantity]] ?? {};
 			const figureOf = (text: string | undefined) => (text === undefined ? null : siOf(text));
-			return [quantity, { least: figureOf(least), most: figureOf(most), apart: figureOf(apart) }];
+			return [quantity, { min: figureOf(min), max: figureOf(max), apart: figureOf(apart) }];
 		})
 	) as Record<Inspected, Range>;
 
@@ -70,7 +70,7 @@ export function inspectedMiddles(
 	}
 	return new Map(
 		[...read]
-			.filter(([, values]) => values.length >= LEAST_FOR_MIDDLE)
+			.filter(([, values]) => values.length >= MIN_FOR_MEDIAN)
 			.map(([key, values]) => [key, median(values)])
 	);
 }

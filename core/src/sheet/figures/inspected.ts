@@ -73,7 +73,7 @@ function limitsOf(
 	quantity: Inspected,
 	{ station, shared, middles }: StationRead
 ): InspectedLimit[] {
-	const { least, most, apart } = shared.inspected[station.kind][quantity];
+	const { min, max, apart } = shared.inspected[station.kind][quantity];
 	const middle = middles.get(middleKey(quantity, station.kind));
 	const limits: InspectedLimit[] = [];
 	const add = (code: InspectedLimit['code'], side: InspectedLimit['side'], at: number) =>
@@ -83,8 +83,8 @@ function limitsOf(
 			at: at as Figured,
 			severity: code === 'inspected-apart' ? 'watch' : 'stop'
 		});
-	if (least !== null) add('inspected-least', 'floor', least);
-	if (most !== null) add('inspected-most', 'ceiling', most);
+	if (min !== null) add('inspected-least', 'floor', min);
+	if (max !== null) add('inspected-most', 'ceiling', max);
 	if (apart !== null && middle !== undefined) {
 		add('inspected-apart', 'floor', middle - apart);
 		add('inspected-apart', 'ceiling', middle + apart);

@@ -26,7 +26,7 @@ export function judgedOr<Q extends Millimetres | Newtons>(
  * Of several readings of one clearance, the one that decides: the worst verdict, and of like ones
  * the smallest figure. A coarse reading is not hidden by a fine one that is a hair smaller.
  */
-export const leastSure = <Q extends number>(verdicts: readonly Verdict<Q>[]): Verdict<Q> | null =>
+export const minSure = <Q extends number>(verdicts: readonly Verdict<Q>[]): Verdict<Q> | null =>
 	verdicts.toSorted((a, b) => byAlarm(a.state, b.state) || a.figure! - b.figure!)[0] ?? null;
 
 /** A figure that was measured and has nothing to be judged by. */

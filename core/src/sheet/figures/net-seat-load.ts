@@ -37,14 +37,14 @@ function judged(station: StationRead): Verdict<Newtons> | null {
 	const seat = kind.curve!.load(height!);
 	if (seat === null) return notMeasured(unknownThere(kind, height!));
 	const net = netSeatForce(seat, lengthOf(parts.valve!.head!), pressureOf(parts.portPressure));
-	const least = shared.limits.netSeatLoad;
+	const min = shared.limits.netSeatLoad;
 	/** The seat load that would leave what is wanted. */
-	const wanted = newtons(seat - net + least);
+	const wanted = newtons(seat - net + min);
 	return judge(net, {
 		dimension: 'load',
 		limits: [
 			{ code: 'pushed-open', side: 'floor', at: newtons(0), severity: 'stop' },
-			{ code: 'net-seat-load', side: 'floor', at: least, severity: 'watch' }
+			{ code: 'net-seat-load', side: 'floor', at: min, severity: 'watch' }
 		],
 		sources: ['measured', ...loadSources(station, 'seat-load', height!)],
 		uncertainty: loadUncertainty(kind.curve!, height!, read.height!.uncertainty),
@@ -53,6 +53,6 @@ function judged(station: StationRead): Verdict<Newtons> | null {
 				? message('net-seat-load.too-close')
 				: code === 'pushed-open'
 					? message('net-seat-load.pushed-open', { wanted })
-					: message('net-seat-load.low', { by: newtons(least - net), wanted })
+					: message('net-seat-load.low', { by: newtons(min - net), wanted })
 	});
 }

@@ -4,7 +4,7 @@ import { message } from '../../foundation/message/index.ts';
 import type { RepeatMean } from '../../job/document/index.ts';
 import { judge, type Verdict } from '../../foundation/verdict/index.ts';
 import { figure } from './figure.ts';
-import { leastSure, resolutionOf } from './judging.ts';
+import { minSure, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 
 declare module '../../foundation/message/message.ts' {
@@ -28,7 +28,7 @@ export const rockerClearance = figure({
 
 function judged({ read, shared }: StationRead): Verdict<Millimetres> | null {
 	const at = shared.limits.rockerFloor;
-	return leastSure(read.rockers.flatMap((rocker) => (rocker ? [judgedAt(rocker, at)] : [])));
+	return minSure(read.rockers.flatMap((rocker) => (rocker ? [judgedAt(rocker, at)] : [])));
 }
 
 function judgedAt(rocker: RepeatMean, at: Millimetres): Verdict<Millimetres> {

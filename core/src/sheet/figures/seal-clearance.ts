@@ -9,7 +9,7 @@ import {
 	type Verdict
 } from '../../foundation/verdict/index.ts';
 import { figure } from './figure.ts';
-import { leastSure, resolutionOf } from './judging.ts';
+import { minSure, resolutionOf } from './judging.ts';
 import type { StationRead } from './read.ts';
 import type { Remark } from './remark.ts';
 
@@ -71,7 +71,7 @@ function judged({
 		})
 	);
 	// Where it was read both ways the worse one counts: neither says that the other was wrong.
-	return leastSure(verdicts)!;
+	return minSure(verdicts)!;
 }
 
 /** A gap whose reading does not say how its retainer was ground counts as read with it ground. */

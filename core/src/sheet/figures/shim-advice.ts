@@ -46,7 +46,7 @@ export function shimAdvice(
 		lowest: kind.lowestHeight,
 		lowestAim: kind.lowestAimHeight,
 		stock: withPresent(usableShims(stock, room), present),
-		most: limits.maxShims,
+		max: limits.maxShims,
 		deadBand: limits.deadBand
 	});
 	if (answer.type !== 'fit') return { answer, outcome: null };

@@ -37,7 +37,7 @@ declare module '../../foundation/message/message.ts' {
 		};
 		'check.stale': { readonly what: 'piston-to-valve' | 'vacuum' | Passage; readonly work: Work };
 		'inspection.stale': { readonly work: Work };
-		'leak-down.too-much': { readonly loss: number; readonly most: number };
+		'leak-down.too-much': { readonly loss: number; readonly max: number };
 		'passage.contact': { readonly passage: Passage; readonly note: string | null };
 	}
 }
@@ -127,7 +127,7 @@ export function checkRemarks(checks: StationChecks): Remark[] {
 			? [
 					{
 						state: 'stop' as const,
-						text: message('leak-down.too-much', { loss: leakDown.loss, most: leakDown.most })
+						text: message('leak-down.too-much', { loss: leakDown.loss, max: leakDown.max })
 					}
 				]
 			: [])

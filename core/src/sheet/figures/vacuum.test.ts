@@ -7,7 +7,7 @@ import { vacuum } from './vacuum.ts';
 const judged = (reached: string, seconds = 10) =>
 	vacuum.verdict({
 		job: { setup: { limits: defaultLimits('in') } },
-		checks: { vacuum: { reached, least: '15 inHg', seconds }, passages: {}, piston: null }
+		checks: { vacuum: { reached, min: '15 inHg', seconds }, passages: {}, piston: null }
 	} as never);
 
 describe('the vacuum of a port', () => {

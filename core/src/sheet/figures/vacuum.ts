@@ -25,12 +25,12 @@ export const vacuum = figure({ dimension: 'pressure', isColumn: false, verdict: 
 
 function judged({ job, checks }: StationRead): Verdict<Kilopascals> | null {
 	if (!checks.vacuum) return null;
-	const { reached, least, seconds } = checks.vacuum;
+	const { reached, min, seconds } = checks.vacuum;
 	const verdict = judge(vacuumOf(reached), {
 		dimension: 'pressure',
-		limits: [{ code: 'min-vacuum', side: 'floor', at: vacuumOf(least), severity: 'stop' }],
+		limits: [{ code: 'min-vacuum', side: 'floor', at: vacuumOf(min), severity: 'stop' }],
 		sources: ['measured'],
-		remedy: () => message('vacuum.not-held', { reached, min: least })
+		remedy: () => message('vacuum.not-held', { reached, min: min })
 	});
 	const needed = job.setup.limits.vacuum.seconds;
 	if (verdict.state === 'stop' || seconds >= needed) return verdict;

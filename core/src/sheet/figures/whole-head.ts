@@ -172,8 +172,8 @@ export function headsApart(
 	});
 	const [intake, exhaust] = apart;
 	if (intake == null || exhaust == null || intake * exhaust <= 0) return [];
-	const least = Math.min(Math.abs(intake), Math.abs(exhaust));
-	if (toComparisonStep(least - limits.outlierMin, 'length') <= 0) return [];
+	const min = Math.min(Math.abs(intake), Math.abs(exhaust));
+	if (toComparisonStep(min - limits.outlierMin, 'length') <= 0) return [];
 	const [taller, other] = intake > 0 ? [job.heads[1], job.heads[0]] : [job.heads[0], job.heads[1]];
 	return [
 		{

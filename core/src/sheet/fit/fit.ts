@@ -36,7 +36,7 @@ export function fitGroups(job: Job, fitted: readonly Fitted[]): FitGroup[] {
 				parts,
 				setup: job.setup,
 				lift: kind.lift,
-				openLoad: greatestOf([
+				openLoad: maxOf([
 					openLoadAtAim(kind),
 					...members.map(({ sheet }) => sheet.figures.openLoad.figure)
 				]),
@@ -111,7 +111,7 @@ function openLoadAtAim(kind: KindSheet): FitContext['openLoad'] {
 	return curve.load(mm(target.height - lift.net));
 }
 
-const greatestOf = (loads: readonly FitContext['openLoad'][]): FitContext['openLoad'] =>
+const maxOf = (loads: readonly FitContext['openLoad'][]): FitContext['openLoad'] =>
 	loads.reduce((a, b) => (b !== null && (a === null || b > a) ? b : a), null);
 
 function springUse(parts: KindSetup): SpringUse[] {

@@ -40,7 +40,7 @@ export function remediesFor(
 	rule: Rule,
 	context: FitContext,
 	library: readonly LibraryPart[],
-	most = 4
+	max = 4
 ): Remedy[] {
 	const found = rule.fixableBy.flatMap((place) =>
 		library.flatMap((part) => {
@@ -55,6 +55,6 @@ export function remediesFor(
 	);
 	return found
 		.toSorted((a, b) => a.stops - b.stops || a.watches - b.watches)
-		.slice(0, most)
+		.slice(0, max)
 		.map(({ place, part }) => ({ place, part }));
 }

@@ -265,7 +265,7 @@ export const tightestStation = (
 		};
 	}[]
 ): string | null =>
-	stations.reduce<{ label: string; left: number } | null>((least, { label, figures }) => {
+	stations.reduce<{ label: string; left: number } | null>((min, { label, figures }) => {
 		const left = figures.bindMargin?.figure ?? null;
-		return left === null || (least && least.left <= left) ? least : { label, left };
+		return left === null || (min && min.left <= left) ? min : { label, left };
 	}, null)?.label ?? null;

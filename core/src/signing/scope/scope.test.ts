@@ -100,7 +100,7 @@ describe('a signature of the head as built', () => {
 					type: 'leak-down',
 					station: copy.stations[0]!.label,
 					loss,
-					most: 0.15,
+					max: 0.15,
 					person: copy.people[0]!.id,
 					at
 				});

@@ -346,7 +346,7 @@ describe('what is open', () => {
 	it('a failed port and a passage that touches block, until they are tried again', () => {
 		const check = { person: person.id, at: '2026-11-20T10:00:00Z', station: '1Ia' };
 		const bad: Job['checks'] = [
-			{ ...check, id: 'a', type: 'vacuum', reached: '300 mbar', least: '500 mbar', seconds: 10 },
+			{ ...check, id: 'a', type: 'vacuum', reached: '300 mbar', min: '500 mbar', seconds: 10 },
 			{
 				...check,
 				id: 'b',
@@ -371,7 +371,7 @@ describe('what is open', () => {
 				at: '2026-11-20T11:00:00Z',
 				type: 'vacuum',
 				reached: '600 mbar',
-				least: '500 mbar',
+				min: '500 mbar',
 				seconds: 10
 			},
 			{

@@ -8,8 +8,8 @@ import type { State, Verdict } from '../../foundation/verdict/index.ts';
 const headLoadThen = ({ headLoad }: StationOfVersion1): JudgedThen | null =>
 	headLoad == null ? null : { ...UNJUDGED, figure: headLoad, state: 'clear' };
 
-function vacuumThen({ reached, least }: { reached: string; least: string }): JudgedThen {
-	const state = vacuumOf(reached) >= vacuumOf(least) - 1e-9 ? 'clear' : 'stop';
+function vacuumThen({ reached, min }: { reached: string; min: string }): JudgedThen {
+	const state = vacuumOf(reached) >= vacuumOf(min) - 1e-9 ? 'clear' : 'stop';
 	return { ...UNJUDGED, figure: vacuumOf(reached), state };
 }
 const UNJUDGED = { difference: null, uncertainty: 0 } as const;
@@ -30,7 +30,7 @@ interface StationOfVersion1 {
 	readonly preload?: JudgedThen | null;
 	readonly headLoad?: number | null;
 	readonly checks?: {
-		readonly vacuum: { readonly reached: string; readonly least: string } | null;
+		readonly vacuum: { readonly reached: string; readonly min: string } | null;
 	};
 }
 type JudgedThen = Pick<Verdict, 'figure' | 'difference' | 'uncertainty'> & {

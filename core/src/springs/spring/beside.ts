@@ -21,7 +21,7 @@ export interface Beside {
 }
 
 /** More rows than these nobody reads. */
-export const MOST_BESIDE = 200;
+export const MAX_COMPARED = 200;
 
 /**
  * Loads of two springs at one lift. Where both are fitted at one height, that is one height too.
@@ -56,7 +56,7 @@ export function besideOver(
 	step: Millimetres
 ): Beside[] {
 	const count = Math.ceil(lift / step - 1e-6);
-	if (!(step > 0) || count > MOST_BESIDE) throw new RangeError('no such step');
+	if (!(step > 0) || count > MAX_COMPARED) throw new RangeError('no such step');
 	return Array.from({ length: count + 1 }, (_, i) =>
 		besideAt(pair, i === count ? lift : mm(i * step))
 	);

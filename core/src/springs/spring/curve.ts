@@ -223,9 +223,9 @@ function heightBetween(
 ): Millimetres | null {
 	if (lowest > highest) return null;
 	let [low, high] = [lowest, highest];
-	const greatest = curve.load(mm(low));
-	const least = curve.load(mm(high));
-	if (greatest === null || least === null || load > greatest || load < least) return null;
+	const max = curve.load(mm(low));
+	const min = curve.load(mm(high));
+	if (max === null || min === null || load > max || load < min) return null;
 	for (let i = 0; i < 60 && high - low > 1e-9; i++) {
 		const middle = (low + high) / 2;
 		if (curve.load(mm(middle))! > load) low = middle;

@@ -47,14 +47,14 @@ export type BindFound =
 /** Fewer loaded points than this cannot show a curve and a corner in it. */
 const FEWEST = 8;
 /** Working points without which no corner is told. */
-const FEWEST_WORKING = 4;
+const MIN_WORKING = 4;
 /** A tail so many times steeper than the curve just above it is a stack; less where it is as steep as the frame. */
 const STEEPER = 3.2;
 const STEEPER_AS_FRAME = 1.7;
 /** Parts of the frame's stiffness between which a tail is as steep as the frame. */
-const AS_FRAME = { least: 0.5, most: 2.5 };
+const AS_FRAME = { min: 0.5, max: 2.5 };
 /** A first coil of a pair adds less than a whole stack does. */
-const LEAST_OF_FRAME = 0.2;
+const MIN_FRAME_PART = 0.2;
 /** Steeper than this, two points are enough. */
 const PLAIN = 4.5;
 /** A tail bends where it goes on so many times steeper; less than this part of what follows is a first coil's own line. */
@@ -102,7 +102,7 @@ export function findBind(
 	const sweep: Sweep = { points: merged(loaded), noise, frame };
 	const tail = steepTail(sweep);
 	if (tail === null) return none('not-reached');
-	if (!('line' in tail) || tail.first < FEWEST_WORKING) {
+	if (!('line' in tail) || tail.first < MIN_WORKING) {
 		const at = sweep.points[tail.first]!;
 		return none('unclear', at.height + (frame === null ? 0 : at.load / frame));
 	}
@@ -158,8 +158,8 @@ interface Tail {
 	readonly restFrom: number;
 }
 
-const sigmaOf = ({ noise }: Sweep, load: number, slope: number, most: number) =>
-	Math.hypot(noise.load * load, slope * noise.height, 0.0005 * most);
+const sigmaOf = ({ noise }: Sweep, load: number, slope: number, max: number) =>
+	Math.hypot(noise.load * load, slope * noise.height, 0.0005 * max);
 
 /** The longest tail that is a stack, else where one begins that cannot be told from it; null where there is none. */
 function steepTail(sweep: Sweep): Tail | { readonly first: number } | null {
@@ -178,14 +178,14 @@ function steepTail(sweep: Sweep): Tail | { readonly first: number } | null {
 }
 
 /** Heights over which the working curve is looked at above a corner, in points and in millimetres. */
-const WINDOW = { points: 8, most: 16, height: 3.5 };
+const WINDOW = { points: 8, max: 16, height: 3.5 };
 
 /** The working points just above an index, by which the curve is carried on. */
 function windowAbove({ points }: Sweep, first: number): readonly Point[] {
 	let from = Math.max(0, first - WINDOW.points);
 	while (
 		from > 0 &&
-		first - from < WINDOW.most &&
+		first - from < WINDOW.max &&
 		points[from]!.height - points[first - 1]!.height < WINDOW.height
 	)
 		from--;
@@ -194,16 +194,16 @@ function windowAbove({ points }: Sweep, first: number): readonly Point[] {
 
 function tailFrom(sweep: Sweep, first: number): Tail | 'unclear' | null {
 	const { points, frame } = sweep;
-	const most = points.at(-1)!.load;
+	const max = points.at(-1)!.load;
 	const above = windowAbove(sweep, first);
-	const working = polynomialThrough(above, (load, slope) => sigmaOf(sweep, load, slope, most));
+	const working = polynomialThrough(above, (load, slope) => sigmaOf(sweep, load, slope, max));
 	if (!working) return null;
 	const edge = points[first - 1]!.height;
 	const slope = Math.max(-working.slope(edge), -medianSlope(above), 1e-6);
 	const tail = points.slice(first);
 	// All of the tail has left the working curve, but for one that may be misread.
 	const offs = tail.map(
-		({ height, load }) => (load - working.value(height)) / sigmaOf(sweep, load, slope, most)
+		({ height, load }) => (load - working.value(height)) / sigmaOf(sweep, load, slope, max)
 	);
 	const left = offs.filter((off) => off > LEFT).length;
 	// A corner just above the last point but one shows in that one, be it little.
@@ -216,13 +216,13 @@ function tailFrom(sweep: Sweep, first: number): Tail | 'unclear' | null {
 	const overall = (bottom.load - top.load) / (top.height - bottom.height);
 	// A stack goes on as steeply as it begins: what flattens out again was a figure misread.
 	if (!line || overall < GOES_ON * line.slope) return null;
-	const ratio = Math.min(line.least, begins) / slope;
+	const ratio = Math.min(line.min, begins) / slope;
 	const isFrame =
 		frame !== null &&
-		line.slope > AS_FRAME.least * frame &&
-		line.slope < AS_FRAME.most * frame &&
+		line.slope > AS_FRAME.min * frame &&
+		line.slope < AS_FRAME.max * frame &&
 		ratio > STEEPER_AS_FRAME;
-	const isSteep = ratio > STEEPER && (frame === null || line.slope > LEAST_OF_FRAME * frame);
+	const isSteep = ratio > STEEPER && (frame === null || line.slope > MIN_FRAME_PART * frame);
 	// Two points alone, or two beside a misread one, must be as plain as a stack can be.
 	if (left < 3 && !isFrame && ratio < PLAIN) return 'unclear';
 	if (!isFrame && !isSteep) return ratio > STEEPER_AS_FRAME && frame === null ? 'unclear' : null;
@@ -285,7 +285,7 @@ function firstLine(
 
 /** Least slope with which a tail begins: from its first point to the second, or to the third where that is misread. */
 function steepest(tail: readonly Point[], noise: TesterNoise): number {
-	const to = (i: number) => (tail[i] ? (lineThrough([tail[0]!, tail[i]], noise)?.least ?? 0) : 0);
+	const to = (i: number) => (tail[i] ? (lineThrough([tail[0]!, tail[i]], noise)?.min ?? 0) : 0);
 	return Math.max(to(1), to(2));
 }
 
@@ -307,7 +307,7 @@ function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const [next, highest] = [points[tail.first + 1]!.height, points[tail.first - 2]!.height];
 	// Coarsely read, a smooth curve would run over where a cone stiffens.
 	const working = above - below > COARSE ? tail.working : carriedOn(sweep, tail);
-	const meet = (line: Line, least: number = next) => meeting(working, line, highest, least);
+	const meet = (line: Line, min: number = next) => meeting(working, line, highest, min);
 	const isExpected = expected === 'first-coil';
 	// A build that nobody stated may be a pair, whose first coil hides in the last step.
 	const isPair = tail.rest !== null || isExpected || expected === 'unknown';
@@ -353,8 +353,8 @@ function carriedOn(sweep: Sweep, tail: Tail): Tail['working'] {
 	const { points, noise } = sweep;
 	const working = smoothed(withoutMisread(points.slice(0, tail.first), noise), noise);
 	const last = windowAbove({ ...sweep, points: working }, working.length);
-	const most = points.at(-1)!.load;
-	const curve = polynomialThrough(last, (load, slope) => sigmaOf(sweep, load, slope, most));
+	const max = points.at(-1)!.load;
+	const curve = polynomialThrough(last, (load, slope) => sigmaOf(sweep, load, slope, max));
 	return curve ? curve.value : tail.working;
 }
 
@@ -443,8 +443,8 @@ function stiffening(sweep: Sweep, tail: Tail, corner: number): number | null {
 	const working = sweep.points.slice(0, tail.first);
 	if (working.length < 8) return null;
 	const upper = working.slice(0, Math.ceil(working.length / 2));
-	const most = working.at(-1)!.load;
-	const straight = polynomialThrough(upper, (load, slope) => sigmaOf(sweep, load, slope, most), 1);
+	const max = working.at(-1)!.load;
+	const straight = polynomialThrough(upper, (load, slope) => sigmaOf(sweep, load, slope, max), 1);
 	if (!straight) return null;
 	let from: number | null = null;
 	for (const { height, load } of working.slice(upper.length).toReversed()) {

@@ -151,13 +151,13 @@ const PLACES = 240;
 export function nonLinearity(curve: Curve, { seat, lift }: Window): number | null {
 	const [low, high] = [curve.load(seat), curve.load(mm(seat - lift))];
 	if (low === null || high === null || high === low) return null;
-	let greatest = 0;
+	let max = 0;
 	for (let i = 1; i < PLACES; i++) {
 		const part = i / PLACES;
 		const load = curve.load(mm(seat - part * lift))!;
-		greatest = Math.max(greatest, Math.abs(load - (low + part * (high - low))));
+		max = Math.max(max, Math.abs(load - (low + part * (high - low))));
 	}
-	return greatest / (high - low);
+	return max / (high - low);
 }
 
 /**
@@ -236,10 +236,10 @@ export function dialTargets(
  *
  * @returns heights in mm and loads in N, tallest first; at most so many
  */
-export function pointsOf(curve: Curve, most = 60): Point[] {
+export function pointsOf(curve: Curve, max = 60): Point[] {
 	const points: Point[] = [];
-	for (let i = 0; i < most; i++) {
-		const height = mm(curve.highest - (i / (most - 1)) * (curve.highest - curve.lowest));
+	for (let i = 0; i < max; i++) {
+		const height = mm(curve.highest - (i / (max - 1)) * (curve.highest - curve.lowest));
 		const load = curve.load(height);
 		if (load !== null && load > (points.at(-1)?.load ?? -1)) points.push({ height, load });
 	}

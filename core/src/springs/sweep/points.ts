@@ -23,7 +23,7 @@ export const frameOf = ({ correction }: Sweep): number | null => correction?.fra
  */
 export function loadResolution({ points, loadUnit }: Pick<Sweep, 'points' | 'loadUnit'>): Newtons {
 	const decimals = points.reduce(
-		(most, [, load]) => Math.max(most, load.split('.')[1]?.length ?? 0),
+		(max, [, load]) => Math.max(max, load.split('.')[1]?.length ?? 0),
 		0
 	);
 	return newtons(NEWTONS_PER[loadUnit] / 10 ** decimals);

@@ -25,10 +25,10 @@ const OUT = 8;
 export function polynomialThrough(
 	points: readonly Point[],
 	sigma: (load: number, slope: number) => number,
-	most = 2
+	max = 2
 ): Curve | null {
 	const count = points.length;
-	const degree = Math.min(most, count >= 6 ? 2 : 1);
+	const degree = Math.min(max, count >= 6 ? 2 : 1);
 	if (count < 3) return null;
 	const middle = (points[0]!.height + points[count - 1]!.height) / 2;
 	const span = (points[0]!.height - points[count - 1]!.height) / 2 || 1;
@@ -87,9 +87,9 @@ export function withoutMisread(
 	noise: { readonly height: number; readonly load: number }
 ): readonly Point[] {
 	if (points.length < 2 * NEIGHBOURS) return points;
-	const most = points.at(-1)!.load;
+	const max = points.at(-1)!.load;
 	const sigma = (load: number, slope: number) =>
-		Math.hypot(noise.load * load, slope * noise.height, 0.0005 * most);
+		Math.hypot(noise.load * load, slope * noise.height, 0.0005 * max);
 	const isMisread = points.map((point, i) => {
 		const around = points.filter((_, k) => k !== i && Math.abs(k - i) <= NEIGHBOURS);
 		const curve = polynomialThrough(around, sigma);
@@ -109,7 +109,7 @@ export interface Line {
 	/** Newtons a millimetre, positive: load grows as the height falls. */
 	readonly slope: number;
 	/** The least it could be, two standard deviations down. */
-	readonly least: number;
+	readonly min: number;
 	/** Standard deviation of its height at a load. */
 	readonly error: (load: number) => number;
 }
@@ -136,7 +136,7 @@ export function lineThrough(points: readonly Point[], noise: TesterNoise): Line 
 	const sigma = Math.max(noise.height, Math.sqrt(misfit / Math.max(1, points.length - 2)));
 	return {
 		slope: 1 / give,
-		least: 1 / (give + (2 * sigma) / Math.sqrt(squares)),
+		min: 1 / (give + (2 * sigma) / Math.sqrt(squares)),
 		load: (at) => load + (height - at) / give,
 		height: (at) => height - give * (at - load),
 		error: (at) => sigma * Math.sqrt(1 / sum + (at - load) ** 2 / squares)

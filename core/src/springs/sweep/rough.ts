@@ -33,7 +33,7 @@ const over = (value: number) => Math.max(0, value);
 
 /** A spring of a family, from coils whose rates add up and whose active turns lie down. */
 export function roughSpring(family: Family, random: () => number): RoughSpring {
-	const between = (least: number, most: number) => least + (most - least) * random();
+	const between = (min: number, max: number) => min + (max - min) * random();
 	const travel = between(17, 27);
 	const solid = between(21, 33);
 	const free = solid + travel;
@@ -44,9 +44,9 @@ export function roughSpring(family: Family, random: () => number): RoughSpring {
 		return k * (x - 0.12 * (1 - Math.exp(-2.5 * x)));
 	};
 	/** A coil of which turns lie down from `begin` on, until its rate is `most` times what it was. */
-	const lyingDown = (k: number, begin: number, most: number) => {
+	const lyingDown = (k: number, begin: number, max: number) => {
 		const span = begin - solid;
-		const part = 1 - 1 / most;
+		const part = 1 - 1 / max;
 		return (height: number) => {
 			const above = over(free - Math.max(height, begin));
 			const below = Math.min(span, over(begin - height));
@@ -110,7 +110,7 @@ export function roughSweep(
 	{ step, past }: { readonly step: number; readonly past: number },
 	random: () => number
 ): RoughSweep {
-	const between = (least: number, most: number) => least + (most - least) * random();
+	const between = (min: number, max: number) => min + (max - min) * random();
 	const chance = (part: number) => random() < part;
 	const pick = <T>(...all: readonly T[]): T => all[Math.floor(random() * all.length)]!;
 	const { free, solid } = spring;

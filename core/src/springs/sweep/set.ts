@@ -30,8 +30,8 @@ export interface Member {
 
 export interface SetFigures {
 	readonly median: Newtons | null;
-	readonly least: Newtons | null;
-	readonly most: Newtons | null;
+	readonly min: Newtons | null;
+	readonly max: Newtons | null;
 	/** By tag: how far a spring is from the median, as a part, and what that means. */
 	readonly members: ReadonlyMap<string, { readonly off: number; readonly state: State }>;
 	/** Pairs whose loads differ least, for the two valves of a cylinder. */
@@ -54,13 +54,13 @@ export function setFigures(
 		.filter((one): one is Member & { seat: Newtons } => one.seat !== null)
 		.toSorted((a, b) => a.seat - b.seat);
 	if (tested.length === 0) {
-		return { median: null, least: null, most: null, members: new Map(), pairs: [] };
+		return { median: null, min: null, max: null, members: new Map(), pairs: [] };
 	}
 	const middle = median(tested.map(({ seat }) => seat)) as Newtons;
 	return {
 		median: middle,
-		least: tested[0]!.seat,
-		most: tested.at(-1)!.seat,
+		min: tested[0]!.seat,
+		max: tested.at(-1)!.seat,
 		members: new Map(
 			tested.map(({ tag, seat }) => {
 				const off = seat / middle - 1;

@@ -54,16 +54,16 @@ interface Fit {
 function cheapest<T>(tries: readonly T[], fitOf: (one: T) => Fit | null): T | null {
 	const cost = (one: T) => fitOf(one)?.cost ?? Number.POSITIVE_INFINITY;
 	return tries.reduce<T | null>(
-		(least, one) =>
-			cost(one) < (least === null ? Number.POSITIVE_INFINITY : cost(least)) ? one : least,
+		(min, one) =>
+			cost(one) < (min === null ? Number.POSITIVE_INFINITY : cost(min)) ? one : min,
 		null
 	);
 }
 
 /** The curves together, each counting for as much as it is likely: Akaike's weights. */
 function averaged(fits: readonly Fit[]): Float64Array {
-	const least = Math.min(...fits.map(({ cost }) => cost));
-	const shares = fits.map(({ cost }) => Math.exp((least - cost) / 2));
+	const min = Math.min(...fits.map(({ cost }) => cost));
+	const shares = fits.map(({ cost }) => Math.exp((min - cost) / 2));
 	const all = shares.reduce((sum, share) => sum + share, 0);
 	return fits[0]!.values.map((_, p) =>
 		fits.reduce((sum, { values }, i) => sum + (shares[i]! / all) * values[p]!, 0)
@@ -78,9 +78,9 @@ export function smoothed(points: readonly Point[], noise: TesterNoise): Point[] 
 	const places = points.map(({ height }) => (height - middle) / span);
 	const loads = Float64Array.from(points, ({ load }) => load);
 	const slope = (loads[count - 1]! - loads[0]!) / (2 * span);
-	const least = 0.0005 * loads[count - 1]!;
+	const min = 0.0005 * loads[count - 1]!;
 	const weights = loads.map(
-		(load) => 1 / ((noise.load * load) ** 2 + (slope * noise.height) ** 2 + least ** 2)
+		(load) => 1 / ((noise.load * load) ** 2 + (slope * noise.height) ** 2 + min ** 2)
 	);
 	const fit = ({ basis, unknowns, freedom }: Shape): Fit | null => {
 		if (count < POINTS_EACH * unknowns || count <= freedom) return null;

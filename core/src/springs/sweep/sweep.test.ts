@@ -295,7 +295,7 @@ describe('a set', () => {
 		loads.map((seat, i) => ({ tag: `T${i + 1}`, seat: seat === null ? null : newtons(seat) }));
 	it('tells the odd ones and the pairs', () => {
 		const set = setFigures(members([580, 576, 610, 582, 650, null, 579, 577]));
-		expect([set.median, set.least, set.most]).toEqual([580, 576, 650]);
+		expect([set.median, set.min, set.max]).toEqual([580, 576, 650]);
 		expect(set.members.get('T3')!.state).toBe('watch');
 		expect(set.members.get('T5')!.state).toBe('stop');
 		expect(set.members.get('T1')!.state).toBe('clear');

@@ -27,7 +27,7 @@ export const USUAL_NOISE: TesterNoise = { height: mm(0.013), load: 0.005 };
 /** Points closer than this are one height read several times. */
 const SAME_HEIGHT = 0.003;
 /** More points than this say nothing more about a curve, and only take time. */
-const MOST_POINTS = 200;
+const MAX_POINTS = 200;
 
 /**
  * Points given without a travel, told from the order of their heights: down until
@@ -39,10 +39,10 @@ const MOST_POINTS = 200;
 export function withTravel(points: readonly Point[]): SweepPoint[] {
 	const moves = points.slice(1).map(({ height }, i) => height - points[i]!.height);
 	let against = moves.reduce((sum, move) => sum + Math.max(0, -move), 0);
-	let [turn, least] = [0, against];
+	let [turn, min] = [0, against];
 	moves.forEach((move, i) => {
 		against += move;
-		if (against < least) [turn, least] = [i + 1, against];
+		if (against < min) [turn, min] = [i + 1, against];
 	});
 	return points.map(({ height, load }, i) => ({
 		height,
@@ -78,9 +78,9 @@ function thinned(points: readonly SweepPoint[], travel: Travel): Point[] {
 		highest = Math.max(highest, point.height);
 		count++;
 	}
-	if (count <= MOST_POINTS) return points.filter((point) => point.travel === travel);
-	const width = (highest - lowest) / MOST_POINTS || 1;
-	const stretches = Array.from({ length: MOST_POINTS + 1 }, () => ({
+	if (count <= MAX_POINTS) return points.filter((point) => point.travel === travel);
+	const width = (highest - lowest) / MAX_POINTS || 1;
+	const stretches = Array.from({ length: MAX_POINTS + 1 }, () => ({
 		height: 0,
 		load: 0,
 		points: 0
@@ -120,14 +120,14 @@ export function hysteresis(points: readonly SweepPoint[]): Hysteresis | null {
 	const up = travelled(points, 'up');
 	const down = up.length < 2 ? [] : travelled(points, 'down');
 	if (down.length < 2) return null;
-	let greatest: Hysteresis | null = null;
+	let max: Hysteresis | null = null;
 	for (const point of up) {
 		const below = down.findIndex(({ height }) => height <= point.height);
 		if (below <= 0) continue;
 		const [a, b] = [down[below - 1]!, down[below]!];
 		const part = (a.height - point.height) / (a.height - b.height);
 		const difference = newtons(a.load + part * (b.load - a.load) - point.load);
-		if (!greatest || difference > greatest.load) greatest = { load: difference, at: point.height };
+		if (!max || difference > max.load) max = { load: difference, at: point.height };
 	}
-	return greatest;
+	return max;
 }

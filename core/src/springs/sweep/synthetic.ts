@@ -50,7 +50,7 @@ const STACK = 30;
 
 /** A spring of a type with figures drawn at random within what valve springs have. */
 export function randomSpring(type: ModelType, random: () => number): SpringModel {
-	const between = (least: number, most: number) => least + (most - least) * random();
+	const between = (min: number, max: number) => min + (max - min) * random();
 	const free = between(44, 58);
 	const rate = between(28, 70);
 	const solid = free - between(20, 27);

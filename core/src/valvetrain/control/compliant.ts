@@ -55,13 +55,13 @@ export function motionTraced(
 }
 
 /** Turns until coils that swing do the same every time: at most, and what may be left of the first. */
-const MOST_TURNS = 6;
+const MAX_TURNS = 6;
 const LEFT = 1e-4;
 
 function turnsOf({ surge }: CompliantTrain, omega: number): number {
 	if (!surge) return 1;
 	const fading = (2 * Math.PI) ** 2 * surge.frequency * surge.damping;
-	return Math.min(MOST_TURNS, 1 + Math.ceil((-Math.log(LEFT) * omega) / fading));
+	return Math.min(MAX_TURNS, 1 + Math.ceil((-Math.log(LEFT) * omega) / fading));
 }
 
 function integrate(

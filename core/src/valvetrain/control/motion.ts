@@ -31,7 +31,7 @@ export interface Motion {
 	/** At which the seat was first met, in m/s; null where it was not within the cycle. */
 	readonly seatingVelocity: number | null;
 	/** Greatest force of the train on the valve, in N. */
-	readonly greatestForce: number;
+	readonly maxForce: number;
 	/** Energy of valve and springs less what it was, and what the cam put in, in J: for holding one against the other. */
 	readonly energy: { readonly gained: number; readonly put: number };
 }

@@ -77,14 +77,14 @@ export function rigidLimit(train: RigidTrain): RigidLimit | null {
 		return one ? speedAt(train, one.lift, one.acceleration) : null;
 	};
 	const rough: { readonly i: number; readonly omega: number }[] = [];
-	let least = Number.POSITIVE_INFINITY;
+	let min = Number.POSITIVE_INFINITY;
 	for (let i = 0; i < held.length; i += STRIDE) {
 		const omega = at(i);
 		if (omega === null) return null;
 		rough.push({ i, omega });
-		least = Math.min(least, omega);
+		min = Math.min(min, omega);
 	}
-	const bound = least * NEARLY;
+	const bound = min * NEARLY;
 	let worst = 0;
 	let seen = 0;
 	for (const { i, omega } of rough) {
@@ -93,18 +93,18 @@ export function rigidLimit(train: RigidTrain): RigidLimit | null {
 		for (let k = Math.max(seen, i - STRIDE); k < to; k++) {
 			const closer = at(k);
 			if (closer === null) return null;
-			if (closer <= least) [least, worst] = [closer, k];
+			if (closer <= min) [min, worst] = [closer, k];
 		}
 		seen = to;
 	}
-	if (!Number.isFinite(least)) return null;
+	if (!Number.isFinite(min)) return null;
 	const step = (lobe.closes - lobe.opens) / SCAN;
-	const about = narrowed(train, held[worst]!.angle, step, [at(worst - 1), least, at(worst + 1)]);
+	const about = narrowed(train, held[worst]!.angle, step, [at(worst - 1), min, at(worst + 1)]);
 	const { lift, acceleration } = lobe.at(about);
 	const omega = speedAt(train, lift, acceleration);
-	return omega !== null && omega < least
+	return omega !== null && omega < min
 		? { speed: rpmOf(omega), angle: about }
-		: { speed: rpmOf(least), angle: held[worst]!.angle };
+		: { speed: rpmOf(min), angle: held[worst]!.angle };
 }
 
 /**

@@ -65,7 +65,7 @@ export class Run {
 		let [x, v, a] = [this.#x, this.#v, this.#a];
 		cam.to(0, omega);
 		const before = this.#energyAt(x, v);
-		let [force, parted, bounce, greatest, put] = [0, 0, 0, 0, 0];
+		let [force, parted, bounce, max, put] = [0, 0, 0, 0, 0];
 		let seating: number | null = null;
 		let wasOpen = false;
 		for (let n = 0; n < steps; n++) {
@@ -102,12 +102,12 @@ export class Run {
 				if (force === 0) parted += dt;
 			}
 			if (seating !== null) bounce = Math.max(bounce, x - Math.max(cam.z, 0));
-			if (force > greatest) greatest = force;
+			if (force > max) max = force;
 			trace?.add((n + 1) / steps, x, cam.z, force, seated);
 		}
 		[this.#x, this.#v, this.#a] = [x, v, a];
 		const energy = { gained: this.#energyAt(x, v) - before, put };
-		return { parted, bounce, seatingVelocity: seating, greatestForce: greatest, energy };
+		return { parted, bounce, seatingVelocity: seating, maxForce: max, energy };
 	}
 
 	#energyAt(x: number, v: number): number {

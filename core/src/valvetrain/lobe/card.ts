@@ -19,7 +19,7 @@ export type LobeFound =
 
 /** Lobes that were drawn, by their cards: one is asked for on every keystroke. */
 const drawn = new Map<string, LobeFound>();
-const MOST_DRAWN = 64;
+const MAX_DRAWN = 64;
 
 /**
  * The lobe of a card, drawn once.
@@ -32,7 +32,7 @@ export function lobeOfCard(card: LobeCard): LobeFound | null {
 	const before = drawn.get(key);
 	if (before) return before;
 	const found = card.table.length > 0 ? fromTable(card.table) : fromDurations(card);
-	if (drawn.size >= MOST_DRAWN) drawn.clear();
+	if (drawn.size >= MAX_DRAWN) drawn.clear();
 	drawn.set(key, found);
 	return found;
 }

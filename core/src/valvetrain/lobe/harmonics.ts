@@ -10,12 +10,12 @@ const POINTS = 1440;
  * @param most orders asked for, each so many waves a turn of the cam
  * @returns mm/rad², from order 1 on
  */
-export function harmonicsOf(lobe: Pick<Lobe, 'at'>, most: number): number[] {
+export function harmonicsOf(lobe: Pick<Lobe, 'at'>, max: number): number[] {
 	const accelerations = Array.from(
 		{ length: POINTS },
 		(_, i) => lobe.at((2 * Math.PI * i) / POINTS - Math.PI).acceleration
 	);
-	return Array.from({ length: most }, (_, i) => {
+	return Array.from({ length: max }, (_, i) => {
 		let [cos, sin] = [0, 0];
 		accelerations.forEach((acceleration, k) => {
 			const angle = (2 * Math.PI * (i + 1) * k) / POINTS;

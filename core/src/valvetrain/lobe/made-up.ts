@@ -39,7 +39,7 @@ export const USUAL_FULLNESS = 8;
  */
 export const MADE_UP_SPREAD = { one: 0.2, two: 0.06 } as const;
 /** Between these a second duration is looked for. */
-const FULLNESS = { least: 4, most: 40 } as const;
+const FULLNESS = { min: 4, max: 40 } as const;
 
 /**
  * The lobe.
@@ -72,7 +72,7 @@ function ofDuration({ lift, degrees }: Duration, of: (beta: number) => Shape): S
 /** The fullness at which a lobe has a second duration as well. */
 function withSecond({ lift, degrees }: Duration, of: (p: number) => Shape): Shape {
 	const off = (p: number) => durationAt(of(p), lift) - degrees;
-	return of(root(off, FULLNESS.least, FULLNESS.most));
+	return of(root(off, FULLNESS.min, FULLNESS.max));
 }
 
 /**

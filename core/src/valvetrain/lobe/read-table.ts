@@ -66,13 +66,13 @@ const pairsOf = (rows: Rows, degree: number, lift: number) =>
 	});
 
 /** More lines than this are no lift table: one every tenth of a degree has 3,600. */
-export const MOST_TABLE_LINES = 4000;
+export const MAX_TABLE_LINES = 4000;
 /** No valve lifts further than this, in mm. */
 const HIGHEST = 50;
 
 /** What a table says of itself, and what is likely where it says nothing. */
 export function guessTable(all: Rows): TableGuess {
-	const rows = all.slice(0, MOST_TABLE_LINES);
+	const rows = all.slice(0, MAX_TABLE_LINES);
 	const names = headingIn(rows);
 	const width = Math.max(0, ...rows.map((row) => row.length));
 	const columns = Array.from({ length: width }, (_, i) => names?.[i]?.trim() || String(i + 1));
@@ -143,7 +143,7 @@ export function readTable(rows: Rows, meaning: TableMeaning): TableRead {
 		i < heading || read.has(i + 1) || row.every((cell) => cell.trim() === '') ? [] : [i + 1]
 	);
 	const none = { lines: [], unread, zero: mm(0), nose: 0, isOneSided: false };
-	if (rows.length > MOST_TABLE_LINES) return { ...none, faults: ['too-many-lines'] };
+	if (rows.length > MAX_TABLE_LINES) return { ...none, faults: ['too-many-lines'] };
 	if (pairs.length === 0) return { ...none, faults: ['too-few-lines'] };
 	if (!(meaning.ratio > 0)) return { ...none, faults: ['no-ratio'] };
 	const perDegree = meaning.degrees === 'crank' ? 0.5 : 1;
@@ -152,12 +152,12 @@ export function readTable(rows: Rows, meaning: TableMeaning): TableRead {
 		.map(({ degree, lift }) => ({ degree: degree * perDegree, lift: lift * perLift }))
 		.toSorted((a, b) => a.degree - b.degree);
 	const lifts = scaled.map(({ lift }) => lift);
-	const [least, peak] = [Math.min(...lifts), Math.max(...lifts)];
-	if (!(peak - least < HIGHEST)) return { ...none, faults: ['too-high'] };
+	const [min, peak] = [Math.min(...lifts), Math.max(...lifts)];
+	if (!(peak - min < HIGHEST)) return { ...none, faults: ['too-high'] };
 	const top = scaled.findIndex(({ lift }) => lift === peak);
 	const isOneSided = top === 0 || top === scaled.length - 1;
 	// A table that begins above nothing on its base circle was read from another zero.
-	const zero = least > 0 && least < NEAR.base * peak ? least : Math.min(0, least);
+	const zero = min > 0 && min < NEAR.base * peak ? min : Math.min(0, min);
 	const turned = isOneSided ? scaled : unwrapped(scaled, peak);
 	const nose = isOneSided ? scaled[top]!.degree : middleOfNose(turned, peak);
 	const lines = onLobe(

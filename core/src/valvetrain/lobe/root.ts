@@ -1,6 +1,6 @@
 /** How near a place is told, as a part of where it was looked for; and how often at most. */
 const NEAR = 1e-14;
-const MOST = 200;
+const MAX = 200;
 
 /**
  * Where a function crosses zero, by false position with the end that stays put counted half
@@ -15,7 +15,7 @@ export function root(of: (x: number) => number, from: number, to: number): numbe
 	if (atLeft === 0) return left;
 	if (atLeft * atRight > 0) throw new RangeError('no sign changes between the ends');
 	const near = NEAR * Math.abs(to - from);
-	for (let i = 0; i < MOST && Math.abs(right - left) > near && atRight !== 0; i++) {
+	for (let i = 0; i < MAX && Math.abs(right - left) > near && atRight !== 0; i++) {
 		const middle = right - (atRight * (right - left)) / (atRight - atLeft);
 		const atMiddle = of(middle);
 		if (atMiddle * atRight < 0) [left, atLeft] = [right, atRight];

@@ -29,7 +29,7 @@ const REACH = 12;
 const SHARPEST = 0.001;
 const TRUST = 0.75;
 /** Strengths of the penalty, as logarithms, between which the likeliest is looked for. */
-const STRENGTHS = { least: 0, most: 60, step: 4, about: 4, narrowed: 10 } as const;
+const STRENGTHS = { min: 0, max: 60, step: 4, about: 4, narrowed: 10 } as const;
 /**
  * Half-width of a 95 % interval over a standard deviation. That of a normal distribution is
  * 1.96; half as much again stands for what smoothing bends, which no scatter shows: so wide it
@@ -103,10 +103,10 @@ const startOf = (row: Row | number) => (typeof row === 'number' ? row : row.from
 
 /** The likeliest strength, looked for over all of them, or about one. */
 function likeliest(unlikely: (strength: number) => number, about?: number): number {
-	const { least, most, step, narrowed } = STRENGTHS;
-	let best = about ?? least;
+	const { min, max, step, narrowed } = STRENGTHS;
+	let best = about ?? min;
 	if (about === undefined) {
-		const all = Array.from({ length: (most - least) / step + 1 }, (_, i) => least + i * step);
+		const all = Array.from({ length: (max - min) / step + 1 }, (_, i) => min + i * step);
 		const cost = all.map(unlikely);
 		best = all[cost.indexOf(Math.min(...cost))]!;
 	}

@@ -134,14 +134,14 @@ function drawn(draw: () => number): Known {
 
 /** The angle at which a usual spring is the first to lose its valve, and √(F/|z″|) there. */
 function limitOf({ at }: Known): { angle: number; limit: number } {
-	let least = { angle: 0, limit: Number.POSITIVE_INFINITY };
+	let min = { angle: 0, limit: Number.POSITIVE_INFINITY };
 	for (let angle = -1; angle <= 1; angle += 0.01) {
 		const { lift, acceleration } = at(angle);
 		if (lift < 0.2 || acceleration >= 0) continue;
 		const limit = Math.sqrt((550 + 90 * lift) / -acceleration);
-		if (limit < least.limit) least = { angle, limit };
+		if (limit < min.limit) min = { angle, limit };
 	}
-	return least;
+	return min;
 }
 
 const median = (list: readonly number[]) => list.toSorted((a, b) => a - b)[list.length >> 1]!;

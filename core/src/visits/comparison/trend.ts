@@ -70,15 +70,15 @@ export function trendOf(points: readonly TrendPoint[], limit: number): Trend {
 
 /** Where a line and the edges of its band come down to a limit, found by halving. */
 function reached(at: NonNullable<Trend['at']>, limit: number, last: number): Trend['reaches'] {
-	const most = FAR * Math.max(last, 1);
+	const max = FAR * Math.max(last, 1);
 	const edge = (side: -1 | 0 | 1): number | null => {
 		const off = (service: number) => {
 			const { load, uncertainty } = at(service);
 			return load + side * uncertainty - limit;
 		};
 		if (off(0) <= 0) return 0;
-		if (off(most) > 0) return null;
-		let [low, high] = [0, most];
+		if (off(max) > 0) return null;
+		let [low, high] = [0, max];
 		for (let i = 0; i < 60; i++) {
 			const half = (low + high) / 2;
 			if (off(half) > 0) low = half;

@@ -28,7 +28,7 @@ export interface WhatHappened {
 }
 
 /** So many causes at once are looked for. */
-const MOST_AT_ONCE = 3;
+const MAX_AT_ONCE = 3;
 /** Another cause must take this much of what is left unexplained to be believed: a thousandth of chance. */
 const PRICE = 9;
 /** Explanations that leave no more than this much beyond the best are as good. */
@@ -38,7 +38,7 @@ const ALIKE = 3.84;
 const SUBSETS: readonly (readonly Happening[])[] = (() => {
 	const all: Happening[][] = [[]];
 	for (const one of HAPPENINGS)
-		for (const subset of [...all]) if (subset.length < MOST_AT_ONCE) all.push([...subset, one]);
+		for (const subset of [...all]) if (subset.length < MAX_AT_ONCE) all.push([...subset, one]);
 	return all;
 })();
 

@@ -23,7 +23,7 @@ export type Found = Readonly<Partial<Record<EvidenceCode, number>>>;
 export type Beliefs = Readonly<Record<Cause, number>>;
 
 /** Evidence that comes together tells causes apart by no more than this. */
-const MOST_OF_A_GROUP = 20;
+const MAX_OF_A_GROUP = 20;
 
 /** What a shop weighs by: where it begins, and how often a cause brings a finding where it says otherwise than is usual. */
 export interface Likelihoods {
@@ -96,10 +96,10 @@ export function weigh(
 		const told = each((cause) =>
 			codes.reduce((product, code) => product * likelihood(code, cause, found[code]!, by), 1)
 		);
-		const most = Math.max(...Object.values(told));
-		const least = codes.length > 1 ? most / MOST_OF_A_GROUP : 0;
+		const max = Math.max(...Object.values(told));
+		const min = codes.length > 1 ? max / MAX_OF_A_GROUP : 0;
 		const before = beliefs;
-		beliefs = normalised(each((cause) => before[cause] * Math.max(told[cause], least)));
+		beliefs = normalised(each((cause) => before[cause] * Math.max(told[cause], min)));
 	}
 	return beliefs;
 }

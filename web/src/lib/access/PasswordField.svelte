@@ -5,7 +5,7 @@
 	import Button from '$lib/ui/Button.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Input from '$lib/ui/Input.svelte';
-	import { PASSWORD_LEAST } from './roles';
+	import { PASSWORD_MIN } from './roles';
 	import { stepOf, strengthOf } from './strength';
 
 	interface Props {
@@ -28,7 +28,7 @@
 	<Field
 		{label}
 		{problem}
-		hint={isNew ? `${PASSWORD_LEAST} characters or more; spaces and any letters do` : undefined}
+		hint={isNew ? `${PASSWORD_MIN} characters or more; spaces and any letters do` : undefined}
 	>
 		{#snippet control(attributes)}
 			<div class="flex items-center gap-3">

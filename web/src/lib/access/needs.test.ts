@@ -21,8 +21,8 @@ describe('what the work on a page takes', () => {
 		['/sign-in', 'reader'],
 		['/account', 'reader'],
 		[null, 'reader']
-	])('%s: %s', (route, least) => {
-		expect(workOn(route)).toBe(least);
+	])('%s: %s', (route, min) => {
+		expect(workOn(route)).toBe(min);
 	});
 
 	it('is told of pages that there are', () => {

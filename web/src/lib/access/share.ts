@@ -9,4 +9,4 @@ export interface Share {
 	readonly openedAt: string | null;
 }
 /** How long a link may open its sheet, in days. */
-export const SHARE_DAYS = { usual: 30, most: 366 } as const;
+export const SHARE_DAYS = { usual: 30, max: 366 } as const;

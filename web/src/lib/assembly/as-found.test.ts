@@ -47,7 +47,7 @@ describe('what was found', () => {
 		const many = readFound({ ...NOTHING, shims: '1+1+1+1+1' }, 'mm');
 		expect(many.ok ? null : many.problems.shims).toEqual({
 			code: 'found.too-many-shims',
-			params: { most: 4 }
+			params: { max: 4 }
 		});
 	});
 });

@@ -63,8 +63,8 @@ export function readFound(texts: FoundTexts, unit: LengthUnit): Read {
 		.map((one) => readEntry(one, unit));
 	const wrong = shims.find((one) => !one.ok);
 	if (wrong && !wrong.ok) problems.shims = wrong.problem;
-	if (shims.length > MOST_SHIMS)
-		problems.shims = message('found.too-many-shims', { most: MOST_SHIMS });
+	if (shims.length > MAX_SHIMS)
+		problems.shims = message('found.too-many-shims', { max: MAX_SHIMS });
 	const locator = lengthIn('locator', readEntry);
 	const lockOffset = lengthIn('lockOffset', readSignedEntry);
 	if (Object.keys(problems).length > 0) return { ok: false, problems };
@@ -82,4 +82,4 @@ export function readFound(texts: FoundTexts, unit: LengthUnit): Read {
 		}
 	};
 }
-const MOST_SHIMS = 4;
+const MAX_SHIMS = 4;

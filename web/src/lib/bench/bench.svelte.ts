@@ -35,7 +35,7 @@ export class Bench {
 	}
 
 	/** Whether whoever is here may do what takes a role. */
-	may = (least: Role): boolean => reaches(this.access.role, least);
+	may = (min: Role): boolean => reaches(this.access.role, min);
 
 	/** A length in the units of this bench. */
 	length = (value: Millimetres | null | undefined): string =>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** What was tried so far, a line for each valve. */
-	import { holdsAir, leastRoom, passagesAtFault, type StationSheet } from '@zinc-ledger/core';
+	import { holdsAir, minRoom, passagesAtFault, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { label as nameOf } from '@zinc-ledger/words';
 	import Mark from '$lib/ui/Mark.svelte';
@@ -44,7 +44,7 @@
 				<td class="figure text-right">
 					{#if piston && verdict}
 						<Mark state={verdict.state} />
-						{bench.length(verdict.figure)} at {leastRoom(piston).angle}°
+						{bench.length(verdict.figure)} at {minRoom(piston).angle}°
 					{:else}·{/if}
 				</td>
 			</tr>

@@ -7,11 +7,11 @@
 
 	interface Props {
 		/** The greatest part that may be lost; the usual one where the job says nothing. */
-		most: number | undefined;
+		max: number | undefined;
 		keep: Keep;
 	}
-	let { most: given, keep }: Props = $props();
-	const most = $derived(given ?? UNSAID_LIMITS.leakDown);
+	let { max: given, keep }: Props = $props();
+	const max = $derived(given ?? UNSAID_LIMITS.leakDown);
 	let lost = $state('');
 	let problem = $state<Message | null>(null);
 
@@ -19,7 +19,7 @@
 		event.preventDefault();
 		const read = readLoss(lost);
 		problem = read.ok ? null : read.problem;
-		if (read.ok && (await keep({ type: 'leak-down', loss: read.loss, most }))) lost = '';
+		if (read.ok && (await keep({ type: 'leak-down', loss: read.loss, max }))) lost = '';
 	}
 </script>
 
@@ -28,7 +28,7 @@
 	<div class="mt-2 flex flex-wrap items-start gap-4">
 		<TextField
 			label="Lost, %"
-			hint="max {(most * 100).toFixed(0)} %"
+			hint="max {(max * 100).toFixed(0)} %"
 			{problem}
 			class="w-32"
 			inputmode="decimal"

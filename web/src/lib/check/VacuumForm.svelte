@@ -10,7 +10,7 @@
 		keep: Keep;
 	}
 	let { wanted, keep }: Props = $props();
-	const unit = $derived(wanted.least.split(' ')[1] as VacuumUnit);
+	const unit = $derived(wanted.min.split(' ')[1] as VacuumUnit);
 	let reached = $state('');
 	let seconds = $derived(String(wanted.seconds));
 	let problems = $state<Partial<Record<'reached' | 'seconds', Message>>>({});
@@ -19,7 +19,7 @@
 		event.preventDefault();
 		const read = readVacuum({ reached, seconds }, unit);
 		problems = read.ok ? {} : read.problems;
-		if (read.ok && (await keep({ type: 'vacuum', least: wanted.least, ...read.value })))
+		if (read.ok && (await keep({ type: 'vacuum', min: wanted.min, ...read.value })))
 			reached = '';
 	}
 </script>
@@ -29,7 +29,7 @@
 	<div class="mt-2 flex flex-wrap items-start gap-4">
 		<TextField
 			label="Vacuum, {unit}"
-			hint="min {wanted.least}"
+			hint="min {wanted.min}"
 			problem={problems.reached}
 			class="w-32"
 			inputmode="decimal"

@@ -20,7 +20,7 @@ const vacuum = (reached: string): Check => ({
 	type: 'vacuum',
 	station: '1I',
 	reached,
-	least: '15 inHg',
+	min: '15 inHg',
 	seconds: 10,
 	...stamp()
 });

@@ -6,7 +6,7 @@
 		CARD_SPREAD,
 		ESTIMATE_SPREAD,
 		MADE_UP_SPREAD,
-		MOST_BOUNCE,
+		MAX_BOUNCE,
 		rateUnit,
 		SPRING_SHARE,
 		STIFFNESS_SPREAD,
@@ -66,7 +66,7 @@
 				<span class="figure">{bench.rate(train.stiffness)} {rateUnit(bench.units)}</span> at the
 				valve ± {percent(STIFFNESS_SPREAD)}, damping {percent(train.damping)} of critical; seat
 				<span class="figure">{bench.rate(USUAL_SEAT.stiffness)} {rateUnit(bench.units)}</span>. A
-				bounce of more than {MOST_BOUNCE * 1e3} mm counts as lost.
+				bounce of more than {MAX_BOUNCE * 1e3} mm counts as lost.
 			</li>
 		{/if}
 		{#if of.surge}

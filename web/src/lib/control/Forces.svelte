@@ -2,7 +2,7 @@
 	/** Spring force beside force needed at a chosen speed; the room between them is what one looks at. */
 	import {
 		forcesOver,
-		leastMargin,
+		minMargin,
 		showSpeed,
 		type Controlled,
 		type RevolutionsPerMinute
@@ -28,7 +28,7 @@
 	let moved = $state<number | null>(null);
 	const speed = $derived(moved ?? highest ?? Math.round(of.limit.speed));
 	const forces = $derived(forcesOver(of.train, speed));
-	const least = $derived(leastMargin(forces));
+	const min = $derived(minMargin(forces));
 	const text = $derived(`${showSpeed(speed as RevolutionsPerMinute)} rpm`);
 </script>
 
@@ -42,12 +42,12 @@
 		label="Spring force and force needed of {of.station} at {text}"
 	/>
 	<SpeedSlider label="Engine speed" {of} bind:speed={() => speed, (to) => (moved = to)} />
-	{#if least}
+	{#if min}
 		<p class="text-[13px]" aria-live="polite">
-			Least margin <b class="figure">{bench.load(least.margin)}</b>
-			{bench.units.load} at {least.degree.toFixed(0).replace('-', '−')}° of the cam from the nose,
+			Least margin <b class="figure">{bench.load(min.margin)}</b>
+			{bench.units.load} at {min.degree.toFixed(0).replace('-', '−')}° of the cam from the nose,
 			lift
-			<span class="figure">{bench.length(least.lift)}</span>.
+			<span class="figure">{bench.length(min.lift)}</span>.
 		</p>
 	{/if}
 </section>

@@ -33,7 +33,7 @@
 	let map = $state<(typeof MAPS)[number]['value']>('along');
 	const orders = $derived(fedOrders(of));
 	/** Speeds that are looked at: past the limit by a little. */
-	const most = $derived(Math.ceil((of.limit.speed * 1.1) / 500) * 500);
+	const max = $derived(Math.ceil((of.limit.speed * 1.1) / 500) * 500);
 	const near = $derived(speeds.highest ?? of.limit.speed);
 	const worst = $derived(strongestBelow(orders, near));
 	const rpm = (speed: number) => `${showSpeed(speed as RevolutionsPerMinute)} rpm`;
@@ -63,7 +63,7 @@
 		{:else if of.surge}
 			{@const order = surgeOrder(of.surge.frequency, near)}
 			<Chart
-				option={surgeChart(of.surge.frequency, orders, most, speeds)}
+				option={surgeChart(of.surge.frequency, orders, max, speeds)}
 				label="Coils of {of.station} and the orders that feed them"
 			/>
 			<p class="text-[13px]">

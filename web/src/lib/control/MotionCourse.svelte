@@ -64,7 +64,7 @@
 				: 'Stays with its cam'}; lands at
 			<b class="figure">{motion.seatingVelocity?.toFixed(2) ?? '·'}</b> m/s; bounces
 			<b class="figure">{(motion.bounce * 1e6).toFixed(0)}</b> µm; contact to
-			<b class="figure">{bench.load(newtons(motion.greatestForce))}</b>
+			<b class="figure">{bench.load(newtons(motion.maxForce))}</b>
 			{bench.units.load}.
 		</p>
 	{/if}

@@ -52,8 +52,8 @@
 	const parting = $derived.by(() => {
 		const speeds = Object.values(sweep?.separation ?? {}).filter((one) => one !== null);
 		if (speeds.length === 0) return 'none of the speeds looked at';
-		const [least, most] = [Math.min(...speeds), Math.max(...speeds)];
-		return `${speed(least)} to ${speed(most)}`;
+		const [min, max] = [Math.min(...speeds), Math.max(...speeds)];
+		return `${speed(min)} to ${speed(max)}`;
 	});
 	const found = $derived(
 		came && highest !== null && wanted !== null

@@ -10,11 +10,11 @@
 	}
 	let { of, speed = $bindable(), label }: Props = $props();
 	const STEP = 50;
-	const most = $derived(Math.ceil((of.limit.speed * 1.3) / STEP) * STEP);
+	const max = $derived(Math.ceil((of.limit.speed * 1.3) / STEP) * STEP);
 	const text = $derived(`${showSpeed(speed as RevolutionsPerMinute)} rpm`);
 </script>
 
 <div class="flex items-center gap-4">
-	<Slider {label} min={1000} max={most} step={STEP} {text} bind:value={speed} />
+	<Slider {label} min={1000} max={max} step={STEP} {text} bind:value={speed} />
 	<span class="figure w-28 text-right whitespace-nowrap">{text}</span>
 </div>

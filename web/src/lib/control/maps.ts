@@ -67,10 +67,10 @@ export const alongChart =
 
 /** The coils' own frequency over engine speed, and the orders that feed it, as strong as the lobe feeds them. */
 export const surgeChart =
-	(frequency: number, orders: readonly FedOrder[], most: number, { highest, wanted }: Speeds) =>
+	(frequency: number, orders: readonly FedOrder[], max: number, { highest, wanted }: Speeds) =>
 	(colours: ChartColours) => ({
 		...base(colours),
-		xAxis: { ...axis('engine speed, rpm', colours, 'x'), min: 0, max: most },
+		xAxis: { ...axis('engine speed, rpm', colours, 'x'), min: 0, max: max },
 		yAxis: { ...axis('frequency, Hz', colours, 'y'), min: 0, max: Math.round(frequency * 1.6) },
 		series: [
 			...orders.map(({ order, strength }) => ({
@@ -79,7 +79,7 @@ export const surgeChart =
 					colours.soft,
 					[
 						[0, 0],
-						[most, (order * most) / 120]
+						[max, (order * max) / 120]
 					],
 					{ width: 0.5 + 5 * strength }
 				),
@@ -89,7 +89,7 @@ export const surgeChart =
 			{
 				...line('coils', colours.stop, [
 					[0, Math.round(frequency)],
-					[most, Math.round(frequency)]
+					[max, Math.round(frequency)]
 				]),
 				markLine: markAt('xAxis', marksOf({ highest, wanted }), colours),
 				markPoint: {
@@ -99,7 +99,7 @@ export const surgeChart =
 					itemStyle: { color: colours.stop },
 					label: { formatter: '{b}', position: 'top', color: colours.ink },
 					data: orders
-						.filter(({ speed }) => speed <= most)
+						.filter(({ speed }) => speed <= max)
 						.map(({ order, speed }) => ({ name: String(order), coord: [speed, frequency] }))
 				}
 			}

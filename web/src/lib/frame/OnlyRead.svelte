@@ -8,11 +8,11 @@
 
 	const bench = getBench();
 	const role = $derived(bench.access.role);
-	const least = $derived(workOn(page.route.id));
+	const min = $derived(workOn(page.route.id));
 </script>
 
-{#if bench.access.network && role && !page.error && !bench.may(least)}
+{#if bench.access.network && role && !page.error && !bench.may(min)}
 	<p class="flex-none bg-chromate-wash px-4 py-1.5 text-[13px] tablet:px-6 print:hidden">
-		{tell(message('access.only-read', { role, least }))}
+		{tell(message('access.only-read', { role, min }))}
 	</p>
 {/if}

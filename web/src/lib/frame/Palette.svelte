@@ -11,7 +11,7 @@
 	/** So long nothing more is typed before the server is asked. */
 	const SETTLED = 25;
 	const RECENT = 'zinc-recent';
-	const MOST_RECENT = 6;
+	const MAX_RECENT = 6;
 
 	let typed = $state('');
 	let records = $state.raw<readonly Found[]>([]);
@@ -56,7 +56,7 @@
 	function choose(found: Found) {
 		open = false;
 		const kept = [found, ...recent.filter(({ href }) => href !== found.href)];
-		localStorage.setItem(RECENT, JSON.stringify(kept.slice(0, MOST_RECENT)));
+		localStorage.setItem(RECENT, JSON.stringify(kept.slice(0, MAX_RECENT)));
 		void goto(found.href);
 	}
 </script>

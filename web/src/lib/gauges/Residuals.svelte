@@ -13,13 +13,13 @@
 		dimension === 'length'
 			? showLength(mm(value), bench.units)
 			: showLoad(newtons(value), bench.units);
-	const most = $derived(Math.max(1e-6, ...points.map(({ residual }) => Math.abs(residual))));
+	const max = $derived(Math.max(1e-6, ...points.map(({ residual }) => Math.abs(residual))));
 	const [low, high] = $derived([
 		Math.min(...points.map(({ at }) => at)),
 		Math.max(...points.map(({ at }) => at))
 	]);
 	/** The scale's end: a round figure that holds them all. */
-	const end = $derived(most * 1.25);
+	const end = $derived(max * 1.25);
 	const x = (at: number) => 70 + ((at - low) / (high - low || 1)) * 400;
 	const y = (residual: number) => 62 - (residual / end) * 46;
 	const signed = (value: number) =>
@@ -73,6 +73,6 @@
 	</svg>
 	<figcaption class="text-[13px] text-soft">
 		{dimension === 'length' ? 'Heights' : 'Loads'} from {show(low)} to {show(high)}; at most
-		<span class="figure">{show(most)}</span> left after the correction
+		<span class="figure">{show(max)}</span> left after the correction
 	</figcaption>
 </figure>

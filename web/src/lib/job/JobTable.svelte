@@ -14,8 +14,8 @@
 	const LEAST_FIRST: readonly JobOrder[] = ['customer', 'engine', 'due'];
 	const sorted = (order: JobOrder) => {
 		if (query?.order !== order) return 'none';
-		const greatestFirst = LEAST_FIRST.includes(order) ? query.reversed : !query.reversed;
-		return greatestFirst ? 'descending' : 'ascending';
+		const largestFirst = LEAST_FIRST.includes(order) ? query.reversed : !query.reversed;
+		return largestFirst ? 'descending' : 'ascending';
 	};
 </script>
 

@@ -52,7 +52,7 @@ export type KitsCsvRead =
 	| { readonly ok: true; readonly kits: readonly Kit[] }
 	| { readonly ok: false; readonly problems: readonly Problem[] };
 
-const MOST_ROWS = 2000;
+const MAX_ROWS = 2000;
 
 /**
  * Reads a CSV file of kits, whole or not at all; every problem has its line.
@@ -67,7 +67,7 @@ export function kitsFromCsv(
 	const { data, meta } = Papa.parse<Values>(text.replace(/^\uFEFF/, ''), {
 		header: true,
 		skipEmptyLines: 'greedy',
-		preview: MOST_ROWS,
+		preview: MAX_ROWS,
 		transform: cellIn
 	});
 	const problems: Problem[] = [];

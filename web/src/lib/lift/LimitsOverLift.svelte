@@ -17,8 +17,8 @@
 	const ROW = 34;
 	const LEFT = 150;
 	const x = $derived.by(() => {
-		const most = Math.max(1, cam ?? 0, ...limits.map(({ lift }) => lift)) * 1.12;
-		return (lift: number) => LEFT + (Math.max(0, lift) / most) * (WIDTH - LEFT - 90);
+		const max = Math.max(1, cam ?? 0, ...limits.map(({ lift }) => lift)) * 1.12;
+		return (lift: number) => LEFT + (Math.max(0, lift) / max) * (WIDTH - LEFT - 90);
 	});
 	const height = $derived(limits.length * ROW + 26);
 </script>

@@ -3,7 +3,7 @@
 	import Papa from 'papaparse';
 	import {
 		guessTable,
-		MOST_TABLE_LINES,
+		MAX_TABLE_LINES,
 		readTable,
 		type Cam,
 		type Kind,
@@ -30,7 +30,7 @@
 			: Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), {
 					skipEmptyLines: 'greedy',
 					// One more than a table may have, so that it is told of.
-					preview: MOST_TABLE_LINES + 1
+					preview: MAX_TABLE_LINES + 1
 				}).data
 	);
 	const guess = $derived(guessTable(rows));
@@ -41,10 +41,10 @@
 		key in said ? undefined : guess.said.includes(key) ? 'said by its heading' : 'taken to be';
 	const columns = $derived(guess.columns.map((name, i) => ({ value: String(i), label: name })));
 	/** More than any lift table takes. */
-	const MOST_BYTES = 1_000_000;
+	const MAX_BYTES = 1_000_000;
 	async function take({ files }: HTMLInputElement) {
 		said = {};
-		text = (await files?.[0]?.slice(0, MOST_BYTES).text()) ?? '';
+		text = (await files?.[0]?.slice(0, MAX_BYTES).text()) ?? '';
 	}
 </script>
 

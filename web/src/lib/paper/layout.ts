@@ -123,7 +123,7 @@ export function paperOf(printed: Printed, isCustomers = false): Paper {
 				}
 			: null,
 		said: saidOn(printed, isCustomers),
-		measured: `${measuredBy(job)}${leastMargin(sheet)}`,
+		measured: `${measuredBy(job)}${minMargin(sheet)}`,
 		signature: signed
 			? {
 					text: `Sheet ${signed.revision} of job ${job.number}, signed by ${signed.person}, ${signed.at.slice(0, 16).replace('T', ' ')} UTC${signed.supersedes ? `. Supersedes the sheet with SHA-256 ${signed.supersedes.slice(0, 16)}…` : ''}`,
@@ -205,8 +205,8 @@ function inspectedOn(sheet: PrintedSheet): Paper['blocks'] {
 	const lines = inspectedColumns(sheet).map(({ title, unit, of }): readonly [string, string] => {
 		const texts = sheet.stations.flatMap((station) => of(station)?.text ?? []);
 		const inOrder = texts.toSorted((a, b) => Number(a) - Number(b));
-		const [least, most] = [inOrder[0]!, inOrder.at(-1)!];
-		return [title, `${least === most ? least : `${least} to ${most}`} ${unit} (${texts.length})`];
+		const [min, max] = [inOrder[0]!, inOrder.at(-1)!];
+		return [title, `${min === max ? min : `${min} to ${max}`} ${unit} (${texts.length})`];
 	});
 	return lines.length > 0 ? [{ title: 'Valves and seats', lines }] : [];
 }
@@ -237,7 +237,7 @@ function measuredBy({ people, readings }: Job): string {
 }
 
 /** Where least is left before coil bind. */
-function leastMargin({ stations, units: { sentences } }: Printed['sheet']): string {
+function minMargin({ stations, units: { sentences } }: Printed['sheet']): string {
 	const place = tightestStation(stations);
 	const margin = stations.find((station) => station.label === place)?.figures.bindMargin?.figure;
 	return margin == null ? '' : ` Min bind margin ${lengthIn(sentences)(margin)} at ${place}.`;

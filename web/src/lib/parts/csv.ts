@@ -54,7 +54,7 @@ export type CsvRead =
 	| { ok: false; problems: readonly Problem[] };
 
 /** A file of more parts than this is cut up first. */
-const MOST_ROWS = 5000;
+const MAX_ROWS = 5000;
 
 /** The rows of a file by the names of its columns, and the unit that a column's heading says. */
 function tableIn(text: string) {
@@ -62,7 +62,7 @@ function tableIn(text: string) {
 	const read = Papa.parse<Values>(text.replace(/^\uFEFF/, ''), {
 		header: true,
 		skipEmptyLines: 'greedy',
-		preview: MOST_ROWS + 1,
+		preview: MAX_ROWS + 1,
 		// Names and values of earlier releases are read as those of now.
 		transformHeader: (heading) => {
 			const { name, unit } = headingOf(heading);
@@ -90,8 +90,8 @@ export function partsFromCsv(
 	revisionOf = NONE
 ): CsvRead {
 	const { data, errors, meta, unitOf } = tableIn(text);
-	if (data.length > MOST_ROWS) {
-		const text = message('import.too-many-parts', { max: MOST_ROWS });
+	if (data.length > MAX_ROWS) {
+		const text = message('import.too-many-parts', { max: MAX_ROWS });
 		return { ok: false, problems: [{ path: '', text }] };
 	}
 	const problems: Problem[] = errors

@@ -20,7 +20,7 @@
 		of: string;
 	}
 	let { photos, to, of }: Props = $props();
-	const MOST_BYTES = 12 * 1024 * 1024;
+	const MAX_BYTES = 12 * 1024 * 1024;
 	let problem = $state<string | null>(null);
 	let sending = $state(false);
 
@@ -28,7 +28,7 @@
 		problem = null;
 		let taken = 0;
 		for (const file of input.files ?? []) {
-			if (file.size > MOST_BYTES) {
+			if (file.size > MAX_BYTES) {
 				problem = `${file.name} is over 12 MB: make it smaller first.`;
 				continue;
 			}

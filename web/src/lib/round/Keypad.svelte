@@ -8,11 +8,11 @@
 	const DIGITS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.'] as const;
 	/** Where each key stands: three columns of digits, the fourth for what is done with them. */
 	const COLUMN = ['1', '2', '3'] as const;
-	const MOST = 14;
+	const MAX = 14;
 
 	function type(sign: string) {
 		round.asked = null;
-		if (round.typed.length < MOST) round.typed += sign;
+		if (round.typed.length < MAX) round.typed += sign;
 	}
 	function erase() {
 		round.asked = null;

@@ -75,19 +75,19 @@ describe('a body', () => {
 		const refused = await Promise.all(all.slice(34));
 		expect(refused).toEqual(Array(6).fill({ ok: false, why: 'busy' }));
 		for (const end of ends) end();
-		let [read, inMemory, most] = [0, 0, 0];
+		let [read, inMemory, max] = [0, 0, 0];
 		await Promise.all(
 			all.map(async (one) => {
 				const got = await one;
 				if (!got.ok) return;
-				most = Math.max(most, ++inMemory);
+				max = Math.max(max, ++inMemory);
 				await new Promise((answered) => setTimeout(answered, 1));
 				inMemory--;
 				read++;
 				got.done();
 			})
 		);
-		expect([read, most]).toEqual([34, 2]);
+		expect([read, max]).toEqual([34, 2]);
 	});
 });
 

@@ -19,17 +19,17 @@ const [AND, COMMA] = [0x26, 0x2c];
  * and how many parts there may be.
  */
 function partsOf(type: string, { fields, values }: BodyLimit) {
-	if (/^application\/x-www-form-urlencoded\b/i.test(type)) return { separator: AND, most: fields };
-	if (/^application\/json\b/i.test(type)) return { separator: COMMA, most: values };
+	if (/^application\/x-www-form-urlencoded\b/i.test(type)) return { separator: AND, max: fields };
+	if (/^application\/json\b/i.test(type)) return { separator: COMMA, max: values };
 	const boundary = /^multipart\/form-data\b.*boundary="?([^";]+)/i.exec(type)?.[1];
-	return boundary ? { separator: Buffer.from(`--${boundary}`), most: fields } : null;
+	return boundary ? { separator: Buffer.from(`--${boundary}`), max: fields } : null;
 }
 
 /** How often a separator stands in a piece, no further than matters. */
-function countIn(piece: Buffer, separator: number | Buffer, most: number): number {
+function countIn(piece: Buffer, separator: number | Buffer, max: number): number {
 	let count = 0;
 	const length = typeof separator === 'number' ? 1 : separator.length;
-	for (let at = piece.indexOf(separator); at >= 0 && count <= most; count++)
+	for (let at = piece.indexOf(separator); at >= 0 && count <= max; count++)
 		at = piece.indexOf(separator, at + length);
 	return count;
 }
@@ -94,8 +94,8 @@ async function readWithin(
 			const piece = Buffer.from(value.buffer, value.byteOffset, value.byteLength);
 			bytes += piece.length;
 			if (bytes > limit.bytes) return { ok: false, why: 'too-large' };
-			if (counted) parts += countIn(piece, counted.separator, counted.most);
-			if (counted && parts > counted.most) return { ok: false, why: 'too-many-parts' };
+			if (counted) parts += countIn(piece, counted.separator, counted.max);
+			if (counted && parts > counted.max) return { ok: false, why: 'too-many-parts' };
 			pieces.push(piece);
 		}
 	} catch {

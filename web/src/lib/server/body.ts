@@ -39,11 +39,11 @@ export async function checkedBody<S extends z.ZodType>(
 	const result = schema.safeParse(list ? upgraded(value, list) : value);
 	if (result.success) return result.data;
 	const fields = result.error.issues
-		.slice(0, MOST_TOLD)
+		.slice(0, MAX_REPORTED)
 		.map((issue) => ({ path: pathText(issue.path), says: messageOf(issue) }));
 	refuse(400, message('server.fields', { fields }));
 }
-const MOST_TOLD = 20;
+const MAX_REPORTED = 20;
 
 /** The texts of a form by name, as they were typed. */
 export async function formTexts(request: Request): Promise<Record<string, string>> {

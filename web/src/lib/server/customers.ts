@@ -3,7 +3,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Job, Layout } from '@zinc-ledger/core';
 import type { Database } from './database/connection';
 
-const MOST_SUGGESTED = 200;
+const MAX_SUGGESTED = 200;
 
 /** Names to suggest when a job is taken in, newest customers first. */
 export async function listCustomers(db: Database): Promise<string[]> {
@@ -11,7 +11,7 @@ export async function listCustomers(db: Database): Promise<string[]> {
 		.selectFrom('customer')
 		.select('name')
 		.orderBy('created_at', 'desc')
-		.limit(MOST_SUGGESTED)
+		.limit(MAX_SUGGESTED)
 		.execute();
 	return [...new Set(rows.map((row) => row.name))];
 }
@@ -45,7 +45,7 @@ export const listEngines = (db: Database): Promise<KnownEngine[]> =>
 		.innerJoin('customer', 'customer.id', 'engine.customer_id')
 		.select(['engine.id', 'engine.name', 'engine.layout', 'customer.name as customer'])
 		.orderBy('engine.created_at', 'desc')
-		.limit(MOST_SUGGESTED)
+		.limit(MAX_SUGGESTED)
 		.execute();
 
 /** This customer's engine of this name and layout: the same one, come back. */

@@ -1,7 +1,7 @@
 /** Says so at least this often, so that a dead line is noticed at both ends. */
 const HEARTBEAT = 10_000;
 /** Events that a browser may leave unread; one that leaves more is hung up on, so that it asks anew. */
-const MOST_UNREAD = 200;
+const MAX_UNREAD = 200;
 
 /**
  * Server-sent events to one browser, for as long as it listens.
@@ -28,7 +28,7 @@ export function eventStream(
 			start(controller) {
 				const say = (text: string) => {
 					if (isOver) return;
-					if ((controller.desiredSize ?? 0) >= -MOST_UNREAD) return controller.enqueue(text);
+					if ((controller.desiredSize ?? 0) >= -MAX_UNREAD) return controller.enqueue(text);
 					stop();
 					controller.error(new Error('a listener that does not keep up'));
 				};

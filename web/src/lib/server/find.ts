@@ -8,7 +8,7 @@ import { pageOfParts, partsLike } from './parts';
 import { stationTyped } from '$lib/job/typed-station';
 
 /** Of each type. */
-const MOST = 5;
+const MAX = 5;
 /** Mistakes are forgiven in words; what is short, or a figure, is like too many names. */
 const isWord = (text: string) => /\p{L}{3}/u.test(text);
 
@@ -78,7 +78,7 @@ async function kitsFound(db: Database, text: string): Promise<Found[]> {
 				: sql<boolean>`search like ${has(wanted)}`
 		)
 		.orderBy(sql`word_similarity(${wanted}, search)`, 'desc')
-		.limit(MOST)
+		.limit(MAX)
 		.execute();
 	return rows.map(({ id, name, maker }) => ({
 		type: 'kit',
@@ -96,7 +96,7 @@ async function customersFound(db: Database, text: string): Promise<Found[]> {
 		.where(matches)
 		.orderBy(nearest)
 		.orderBy('name')
-		.limit(MOST)
+		.limit(MAX)
 		.execute();
 	// Two of one name lead to the same list.
 	const names = new Set<string>();
@@ -118,7 +118,7 @@ async function enginesFound(db: Database, text: string): Promise<Found[]> {
 		.where(matches)
 		.orderBy(nearest)
 		.orderBy('engine.name')
-		.limit(MOST)
+		.limit(MAX)
 		.execute();
 	return rows.map(({ id, name, customer }) => ({
 		type: 'engine',
@@ -136,7 +136,7 @@ async function setsFound(db: Database, text: string): Promise<Found[]> {
 		.where(matches)
 		.orderBy(nearest)
 		.orderBy('created_at', 'desc')
-		.limit(MOST)
+		.limit(MAX)
 		.execute();
 	return rows.map(({ id, name }) => ({ type: 'set', name, detail: '', href: `/springs/${id}` }));
 }
@@ -150,7 +150,7 @@ async function springsFound(db: Database, text: string): Promise<Found[]> {
 		.select(['spring.tag', 'spring_set.id', 'spring_set.name'])
 		.where(sql<boolean>`(lower(tag) = ${exact} or lower(measured ->> 'serial') = ${exact})`)
 		.orderBy('spring_set.created_at', 'desc')
-		.limit(MOST)
+		.limit(MAX)
 		.execute();
 	return rows.map(({ tag, id, name }) => ({
 		type: 'spring',
@@ -161,8 +161,8 @@ async function springsFound(db: Database, text: string): Promise<Found[]> {
 }
 
 async function partsFound(db: Database, text: string): Promise<Found[]> {
-	const exact = (await pageOfParts(db, { find: text }, 0)).parts.slice(0, MOST);
-	const parts = exact.length > 0 || !isWord(text) ? exact : await partsLike(db, text, MOST);
+	const exact = (await pageOfParts(db, { find: text }, 0)).parts.slice(0, MAX);
+	const parts = exact.length > 0 || !isWord(text) ? exact : await partsLike(db, text, MAX);
 	return parts.map(({ type, part }) => ({
 		type: 'part',
 		name: part.name,
@@ -172,7 +172,7 @@ async function partsFound(db: Database, text: string): Promise<Found[]> {
 }
 
 async function jobsFound(db: Database, text: string): Promise<Found[]> {
-	const ids = await findJobIds(db, text, MOST);
+	const ids = await findJobIds(db, text, MAX);
 	if (ids.length === 0) return [];
 	const rows = await db
 		.selectFrom('job')

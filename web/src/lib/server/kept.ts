@@ -17,7 +17,7 @@ export interface Kept<Doc> {
 }
 
 /** More than this are found by typing more of their name. */
-const MOST = 200;
+const MAX = 200;
 
 /** Those that have every word of a text, by name; retired ones last. */
 export async function listKept<T extends Table>(
@@ -30,7 +30,7 @@ export async function listKept<T extends Table>(
 	const { rows } = await sql<Kept<Docs[T]>>`
 		select doc, revision, retired from ${sql.table(table)}
 		where ${has.length > 0 ? sql.join(has, sql` and `) : sql`true`}
-		order by retired, lower(doc ->> 'name'), id limit ${MOST}
+		order by retired, lower(doc ->> 'name'), id limit ${MAX}
 	`.execute(db);
 	return rows;
 }

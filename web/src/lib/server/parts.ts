@@ -63,7 +63,7 @@ export async function pageOfParts(
 }
 
 /** Parts whose fields hold words much like those typed, the nearest first. */
-export async function partsLike(db: Database, text: string, most: number): Promise<LibraryPart[]> {
+export async function partsLike(db: Database, text: string, max: number): Promise<LibraryPart[]> {
 	const wanted = text.trim().toLowerCase();
 	const rows = await db
 		.selectFrom('part')
@@ -72,13 +72,13 @@ export async function partsLike(db: Database, text: string, most: number): Promi
 		.orderBy('retired')
 		.orderBy(sql`word_similarity(${wanted}, search)`, 'desc')
 		.orderBy('id')
-		.limit(most)
+		.limit(max)
 		.execute();
 	return rows.map(partOf);
 }
 
 function partsQuery(db: Database, { type, find = '' }: Wanted) {
-	const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
+	const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean).slice(0, MAX_WORDS);
 	return db
 		.selectFrom('part')
 		.select(['type', 'doc', 'stock', 'retired'])
@@ -97,7 +97,7 @@ function partsQuery(db: Database, { type, find = '' }: Wanted) {
 		.orderBy(sql`doc ->> 'name'`)
 		.orderBy('id');
 }
-const MOST_WORDS = 8;
+const MAX_WORDS = 8;
 
 /** The shims that the library counts. */
 export async function countedShims(db: Database): Promise<ShelvedShim[]> {

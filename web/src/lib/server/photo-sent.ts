@@ -2,7 +2,7 @@
 import { json } from '@sveltejs/kit';
 import type { Sent } from '$lib/access/body-limits';
 import { message, type Message } from '@zinc-ledger/core';
-import { makeSmall, MOST_BYTES, type MadeSmall, type Photo } from './photos';
+import { makeSmall, MAX_BYTES, type MadeSmall, type Photo } from './photos';
 import { refuse } from './refuse';
 
 export async function photoSent(
@@ -10,7 +10,7 @@ export async function photoSent(
 	keep: (made: MadeSmall) => Promise<Photo | { problem: Message }>
 ): Promise<Response> {
 	const bytes = sent ? Buffer.from(sent.bytes) : Buffer.alloc(0);
-	if (bytes.length > MOST_BYTES) refuse(413, message('photo.too-large'));
+	if (bytes.length > MAX_BYTES) refuse(413, message('photo.too-large'));
 	const made = await makeSmall(bytes);
 	if ('problem' in made) refuse(415, made.problem);
 	const kept = await keep(made);

@@ -12,12 +12,12 @@ describe('photos that unpack to much', () => {
 		expect(sent.length).toBeLessThan(800_000);
 		await makeSmall(sent);
 		const before = process.memoryUsage().rss;
-		let most = before;
-		const watch = setInterval(() => (most = Math.max(most, process.memoryUsage().rss)), 5);
+		let max = before;
+		const watch = setInterval(() => (max = Math.max(max, process.memoryUsage().rss)), 5);
 		const made = await Promise.all(Array.from({ length: 8 }, () => makeSmall(sent)));
 		clearInterval(watch);
 		for (const one of made) expect(one).toMatchObject({ width: 1600 });
-		expect((most - before) / 2 ** 20).toBeLessThan(300);
+		expect((max - before) / 2 ** 20).toBeLessThan(300);
 	});
 	it('one of too many megapixels is refused before it is decoded', async () => {
 		const sent = await blank(9000, 7000).jpeg({ quality: 10 }).toBuffer();

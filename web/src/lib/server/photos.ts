@@ -7,16 +7,16 @@ import { inTransaction } from './database/transaction';
 import { message, type Message } from '@zinc-ledger/core';
 
 /** What one photo may weigh as it is sent. */
-export const MOST_BYTES = 12 * 1024 * 1024;
+export const MAX_BYTES = 12 * 1024 * 1024;
 /** More than any phone's picture has; each takes some bytes of memory while it is decoded. */
-const MOST_PIXELS = 60_000_000;
+const MAX_PIXELS = 60_000_000;
 /** Of a picture that can only be decoded whole, which takes many times the memory. */
-const MOST_WHOLE = 26_000_000;
+const MAX_WHOLE = 26_000_000;
 
 // One picture at a time, and nothing kept of the last.
 sharp.concurrency(1);
 sharp.cache(false);
-const MOST_PER_STATION = 12;
+const MAX_PER_STATION = 12;
 const TAKEN = ['jpeg', 'png', 'webp'];
 const SIDE = 1600;
 const THUMBNAIL_SIDE = 240;
@@ -55,21 +55,21 @@ export function makeSmall(sent: Buffer): Promise<MadeSmall | { problem: Message 
 let turn: Promise<unknown> = Promise.resolve();
 
 async function decoded(sent: Buffer): Promise<MadeSmall | { problem: Message }> {
-	if (sent.length > MOST_BYTES) return { problem: message('photo.too-large') };
+	if (sent.length > MAX_BYTES) return { problem: message('photo.too-large') };
 	try {
-		const image = sharp(sent, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+		const image = sharp(sent, { limitInputPixels: MAX_PIXELS, failOn: 'error' });
 		const { format, width, height, pages, isProgressive } = await image.metadata();
 		if (!TAKEN.includes(format) || (pages ?? 1) > 1) {
 			return { problem: message('photo.not-supported') };
 		}
-		if (width * height > MOST_PIXELS) {
+		if (width * height > MAX_PIXELS) {
 			return { problem: message('photo.unpacks-too-large') };
 		}
-		if (isProgressive && width * height > MOST_WHOLE) {
+		if (isProgressive && width * height > MAX_WHOLE) {
 			return { problem: message('photo.progressive-too-large') };
 		}
 		const inside = (of: Buffer, side: number) =>
-			sharp(of, { limitInputPixels: MOST_PIXELS, failOn: 'error', sequentialRead: true })
+			sharp(of, { limitInputPixels: MAX_PIXELS, failOn: 'error', sequentialRead: true })
 				.rotate()
 				.resize(side, side, { fit: 'inside', withoutEnlargement: true })
 				.webp({ quality: 82 });
@@ -112,8 +112,8 @@ export async function keepPhoto(
 			.where('station', 'is not distinct from', station)
 			.where('evidence', 'is not distinct from', evidence)
 			.executeTakeFirstOrThrow();
-		if (Number(there.count) >= MOST_PER_STATION) {
-			return { problem: message('photo.enough', { station, max: MOST_PER_STATION }) };
+		if (Number(there.count) >= MAX_PER_STATION) {
+			return { problem: message('photo.enough', { station, max: MAX_PER_STATION }) };
 		}
 		const row = await trx
 			.insertInto('photo')

@@ -4,7 +4,7 @@
  */
 import { closeSync, fstatSync, openSync, renameSync, writeSync } from 'node:fs';
 
-const MOST_BYTES = 5 * 1024 * 1024;
+const MAX_BYTES = 5 * 1024 * 1024;
 /** Logs kept besides the one that is written. */
 const KEPT = 3;
 /** After a line that could not be written the next is tried no sooner, in milliseconds. */
@@ -18,9 +18,9 @@ export class RollingFile {
 	#notBefore = 0;
 	#dropped = 0;
 
-	constructor(path: string, most = MOST_BYTES) {
+	constructor(path: string, max = MAX_BYTES) {
 		this.#path = path;
-		this.#most = most;
+		this.#most = max;
 	}
 
 	write(line: string): void {

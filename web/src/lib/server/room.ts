@@ -2,7 +2,7 @@
 import { statfs } from 'node:fs/promises';
 
 /** With less than this a database and its log are about to stop. */
-const LEAST_BYTES = 16 * 1024 * 1024;
+const MIN_BYTES = 16 * 1024 * 1024;
 /** How long a refusal for want of room counts. */
 const COUNTS = 10_000;
 let refusedAt = Number.NEGATIVE_INFINITY;
@@ -17,7 +17,7 @@ export async function hasRoom(folder = process.env.ZINC_DATA ?? '.'): Promise<bo
 	if (Date.now() - refusedAt < COUNTS) return false;
 	try {
 		const { bavail, bsize } = await statfs(folder);
-		return bavail * bsize >= LEAST_BYTES;
+		return bavail * bsize >= MIN_BYTES;
 	} catch {
 		return true;
 	}

@@ -36,12 +36,12 @@ async function dropped(admin: string, database: string): Promise<void> {
 		try {
 			return await ask(admin, `drop database ${database} with (force)`);
 		} catch (error) {
-			if (tries === MOST_TRIES) throw error;
+			if (tries === MAX_TRIES) throw error;
 			await new Promise((later) => setTimeout(later, PAUSE));
 		}
 	}
 }
-const MOST_TRIES = 20;
+const MAX_TRIES = 20;
 const PAUSE = 500;
 
 async function ask(url: string, text: string): Promise<void> {

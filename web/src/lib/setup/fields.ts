@@ -119,7 +119,7 @@ export const LIMIT_FIELDS: readonly SetupFieldSpec[] = [
 	field('limits.preloadTolerance', 'Preload tolerance ±'),
 	field('limits.pistonFloors.intake', 'Min piston to intake valve'),
 	field('limits.pistonFloors.exhaust', 'Min piston to exhaust valve'),
-	field('limits.vacuum.least', 'Min vacuum', 'text'),
+	field('limits.vacuum.min', 'Min vacuum', 'text'),
 	field('limits.vacuum.seconds', 'Vacuum time, seconds', 'number'),
 	field('limits.outlierMin', 'Outlier threshold, min'),
 	field('limits.outlierFactor', 'Outlier threshold, × spread', 'number'),
@@ -157,19 +157,19 @@ export const LIMIT_FIELDS: readonly SetupFieldSpec[] = [
 ];
 
 /** What can be set of a figure of an inspection: worn beyond which it stops, how far apart it is looked at. */
-const ENDS = { least: 'min', most: 'max', apart: 'apart from its kind' } as const;
+const ENDS = { min: 'min', max: 'max', apart: 'apart from its kind' } as const;
 const ENDS_OF: Readonly<Record<InspectedFigure, readonly (keyof typeof ENDS)[]>> = {
-	valveLength: ['least', 'apart'],
-	tipLength: ['least', 'apart'],
-	stemDiameter: ['least', 'apart'],
-	stemClearance: ['least', 'most'],
-	seatWidth: ['least', 'most', 'apart'],
-	seatRunOut: ['most'],
-	valveMargin: ['least'],
-	stemHeight: ['least', 'most', 'apart'],
-	headBelowDeck: ['least', 'most', 'apart'],
-	valveLift: ['least', 'apart'],
-	chamberVolume: ['least', 'most', 'apart']
+	valveLength: ['min', 'apart'],
+	tipLength: ['min', 'apart'],
+	stemDiameter: ['min', 'apart'],
+	stemClearance: ['min', 'max'],
+	seatWidth: ['min', 'max', 'apart'],
+	seatRunOut: ['max'],
+	valveMargin: ['min'],
+	stemHeight: ['min', 'max', 'apart'],
+	headBelowDeck: ['min', 'max', 'apart'],
+	valveLift: ['min', 'apart'],
+	chamberVolume: ['min', 'max', 'apart']
 };
 const inspectedFields = (of: Kind | 'chamber'): SetupFieldSpec[] =>
 	Object.values(INSPECTED_FIGURE)

@@ -37,25 +37,25 @@
 				{#if range}
 					<b class="figure ml-1.5 font-medium text-ink">
 						{kind === 'intake' ? 'I' : 'E'}
-						{bench.load(range.least)}–{bench.load(range.most)}
+						{bench.load(range.min)}–{bench.load(range.max)}
 					</b>
 				{/if}
 			{/each}
 		</span>
 	{/if}
-	{#if book.sheet.least.bindMargin}
+	{#if book.sheet.min.bindMargin}
 		<span>
 			Min bind margin
 			<b class="figure font-medium text-ink">
-				{bench.length(book.sheet.least.bindMargin.figure)} · {book.sheet.least.bindMargin.station}
+				{bench.length(book.sheet.min.bindMargin.figure)} · {book.sheet.min.bindMargin.station}
 			</b>
 		</span>
 	{/if}
-	{#if book.sheet.least.sealClearance}
+	{#if book.sheet.min.sealClearance}
 		<span>
 			Min seal clearance
 			<b class="figure font-medium text-ink">
-				{bench.length(book.sheet.least.sealClearance.figure)} · {book.sheet.least.sealClearance
+				{bench.length(book.sheet.min.sealClearance.figure)} · {book.sheet.min.sealClearance
 					.station}
 			</b>
 		</span>

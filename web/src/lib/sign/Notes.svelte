@@ -26,7 +26,7 @@
 	let about = $state<'' | (typeof NOTE_SUBJECTS)[number]>('');
 	let file = $state.raw<{ name: string; text: string } | null>(null);
 	/** Characters of a file that a note keeps. */
-	const MOST = 20_000;
+	const MAX = 20_000;
 	let problem = $state<string | null>(null);
 
 	async function addNote(event: SubmitEvent) {
@@ -55,8 +55,8 @@
 		if (!chosen) return;
 		const text = await chosen.text();
 		problem =
-			text.length > MOST || text.includes('\0')
-				? `${chosen.name}: text of at most ${MOST / 1000} kB, as a list or CSV`
+			text.length > MAX || text.includes('\0')
+				? `${chosen.name}: text of at most ${MAX / 1000} kB, as a list or CSV`
 				: null;
 		if (problem === null) file = { name: chosen.name.slice(0, 80), text };
 	}

@@ -13,7 +13,7 @@
 	const bench = getBench();
 	const newest = $derived(book.signed[0]);
 	const at = $derived(`/api/jobs/${book.job.id}/shares`);
-	const DAYS = [7, SHARE_DAYS.usual, 90, SHARE_DAYS.most].map((days) => ({
+	const DAYS = [7, SHARE_DAYS.usual, 90, SHARE_DAYS.max].map((days) => ({
 		value: String(days),
 		label: `${days} days`
 	}));

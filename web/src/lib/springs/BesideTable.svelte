@@ -5,7 +5,7 @@
 		besideOver,
 		coilBindMargin,
 		mm,
-		MOST_BESIDE,
+		MAX_COMPARED,
 		newtons,
 		rateUnit,
 		windowFigures,
@@ -26,11 +26,11 @@
 	let { pair, lifts, step }: Props = $props();
 	const bench = getBench();
 	const { length, load, rate } = bench;
-	const most = $derived(mm(Math.max(...lifts)));
+	const max = $derived(mm(Math.max(...lifts)));
 	const isOneHeight = $derived(Math.abs(pair[0].height - pair[1].height) < 1e-6);
 	const rows = $derived.by(() => {
-		if (step === null || step <= 0 || most / step > MOST_BESIDE) return null;
-		return besideOver(pair, most, step);
+		if (step === null || step <= 0 || max / step > MAX_COMPARED) return null;
+		return besideOver(pair, max, step);
 	});
 	const marginsAt = (lift: Millimetres) =>
 		pair.map(({ height, bind }) => (bind === null ? null : coilBindMargin(height, lift, bind)));

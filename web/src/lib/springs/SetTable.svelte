@@ -92,7 +92,7 @@
 <p class="mt-2 text-[13px] text-soft">
 	{#if set.median !== null}
 		Seat loads <b class="figure text-ink"
-			>{load(set.least, resolution)}–{load(set.most, resolution)}</b
+			>{load(set.min, resolution)}–{load(set.max, resolution)}</b
 		>, median
 		<b class="figure text-ink">{load(set.median, resolution)}</b>. Matched pairs:
 		<span class="figure text-ink">{set.pairs.map((pair) => pair.join('+')).join('  ')}</span>

@@ -63,7 +63,7 @@ const isWhole = (columns: Partial<Columns>): columns is Columns =>
 	!!columns.loadUnit;
 
 /** A sweep has no more points than the longest kept pull. */
-const MOST_ROWS = 50_001;
+const MAX_ROWS = 50_001;
 
 /**
  * Reads a sweep from CSV.
@@ -73,7 +73,7 @@ const MOST_ROWS = 50_001;
 export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCsv {
 	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
 		skipEmptyLines: 'greedy',
-		preview: MOST_ROWS
+		preview: MAX_ROWS
 	});
 	const [first = [], ...rest] = data;
 	if (rest.length === 0) {
@@ -119,12 +119,12 @@ export function sweepFromCsv(text: string, told: Partial<Columns> = {}): SweepCs
 }
 
 /** More digits than any dial shows: a spreadsheet worked them out. */
-const MOST_DIGITS = 12;
+const MAX_DIGITS = 12;
 
 /** The digits of a cell as a dial would show them. */
 function digits(cell: string): string {
 	const text = cell.trim().replace(',', '.');
-	const isPlain = /^-?\d+(\.\d+)?$/.test(text) && text.length <= MOST_DIGITS;
+	const isPlain = /^-?\d+(\.\d+)?$/.test(text) && text.length <= MAX_DIGITS;
 	return isPlain || Number.isNaN(Number(text)) ? text : String(Number(Number(text).toFixed(6)));
 }
 /** "1812.5" thousandths are "1.8125" inches. */

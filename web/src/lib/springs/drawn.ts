@@ -1,5 +1,5 @@
 /** Points a chart can show apart; more would only take time to draw. */
-const MOST_DRAWN = 600;
+const MAX_DRAWN = 600;
 
 /**
  * What is drawn of a dense line between two heights: so many points as a chart
@@ -12,11 +12,11 @@ export function drawn<P extends readonly [height: number, load: number]>(
 	lowest = Number.NEGATIVE_INFINITY,
 	highest = Number.POSITIVE_INFINITY
 ): readonly P[] {
-	if (points.length <= MOST_DRAWN) return points;
+	if (points.length <= MAX_DRAWN) return points;
 	const isIn = ([height]: P) => height >= lowest && height <= highest;
 	const first = Math.max(0, points.findIndex(isIn) - 1);
 	const last = Math.min(points.length - 1, points.findLastIndex(isIn) + 1);
-	const count = Math.min(MOST_DRAWN, last - first + 1);
+	const count = Math.min(MAX_DRAWN, last - first + 1);
 	return Array.from(
 		{ length: count },
 		(_, i) => points[first + Math.round((i * (last - first)) / Math.max(1, count - 1))]!

@@ -11,7 +11,7 @@ export interface Option<Value extends string = string> {
 export const plain = <Value extends string>(values: readonly Value[]): Option<Value>[] =>
 	values.map((value) => ({ value, label: value }));
 
-const MOST_RECENT = 4;
+const MAX_RECENT = 4;
 const keyOf = (list: string) => `zinc-used-${list}`;
 
 /** What was chosen last from a list at this bench, newest first. */
@@ -27,7 +27,7 @@ export function recentlyUsed(list: string): readonly string[] {
 export function used(list: string, value: string): void {
 	const kept = [value, ...recentlyUsed(list).filter((one) => one !== value)];
 	try {
-		localStorage.setItem(keyOf(list), JSON.stringify(kept.slice(0, MOST_RECENT)));
+		localStorage.setItem(keyOf(list), JSON.stringify(kept.slice(0, MAX_RECENT)));
 	} catch {
 		// A browser that keeps nothing forgets only what was used last.
 	}

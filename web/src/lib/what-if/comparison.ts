@@ -41,8 +41,8 @@ export function rangeText<Q extends number>(
 	shown: (figure: Q) => string
 ): string {
 	if (!of) return '·';
-	const [least, most] = [shown(of.least), shown(of.most)];
-	return least === most ? least : `${least} to ${most}`;
+	const [min, max] = [shown(of.min), shown(of.max)];
+	return min === max ? min : `${min} to ${max}`;
 }
 
 /** What is compared of a kind. */
@@ -113,8 +113,8 @@ export function gainLine(now: Sheet, then: Sheet, { length, load }: Reader): str
 		const [a, b] = [tallied(now, kind), tallied(then, kind)];
 		const moved = (
 			[
-				['seat load', change(a.seat?.least ?? null, b.seat?.least ?? null, loads)],
-				['open load', change(a.open?.most ?? null, b.open?.most ?? null, loads)],
+				['seat load', change(a.seat?.min ?? null, b.seat?.min ?? null, loads)],
+				['open load', change(a.open?.max ?? null, b.open?.max ?? null, loads)],
 				['bind margin', change(a.bind, b.bind, lengths)],
 				['seal clearance', change(a.seal, b.seal, lengths)],
 				['stations at stop', change(a.stop, b.stop, String)]

@@ -61,7 +61,7 @@ export const Check = z.discriminatedUnion('type', [
 		station: StationLabel,
 		/** What leaks away of the air that is fed, as a part of it. */
 		loss: fraction,
-		most: fraction,
+		max: fraction,
 		...check
 	}),
 	z.strictObject({
@@ -69,7 +69,7 @@ export const Check = z.discriminatedUnion('type', [
 		/** A station of the port that was tried. */
 		station: StationLabel,
 		reached: Vacuum,
-		least: Vacuum,
+		min: Vacuum,
 		seconds,
 		...check
 	})

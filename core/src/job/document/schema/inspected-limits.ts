@@ -4,7 +4,7 @@ import { Size, Volume } from '../../../foundation/units/schema.ts';
 
 /** Worn beyond least or most is a stop; further apart from the middle of its kind is to be looked at. */
 const range = (of: typeof Size | typeof Volume) =>
-	z.strictObject({ least: of.optional(), most: of.optional(), apart: of.optional() }).optional();
+	z.strictObject({ min: of.optional(), max: of.optional(), apart: of.optional() }).optional();
 const Valve = z
 	.strictObject({
 		valveLength: range(Size),

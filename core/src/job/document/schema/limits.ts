@@ -4,7 +4,7 @@ import { issue } from '../../../foundation/message/index.ts';
 import { lengthOf } from '../../../foundation/units/index.ts';
 import { Load, Size, Vacuum } from '../../../foundation/units/schema.ts';
 import { InspectedLimits } from './inspected-limits.ts';
-import { MOST_SECONDS } from '../check-words.ts';
+import { MAX_SECONDS } from '../check-words.ts';
 
 declare module '../../../foundation/message/issue.ts' {
 	interface FieldMessages {
@@ -17,7 +17,7 @@ declare module '../../../foundation/message/issue.ts' {
 export const seconds = z
 	.int(issue('field.whole-number'))
 	.min(0)
-	.max(MOST_SECONDS, issue('field.max', { max: MOST_SECONDS, unit: 's' }));
+	.max(MAX_SECONDS, issue('field.max', { max: MAX_SECONDS, unit: 's' }));
 export const fraction = z
 	.number(issue('field.number', { example: '0.1' }))
 	.min(0, issue('field.min', { min: 0 }))
@@ -82,7 +82,7 @@ export const Limits = z
 			.prefault({}),
 		/** Parts of the shop's vacuum test. */
 		vacuum: z
-			.strictObject({ least: Vacuum.default('15 inHg'), seconds: seconds.default(10) })
+			.strictObject({ min: Vacuum.default('15 inHg'), seconds: seconds.default(10) })
 			.prefault({}),
 		/** Part of its air that a cylinder may lose with its valves closed. */
 		leakDown: fraction.optional(),

@@ -17,16 +17,16 @@ export const VisitOf = z.strictObject({
 	places: z.record(Name, Name).optional()
 });
 
-const amount = (most: number, unit: FieldUnit) =>
+const amount = (max: number, unit: FieldUnit) =>
 	z
 		.number(issue('field.number', { example: '40' }))
 		.min(0, issue('field.min', { min: 0, unit }))
-		.max(most, issue('field.max', { max: most, unit }));
-const count = (most: number, unit: FieldUnit) =>
+		.max(max, issue('field.max', { max: max, unit }));
+const count = (max: number, unit: FieldUnit) =>
 	z
 		.int(issue('field.number', { example: '4' }))
 		.min(0, issue('field.min', { min: 0, unit }))
-		.max(most, issue('field.max', { max: most, unit }));
+		.max(max, issue('field.max', { max: max, unit }));
 
 /** What happened to a head between two visits, as far as it is known; the newest counts. */
 export const Since = z.strictObject({

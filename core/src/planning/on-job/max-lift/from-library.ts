@@ -119,8 +119,8 @@ function tradeOffOf(before: Sheet, after: Sheet, kind: Kind, part: LibraryPart):
 function loadsOf(was: Range<Newtons> | null, is: Range<Newtons> | null): Message {
 	if (!is) return message('lift.loads-unknown');
 	const isSame =
-		was && Math.abs(was.least - is.least) < SAME_LOAD && Math.abs(was.most - is.most) < SAME_LOAD;
+		was && Math.abs(was.min - is.min) < SAME_LOAD && Math.abs(was.max - is.max) < SAME_LOAD;
 	return isSame
 		? message('lift.loads-stay')
-		: message('lift.seat-loads', { min: is.least, max: is.most });
+		: message('lift.seat-loads', { min: is.min, max: is.max });
 }

@@ -153,7 +153,7 @@ describe('parts of the library', () => {
 		expect(rung.next).toEqual(first);
 		expect(rung.gain).toBeCloseTo(first!.lift - before!.lift, 9);
 		expect(rung.tradeOff).toContain(
-			`"lift.seat-loads","params":{"min":${Number(then.seatLoads.intake!.least.toFixed(3))}`
+			`"lift.seat-loads","params":{"min":${Number(then.seatLoads.intake!.min.toFixed(3))}`
 		);
 		expect(rung.tradeOff).toContain('lift.tip-falls","params":{"by":1.27}');
 	});

@@ -58,7 +58,7 @@ const LOCK_STEP = mm(1.27);
 const SEAL_STEP = mm(1);
 const BIND_STEP = mm(1);
 /** What gain less is no rung. */
-const LEAST = 0.005;
+const MIN = 0.005;
 
 /**
  * The lift that a kind's stations can take.
@@ -136,7 +136,7 @@ export function liftRoom(
 		}))
 	].flatMap(({ limits: [next], ...rung }): LiftOption[] => {
 		const gain = first && next ? next.lift - first.lift : 0;
-		return next && gain > LEAST ? [{ ...rung, gain: mm(gain), next }] : [];
+		return next && gain > MIN ? [{ ...rung, gain: mm(gain), next }] : [];
 	});
 	return {
 		cam: sheet.kinds[kind].lift?.worst ?? null,

@@ -6,8 +6,8 @@ import type { Kind } from '../../../foundation/station/index.ts';
 import { mm, type Millimetres, type Newtons } from '../../../foundation/units/index.ts';
 
 export interface Range<Q extends number> {
-	readonly least: Q;
-	readonly most: Q;
+	readonly min: Q;
+	readonly max: Q;
 }
 
 export interface Tally {
@@ -28,8 +28,8 @@ function rangeOf<Q extends number>(figures: readonly (Q | null)[]): Range<Q> | n
 	const known = figures.filter((figure) => figure !== null);
 	if (known.length === 0) return null;
 	return {
-		least: known.reduce((a, b) => (b < a ? b : a)),
-		most: known.reduce((a, b) => (b > a ? b : a))
+		min: known.reduce((a, b) => (b < a ? b : a)),
+		max: known.reduce((a, b) => (b > a ? b : a))
 	};
 }
 
@@ -42,12 +42,12 @@ export function tallied({ stations, kinds }: Sheet, kind: Kind): Tally {
 		height,
 		seat: rangeOf(own.map(({ figures }) => figures.seatLoad.figure)),
 		open: rangeOf(own.map(({ figures }) => figures.openLoad.figure)),
-		bind: rangeOf(own.map(({ figures }) => figures.bindMargin.figure))?.least ?? null
+		bind: rangeOf(own.map(({ figures }) => figures.bindMargin.figure))?.min ?? null
 	};
 	return {
 		...(height ? measured : atTarget(kinds[kind])),
-		seal: rangeOf(own.map(({ figures }) => figures.sealClearance.figure))?.least ?? null,
-		tip: rangeOf(own.map(({ tipHeight }) => tipHeight))?.least ?? null,
+		seal: rangeOf(own.map(({ figures }) => figures.sealClearance.figure))?.min ?? null,
+		tip: rangeOf(own.map(({ tipHeight }) => tipHeight))?.min ?? null,
 		atTarget: height === null && kinds[kind].target.height !== null,
 		stop: count('stop'),
 		close: count('inconclusive'),

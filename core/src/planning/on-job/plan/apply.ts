@@ -214,7 +214,7 @@ export function loadSpread(job: Job): { spread: Record<Kind, Newtons | null>; sh
 		spread: Object.fromEntries(
 			KINDS.map((kind) => {
 				const range = seatLoads[kind];
-				return [kind, range ? newtons(range.most - range.least) : null];
+				return [kind, range ? newtons(range.max - range.min) : null];
 			})
 		) as Record<Kind, Newtons | null>,
 		shims: job.stations.reduce((sum, { shims }) => sum + shims.length, 0)

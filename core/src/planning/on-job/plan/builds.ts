@@ -106,11 +106,11 @@ export function buildsOf(station: ToBuild): BuildOption[] {
 	if (!now || now.short > 0 || aim === null) return all;
 	const offBy = ({ height }: BuildOption) => toComparisonStep(Math.abs(height - aim), 'length');
 	if (offBy(now) <= toComparisonStep(shared.limits.deadBand, 'length')) return [now];
-	const least = Math.min(kind.lowestAimHeight ?? Number.NEGATIVE_INFINITY, now.height);
+	const min = Math.min(kind.lowestAimHeight ?? Number.NEGATIVE_INFINITY, now.height);
 	return all.filter(
 		(build) =>
 			build === now ||
-			(offBy(build) < offBy(now) && toComparisonStep(build.height - least, 'length') >= 0)
+			(offBy(build) < offBy(now) && toComparisonStep(build.height - min, 'length') >= 0)
 	);
 }
 
@@ -250,12 +250,12 @@ function floorsBelow(
 	}
 	if (parts.aim.method === 'as-it-stands' && curve) {
 		const load = curve.load(height);
-		const least = loadOf(parts.aim.minSeatLoad);
+		const min = loadOf(parts.aim.minSeatLoad);
 		if (load !== null) {
 			// Without a rate nobody knows how many millimeters are missing; that some are is known.
 			const rate = localRate(curve, height) ?? 1;
 			const unsure = loadUncertainty(curve, height, bare.uncertainty);
-			floors.push(below('min-seat-load', (load - least) / rate, unsure / rate));
+			floors.push(below('min-seat-load', (load - min) / rate, unsure / rate));
 		}
 	}
 	const short = shared.floorSpeed === null ? 0 : controlShort(kind, height, shared.floorSpeed);

@@ -44,7 +44,7 @@ describe('what if', () => {
 		const now = tallied(sheet, 'intake');
 		expect(now.bind! - then.bind!).toBeCloseTo(1, 3);
 		expect(now.seal! - then.seal!).toBeCloseTo(1, 3);
-		expect(then.open!.most).toBeGreaterThan(now.open!.most);
+		expect(then.open!.max).toBeGreaterThan(now.open!.max);
 	});
 	it('counts the stations of a kind by what they come to', () => {
 		for (const kind of KINDS) {

@@ -113,7 +113,7 @@ function withShims(before: Job, after: Job, kind: Kind, step: { keepsHeight: boo
 	};
 	const stations = after.stations.map((entry, i) => {
 		const higher = offsetIn(after, i) - offsetIn(before, i);
-		if (entry.kind !== kind || higher < SHIM_LEAST) return entry;
+		if (entry.kind !== kind || higher < SHIM_MIN) return entry;
 		const unit = unitOf(after.setup.shimStock[0]?.thickness ?? '0 in');
 		const shims = [...entry.shims, lengthText(mm(higher), unit)];
 		return { ...entry, shims: shims.toSorted((a, b) => lengthOf(b) - lengthOf(a)) };
@@ -121,7 +121,7 @@ function withShims(before: Job, after: Job, kind: Kind, step: { keepsHeight: boo
 	return { ...after, stations };
 }
 /** Thinner shims are none, in mm. */
-const SHIM_LEAST = 0.05;
+const SHIM_MIN = 0.05;
 
 /** Where the job stands after a step. */
 export interface Stepped {

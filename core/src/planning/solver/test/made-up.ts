@@ -21,7 +21,7 @@ const FURTHEST = 0.5;
 /** Stations of uneven height, springs of uneven strength, three sizes of shims and four locks. */
 export function madeUpProblem({ stations, springs, plenty, shims = 3, seed }: MadeUp): Problem {
 	const random = randomFrom(seed);
-	const between = (least: number, most: number) => least + (most - least) * random();
+	const between = (min: number, max: number) => min + (max - min) * random();
 	const stock = [...SHIMS, ...LOCKS].map((_, part) =>
 		Math.round((part < SHIMS.length ? 1.1 * stations : 0.7 * stations) * plenty * between(0.5, 1.2))
 	);
@@ -58,11 +58,11 @@ export function madeUpProblem({ stations, springs, plenty, shims = 3, seed }: Ma
 	return { stations, springs, stock, choices };
 }
 
-function stacksOf(most: number): number[][] {
+function stacksOf(max: number): number[][] {
 	const all: number[][] = [];
 	const extend = (stack: number[], from: number) => {
 		all.push(stack);
-		if (stack.length === most) return;
+		if (stack.length === max) return;
 		for (let size = from; size < SHIMS.length; size++) extend([...stack, size], size);
 	};
 	extend([], 0);

@@ -1,6 +1,6 @@
 import { modelOf, type LinearSolver } from '../linear.ts';
 import { costOf, type Problem, type Value } from '../problem.ts';
-import { leastOf } from '../unstocked.ts';
+import { minOf } from '../unstocked.ts';
 
 /**
  * The best plan by plain mixed-integer models over every choice, without any of
@@ -11,11 +11,11 @@ export function plainModel(problem: Problem, solve: LinearSolver, seconds = 600)
 		(a, b) => a - b
 	);
 	const within = (worst: number) => problem.choices.filter(({ distance }) => distance <= worst);
-	const worst = leastOf(
+	const worst = minOf(
 		distances,
-		(most) =>
+		(max) =>
 			solve(
-				modelOf(problem, within(most), () => 0, true),
+				modelOf(problem, within(max), () => 0, true),
 				seconds
 			).type === 'optimal'
 	);

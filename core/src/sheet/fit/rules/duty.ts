@@ -50,10 +50,10 @@ const lifterLoad: Rule = {
 				'lifter.max-load': parts.lifter?.maxOpenLoad ?? parts.maxOpenLoad
 			},
 			(all) => {
-				const most = loadOf(all['lifter.max-load']);
+				const max = loadOf(all['lifter.max-load']);
 				return failsIf(
-					toComparisonStep(all['open-load'] - most, 'load') > 0,
-					message('fit.lifter-load', { open: all['open-load'], max: most })
+					toComparisonStep(all['open-load'] - max, 'load') > 0,
+					message('fit.lifter-load', { open: all['open-load'], max: max })
 				);
 			}
 		)

@@ -199,12 +199,12 @@ function tipWindow({ parts }: FitContext, seat: 'recess' | 'captive') {
 		},
 		(all) => {
 			const tip = lengthOf(all['valve.tip-length']);
-			const least = lengthOf(all['locks.min-tip']);
-			const most = lengthOf(all['locks.max-tip']);
+			const min = lengthOf(all['locks.min-tip']);
+			const max = lengthOf(all['locks.max-tip']);
 			const outside = (a: Millimetres, b: Millimetres) => toComparisonStep(mm(a - b), 'length') > 0;
 			return failsIf(
-				outside(least, tip) || outside(tip, most),
-				message('fit.tip-length', { tip, locks: seat, min: least, max: most })
+				outside(min, tip) || outside(tip, max),
+				message('fit.tip-length', { tip, locks: seat, min: min, max: max })
 			);
 		}
 	);
@@ -360,10 +360,10 @@ const railTip: Rule = {
 			}
 			if (parts.lashCap) return fails(message('fit.rail-with-cap'));
 			return given({ 'tip-height': tipHeight }, (all) => {
-				const least = lengthOf(setup.limits.fit.railTip);
+				const min = lengthOf(setup.limits.fit.railTip);
 				return failsIf(
-					toComparisonStep(all['tip-height'] - least, 'length') < 0,
-					message('fit.rail-tip', { tip: all['tip-height'], min: least })
+					toComparisonStep(all['tip-height'] - min, 'length') < 0,
+					message('fit.rail-tip', { tip: all['tip-height'], min: min })
 				);
 			});
 		});

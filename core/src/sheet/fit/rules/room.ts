@@ -212,10 +212,10 @@ const liftOfCard: Rule = {
 	fixableBy: ['spring'],
 	check: ({ parts, lift }) =>
 		given({ lift, 'spring.max-lift': parts.spring?.maxLift }, (all) => {
-			const most = lengthOf(all['spring.max-lift']);
+			const max = lengthOf(all['spring.max-lift']);
 			return failsIf(
-				above(all.lift.worst, most),
-				message('fit.spring-lift', { lift: all.lift.worst, max: most })
+				above(all.lift.worst, max),
+				message('fit.spring-lift', { lift: all.lift.worst, max: max })
 			);
 		})
 };
@@ -253,8 +253,8 @@ const shimsFit: Rule = {
 	severity: 'stop',
 	fixableBy: [],
 	check: ({ parts, setup, shims }) => {
-		const most = Math.max(0, ...shims.map((stack) => stack.length));
-		if (most === 0) return passes(message('fit.no-shims'));
+		const max = Math.max(0, ...shims.map((stack) => stack.length));
+		if (max === 0) return passes(message('fit.no-shims'));
 		const room = {
 			boss: parts.pocket?.boss ? lengthOf(parts.pocket.boss) : undefined,
 			pocket: parts.pocket?.diameter ? lengthOf(parts.pocket.diameter) : undefined
@@ -274,8 +274,8 @@ const shimsFit: Rule = {
 		);
 		if (bad) return fails(placed(bad.stocked[0]!, room));
 		const atMost = setup.limits.maxShims;
-		if (most > atMost)
-			return fails(message('fit.too-many-shims', { shims: most, max: atMost }), 'watch');
+		if (max > atMost)
+			return fails(message('fit.too-many-shims', { shims: max, max: atMost }), 'watch');
 		const isWhole = ({ stocked }: (typeof used)[number]) =>
 			stocked.some(({ inside, outside }) => inside !== undefined && outside !== undefined);
 		const lacking = used.find((one) => !isWhole(one));

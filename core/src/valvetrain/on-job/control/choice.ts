@@ -25,7 +25,7 @@ export interface ControlTally {
 /** The valve that is lost first; null for none. */
 export const weakest = (controlled: readonly Controlled[]): Controlled | null =>
 	controlled.reduce<Controlled | null>(
-		(least, one) => (least && least.limit.speed <= one.limit.speed ? least : one),
+		(min, one) => (min && min.limit.speed <= one.limit.speed ? min : one),
 		null
 	);
 

@@ -44,7 +44,7 @@ export function forcesOver(train: RigidTrain, speed: number): ForcesAt[] {
 }
 
 /** Where the spring has least to spare while it is what holds the valve; null where it holds nothing. */
-export function leastMargin(
+export function minMargin(
 	forces: readonly ForcesAt[]
 ): (ForcesAt & { readonly margin: Newtons }) | null {
 	const held = forces.flatMap((one) =>

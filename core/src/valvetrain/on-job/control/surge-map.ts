@@ -13,7 +13,7 @@ export interface FedOrder {
 }
 
 /** Orders that are looked at: lower ones are met beyond any speed, higher ones feed next to nothing. */
-const ORDERS = { least: 4, most: 16 } as const;
+const ORDERS = { min: 4, max: 16 } as const;
 
 /** The order that feeds most of those met up to a speed, in rpm; null for none. */
 export const strongestBelow = (orders: readonly FedOrder[], speed: number): FedOrder | null =>
@@ -22,13 +22,13 @@ export const strongestBelow = (orders: readonly FedOrder[], speed: number): FedO
 /** Orders that may feed a station's coils, lowest first; none where the coils are not known. */
 export function fedOrders({ train, surge }: Pick<Controlled, 'train' | 'surge'>): FedOrder[] {
 	if (!surge) return [];
-	const fed = harmonicsOf(train.lobe, ORDERS.most)
+	const fed = harmonicsOf(train.lobe, ORDERS.max)
 		.map((amplitude, i) => ({ order: i + 1, amplitude }))
-		.filter(({ order }) => order >= ORDERS.least);
-	const most = Math.max(...fed.map(({ amplitude }) => amplitude));
+		.filter(({ order }) => order >= ORDERS.min);
+	const max = Math.max(...fed.map(({ amplitude }) => amplitude));
 	return fed.map(({ order, amplitude }) => ({
 		order,
-		strength: amplitude / most,
+		strength: amplitude / max,
 		speed: surgeSpeed(surge.frequency, order)
 	}));
 }

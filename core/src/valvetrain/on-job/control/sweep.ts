@@ -83,13 +83,13 @@ function sweepOf(train: CompliantTrain, speeds: readonly number[]) {
 }
 
 /** Bounce off the seat beyond which a valve counts as lost, in m. */
-export const MOST_BOUNCE = 2e-4;
+export const MAX_BOUNCE = 2e-4;
 
 /** The lowest speed at which the valve is off its cam or its seat, for each end of the band; infinite where it is not within the sweep. */
 function lostAt({ speeds, motions, separation }: ControlSweep): number[] {
 	return (Object.keys(BAND) as BandEnd[]).map((end) => {
 		const bounces = motions[end].findIndex(
-			(motion) => motion !== null && motion.bounce > MOST_BOUNCE
+			(motion) => motion !== null && motion.bounce > MAX_BOUNCE
 		);
 		const never = Number.POSITIVE_INFINITY;
 		return Math.min(separation[end] ?? never, speeds[bounces] ?? never);

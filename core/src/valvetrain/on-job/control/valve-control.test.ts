@@ -6,9 +6,9 @@ import { evaluate } from '../../../sheet/evaluation/index.ts';
 import { kilograms } from '../../../foundation/units/index.ts';
 import { COIL_DAMPING, coilDamping, USUAL_TRAIN } from '../../control/index.ts';
 import { assumedTrain, motionState } from '../../../sheet/figures/index.ts';
-import { forcesOver, leastMargin } from './forces.ts';
+import { forcesOver, minMargin } from './forces.ts';
 import { compliantOf, controlledStations, limitWith } from './of-job.ts';
-import { controlSweep, MOST_BOUNCE, motionFound, TELLS_TO } from './sweep.ts';
+import { controlSweep, MAX_BOUNCE, motionFound, TELLS_TO } from './sweep.ts';
 
 const demo = (name: string) => {
 	const read = readJob(
@@ -63,10 +63,10 @@ describe('the trains of a job', () => {
 
 describe('the forces over a turn', () => {
 	it('leave nothing at the rigid limit, and something below it', () => {
-		const margin = (speed: number) => leastMargin(forcesOver(first!.train, speed))!.margin;
+		const margin = (speed: number) => minMargin(forcesOver(first!.train, speed))!.margin;
 		expect(Math.abs(margin(first!.limit.speed))).toBeLessThan(1);
 		expect(margin(0.9 * first!.limit.speed)).toBeGreaterThan(50);
-		expect(leastMargin([])).toBeNull();
+		expect(minMargin([])).toBeNull();
 	});
 });
 
@@ -96,7 +96,7 @@ describe('a sweep', () => {
 			Math.min(...Object.values(sweep.separation).map((one) => one!))
 		);
 		const before = sweep.motions.low.filter((motion, i) => motion && sweep.speeds[i]! < lost);
-		expect(before.every((motion) => motion!.bounce <= MOST_BOUNCE)).toBe(true);
+		expect(before.every((motion) => motion!.bounce <= MAX_BOUNCE)).toBe(true);
 		const of = (highest: number, wanted: number) =>
 			motionState({ lost, surely, to: sweep.speeds.at(-1)! }, highest, wanted);
 		expect(surely).toBeGreaterThan(lost * 1.05);

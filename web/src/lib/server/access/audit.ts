@@ -42,22 +42,22 @@ const OF_SIGN_INS: readonly AuditedAct[] = [
 export async function listNoted(
 	db: Database,
 	before: string | null,
-	most: number
+	max: number
 ): Promise<Noted[]> {
-	let acts = noted(db).limit(most);
+	let acts = noted(db).limit(max);
 	if (before) acts = acts.where('position', '<', before);
 	return (await acts.execute()).map(asTold);
 }
 
 /** What befell somebody's own sign-in lately, newest first. */
-export const listOfSignIn = async (db: Database, person: string, most: number): Promise<Noted[]> =>
+export const listOfSignIn = async (db: Database, person: string, max: number): Promise<Noted[]> =>
 	(
 		await noted(db)
 			.where('what', 'in', OF_SIGN_INS)
 			.where(({ eb, or }) =>
 				or([eb('person_id', '=', person), eb(sql`about->>'whom'`, '=', person)])
 			)
-			.limit(most)
+			.limit(max)
 			.execute()
 	).map(asTold);
 

@@ -2,13 +2,13 @@
 import { hash, verify } from '@node-rs/argon2';
 import { dictionary } from '@zxcvbn-ts/language-common';
 import { message, type Message } from '@zinc-ledger/core';
-import { PASSWORD_LEAST, PASSWORD_MOST, PIN } from '$lib/access/roles';
+import { PASSWORD_MIN, PASSWORD_MAX, PIN } from '$lib/access/roles';
 
 /** 19 MiB and two rounds, about 26 ms. */
 const COST = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 
 /** What is longer than any password may be is not looked at further: normalizing it takes time. */
-const looked = (secret: string) => secret.slice(0, 4 * PASSWORD_MOST).normalize('NFKC');
+const looked = (secret: string) => secret.slice(0, 4 * PASSWORD_MAX).normalize('NFKC');
 export const hashed = (secret: string): Promise<string> => hash(looked(secret), COST);
 
 let nobodys: Promise<string> | undefined;
@@ -24,14 +24,14 @@ const COMMON = new Set(dictionary['passwords-common']);
 
 /** What is wrong with a password; null where nothing is. Any characters do. */
 export function passwordProblem(password: string, userName: string): Message | null {
-	if (password.length > 4 * PASSWORD_MOST)
-		return message('access.password-long', { max: PASSWORD_MOST });
+	if (password.length > 4 * PASSWORD_MAX)
+		return message('access.password-long', { max: PASSWORD_MAX });
 	const length = [...password].length;
-	if (length < PASSWORD_LEAST) return message('access.password-short', { min: PASSWORD_LEAST });
-	if (length > PASSWORD_MOST) return message('access.password-long', { max: PASSWORD_MOST });
+	if (length < PASSWORD_MIN) return message('access.password-short', { min: PASSWORD_MIN });
+	if (length > PASSWORD_MAX) return message('access.password-long', { max: PASSWORD_MAX });
 	const plain = password.toLowerCase();
 	const isOne = [...plain].every((letter) => letter === plain[0]);
-	const isName = userName !== '' && plain.replaceAll(userName, '').length < PASSWORD_LEAST / 2;
+	const isName = userName !== '' && plain.replaceAll(userName, '').length < PASSWORD_MIN / 2;
 	return isOne || isName || COMMON.has(plain) ? message('access.password-common') : null;
 }
 

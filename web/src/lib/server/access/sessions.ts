@@ -13,7 +13,7 @@ const OWN_DAYS = 30;
 /** A person at a shared bench who does nothing for so long is asked for the PIN. */
 const PERSON_HOURS = 2;
 /** What a PIN lets somebody do, whoever they are: people and policies take the password. */
-const MOST_BY_PIN: Role = 'machinist';
+const MAX_BY_PIN: Role = 'machinist';
 
 /** A browser that is signed in, and who is at it: nobody where a bench waits for a PIN. */
 export interface SignedIn {
@@ -69,7 +69,7 @@ export async function findSession(db: Database, token: string): Promise<SignedIn
 	return {
 		session,
 		known: { person: { id, name: name!, initials: initials! }, units: unitsOf(row) },
-		role: row.by_pin ? lesser(role, MOST_BY_PIN) : role
+		role: row.by_pin ? lesser(role, MAX_BY_PIN) : role
 	};
 }
 

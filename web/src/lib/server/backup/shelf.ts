@@ -10,7 +10,7 @@ const FROM_MONDAY = 3;
 const dayOf = (at: Date) => Math.floor(at.getTime() / DAY);
 
 /** How many are kept, by what counts as one. */
-const KEPT: readonly (readonly [most: number, spanOf: (at: Date) => number])[] = [
+const KEPT: readonly (readonly [max: number, spanOf: (at: Date) => number])[] = [
 	[7, dayOf],
 	[5, (at) => Math.floor((dayOf(at) + FROM_MONDAY) / 7)],
 	[12, (at) => at.getUTCFullYear() * 12 + at.getUTCMonth()]
@@ -20,10 +20,10 @@ const KEPT: readonly (readonly [most: number, spanOf: (at: Date) => number])[] =
 export function spent(backups: readonly Shelved[]): Shelved[] {
 	const newestFirst = backups.toSorted((a, b) => b.at.getTime() - a.at.getTime());
 	const kept = new Set<Shelved>();
-	for (const [most, spanOf] of KEPT) {
+	for (const [max, spanOf] of KEPT) {
 		const spans = new Set<number>();
 		for (const one of newestFirst) {
-			if (spans.size === most) break;
+			if (spans.size === max) break;
 			if (!spans.has(spanOf(one.at))) kept.add(one);
 			spans.add(spanOf(one.at));
 		}

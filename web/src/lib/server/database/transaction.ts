@@ -3,7 +3,7 @@ import type { Database } from './connection';
 import { isToBeTriedAgain } from './faults';
 import type { Tables } from './schema';
 
-const MOST_TRIES = 6;
+const MAX_TRIES = 6;
 const FIRST_PAUSE = 5;
 
 /**
@@ -21,7 +21,7 @@ export async function inTransaction<T>(
 		try {
 			return await db.transaction().execute(work);
 		} catch (failure) {
-			if (tries === MOST_TRIES || !isToBeTriedAgain(failure)) throw failure;
+			if (tries === MAX_TRIES || !isToBeTriedAgain(failure)) throw failure;
 			const pause = FIRST_PAUSE * 2 ** tries * (0.5 + Math.random());
 			await new Promise((later) => setTimeout(later, pause));
 		}

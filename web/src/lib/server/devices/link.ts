@@ -26,7 +26,7 @@ const EACH = 60;
 /** Lines a millisecond beyond which they are passed over: no gauge reads so fast. */
 const FASTEST = 2;
 /** Lines that may come at once, held up on the way or by a busy machine. */
-const MOST_AT_ONCE = 1000;
+const MAX_AT_ONCE = 1000;
 const FIRST_PAUSE = 300;
 const LONGEST_PAUSE = 4000;
 /** No line in so many milliseconds of malformed makes the state clear again. */
@@ -39,7 +39,7 @@ export class DeviceLink {
 	#socket: Socket | null = null;
 	#rest = '';
 	#pending: Sent[] = [];
-	#allowed = MOST_AT_ONCE;
+	#allowed = MAX_AT_ONCE;
 	#takenAt = performance.now();
 	#malformed = 0;
 	#dropped = 0;
@@ -125,7 +125,7 @@ export class DeviceLink {
 		const lines = (this.#rest + text).split('\n');
 		this.#rest = lines.pop()!.slice(0, LONGEST_LINE + 1);
 		const now = performance.now();
-		this.#allowed = Math.min(MOST_AT_ONCE, this.#allowed + FASTEST * (now - this.#takenAt));
+		this.#allowed = Math.min(MAX_AT_ONCE, this.#allowed + FASTEST * (now - this.#takenAt));
 		this.#takenAt = now;
 		for (const line of lines) {
 			if (--this.#allowed < 0) {

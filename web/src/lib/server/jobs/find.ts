@@ -3,7 +3,7 @@ import { sql } from 'kysely';
 import type { Database } from '../database/connection';
 
 /** Words of a search that are looked for each on its own. */
-const MOST_WORDS = 8;
+const MAX_WORDS = 8;
 
 /**
  * The jobs that have the text in their number, customer, engine or use, newest
@@ -20,7 +20,7 @@ export async function findJobIds(db: Database, text: string, limit: number): Pro
 		.limit(limit)
 		.execute();
 	if (exact.length > 0 || wanted === '') return exact.map((row) => row.id);
-	const near = await likelyWords(db, wanted.split(/\s+/).slice(0, MOST_WORDS));
+	const near = await likelyWords(db, wanted.split(/\s+/).slice(0, MAX_WORDS));
 	const rows = await db
 		.selectFrom('job')
 		.select('id')

@@ -5,7 +5,7 @@ import type { Database } from '../database/connection';
 import { findJobIds } from './find';
 
 /** So many that match a text are narrowed further. */
-const MOST_MATCHING = 2000;
+const MAX_MATCHING = 2000;
 
 const stageIs = (stage: string, done: boolean) => sql`exists (
 	select 1 from job_stage where job_stage.job_id = job.id and stage = ${stage} and done = ${done})`;
@@ -49,10 +49,10 @@ export async function listJobIds(db: Database, query: JobQuery, limit: number): 
 	const { find, filter, order, reversed } = query;
 	const isPlain = filter === 'all' && order === 'received' && !reversed;
 	if (isPlain) return findJobIds(db, find, limit);
-	const matching = find.trim() === '' ? null : await findJobIds(db, find, MOST_MATCHING);
+	const matching = find.trim() === '' ? null : await findJobIds(db, find, MAX_MATCHING);
 	if (matching?.length === 0) return [];
-	const [columns, greatestFirst] = BY[order];
-	const direction = sql.raw(greatestFirst === reversed ? 'asc' : 'desc');
+	const [columns, largestFirst] = BY[order];
+	const direction = sql.raw(largestFirst === reversed ? 'asc' : 'desc');
 	const { rows } = await sql<{ id: string }>`
 		select job.id from job
 		join customer on customer.id = job.customer_id

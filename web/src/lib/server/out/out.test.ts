@@ -51,7 +51,7 @@ describe('the columns of a signed sheet', () => {
 					type: 'vacuum',
 					station: '1Ia',
 					reached: '600 mbar',
-					least: '500 mbar',
+					min: '500 mbar',
 					seconds: 10,
 					person: job.people[0]!.id,
 					at: '2026-11-20T09:00:00Z'
@@ -119,11 +119,11 @@ describe('drawings', () => {
 	});
 	it('the section is of the valve with the least room before bind, as it was frozen', () => {
 		const label = twin.section!.station;
-		const least = Math.min(
+		const min = Math.min(
 			...twin.sheet.stations.map(({ figures }) => figures.bindMargin!.figure!)
 		);
 		const own = twin.sheet.stations.find((station) => station.label === label)!;
-		expect(own.figures.bindMargin!.figure).toBe(least);
+		expect(own.figures.bindMargin!.figure).toBe(min);
 		expect(sectionSvg(twin.section!.drawing, 130, 130, METRIC)).toMatch(
 			/^<svg[^>]*>.*<circle.*<\/svg>$/
 		);

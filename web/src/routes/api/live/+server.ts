@@ -11,7 +11,7 @@ import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 /** More than the tabs of one browser listen to. */
-const MOST_TOPICS = 60;
+const MAX_TOPICS = 60;
 
 type Listen = (send: (news: unknown) => void) => (() => void) | null;
 
@@ -21,8 +21,8 @@ type Listen = (send: (news: unknown) => void) => (() => void) | null;
  */
 export async function GET({ url, locals: { session } }) {
 	const topics = [...new Set((url.searchParams.get('topics') ?? '').split(',').filter(Boolean))];
-	if (topics.length === 0 || topics.length > MOST_TOPICS)
-		refuse(400, message('server.topics-count', { max: MOST_TOPICS }));
+	if (topics.length === 0 || topics.length > MAX_TOPICS)
+		refuse(400, message('server.topics-count', { max: MAX_TOPICS }));
 	const all = await Promise.all(
 		topics.map(async (topic) => [topic, await listenerOf(topic)] as const)
 	);

@@ -4,8 +4,8 @@ import { csvFile } from '$lib/server/out/csv-file';
 import { dueHeads } from '$lib/server/service';
 
 /** Parts of every head of a shop of many years. */
-const MOST = 1_000_000;
-const ALL = { parts: MOST, rows: MOST };
+const MAX = 1_000_000;
+const ALL = { parts: MAX, rows: MAX };
 
 /** What every head's limited parts have run of their life, the most used first, as open CSV: hours, runs, km and a part of 1. */
 export async function GET() {

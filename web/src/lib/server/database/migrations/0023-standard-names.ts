@@ -1,5 +1,5 @@
 import { sql, type Kysely } from 'kysely';
-import { fromVersion2 } from '@zinc-ledger/core/file';
+import { fromVersion2, valueSince2 } from '@zinc-ledger/core/file';
 import { changing, rewriteDocuments, type Documents } from './documents';
 
 const DOCUMENTS: readonly Documents[] = [
@@ -15,17 +15,29 @@ const DOCUMENTS: readonly Documents[] = [
 ];
 
 /**
- * Names of version 3 of the documents: what tells the members of a union apart is called `type`, and
- * rules of fit have codes. No row comes or goes, and what was read, by whom and when stays as it was.
+ * Names of version 3 of the documents: what tells the members of a union apart is called `type`,
+ * bounds are `min` and `max`, and rules of fit have codes. No row comes or goes, and what was read, by whom and when stays as it was.
  */
 export async function up(db: Kysely<unknown>): Promise<void> {
 	await sql`alter table part rename column sort to type`.execute(db);
 	await sql`alter index part_by_sort rename to part_by_type`.execute(db);
-	await changing(db, ['decision', 'job_entry', 'job'], async () => {
+	await changing(db, ['decision', 'job_entry', 'job', 'shop_limit'], async () => {
 		await rewriteDocuments(db, DOCUMENTS, (document) => fromVersion2(document));
-		await sql`
-			update decision set subject = regexp_replace(subject, '\\.sort(\\.|$)', '.type\\1', 'g')
-			where subject ~ '\\.sort(\\.|$)'
-		`.execute(db);
+		await paths(db, 'decision', 'subject');
+		await paths(db, 'shop_limit', 'field');
 	});
+}
+
+/** Paths of fields in documents, in a column. */
+async function paths(db: Kysely<unknown>, table: string, column: string): Promise<void> {
+	const { rows } = await sql<{ path: string }>`
+		select distinct ${sql.ref(column)} as path from ${sql.table(table)}
+	`.execute(db);
+	for (const { path } of rows) {
+		const now = valueSince2('subject', path);
+		if (now !== path)
+			await sql`
+				update ${sql.table(table)} set ${sql.ref(column)} = ${now} where ${sql.ref(column)} = ${path}
+			`.execute(db);
+	}
 }

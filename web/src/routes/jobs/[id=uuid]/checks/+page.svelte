@@ -108,7 +108,7 @@
 			<Alert {problem} class="sticky top-0 z-[1] bg-paper py-2" />
 		{/if}
 		{#if book.job.setup.workLocation === 'vehicle'}
-			<LeakDownForm most={limits.leakDown} keep={keepVacuum} />
+			<LeakDownForm max={limits.leakDown} keep={keepVacuum} />
 		{:else}
 			<VacuumForm wanted={limits.vacuum} keep={keepVacuum} />
 		{/if}

@@ -12,7 +12,7 @@ import { refuse } from '$lib/server/refuse';
 
 const Wanted = z.strictObject({
 	sheet: z.uuid(),
-	days: z.int().min(1).max(SHARE_DAYS.most)
+	days: z.int().min(1).max(SHARE_DAYS.max)
 });
 const Ending = z.strictObject({ id: z.uuid() });
 
