@@ -28,7 +28,7 @@ describe('the browser reports', () => {
 		expect(await reported()).toContain('planted in a promise');
 	});
 	it('an error that nobody caught in a worker', async () => {
-		await at.browser.go('/sums');
+		await at.browser.go('/calculators');
 		// The planner's worker, sent what none of ours would send.
 		await at.browser.wait(
 			`const [path] = arguments;

@@ -110,22 +110,25 @@ describe('a disk without room', () => {
 	});
 });
 
-describe('the keeper of the server', () => {
-	let keeper: Awaited<ReturnType<typeof serverOf>>;
+describe('the supervisor of the server', () => {
+	let supervisor: Awaited<ReturnType<typeof serverOf>>;
 	beforeAll(async () => {
-		keeper = await serverOf({
+		supervisor = await serverOf({
 			database: at.app.database,
-			script: 'web/keeper.js',
-			env: { ZINC_KEEPER_EACH: '200' }
+			script: 'web/supervisor.js',
+			env: { ZINC_SUPERVISOR_EACH: '200' }
 		});
 	});
-	afterAll(() => keeper.process.kill('SIGTERM'));
+	afterAll(() => supervisor.process.kill('SIGTERM'));
 	const child = (): number =>
 		Number(
-			readFileSync(`/proc/${keeper.process.pid}/task/${keeper.process.pid}/children`, 'utf8').trim()
+			readFileSync(
+				`/proc/${supervisor.process.pid}/task/${supervisor.process.pid}/children`,
+				'utf8'
+			).trim()
 		);
 	const serves = async () =>
-		(await fetch(`${keeper.url}/healthz`).catch(() => null))?.status === 200;
+		(await fetch(`${supervisor.url}/healthz`).catch(() => null))?.status === 200;
 
 	it('starts one that ended again', async () => {
 		const before = child();
@@ -139,8 +142,8 @@ describe('the keeper of the server', () => {
 	});
 	it('ends with it', async () => {
 		const before = child();
-		const ended = new Promise((over) => keeper.process.once('exit', over));
-		keeper.process.kill('SIGTERM');
+		const ended = new Promise((over) => supervisor.process.once('exit', over));
+		supervisor.process.kill('SIGTERM');
 		await ended;
 		expect(() => process.kill(before, 0)).toThrow();
 	});
@@ -149,17 +152,17 @@ describe('the keeper of the server', () => {
 describe('a server that cannot be kept up', () => {
 	it('is given up after five deaths within a minute, with its last error', async () => {
 		// The program refuses to listen beyond loopback, and ends at once.
-		const keeper = spawn(process.execPath, ['web/keeper.js'], {
+		const supervisor = spawn(process.execPath, ['web/supervisor.js'], {
 			env: { ...process.env, HOST: '192.0.2.1', PORT: String(await freePort()) },
 			stdio: ['ignore', 'pipe', 'pipe']
 		});
-		let said = '';
+		let described = '';
 		let errors = '';
-		keeper.stdout.on('data', (bytes: Buffer) => (said += bytes.toString()));
-		keeper.stderr.on('data', (bytes: Buffer) => (errors += bytes.toString()));
-		const code = await new Promise((over) => keeper.once('close', over));
+		supervisor.stdout.on('data', (bytes: Buffer) => (described += bytes.toString()));
+		supervisor.stderr.on('data', (bytes: Buffer) => (errors += bytes.toString()));
+		const code = await new Promise((over) => supervisor.once('close', over));
 		expect(code).toBe(1);
-		expect(said.match(/started again/g)).toHaveLength(4);
+		expect(described.match(/started again/g)).toHaveLength(4);
 		const [, last] = errors.split('ended 5 times within a minute');
 		expect(last).toContain('nothing listens beyond loopback');
 	});
@@ -170,14 +173,14 @@ describe('a folder with a space and an umlaut', () => {
 		const folder = join(mkdtempSync(join(tmpdir(), 'zinc-folder-')), 'Werkstatt für Köpfe');
 		mkdirSync(folder);
 		onTestFinished(() => rmSync(dirname(folder), { recursive: true }));
-		for (const file of ['keeper.js', 'server.js', 'package.json'])
+		for (const file of ['supervisor.js', 'server.js', 'package.json'])
 			copyFileSync(join('web', file), join(folder, file));
 		symlinkSync(resolve('web/build'), join(folder, 'build'));
-		const { url, process: keeper } = await serverOf({
+		const { url, process: supervisor } = await serverOf({
 			database: at.app.database,
-			script: join(folder, 'keeper.js')
+			script: join(folder, 'supervisor.js')
 		});
-		onTestFinished(() => void keeper.kill('SIGTERM'));
+		onTestFinished(() => void supervisor.kill('SIGTERM'));
 		expect((await fetch(`${url}/bench`)).status).toBe(200);
 	});
 });
@@ -186,9 +189,9 @@ describe('the database’s password', () => {
 	it('stands in no command line, and the application’s role is no superuser', async () => {
 		const { password } = new URL(at.app.database);
 		expect(password.length).toBeGreaterThan(20);
-		const told = spawnScripts();
+		const described = spawnScripts();
 		const lines: string[] = [];
-		while (told.exitCode === null) {
+		while (described.exitCode === null) {
 			for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
 				try {
 					lines.push(readFileSync(`/proc/${pid}/cmdline`, 'utf8'));
@@ -198,7 +201,7 @@ describe('the database’s password', () => {
 			}
 			await new Promise((later) => setTimeout(later, 2));
 		}
-		expect(told.exitCode).toBe(0);
+		expect(described.exitCode).toBe(0);
 		expect(lines.some((line) => line.includes('psql'))).toBe(true);
 		expect(lines.filter((line) => line.includes(password))).toEqual([]);
 		const [role] = await query(

@@ -147,10 +147,10 @@ describe('files', () => {
 			'{"format":"zinc-ledger/parts","version":9,"parts":[]}',
 			['version: was written by a newer program']
 		]
-	])('what is wrong in %j is told by line, and nothing changed', async (text, told) => {
+	])('what is wrong in %j is told by line, and nothing changed', async (text, described) => {
 		const before = await library();
 		await takeIn('wrong.csv', text);
-		for (const one of told) await at.browser.sees(one);
+		for (const one of described) await at.browser.sees(one);
 		expect(await library()).toEqual(before);
 	});
 });

@@ -157,7 +157,7 @@ describe('who may do what', () => {
 	it('what nobody may is refused, wherever it is sent', async () => {
 		const before = await query(shop, 'select count(*) from reading');
 		for (const [method, path] of [
-			['POST', '/sums'],
+			['POST', '/calculators'],
 			['PUT', '/jobs/new'],
 			['DELETE', `/api/jobs/${job.id}/readings`],
 			['POST', '/parts?/constructor']

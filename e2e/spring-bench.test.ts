@@ -30,22 +30,22 @@ const sweeps = async () =>
 		where spring_set.name = 'Straight six, D-37' order by sweep.position`
 	)) as { tag: string; points: number; fixture: string }[];
 async function phase(wanted: string) {
-	let told = '';
+	let described = '';
 	await until(
 		async () => {
-			told = await at.browser.run<string>(
+			described = await at.browser.run<string>(
 				"const is = document.querySelector('[data-phase]'); return `${is?.dataset.phase}: ${is?.textContent.trim()}`"
 			);
-			return told.startsWith(wanted);
+			return described.startsWith(wanted);
 		},
-		() => `wanted the sweep to be ${wanted}, it is ${told}`
+		() => `wanted the sweep to be ${wanted}, it is ${described}`
 	);
 }
-async function keep(told: string) {
+async function keep(described: string) {
 	await phase('done');
 	await at.browser.run('document.activeElement.blur()');
 	await at.browser.press(Key.ENTER);
-	await at.browser.sees(told);
+	await at.browser.sees(described);
 }
 async function pull(spring: string) {
 	await phase('waiting');

@@ -145,19 +145,19 @@ describe('a tablet at a shared bench', () => {
 	});
 
 	it('says on a page that a role may only read whose work it is, and on others nothing', async () => {
-		const told = async (path: string) => {
+		const described = async (path: string) => {
 			await tablet.go(path);
 			return /You are here as [^.]*\./.exec(await tablet.text())?.[0];
 		};
 		const page = `You are here as a helper: changing what is here takes`;
-		expect(await told(`${path}/plan`)).toBe(`${page} a machinist.`);
-		expect(await told('/policies')).toBe(`${page} an owner.`);
-		expect(await told(`${path}/checks`)).toBeUndefined();
+		expect(await described(`${path}/plan`)).toBe(`${page} a machinist.`);
+		expect(await described('/policies')).toBe(`${page} an owner.`);
+		expect(await described(`${path}/checks`)).toBeUndefined();
 		const machinist = await initialsOf('machinist');
 		await tablet.go('/bench');
 		await takeOver(machinist.name, machinist.initials);
 		await until(async () => new URL(await tablet.driver.getCurrentUrl()).pathname === '/');
-		expect(await told(`${path}/plan`)).toBeUndefined();
+		expect(await described(`${path}/plan`)).toBeUndefined();
 	});
 });
 

@@ -172,11 +172,11 @@ start_server() {
 		ZINC_GAUGES=$(cat "$DATA/gauges.port" 2>/dev/null || echo 4610) BODY_SIZE_LIMIT=16M \
 		ZINC_DATA=$DATA ZINC_LOG=$DATA/app/$instance.log \
 		ZINC_BACKUPS=$DATA/backups ZINC_NIGHTLY=$([ -n "${2:-}" ] || echo 1) ZINC_PG_BIN=$(pg_bin) \
-		setsid $APP_AS node web/keeper.js >"$DATA/app-$instance.out" 2>&1 9>&- </dev/null &
+		setsid $APP_AS node web/supervisor.js >"$DATA/app-$instance.out" 2>&1 9>&- </dev/null &
 	echo $! > "$DATA/app-$instance.pid"
 	for i in $(seq 100); do
 		healthy "$instance" && return
-		process_is "$(app_pid "$instance")" web/keeper.js || break
+		process_is "$(app_pid "$instance")" web/supervisor.js || break
 		sleep 0.2
 	done
 	tail -n 5 "$DATA/app-$instance.out" "$DATA/app/$instance.log" >&2

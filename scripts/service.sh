@@ -2,7 +2,7 @@
 # the proxy. systemd restarts each of them when it ends. Sourced by ./start.
 
 UNITS=/etc/systemd/system
-# Where systemd runs the shop, web/keeper.js and scripts/watch are not used.
+# Where systemd runs the shop, web/supervisor.js and scripts/watch are not used.
 run_by_systemd() {
 	command -v systemctl >/dev/null && systemctl is-active --quiet zinc-ledger.target 2>/dev/null
 }

@@ -37,10 +37,10 @@ function middle(work: () => void): number {
 		work();
 		return performance.now() - began;
 	});
-	return middleOf(times);
+	return medianBand(times);
 }
 
-const middleOf = (list: readonly number[]) =>
+const medianBand = (list: readonly number[]) =>
 	list.toSorted((a, b) => a - b)[(list.length - 1) / 2]!;
 
 const job = JSON.parse(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8')) as Job;
@@ -57,7 +57,7 @@ const sheetOf = (of: Job) => {
 const added =
 	(Math.max(
 		0,
-		middleOf(
+		medianBand(
 			Array.from({ length: TURNS }, () => {
 				const without = sheetOf({ ...job, setup: camless });
 				return sheetOf(job) - without;

@@ -37,29 +37,29 @@ export function roughTable(runs: number, only?: Family): void {
 					const sweep = roughSweep(spring, { step, past }, random);
 					const frame = isKnown ? sweep.frameMeasured : null;
 					const down = travelled(sweep.points, 'down');
-					const told = findBind(down, solidOf(toldBuild(family, random)), USUAL_NOISE, frame);
-					return { told, sweep, truth: isKnown ? spring.solid : sweep.dialSolid };
+					const described = findBind(down, solidOf(toldBuild(family, random)), USUAL_NOISE, frame);
+					return { described, sweep, truth: isKnown ? spring.solid : sweep.dialSolid };
 				};
 				for (let run = 0; run < runs; run++) {
 					const atLeast = family === 'cone' || family === 'beehive' ? 0.5 : 0.05;
 					const before = find(-(atLeast + random() * 5 * step));
 					asked++;
-					if (before.told.type === 'bind') called++;
-					const { told, truth, sweep } = find(3 + Math.floor(random() * 3));
-					if (told.type === 'none') {
-						if (told.why === 'unclear' && sweep.working < 5) cannot++;
-						else if (told.why === 'unclear' && family === 'cone' && !isKnown) cannot++;
+					if (before.described.type === 'bind') called++;
+					const { described, truth, sweep } = find(3 + Math.floor(random() * 3));
+					if (described.type === 'none') {
+						if (described.why === 'unclear' && sweep.working < 5) cannot++;
+						else if (described.why === 'unclear' && family === 'cone' && !isKnown) cannot++;
 						else missed++;
 						continue;
 					}
 					found++;
-					const error = told.height - truth;
+					const error = described.height - truth;
 					errors.push(Math.abs(error));
 					if (error < -0.1) {
 						short++;
-						if (truth <= told.to) covered++;
+						if (truth <= described.to) covered++;
 					}
-					if (Math.abs(error) > 1 && !isUncertain(told, error)) far++;
+					if (Math.abs(error) > 1 && !isUncertain(described, error)) far++;
 				}
 				errors.sort((a, b) => a - b);
 				console.log(

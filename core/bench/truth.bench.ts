@@ -25,7 +25,7 @@ interface Told {
 }
 
 /** What the program says of a head whose stations have their true figures so far above the limit. */
-function told(
+function described(
 	row: Row,
 	random: Random,
 	contexts: readonly unknown[],
@@ -68,7 +68,7 @@ for (const [i, row] of ROWS.entries()) {
 			else contexts.push(context);
 		}
 		const at = row.limit ?? NO_LIMIT;
-		const first = told(
+		const first = described(
 			row,
 			random,
 			contexts,
@@ -82,9 +82,11 @@ for (const [i, row] of ROWS.entries()) {
 		const halves = first.map(({ uncertainty }) => uncertainty);
 		if (row.limit !== null) {
 			const beyond = halves.map((half) => -half * random.between(0, 4));
-			falseClear += told(row, random, contexts, beyond).filter(({ isClear }) => isClear).length;
+			falseClear += described(row, random, contexts, beyond).filter(
+				({ isClear }) => isClear
+			).length;
 			const inside = halves.map((half) => 3 * half);
-			useful += told(row, random, contexts, inside).filter(({ isClear }) => isClear).length;
+			useful += described(row, random, contexts, inside).filter(({ isClear }) => isClear).length;
 		}
 		runs += contexts.length;
 	}

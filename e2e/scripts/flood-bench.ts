@@ -11,10 +11,10 @@ import { readFileSync } from 'node:fs';
 const minutes = Number(process.env.MINUTES ?? 10);
 const app = process.env.APP ?? 'http://127.0.0.1:4600';
 const control = Number(process.env.GAUGES ?? 4610) + 3;
-/** The process that serves, which the keeper of the server began. */
+/** The process that serves, which the supervisor of the server began. */
 const served = (): string => {
-	const keeper = readFileSync('.data/app-demo.pid', 'utf8').trim();
-	return readFileSync(`/proc/${keeper}/task/${keeper}/children`, 'utf8').trim();
+	const supervisor = readFileSync('.data/app-demo.pid', 'utf8').trim();
+	return readFileSync(`/proc/${supervisor}/task/${supervisor}/children`, 'utf8').trim();
 };
 const pid = process.env.SERVER_PID ?? served();
 

@@ -355,18 +355,18 @@ export async function storm({ requests, targets, world, client, ...how }: Storm)
 		const sent = hostile(target, world);
 		const answer = await how.send(sent);
 		const { status } = answer;
-		const told = JSON.stringify({
+		const described = JSON.stringify({
 			status,
 			...sent,
 			body: sent.body.toString('utf8').slice(0, 300)
 		});
-		if (status >= 500 || status === 0) wrong.push(told);
+		if (status >= 500 || status === 0) wrong.push(described);
 		if (sent.method === 'GET') continue;
 		const after = await read();
 		if (isDone(answer)) {
 			writes++;
-			if (!how.may(sent, target)) wrong.push(`done: ${told}`);
-		} else if (after !== before) wrong.push(`changed: ${told}`);
+			if (!how.may(sent, target)) wrong.push(`done: ${described}`);
+		} else if (after !== before) wrong.push(`changed: ${described}`);
 		before = after;
 	}
 	return { wrong, writes };

@@ -21,7 +21,7 @@ export async function startProxy(tlsPort: number, apps: readonly number[]): Prom
 	mkdirSync(join(data, 'secrets'));
 	mkdirSync(join(data, 'proxy'));
 	writeFileSync(join(data, 'secrets/proxy'), SECRET);
-	const told = spawnSync(
+	const written = spawnSync(
 		'bash',
 		[
 			'-c',
@@ -30,15 +30,15 @@ export async function startProxy(tlsPort: number, apps: readonly number[]): Prom
 		],
 		{ env: { ...process.env, ZINC_DATA: data, ZINC_BIND: ADDRESS }, encoding: 'utf8' }
 	);
-	if (told.status !== 0) throw new Error(told.stderr);
+	if (written.status !== 0) throw new Error(written.stderr);
 	const file = join(data, 'proxy/Caddyfile');
-	writeFileSync(file, told.stdout);
+	writeFileSync(file, written.stdout);
 	const proxy = spawn('caddy', ['run', '--config', file, '--adapter', 'caddyfile'], {
 		env: { ...process.env, HOME: data, XDG_DATA_HOME: data, XDG_CONFIG_HOME: data },
 		stdio: ['ignore', 'ignore', 'pipe']
 	});
-	let said = '';
-	proxy.stderr.on('data', (text: Buffer) => (said += text.toString()));
+	let output = '';
+	proxy.stderr.on('data', (text: Buffer) => (output += text.toString()));
 	const store = join(data, '.pki/nssdb');
 	mkdirSync(store, { recursive: true });
 	const authority = join(data, 'proxy/store/pki/authorities/local/root.crt');
@@ -47,7 +47,7 @@ export async function startProxy(tlsPort: number, apps: readonly number[]): Prom
 	certutil('-N', '--empty-password');
 	await until(
 		() => Promise.resolve(certutil('-A', '-t', 'C,,', '-n', 'shop', '-i', authority)),
-		() => `the proxy made no authority: ${said}`
+		() => `the proxy made no authority: ${output}`
 	);
 	return {
 		home: data,

@@ -17,8 +17,8 @@ import { EXPORTS } from '$lib/access/needs';
 import { onNetwork } from '$lib/server/access/network';
 import { encryptClear } from '$lib/server/access/encrypted-columns';
 import { whoAsks, type Who } from '$lib/server/access/who-asks';
-import { ask } from '$lib/server/ask';
-import { deriveMissingGently, deriveSoon } from '$lib/server/asked/soon';
+import { ask } from '$lib/server/with-database';
+import { deriveMissingGently, deriveSoon } from '$lib/server/reporting/soon';
 import { backupFolder } from '$lib/server/backup/folder';
 import { startNightly } from '$lib/server/backup/nightly';
 import { isId } from '$lib/server/body';
@@ -29,7 +29,7 @@ import { closeLive } from '$lib/server/live';
 import { log } from '$lib/server/log';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { told } from '$lib/server/refuse';
+import { described } from '$lib/server/refuse';
 import { unitsNamed } from '$lib/server/units-for';
 import { noteAnswer } from '$lib/server/watch';
 import { closeWork } from '$lib/server/work/pool';
@@ -87,7 +87,7 @@ const requestId = (request: Request) => request.headers.get('x-request-id') ?? u
 const answer: Handle = async ({ event, resolve }) => {
 	if (isForeign(event.request, event.url)) return json(FOREIGN, { status: 403 });
 	if (namesNoAction(event.url))
-		return json(told(message('server.unknown', { what: 'action' })), { status: 404 });
+		return json(described(message('server.unknown', { what: 'action' })), { status: 404 });
 	const who = await whoAsks(event.cookies);
 	const refusal = await refusalOf(event, who);
 	if (refusal) return refusal;
@@ -117,7 +117,7 @@ async function answerRead(
 	return onNetwork() ? forOneBrowser(response) : response;
 }
 
-const FOREIGN = told(message('server.foreign'));
+const FOREIGN = described(message('server.foreign'));
 
 /** Reads a body up to its limit before anything else does; the answer where it is refused. */
 async function takeBody(event: RequestEvent): Promise<Response | { done: () => void }> {
@@ -125,7 +125,8 @@ async function takeBody(event: RequestEvent): Promise<Response | { done: () => v
 	if (request.method === 'GET' || request.method === 'HEAD') return { done: () => undefined };
 	const asked = { route: route.id, method: request.method, url, list: params.list };
 	const read = await bodyWithin(request, bodyLimitOf(asked));
-	if (!read.ok) return answerNo(request, REFUSED[read.why].status, told(REFUSED[read.why].says));
+	if (!read.ok)
+		return answerNo(request, REFUSED[read.why].status, described(REFUSED[read.why].says));
 	event.request = read.request;
 	event.locals.sent = read.sent ?? null;
 	return read;
@@ -171,13 +172,13 @@ const namesNoAction = ({ searchParams }: URL) =>
 	);
 
 export const handleError: HandleServerError = ({ error, event, status, message: text }) => {
-	if (status === 404) return told(message('server.unknown', { what: 'page' }));
+	if (status === 404) return described(message('server.unknown', { what: 'page' }));
 	// What the framework itself did not understand: a method, an action, a body that is none of its own.
 	if (status < 500) return { message: text };
 	const { request, route } = event;
 	log.error({ err: error, request: requestId(request), route: route.id, status }, text);
 	return {
-		...told(message('server.failed')),
+		...described(message('server.failed')),
 		advice: tell(message('server.failed-advice'))
 	};
 };

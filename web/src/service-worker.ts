@@ -41,9 +41,9 @@ worker.addEventListener('fetch', (event) => {
 });
 
 const isPage = ({ pathname }: URL) =>
-	pathname === '/' || pathname === '/sums' || /^\/jobs\/[0-9a-f-]{36}/.test(pathname);
+	pathname === '/' || pathname === '/calculators' || /^\/jobs\/[0-9a-f-]{36}/.test(pathname);
 /** A round goes on whatever is away; other pages say that the database is. */
-const goesOn = ({ pathname }: URL) => pathname === '/sums' || pathname.includes('/round');
+const goesOn = ({ pathname }: URL) => pathname === '/calculators' || pathname.includes('/round');
 
 async function program(request: Request): Promise<Response> {
 	return (await caches.match(request, { cacheName: PROGRAM })) ?? fetch(request);
@@ -51,8 +51,8 @@ async function program(request: Request): Promise<Response> {
 
 async function page(request: Request, url: URL): Promise<Response> {
 	const cache = await caches.open(PAGES);
-	// The sums are one page, whatever stands in its address.
-	const address = url.pathname === '/sums' ? url.origin + url.pathname : url.href;
+	// The calculators are one page, whatever stands in its address.
+	const address = url.pathname === '/calculators' ? url.origin + url.pathname : url.href;
 	const kept = () => cache.match(address);
 	try {
 		const answer = await fetch(request);

@@ -49,11 +49,11 @@ import type {
 	StepCode,
 	TargetMethod,
 	AsFound,
-	ValveSeen,
+	ValveInspection,
 	ValveTip,
-	SumCode,
-	SumFieldKey,
-	SumResultKey,
+	CalculatorCode,
+	CalculatorFieldKey,
+	CalculatorResultKey,
 	Train,
 	Trial,
 	Trust,
@@ -138,13 +138,13 @@ export interface Labels {
 	readonly workLocation: Of<NonNullable<Setup['workLocation']>>;
 	readonly camAt: Of<NonNullable<Setup['camAt']>>;
 	readonly note: Of<NonNullable<Job['notes'][number]['about']>>;
-	readonly condition: Of<ValveSeen['condition']>;
-	readonly tipSeen: Of<ValveSeen['tip']>;
-	readonly grooveSeen: Of<ValveSeen['groove']>;
-	readonly stemSeen: Of<ValveSeen['stem']>;
-	readonly seatMark: Of<ValveSeen['seatMark']>;
+	readonly condition: Of<ValveInspection['condition']>;
+	readonly tipSeen: Of<ValveInspection['tip']>;
+	readonly grooveSeen: Of<ValveInspection['groove']>;
+	readonly stemSeen: Of<ValveInspection['stem']>;
+	readonly seatMark: Of<ValveInspection['seatMark']>;
 	readonly sealFound: Of<NonNullable<AsFound['seal']>>;
-	readonly contact: Of<NonNullable<ValveSeen['contact']>>;
+	readonly contact: Of<NonNullable<ValveInspection['contact']>>;
 	readonly pistonMethod: Of<'clay' | 'indicator'>;
 	readonly noBind: Of<Extract<BindFound, { type: 'none' }>['why']>;
 	readonly match: Of<Match['fits']>;
@@ -169,10 +169,10 @@ export interface Labels {
 		| 'page'
 		| 'action'
 	>;
-	/** Quick sums, what they ask for, and what they answer. */
-	readonly sum: Of<SumCode>;
-	readonly sumField: Of<SumFieldKey>;
-	readonly sumResult: Of<SumResultKey>;
+	/** Calculators, what they ask for, and what they answer. */
+	readonly calculator: Of<CalculatorCode>;
+	readonly calculatorField: Of<CalculatorFieldKey>;
+	readonly calculatorResult: Of<CalculatorResultKey>;
 	/** What a load or a margin stands on. */
 	readonly trust: Of<Trust>;
 	/** Which jobs a list holds. */

@@ -104,11 +104,11 @@ export const nextStep = (way: readonly Step[], done: Done): Step | null =>
  * all of them. A step with another shim, part or spring is another step.
  */
 export function alike(step: Step, steps: readonly Step[], done: Done): Step[] {
-	const said = wordsOf(step);
+	const described = wordsOf(step);
 	return steps.filter(
 		(one) =>
 			one.step === step.step &&
-			wordsOf(one) === said &&
+			wordsOf(one) === described &&
 			!one.counts &&
 			!done.has(one.key) &&
 			firstMissingPrerequisite(one, steps, done) === null

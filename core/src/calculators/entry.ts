@@ -11,9 +11,9 @@ import {
 	withUnit,
 	type Units
 } from '../foundation/units/index.ts';
-import type { SumDimension } from './sum.ts';
+import type { CalculatorDimension } from './calculator.ts';
 
-export type SumEntry =
+export type CalculatorEntry =
 	| {
 			readonly ok: true;
 			/** In its SI unit. */
@@ -29,7 +29,7 @@ export const KPA_PER_UNIT = { bar: 100, psi: 6.894757, kPa: 1 } as const;
 type PressureUnit = keyof typeof KPA_PER_UNIT;
 export const pressureUnit = ({ length }: Units): PressureUnit => (length === 'in' ? 'psi' : 'bar');
 /** Units accepted after a figure, by dimension; lengths, loads and rates are read elsewhere. */
-const SUFFIX: Readonly<Partial<Record<SumDimension, RegExp>>> = {
+const SUFFIX: Readonly<Partial<Record<CalculatorDimension, RegExp>>> = {
 	volume: /\s*(cc|cm3|cm³|ml)$/i,
 	pressure: /\s*(bar|psi|kpa)$/i,
 	degrees: /\s*°$/
@@ -44,7 +44,11 @@ const NO_UNIT = /(?!)/;
  * @returns the figure in its SI unit, or what is wrong with it
  * @example readSumEntry('1150', 'length', INCH_POUND) // 29.21 mm, '1.150 in'
  */
-export function readSumEntry(typed: string, dimension: SumDimension, units: Units): SumEntry {
+export function readSumEntry(
+	typed: string,
+	dimension: CalculatorDimension,
+	units: Units
+): CalculatorEntry {
 	const text = typed.trim();
 	if (dimension === 'length') {
 		const entry = readSignedEntry(text, units.length);

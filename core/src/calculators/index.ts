@@ -1,3 +1,3 @@
 export * from './entry.ts';
-export * from './sum.ts';
-export * from './sums.ts';
+export * from './calculator.ts';
+export * from './calculators.ts';

@@ -1,5 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { onNetwork } from '$lib/server/access/network';
 import { noteAct } from '$lib/server/access/sign-in';
 import { jobQueryOf } from '$lib/job/list';

@@ -543,7 +543,7 @@ export const labels: Labels = {
 		station: 'station',
 		page: 'page'
 	},
-	sum: {
+	calculator: {
 		'aim-height': 'height to aim for',
 		shim: 'what to shim',
 		'load-at': 'load at another height',
@@ -563,7 +563,7 @@ export const labels: Labels = {
 		length: 'inches and millimetres',
 		load: 'pounds, newtons, kilograms of force'
 	},
-	sumField: {
+	calculatorField: {
 		bind: 'coil bind',
 		lift: 'valve lift',
 		cushion: 'cushion',
@@ -602,7 +602,7 @@ export const labels: Labels = {
 		pressure: 'pressure',
 		length: 'length'
 	},
-	sumResult: {
+	calculatorResult: {
 		height: 'height',
 		shim: 'shim',
 		stock: 'from stock sizes',

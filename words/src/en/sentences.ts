@@ -724,10 +724,11 @@ export const sentences: Sentences = {
 	'stage.all-fit': 'all fit',
 	'stage.no-spring': 'no spring',
 
-	// Quick sums
+	// Calculators
 	'sum.no-spring': 'The load must grow as the spring is pressed shorter.',
-	'sum.not-negative': ({ field }) => `${capital(labels.sumField[field])} cannot be below zero.`,
-	'sum.above-zero': ({ field }) => `${capital(labels.sumField[field])} must be above zero.`,
+	'sum.not-negative': ({ field }) =>
+		`${capital(labels.calculatorField[field])} cannot be below zero.`,
+	'sum.above-zero': ({ field }) => `${capital(labels.calculatorField[field])} must be above zero.`,
 	'sum.one-height': 'Two loads at one height give no rate.',
 	'sum.too-tall': 'It is shorter than wanted already: no shim makes it taller.',
 	'sum.no-room': 'There is no room left.',

@@ -7,29 +7,29 @@
 /** Standard deviations in one median absolute deviation of normally spread values. */
 const MAD_TO_SIGMA = 1.4826;
 
-export interface Middle {
+export interface MedianBand {
 	readonly median: number;
 	/** A value further than this from the median stands apart. */
 	readonly reach: number;
 }
 
 /**
- * The median and the reach `max(least, factor × scaled median absolute
- * deviation)` of a set of values, all in one unit, never wider than `most`: a
+ * The median and the reach `max(min, factor × scaled median absolute
+ * deviation)` of a set of values, all in one unit, never wider than `max`: a
  * band that two odd values have widened would hide both.
  *
  * @returns null for fewer than four values: three cannot say which one is odd
  */
-export function middleOf(
+export function medianBand(
 	values: readonly number[],
 	min: number,
 	factor: number,
 	max = Number.POSITIVE_INFINITY
-): Middle | null {
+): MedianBand | null {
 	if (values.length < 4) return null;
-	const middle = median(values);
-	const spread = MAD_TO_SIGMA * median(values.map((value) => Math.abs(value - middle)));
-	return { median: middle, reach: Math.max(min, Math.min(max, factor * spread)) };
+	const center = median(values);
+	const spread = MAD_TO_SIGMA * median(values.map((value) => Math.abs(value - center)));
+	return { median: center, reach: Math.max(min, Math.min(max, factor * spread)) };
 }
 
 /** The middle value, or the mean of the two middle ones; NaN for an empty list. */

@@ -4,7 +4,7 @@ import { coilBindMargin, sealClearance } from '../../sheet/clearance/index.ts';
 import { inches, mm } from '../units/index.ts';
 import { headsOf, stationsOf, type Layout } from './layout.ts';
 import { walk } from './order.ts';
-import { median, middleOf } from './outlier.ts';
+import { median, medianBand } from './outlier.ts';
 import { bareHeight, innerHeight, installedHeight, sealGap, type InPlace } from './stack.ts';
 
 const nothing: InPlace = {
@@ -89,20 +89,20 @@ describe('standing apart', () => {
 	});
 
 	it('reaches at least the least, and 3.5 scaled deviations otherwise', () => {
-		expect(middleOf([10, 10, 10, 10.1], 0.25, 3.5)).toEqual({ median: 10, reach: 0.25 });
+		expect(medianBand([10, 10, 10, 10.1], 0.25, 3.5)).toEqual({ median: 10, reach: 0.25 });
 		// deviations from 11.5: 1.5 0.5 0.5 1.5, median 1, × 1.4826 × 3.5 = 5.1891
-		const middle = middleOf([10, 11, 12, 13], 0.25, 3.5)!;
+		const middle = medianBand([10, 11, 12, 13], 0.25, 3.5)!;
 		expect(middle.reach).toBeCloseTo(5.1891, 6);
 	});
 
 	it('says nothing of three: none of them can be the odd one', () => {
-		expect(middleOf([1, 2, 30], 0.25, 3.5)).toBeNull();
+		expect(medianBand([1, 2, 30], 0.25, 3.5)).toBeNull();
 	});
 	it('is never so wide that two odd ones among four hide each other', () => {
 		// deviations 0.5, 0.5, 1, 1: scaled 1.11, × 3.5 = 3.9 without a limit
-		const middle = middleOf([10, 10, 12, 13], 0.25, 3.5, 0.6)!;
+		const middle = medianBand([10, 10, 12, 13], 0.25, 3.5, 0.6)!;
 		expect(middle.reach).toBe(0.6);
-		expect(middleOf([10, 10.1, 9.9, 10], 0.25, 3.5, 0.6)!.reach).toBeCloseTo(0.259, 2);
+		expect(medianBand([10, 10.1, 9.9, 10], 0.25, 3.5, 0.6)!.reach).toBeCloseTo(0.259, 2);
 	});
 });
 

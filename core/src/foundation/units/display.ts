@@ -47,8 +47,7 @@ export function showLength(length: Millimetres, units: Units, resolution?: Milli
 	let decimals = decimalsFor(units, resolution);
 	const max = decimals + 2;
 	const isNothing = Math.abs(length) < COMPARISON_STEP.length / 2;
-	while (!isNothing && decimals < max && Number(fixed(Math.abs(value), decimals)) === 0)
-		decimals++;
+	while (!isNothing && decimals < max && Number(fixed(Math.abs(value), decimals)) === 0) decimals++;
 	return fixed(value, decimals);
 }
 
@@ -59,7 +58,7 @@ export function showLength(length: Millimetres, units: Units, resolution?: Milli
  * @param resolution of the gauge in mm: a finer one than usual shows a digit more
  * @returns the first of them, in the reader's unit, without its name
  */
-export function showLengthBeside(
+export function showLengthInBoth(
 	length: Millimetres,
 	other: Millimetres,
 	units: Units,

@@ -5,7 +5,7 @@ import {
 	lengthText,
 	METRIC,
 	showLength,
-	showLengthBeside,
+	showLengthInBoth,
 	showLoad,
 	showRate
 } from './display.ts';
@@ -197,9 +197,9 @@ describe('figures as shown', () => {
 
 	it('tells a margin from its floor with a digit more where they would read alike', () => {
 		const floor = inches(0.05);
-		expect(showLengthBeside(inches(0.0498), floor, INCH_POUND)).toBe('0.0498');
-		expect(showLengthBeside(inches(0.049), floor, INCH_POUND)).toBe('0.049');
-		expect(showLengthBeside(floor, floor, INCH_POUND)).toBe('0.050');
+		expect(showLengthInBoth(inches(0.0498), floor, INCH_POUND)).toBe('0.0498');
+		expect(showLengthInBoth(inches(0.049), floor, INCH_POUND)).toBe('0.049');
+		expect(showLengthInBoth(floor, floor, INCH_POUND)).toBe('0.050');
 	});
 
 	it('shows loads and rates in every unit', () => {

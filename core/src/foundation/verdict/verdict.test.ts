@@ -59,9 +59,11 @@ describe('a verdict', () => {
 			message('figure.unconfirmed', { source: 'recalled', of: null })
 		);
 		const lift = { of: 'lift', source: 'customer' } as const;
-		const told = against(0.08, 0, ['measured', lift]);
-		expect(told.remedy).toEqual(message('figure.unconfirmed', { source: 'customer', of: 'lift' }));
-		expect(told.sources).toEqual(['measured', 'customer']);
+		const described = against(0.08, 0, ['measured', lift]);
+		expect(described.remedy).toEqual(
+			message('figure.unconfirmed', { source: 'customer', of: 'lift' })
+		);
+		expect(described.sources).toEqual(['measured', 'customer']);
 		expect(against(0.04, 0, ['customer']).state).toBe('stop');
 	});
 

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { assemblyOf, lockHalves } from '../../assembly/index.ts';
 import { evaluate } from '../../sheet/evaluation/index.ts';
-import { furthest, lackingFor, standingOf, wholeJob } from '../../signing/scope/index.ts';
+import { furthest, lackingFor, scopeStatus, wholeJob } from '../../signing/scope/index.ts';
 import { stagesOf } from '../../signing/stages/index.ts';
 import { isAtHand, stationsAtHand } from './at-hand.ts';
 import { readJob } from './file.ts';
@@ -34,7 +34,7 @@ describe('one valve at hand', () => {
 		const scope = wholeJob(job, 'measured');
 		expect(scope.stations).toEqual(['3I']);
 		expect(lackingFor(job, sheet, scope)).toEqual([]);
-		expect(standingOf(job, sheet, scope).items.some(({ place }) => place === '4E')).toBe(false);
+		expect(scopeStatus(job, sheet, scope).items.some(({ place }) => place === '4E')).toBe(false);
 		expect(furthest(six, sheet)).toBeNull();
 	});
 	it('claims no assembly of a valve that nobody touched', () => {

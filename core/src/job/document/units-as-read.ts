@@ -25,9 +25,11 @@ export function unitsAsRead({ readings, setup }: Job): Units {
 	const given = kinds.flatMap(({ lift }) =>
 		lift ? [unitOf(lift.type === 'valve' ? lift.valve : lift.lobe)] : []
 	);
-	const told = lengths.length > 0 ? lengths : given;
+	const lengthsGiven = lengths.length > 0 ? lengths : given;
 	const length =
-		told.filter((unit) => unit === 'mm').length * 2 > told.length ? ('mm' as const) : 'in';
+		lengthsGiven.filter((unit) => unit === 'mm').length * 2 > lengthsGiven.length
+			? ('mm' as const)
+			: 'in';
 	const load = [...texts, ...kinds.flatMap(({ spring }) => spring?.seat.load ?? [])]
 		.map((text) => LOAD.exec(text)?.[1] as LoadUnit | undefined)
 		.find((unit) => unit !== undefined);

@@ -12,7 +12,7 @@ export const SEAT_MARKS = ['even', 'narrow', 'wide', 'uneven', 'pitted'] as cons
 /** What sat on the guides when a head came apart. */
 export const SEALS_FOUND = ['none', 'positive', 'umbrella', 'o-ring'] as const;
 
-export interface ValveSeen {
+export interface ValveInspection {
 	readonly condition: 'new' | 'reused';
 	readonly tip: (typeof TIPS_SEEN)[number];
 	readonly groove: (typeof GROOVES_SEEN)[number];
@@ -58,7 +58,7 @@ export interface InspectionFinding {
  *
  * @example inspectionFindings({ condition: 'reused', tip: 'battered', … })[0].state // 'stop'
  */
-export function inspectionFindings(valve: ValveSeen): readonly InspectionFinding[] {
+export function inspectionFindings(valve: ValveInspection): readonly InspectionFinding[] {
 	return (['tip', 'groove', 'stem', 'seatMark', 'contact'] as const).flatMap(
 		(place): InspectionFinding[] => {
 			const mark = `${place}.${valve[place]}`;

@@ -116,7 +116,7 @@ export function suggestShims(question: ShimQuestion): ShimAnswer {
 	return { type: 'fit', shims: best.shims, height: best.height };
 }
 
-/** Every stack of at most `most` shims that the stock can make, thickest first, the empty one included. */
+/** Every stack of at most `max` shims that the stock can make, thickest first, the empty one included. */
 export function stacks<S extends ShimStock>(stock: readonly S[], max: number): readonly S[][] {
 	const sizes = stock
 		.filter((size) => size.count > 0)

@@ -28,7 +28,7 @@ interface Way<C> {
  *
  * @param problem without springs to place
  * @param columns choices, and their reduced costs beside them
- * @param most ways kept at one station before giving up
+ * @param max ways kept at one station before giving up
  */
 export function cheapestNear<C extends Choice>(
 	problem: Problem,

@@ -23,11 +23,11 @@ export function isShort(
 	for (const choice of choices) {
 		const takes = parts.map((part) => takenOf(choice, part));
 		const own = min[choice.station]!;
-		const sums = new Float64Array(groups);
+		const calculators = new Float64Array(groups);
 		for (let group = 1; group < groups; group++) {
 			const lowest = 31 - Math.clz32(group & -group);
-			sums[group] = sums[group & (group - 1)]! + takes[lowest]!;
-			if (sums[group]! < own[group]!) own[group] = sums[group]!;
+			calculators[group] = calculators[group & (group - 1)]! + takes[lowest]!;
+			if (calculators[group]! < own[group]!) own[group] = calculators[group]!;
 		}
 	}
 	for (let group = 1; group < groups; group++) {

@@ -5,7 +5,7 @@
  */
 import { lengthOf, type Millimetres } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
-import { KINDS, middleOf, type Kind, type Middle } from '../../foundation/station/index.ts';
+import { KINDS, medianBand, type Kind, type MedianBand } from '../../foundation/station/index.ts';
 import { worst, type State } from '../../foundation/verdict/index.ts';
 import {
 	currentReadings,
@@ -21,7 +21,7 @@ import {
 	forgottenOn,
 	headsApart,
 	heightsRead,
-	inspectedMiddles,
+	inspectedMedians,
 	jobLimits,
 	kindSheet,
 	pocketsCut,
@@ -54,14 +54,14 @@ declare module '../../foundation/message/message.ts' {
  * @returns the sheet; what is not known is "not measured" in it, never left out
  */
 export function evaluate(job: Job): Sheet {
-	const standing = currentReadings(job);
+	const current = currentReadings(job);
 	const shared = jobLimits(job);
-	const heights = heightsRead(job, standing, shared.repeats);
+	const heights = heightsRead(job, current, shared.repeats);
 	const seen = newestInspections(job);
 	const checks = checksInForceOf(job);
 	const partsAt = partsByStation(job);
-	const inspected = inspectedMiddles(job, standing);
-	const { kinds, kindAt, middles } = kindsOf(job, heights, shared, partsAt);
+	const inspected = inspectedMedians(job, current);
+	const { kinds, kindAt, medianBands } = kindsOf(job, heights, shared, partsAt);
 	const asked = forgottenOn(
 		job,
 		heights,
@@ -76,12 +76,12 @@ export function evaluate(job: Job): Sheet {
 			job,
 			station: entry,
 			parts,
-			standing: standing.get(entry.label)!,
+			current: current.get(entry.label)!,
 			seen: seen.get(entry.label),
 			checks: checks.get(entry.label) ?? NO_CHECKS,
 			kind,
 			shared,
-			middles: inspected,
+			medians: inspected,
 			isAsked: asked.has(entry.head),
 			height: heights.get(entry.label) ?? null
 		});
@@ -92,7 +92,7 @@ export function evaluate(job: Job): Sheet {
 	const fit = findings(fitContexts, job.acceptances);
 	const remarks = [
 		...asked.values(),
-		...headsApart(job, middles, shared),
+		...headsApart(job, medianBands, shared),
 		...pocketsCut(job),
 		...jobRemarks(kinds),
 		...sampledSprings(job),
@@ -135,11 +135,11 @@ function kindsOf(
 		const read = heights.get(label);
 		return read ? [{ kind, head, height: read.value }] : [];
 	});
-	const middles = new Map(
-		job.heads.map(({ id }) => [id, byKind((kind) => middleAmong(bare, shared, kind, id))])
+	const medianBands = new Map(
+		job.heads.map(({ id }) => [id, byKind((kind) => medianAmong(bare, shared, kind, id))])
 	);
 	const kinds = byKind((kind) =>
-		kindSheet(kind, job.setup.kinds[kind], job.setup, middleAmong(bare, shared, kind))
+		kindSheet(kind, job.setup.kinds[kind], job.setup, medianAmong(bare, shared, kind))
 	);
 	// Heads of one engine may stand apart: each valve is held against its own head's.
 	const ofHead = new Map(
@@ -147,7 +147,7 @@ function kindsOf(
 			id,
 			job.heads.length === 1
 				? kinds
-				: byKind((kind) => ({ ...kinds[kind], ...bareFigures(middles.get(id)![kind]) }))
+				: byKind((kind) => ({ ...kinds[kind], ...bareFigures(medianBands.get(id)![kind]) }))
 		])
 	);
 	const kindAt = new Map(
@@ -155,12 +155,12 @@ function kindsOf(
 			const parts = partsAt.get(entry.label)!;
 			const isOwn = parts !== job.setup.kinds[entry.kind];
 			const kind = isOwn
-				? kindSheet(entry.kind, parts, job.setup, middles.get(entry.head)![entry.kind])
+				? kindSheet(entry.kind, parts, job.setup, medianBands.get(entry.head)![entry.kind])
 				: ofHead.get(entry.head)![entry.kind];
 			return [entry.label, kind] as const;
 		})
 	);
-	return { kinds, kindAt, middles };
+	return { kinds, kindAt, medianBands };
 }
 
 /** At how many stations each quantity was read. */
@@ -200,13 +200,13 @@ interface BareHeight {
 }
 
 /** The middle of a kind's bare heights, of one head or of all. */
-const middleAmong = (
+const medianAmong = (
 	heights: readonly BareHeight[],
 	{ limits }: JobLimits,
 	kind: Kind,
 	head?: string
-): Middle | null =>
-	middleOf(
+): MedianBand | null =>
+	medianBand(
 		heights
 			.filter((one) => one.kind === kind && (head === undefined || one.head === head))
 			.map(({ height }) => height),

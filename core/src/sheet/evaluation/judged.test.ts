@@ -30,7 +30,7 @@ beforeEach(() => {
 const person = () => job.people[0]!.id;
 const at = (label: string, of: Job = job): StationSheet =>
 	evaluate(of).stations.find((station) => station.label === label)!;
-const said = (label: string) => at(label).remarks.map(({ text }) => keyOf(text));
+const described = (label: string) => at(label).remarks.map(({ text }) => keyOf(text));
 const shown = (length: number | null | undefined) => showLength(mm(length!), INCH_POUND);
 function read(
 	label: string,
@@ -151,7 +151,7 @@ describe('retainer-to-seal', () => {
 		const { groundOff: _, ...unsaid } = inPlace;
 		read('1I', 'seal-gap', '0.620 in', { inPlace: unsaid, at: '2026-11-20T10:00:00.000Z' });
 		expect(clearance()).toBe('0.080');
-		expect(said('1I').join()).toMatch(/seal\.ground-unknown/);
+		expect(described('1I').join()).toMatch(/seal\.ground-unknown/);
 	});
 	it('a round writes down which retainer, seal and cap stood there', () => {
 		const entry = job.stations.find(({ label }) => label === '1I')!;
@@ -213,7 +213,9 @@ describe('work on the head', () => {
 		expect(after.checks.vacuum).not.toBeNull();
 		expect(after.figures.lash!.state).toBe('not-measured');
 		expect(after.figures.height.figure).not.toBeNull();
-		expect(said('1I').join()).toContain('check.stale {"what":"piston-to-valve","work":"deck-cut"}');
+		expect(described('1I').join()).toContain(
+			'check.stale {"what":"piston-to-valve","work":"deck-cut"}'
+		);
 		// Taken back with a reason, everything counts again.
 		done('deck-cut', { withdraws: cut.id, note: 'another head' });
 		expect(at('1I').figures.piston!.state).toBe('clear');
@@ -258,7 +260,7 @@ describe('work on the head', () => {
 			at: '2026-11-20T08:00:00Z'
 		});
 		done('guides');
-		expect(said('1I').join()).toContain('inspection.stale {"work":"guides"}');
+		expect(described('1I').join()).toContain('inspection.stale {"work":"guides"}');
 	});
 });
 
@@ -338,7 +340,7 @@ describe('a tested spring', () => {
 		expect(figures.seatLoad.state).toBe('watch');
 		expect(figures.openLoad.state).toBe('watch');
 		expect(figures.loss!.state).toBe('stop');
-		expect(said('1I').join()).toMatch(/spring\.lost-load .*"part":0\.3\b/);
+		expect(described('1I').join()).toMatch(/spring\.lost-load .*"part":0\.3\b/);
 		expect(
 			openItems(job, evaluate(job)).some(({ key, place }) => place === '1I' && key.includes('loss'))
 		).toBe(true);
@@ -416,7 +418,7 @@ describe('a tested spring', () => {
 		job.setup.cardBeyondTested = true;
 		expect(at('1I').figures.openLoad.figure).not.toBeNull();
 		expect(at('1I').figures.openLoad.sources).toEqual(expect.arrayContaining(['tested', 'card']));
-		expect(said('1I').join()).toMatch(/spring\.card-line-at/);
+		expect(described('1I').join()).toMatch(/spring\.card-line-at/);
 	});
 	it('its bind’s own uncertainty enters the margin, and a lift’s', () => {
 		test(0.98);
@@ -430,7 +432,7 @@ describe('a tested spring', () => {
 		job.setup.kinds.intake.spring!.tested = { ...tested, bind, bindUncertainty: '0.30 mm' };
 		expect(at('1I').figures.bindMargin.state).toBe('inconclusive');
 		expect(at('1I').figures.bindMargin.uncertainty).toBeGreaterThan(0.3);
-		expect(said('1I').join()).toMatch(/bind-margin\.inconclusive \{"remeasure":"bind"\}/);
+		expect(described('1I').join()).toMatch(/bind-margin\.inconclusive \{"remeasure":"bind"\}/);
 		job.setup.kinds.intake.spring!.tested = { ...tested, bind };
 		job.setup.kinds.intake.lift = { ...job.setup.kinds.intake.lift!, uncertainty: '0.4 mm' };
 		expect(at('1I').figures.bindMargin.uncertainty).toBeGreaterThan(0.4);
@@ -458,7 +460,9 @@ describe('a remembered or told figure', () => {
 		expect(at('1I').figures.height.state).toBe('clear');
 		spring.source = 'recalled';
 		expect(at('1I').figures.height.state).toBe('watch');
-		expect(said('1I').join()).toMatch(/figure\.unconfirmed \{"source":"recalled","of":"target"\}/);
+		expect(described('1I').join()).toMatch(
+			/figure\.unconfirmed \{"source":"recalled","of":"target"\}/
+		);
 		expect(at('1I').figures.bindMargin.state).toBe('watch');
 		// Tested points do not make a remembered bind a tested one.
 		const { line } = evaluate(job).kinds.intake;
@@ -506,7 +510,7 @@ describe('a whole head', () => {
 			'head.read-tall {"head":"head","valves":12,"by":1.524,"part":"locator"}'
 		);
 		expect(evaluate(job).stations.every(({ shim }) => shim === null)).toBe(true);
-		expect(said('1I').join()).toMatch(/height\.answer-first/);
+		expect(described('1I').join()).toMatch(/height\.answer-first/);
 		job.decisions.push({
 			id: crypto.randomUUID(),
 			subject: forgottenSubject('A', 'locator'),

@@ -6,7 +6,7 @@ import { newtons, type Newtons } from '../../foundation/units/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import type { Verdict } from '../../foundation/verdict/index.ts';
 import { figure } from './figure.ts';
-import { middleKey } from './inspected-limits.ts';
+import { medianKey } from './inspected-limits.ts';
 import { band, judgedOr } from './judging.ts';
 import type { StationRead } from './read.ts';
 import { seatLoad } from './seat-load.ts';
@@ -44,10 +44,10 @@ export const headLoad = figure({
 function judged(station: StationRead): Verdict<Newtons> | null {
 	const load = station.read.headLoad?.value ?? null;
 	if (load === null) return null;
-	const { kind, middles, shared } = station;
+	const { kind, medians, shared } = station;
 	const atHeight = seatLoad.verdict(station).figure;
 	const expected = atHeight ?? wantedLoad(station, 'seat-load', kind.target.height);
-	const median = middles.get(middleKey('on-head-load', station.station.kind));
+	const median = medians.get(medianKey('on-head-load', station.station.kind));
 	const part = shared.limits.loadTolerance;
 	return judgedOr(message('need.seat-load'), load, {
 		dimension: 'load',

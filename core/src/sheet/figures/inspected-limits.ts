@@ -26,14 +26,14 @@ type RangeTexts = Partial<
 	Record<InspectedFigure, { readonly [end in keyof Range]?: string | undefined } | undefined>
 >;
 /** The middle of what was read of a quantity on a kind of valves, by {@link middleKey}. */
-export type InspectedMiddles = ReadonlyMap<string, number>;
+export type InspectedMedians = ReadonlyMap<string, number>;
 
 /** Held against the middle of their kind: what an inspection measures, and loads on the head. */
 const AMONG_THEIR_KIND: readonly Quantity[] = [...INSPECTED, 'on-head-load'];
 /** Fewer cannot say which of them is odd. */
 const MIN_FOR_MEDIAN = 3;
 /** What a middle goes by: a chamber's is that of all, a valve's that of its kind. */
-export const middleKey = (quantity: Quantity, kind: Kind) =>
+export const medianKey = (quantity: Quantity, kind: Kind) =>
 	isByCylinder(quantity) ? quantity : `${quantity} ${kind}`;
 
 /** The limits of an inspection as figures, in mm or cubic centimetres. */
@@ -54,17 +54,17 @@ const rangesOf = (ranges: RangeTexts) =>
 	) as Record<Inspected, Range>;
 
 /** The middles of all that was read on valves, seats and chambers; none of what was read on fewer than three. */
-export function inspectedMiddles(
+export function inspectedMedians(
 	{ stations }: Job,
-	standing: ReadonlyMap<string, CurrentReadings>
-): InspectedMiddles {
+	current: ReadonlyMap<string, CurrentReadings>
+): InspectedMedians {
 	const read = new Map<string, number[]>();
 	for (const { label, kind } of stations) {
-		const own = standing.get(label)!;
+		const own = current.get(label)!;
 		for (const quantity of AMONG_THEIR_KIND) {
 			const [newest] = own[quantity];
 			if (!newest) continue;
-			const key = middleKey(quantity, kind);
+			const key = medianKey(quantity, kind);
 			read.set(key, [...(read.get(key) ?? []), trueFigure(newest)]);
 		}
 	}

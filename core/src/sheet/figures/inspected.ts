@@ -7,7 +7,7 @@ import { message } from '../../foundation/message/index.ts';
 import { meanOfRepeats, readAs, trueFigure, type Inspected } from '../../job/document/index.ts';
 import { judge, type Limit, type Verdict } from '../../foundation/verdict/index.ts';
 import { figure } from './figure.ts';
-import { middleKey } from './inspected-limits.ts';
+import { medianKey } from './inspected-limits.ts';
 import type { StationRead } from './read.ts';
 
 declare module '../../foundation/message/message.ts' {
@@ -45,7 +45,7 @@ const inspected = (quantity: Inspected) =>
 	});
 
 function judged(quantity: Inspected, at: StationRead): Verdict<Figured> | null {
-	const readings = at.standing[quantity];
+	const readings = at.current[quantity];
 	if (readings.length === 0) return null;
 	const read = meanOfRepeats(readings, (one) => trueFigure(one) as Figured, at.shared.repeats)!;
 	return judge<Figured>(read.value, {
@@ -58,7 +58,7 @@ function judged(quantity: Inspected, at: StationRead): Verdict<Figured> | null {
 			if (state === 'inconclusive') return message('inspected.inconclusive', { quantity });
 			const way = limit.side === 'floor' ? 'under' : 'over';
 			const isApart = limit.code === 'inspected-apart';
-			const from = isApart ? at.middles.get(middleKey(quantity, at.station.kind))! : limit.at;
+			const from = isApart ? at.medians.get(medianKey(quantity, at.station.kind))! : limit.at;
 			return message(isApart ? 'inspected.apart' : 'inspected.beyond', {
 				quantity,
 				by: Math.abs(read.value - from),
@@ -71,10 +71,10 @@ function judged(quantity: Inspected, at: StationRead): Verdict<Figured> | null {
 /** Worn beyond what the shop allows stops; standing apart from its kind is to be looked at. */
 function limitsOf(
 	quantity: Inspected,
-	{ station, shared, middles }: StationRead
+	{ station, shared, medians }: StationRead
 ): InspectedLimit[] {
 	const { min, max, apart } = shared.inspected[station.kind][quantity];
-	const middle = middles.get(middleKey(quantity, station.kind));
+	const median = medians.get(medianKey(quantity, station.kind));
 	const limits: InspectedLimit[] = [];
 	const add = (code: InspectedLimit['code'], side: InspectedLimit['side'], at: number) =>
 		limits.push({
@@ -85,9 +85,9 @@ function limitsOf(
 		});
 	if (min !== null) add('inspected-least', 'floor', min);
 	if (max !== null) add('inspected-most', 'ceiling', max);
-	if (apart !== null && middle !== undefined) {
-		add('inspected-apart', 'floor', middle - apart);
-		add('inspected-apart', 'ceiling', middle + apart);
+	if (apart !== null && median !== undefined) {
+		add('inspected-apart', 'floor', median - apart);
+		add('inspected-apart', 'ceiling', median + apart);
 	}
 	return limits;
 }

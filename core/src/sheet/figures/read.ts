@@ -27,7 +27,7 @@ import {
 	rockerClearanceForBuild,
 	tipHeightForBuild
 } from './adjust-to-build.ts';
-import type { InspectedMiddles } from './inspected-limits.ts';
+import type { InspectedMedians } from './inspected-limits.ts';
 import type { JobLimits } from './job-limits.ts';
 import type { KindSheet, ShimAdvice } from './kind.ts';
 import { shimAdvice, shimRoomOf } from './shim-advice.ts';
@@ -37,14 +37,14 @@ export interface StationQuestion {
 	readonly station: StationEntry;
 	/** What stands here: the kind's parts, or the station's own. */
 	readonly parts: KindSetup;
-	readonly standing: CurrentReadings;
+	readonly current: CurrentReadings;
 	readonly seen: Inspection | undefined;
 	readonly checks: StationChecks;
 	/** What stations with these parts have in common. */
 	readonly kind: KindSheet;
 	readonly shared: JobLimits;
 	/** What stands in the middle of each quantity of an inspection. */
-	readonly middles: InspectedMiddles;
+	readonly medians: InspectedMedians;
 	/** Its bare height, as read. */
 	readonly height: RepeatMean | null;
 	/** Whether it is open if a part was forgotten on this whole head: nothing is advised until somebody says. */
@@ -86,7 +86,7 @@ export interface StationRead extends Omit<StationQuestion, 'height'> {
 
 /** Makes all readings of a station to its build. */
 export function stationRead(question: StationQuestion): StationRead {
-	const { job, station, parts, standing, seen, checks, kind, shared, middles, isAsked } = question;
+	const { job, station, parts, current, seen, checks, kind, shared, medians, isAsked } = question;
 	const { height: heightTaken } = question;
 	const { repeats } = shared;
 	const lockOffset = lengthOf(station.lockOffset ?? parts.locks?.offset ?? '0 mm');
@@ -100,31 +100,31 @@ export function stationRead(question: StationQuestion): StationRead {
 	const read = {
 		height: heightTaken,
 		gap: meanOfRepeats(
-			standing['seal-gap'],
+			current['seal-gap'],
 			(one) => sealGapForBuild(one, lockOffset, parts),
 			repeats
 		),
 		gapAtLift: meanOfRepeats(
-			standing['seal-gap-at-lift'],
+			current['seal-gap-at-lift'],
 			(one) => sealGapAtLiftForBuild(one, lockOffset, parts, pumpUp),
 			repeats
 		),
 		tip: meanOfRepeats(
-			standing['tip-height'],
+			current['tip-height'],
 			(one) => tipHeightForBuild(one, lockOffset, parts),
 			repeats
 		),
 		rockers: ROCKER_GAPS.map((quantity) =>
 			meanOfRepeats(
-				standing[quantity],
+				current[quantity],
 				(one) => rockerClearanceForBuild(one, lockOffset, parts),
 				repeats
 			)
 		),
-		headLoad: meanOfRepeats(standing['on-head-load'], (one) => newtons(trueFigure(one)), repeats),
-		lash: meanOfRepeats(standing.lash, lengthRead, repeats),
-		built: meanOfRepeats(standing['built-height'], lengthRead, repeats),
-		preload: meanOfRepeats(standing.preload, lengthRead, repeats)
+		headLoad: meanOfRepeats(current['on-head-load'], (one) => newtons(trueFigure(one)), repeats),
+		lash: meanOfRepeats(current.lash, lengthRead, repeats),
+		built: meanOfRepeats(current['built-height'], lengthRead, repeats),
+		preload: meanOfRepeats(current.preload, lengthRead, repeats)
 	};
 	const bare = heightTaken?.value ?? null;
 	const stack = { locator: build.locator, lockOffset, retainerLanding };
@@ -135,12 +135,12 @@ export function stationRead(question: StationQuestion): StationRead {
 		job,
 		station,
 		parts,
-		standing,
+		current,
 		seen,
 		checks,
 		kind,
 		shared,
-		middles,
+		medians,
 		isAsked,
 		build,
 		pumpUp,

@@ -57,13 +57,13 @@ export function outlierRemedy(
 }
 
 /** Readings of one figure that lie further apart than their gauge can explain. */
-export function disagreements(standing: CurrentReadings): Remark[] {
-	const [newest, before] = standing['installed-height'];
+export function disagreements(current: CurrentReadings): Remark[] {
+	const [newest, before] = current['installed-height'];
 	if (!newest || !before) return [];
 	const apart = Math.abs(bareHeightOf(newest) - bareHeightOf(before));
 	if (apart <= explainedBy([newest, before])) return [];
 	const by = newest.person === before.person ? 'one' : 'two';
-	const ofSet = standing['installed-height'].filter(
+	const ofSet = current['installed-height'].filter(
 		({ set }) => set !== undefined && set === newest.set
 	);
 	const times = Math.max(2, ofSet.length);
@@ -76,8 +76,8 @@ export function disagreements(standing: CurrentReadings): Remark[] {
 }
 
 /** Readings that work on the head has made worthless: each is to be taken again. */
-export function staleReadings(standing: CurrentReadings): Remark[] {
-	return [...standing.stale].map(([quantity, work]) => ({
+export function staleReadings(current: CurrentReadings): Remark[] {
+	return [...current.stale].map(([quantity, work]) => ({
 		state: 'not-measured',
 		text: message('reading.stale', { quantity, work })
 	}));
@@ -97,8 +97,8 @@ export function staleChecks(
 }
 
 /** Readings that only a person can put before or after what was done to the head. */
-export function orderQuestions(standing: CurrentReadings): Remark[] {
-	return standing.open.map(({ reading, work }) => ({
+export function orderQuestions(current: CurrentReadings): Remark[] {
+	return current.open.map(({ reading, work }) => ({
 		state: 'not-measured',
 		about: 'order',
 		asks: orderSubject(reading.id, work.id),
@@ -111,7 +111,7 @@ export function orderQuestions(standing: CurrentReadings): Remark[] {
 }
 
 /** What was seen on a valve, as remarks; none where nobody looked. */
-export function valveSeen(seen: Inspection | undefined): Remark[] {
+export function inspectionRemarks(seen: Inspection | undefined): Remark[] {
 	return seen ? [...inspectionFindings(seen)] : [];
 }
 

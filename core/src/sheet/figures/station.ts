@@ -19,13 +19,13 @@ import {
 	orderQuestions,
 	staleChecks,
 	staleReadings,
-	valveSeen
+	inspectionRemarks
 } from './station-remarks.ts';
 
 /** Works out one station from its standing readings and what its kind has in common. */
 export function stationSheet(question: StationQuestion): StationSheet {
 	const at = stationRead(question);
-	const { station, kind, parts, checks, seen, standing, height, read } = at;
+	const { station, kind, parts, checks, seen, current, height, read } = at;
 	const figures = figuresOf(at);
 	const remarks = remarksOf(at, figures);
 	return {
@@ -51,9 +51,9 @@ export function stationSheet(question: StationQuestion): StationSheet {
 		mass: movingMass(parts),
 		seen: seen ?? null,
 		checks,
-		lashDrift: lashDrift(standing.lash),
+		lashDrift: lashDrift(current.lash),
 		uncertainty: read.height?.uncertainty ?? null,
-		inForce: inForceOf(standing),
+		inForce: inForceOf(current),
 		remarks: remarks.toSorted((a, b) => byAlarm(a.state, b.state))
 	};
 }
@@ -67,20 +67,20 @@ function figuresOf(at: StationRead): Figures {
 
 /** All that is to be said here, in the order in which it is looked at. */
 function remarksOf(at: StationRead, figures: Figures): Remark[] {
-	const { checks, standing, seen, shared } = at;
+	const { checks, current, seen, shared } = at;
 	return [
 		...toldOnce(TELLING_ORDER.flatMap((name) => remarkOf(figures[name]))),
-		...driftRemarks(lashDrift(standing.lash), shared.limits.lash),
+		...driftRemarks(lashDrift(current.lash), shared.limits.lash),
 		...checkRemarks(checks),
-		...disagreements(standing),
+		...disagreements(current),
 		...insideDeadBand(at, figures.height),
 		...seatedSeal(at),
 		...groundBeforeOrAfter(at),
 		...beyondTested(at),
-		...orderQuestions(standing),
-		...staleReadings(standing),
-		...staleChecks(checks, seen, standing.works),
-		...valveSeen(seen)
+		...orderQuestions(current),
+		...staleReadings(current),
+		...staleChecks(checks, seen, current.works),
+		...inspectionRemarks(seen)
 	];
 }
 
@@ -98,10 +98,10 @@ function remarkOf(verdict: Verdict | null): Remark[] {
 	return verdict.remedy ? [{ state: verdict.state, text: verdict.remedy }] : [];
 }
 
-function inForceOf(standing: CurrentReadings): StationSheet['inForce'] {
+function inForceOf(current: CurrentReadings): StationSheet['inForce'] {
 	const inForce: StationSheet['inForce'] = {};
 	for (const quantity of QUANTITIES) {
-		const [newest] = standing[quantity];
+		const [newest] = current[quantity];
 		if (newest) inForce[quantity] = newest;
 	}
 	return inForce;

@@ -29,7 +29,7 @@ import {
 	type Target,
 	type TargetMethod
 } from '../target-height/index.ts';
-import { KINDS, median, type Kind, type Middle } from '../../foundation/station/index.ts';
+import { KINDS, median, type Kind, type MedianBand } from '../../foundation/station/index.ts';
 import { SURELY_INSIDE, type Source } from '../../foundation/verdict/index.ts';
 import { controlRead } from './control-read.ts';
 import type { KindSheet } from './kind.ts';
@@ -64,7 +64,7 @@ export function kindSheet(
 	kind: Kind,
 	parts: KindSetup,
 	setup: Setup,
-	bare: Middle | null
+	bare: MedianBand | null
 ): KindSheet {
 	const lift = liftOf(parts, setup.lifters);
 	const curve = parts.spring
@@ -104,7 +104,9 @@ function byTester(curve: Curve, { oneReading }: Setup['limits']): Curve {
  *
  * @returns median and reach in mm; null where too few were read
  */
-export const bareFigures = (bare: Middle | null): Pick<KindSheet, 'bareMedian' | 'bareReach'> => ({
+export const bareFigures = (
+	bare: MedianBand | null
+): Pick<KindSheet, 'bareMedian' | 'bareReach'> => ({
 	bareMedian: bare ? mm(bare.median) : null,
 	bareReach: bare ? mm(bare.reach) : null
 });

@@ -5,7 +5,7 @@ import {
 	KINDS,
 	type Forgettable,
 	type Kind,
-	type Middle
+	type MedianBand
 } from '../../foundation/station/index.ts';
 import { message } from '../../foundation/message/index.ts';
 import { lengthOf, mm, toComparisonStep, type Millimetres } from '../../foundation/units/index.ts';
@@ -70,12 +70,12 @@ const isAnswered = (decisions: readonly Decision[], subject: string, answer = fa
  */
 export const heightsRead = (
 	job: Job,
-	standing: ReadonlyMap<string, CurrentReadings>,
+	current: ReadonlyMap<string, CurrentReadings>,
 	repeats: GaugeRepeats
 ): ReadonlyMap<string, RepeatMean> =>
 	new Map(
 		job.stations.flatMap(({ label }) => {
-			const read = meanOfRepeats(standing.get(label)!['installed-height'], bareHeightOf, repeats);
+			const read = meanOfRepeats(current.get(label)!['installed-height'], bareHeightOf, repeats);
 			return read ? [[label, read] as const] : [];
 		})
 	);
@@ -161,10 +161,10 @@ export function pocketsCut({ headWork, decisions }: Job): Remark[] {
 /** One head of an engine that is taller than the other, intakes and exhausts alike. */
 export function headsApart(
 	job: Job,
-	middles: ReadonlyMap<string, Readonly<Record<Kind, Middle | null>>>,
+	medianBands: ReadonlyMap<string, Readonly<Record<Kind, MedianBand | null>>>,
 	{ limits }: JobLimits
 ): Remark[] {
-	const [first, second] = job.heads.map(({ id }) => middles.get(id));
+	const [first, second] = job.heads.map(({ id }) => medianBands.get(id));
 	if (!first || !second) return [];
 	const apart = KINDS.map((kind) => {
 		const [a, b] = [first[kind], second[kind]];

@@ -58,8 +58,13 @@ interface Said {
 }
 
 /** The newest that was said of a rule's finding at a place; of what nobody spoke, null. */
-const newestOf = (said: readonly Said[], rule: string, where: string, compared: string | null) =>
-	said.reduce<Acceptance | null>(
+const newestOf = (
+	described: readonly Said[],
+	rule: string,
+	where: string,
+	compared: string | null
+) =>
+	described.reduce<Acceptance | null>(
 		(newest, one) =>
 			one.rule === rule &&
 			one.compared === compared &&

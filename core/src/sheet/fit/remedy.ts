@@ -34,7 +34,7 @@ export function addNoNewStop(context: FitContext, others: readonly PartAt[]): bo
 /**
  * Parts of the library that put a failing rule right without another stop
  * failing: those first that leave the fewest stops, then the fewest watches, then
- * likeliest place first; at most `most`.
+ * likeliest place first; at most `max`.
  */
 export function remediesFor(
 	rule: Rule,

@@ -6,7 +6,7 @@ import { readJob } from '../../job/document/file.ts';
 import { evaluate } from '../../sheet/evaluation/index.ts';
 import type { Remark } from '../../sheet/figures/index.ts';
 import { message } from '../../foundation/message/index.ts';
-import { furthest, lackingFor, standingOf, wholeJob, type Scope } from './index.ts';
+import { furthest, lackingFor, scopeStatus, wholeJob, type Scope } from './index.ts';
 
 const load = (name: string): Job => {
 	const read = readJob(readFileSync(`demo/jobs/${name}.json`, 'utf8'));
@@ -24,7 +24,7 @@ const changed = (job: Job, change: (copy: Job) => void): Job => {
 const lacking = (job: Job, scope: Scope) =>
 	lackingFor(job, evaluate(job), scope).map(({ need }) => need);
 const all = (job: Job, name: Scope['name']) => lacking(job, wholeJob(job, name));
-const standing = (job: Job, scope: Scope) => standingOf(job, evaluate(job), scope);
+const status = (job: Job, scope: Scope) => scopeStatus(job, evaluate(job), scope);
 /** A job without the readings of some quantities. */
 const without = (job: Job, ...quantities: string[]) =>
 	changed(job, (copy) => {
@@ -42,7 +42,7 @@ describe('a signature of the head as measured', () => {
 	it('refuses a station whose gap was not read, and claims no assembly', () => {
 		const job = without(single, 'seal-gap', 'seal-gap-at-lift', 'lash');
 		expect(all(job, 'measured')).toEqual(['sealClearance']);
-		expect(standing(job, wholeJob(job, 'measured')).maySign).toBe(false);
+		expect(status(job, wholeJob(job, 'measured')).maySign).toBe(false);
 	});
 	it('refuses loads and margin where the spring is not known', () => {
 		const job = changed(single, (copy) => delete copy.setup.kinds.exhaust.spring);
@@ -54,7 +54,7 @@ describe('a signature of the head as measured', () => {
 			copy.assembly = [];
 			copy.checks = [];
 		});
-		expect(standing(job, wholeJob(job, 'measured')).maySign).toBe(true);
+		expect(status(job, wholeJob(job, 'measured')).maySign).toBe(true);
 		expect(furthest(job, evaluate(job))).toBe('measured');
 	});
 	it('never takes a job without readings', () => {
@@ -63,7 +63,7 @@ describe('a signature of the head as measured', () => {
 			copy.assembly = [];
 			copy.setup.leftOut = [];
 		});
-		expect(standing(job, wholeJob(job, 'measured'))).toMatchObject({
+		expect(status(job, wholeJob(job, 'measured'))).toMatchObject({
 			isRead: false,
 			maySign: false
 		});
@@ -111,7 +111,7 @@ describe('a signature of the head as built', () => {
 		const failed = leakDown('2040-01-01T08:00:00.000Z', 0.4);
 		const other = failed.stations[1]!.label;
 		expect(lacking(failed, { name: 'built', stations: [other] })).toEqual(['vacuum']);
-		expect(standing(failed, wholeJob(failed, 'built')).maySign).toBe(false);
+		expect(status(failed, wholeJob(failed, 'built')).maySign).toBe(false);
 	});
 	it('takes no check from before the spring went on', () => {
 		const early = changed(single, (copy) => {
@@ -183,7 +183,7 @@ describe('a scope', () => {
 		const one: Scope = { name: 'measured', stations: [read] };
 		expect(lacking(six, one)).toEqual([]);
 		expect(lacking(six, wholeJob(six, 'measured'))).not.toEqual([]);
-		expect(standing(six, one).items.every(({ place }) => !place.includes('4E'))).toBe(true);
+		expect(status(six, one).items.every(({ place }) => !place.includes('4E'))).toBe(true);
 	});
 	it('claims nothing once all that it claims is left out, and takes a letter for no reason', () => {
 		const leaving = (reason: string) =>
@@ -191,7 +191,7 @@ describe('a scope', () => {
 				copy.setup.leftOut = SCOPE_NEEDS.map((need) => ({ need, reason }));
 			});
 		for (const name of SCOPES)
-			expect(standing(leaving('not wanted'), wholeJob(single, name))).toMatchObject({
+			expect(status(leaving('not wanted'), wholeJob(single, name))).toMatchObject({
 				isRead: false,
 				maySign: false
 			});
@@ -208,7 +208,7 @@ describe('a scope', () => {
 			text: message('spring.sampled', { kind: 'intake', tested: 1, of: 2 })
 		});
 		const held = (...remarks: Remark[]) =>
-			standingOf(single, { ...sheet, remarks }, wholeJob(single, 'measured')).maySign;
+			scopeStatus(single, { ...sheet, remarks }, wholeJob(single, 'measured')).maySign;
 		expect(held()).toBe(true);
 		expect(held(remark('watch'), remark('clear'))).toBe(true);
 		expect(held(remark('stop'))).toBe(false);

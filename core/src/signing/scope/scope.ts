@@ -204,7 +204,7 @@ function withoutPiston(job: Job, inScope: readonly StationSheet[]): string[] {
 }
 
 /** What keeps a scope from being signed: nothing of it read, what it lacks, what is open at its places. */
-export interface Standing {
+export interface ScopeStatus {
 	/** Whether anything was read at a station in scope, and the scope still claims something. */
 	readonly isRead: boolean;
 	readonly lacking: readonly Lacking[];
@@ -221,7 +221,7 @@ function claims(job: Job, name: ScopeName): boolean {
 }
 
 /** How a scope stands. */
-export function standingOf(job: Job, sheet: Sheet, scope: Scope): Standing {
+export function scopeStatus(job: Job, sheet: Sheet, scope: Scope): ScopeStatus {
 	const isRead =
 		claims(job, scope.name) &&
 		sheet.stations.some(
@@ -250,4 +250,4 @@ function concerns({ key, place }: OpenItem, job: Job, { stations }: Scope): bool
 
 /** The furthest that a whole job can be signed for now; null where it can for nothing. */
 export const furthest = (job: Job, sheet: Sheet): ScopeName | null =>
-	SCOPES.findLast((name) => standingOf(job, sheet, wholeJob(job, name)).maySign) ?? null;
+	SCOPES.findLast((name) => scopeStatus(job, sheet, wholeJob(job, name)).maySign) ?? null;

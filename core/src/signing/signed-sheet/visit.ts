@@ -9,7 +9,7 @@ import {
 import type { Sheet } from '../../sheet/evaluation/index.ts';
 import { diagnoseJob } from '../../visits/on-job/diagnosis/index.ts';
 import { STATION_PARTS } from '../../parts/part/index.ts';
-import { inCommon, loadsInCommon, thenAndNow } from '../../visits/on-job/changes/index.ts';
+import { inCommon, loadsInCommon, visitComparison } from '../../visits/on-job/changes/index.ts';
 import { isBeyond } from '../../visits/comparison/index.ts';
 
 /** Which parts and shims stand at a station otherwise than they were signed. */
@@ -46,7 +46,7 @@ function changesOf(then: Job, now: Job) {
  */
 export function visitAsSigned(job: Job, sheet: Sheet, then: Job) {
 	if (!job.visitOf) return null;
-	const stations = thenAndNow(then, job);
+	const stations = visitComparison(then, job);
 	const diagnosis = diagnoseJob(job, sheet, stations);
 	return {
 		of: job.visitOf,

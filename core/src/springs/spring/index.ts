@@ -1,4 +1,4 @@
-export * from './beside.ts';
+export * from './comparison.ts';
 export * from './bind.ts';
 export * from './curve.ts';
 export * from './load-uncertainty.ts';

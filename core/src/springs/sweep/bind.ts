@@ -106,7 +106,7 @@ export function findBind(
 		const at = sweep.points[tail.first]!;
 		return none('unclear', at.height + (frame === null ? 0 : at.load / frame));
 	}
-	return told(sweep, tail, expected);
+	return described(sweep, tail, expected);
 }
 
 interface Sweep {
@@ -300,7 +300,7 @@ function hasLoneEnd(sweep: Sweep): boolean {
 	return last.load - working.value(last.height) > 2 * LEFT * sigma;
 }
 
-function told(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
+function described(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const { points, noise, frame } = sweep;
 	const [below, above] = [points[tail.first]!.height, points[tail.first - 1]!.height];
 	// The points on either side may be misread in height: the lines say more than one of them.

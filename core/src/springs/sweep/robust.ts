@@ -20,7 +20,7 @@ const OUT = 8;
  * left out; null where there are too few.
  *
  * @param sigma standard deviation of a load, with the slope there
- * @param most greatest degree
+ * @param max greatest degree
  */
 export function polynomialThrough(
 	points: readonly Point[],

@@ -43,7 +43,7 @@ export function roughSpring(family: Family, random: () => number): RoughSpring {
 		const x = over(from - height);
 		return k * (x - 0.12 * (1 - Math.exp(-2.5 * x)));
 	};
-	/** A coil of which turns lie down from `begin` on, until its rate is `most` times what it was. */
+	/** A coil of which turns lie down from `begin` on, until its rate is `max` times what it was. */
 	const lyingDown = (k: number, begin: number, max: number) => {
 		const span = begin - solid;
 		const part = 1 - 1 / max;

@@ -56,14 +56,14 @@ export function setFigures(
 	if (tested.length === 0) {
 		return { median: null, min: null, max: null, members: new Map(), pairs: [] };
 	}
-	const middle = median(tested.map(({ seat }) => seat)) as Newtons;
+	const medianLoad = median(tested.map(({ seat }) => seat)) as Newtons;
 	return {
-		median: middle,
+		median: medianLoad,
 		min: tested[0]!.seat,
 		max: tested.at(-1)!.seat,
 		members: new Map(
 			tested.map(({ tag, seat }) => {
-				const off = seat / middle - 1;
+				const off = seat / medianLoad - 1;
 				return [tag, { off, state: stateOf(Math.abs(off), oddWatch, oddStop) }];
 			})
 		),

@@ -16,7 +16,7 @@ const HARDLY = 0.02;
  */
 export function loadedPoints<P extends Point>(points: readonly P[]): readonly P[] {
 	if (points.length < 3) return points;
-	const middle = medianOf(points.map(({ load }) => load));
+	const medianLoad = medianOf(points.map(({ load }) => load));
 	const top = points[0]!.height;
 	const usual = usualSlope(points);
 	const zero = points[0]!.load;
@@ -27,7 +27,7 @@ export function loadedPoints<P extends Point>(points: readonly P[]): readonly P[
 		const expected = usual * run;
 		if (run > 0 && points[i]!.load - zero < FLAT * expected) first = i + 1;
 	}
-	while (first < points.length - 3 && points[first]!.load < HARDLY * middle) first++;
+	while (first < points.length - 3 && points[first]!.load < HARDLY * medianLoad) first++;
 	return points.slice(first);
 }
 

@@ -7,7 +7,7 @@ const POINTS = 1440;
 /**
  * Amplitudes of a lobe's acceleration as waves of its own turn.
  *
- * @param most orders asked for, each so many waves a turn of the cam
+ * @param max orders asked for, each so many waves a turn of the cam
  * @returns mm/rad², from order 1 on
  */
 export function harmonicsOf(lobe: Pick<Lobe, 'at'>, max: number): number[] {

@@ -77,15 +77,15 @@ const near = ([peak, duration]: readonly [number, number]) => {
 
 describe('a lift table as it is handed over', () => {
 	it('says what its figures are, or what is likely', () => {
-		const said = guessTable(
+		const described = guessTable(
 			table({ heading: ['crank angle', 'valve lift mm'], from: -180, to: 180, crank: true })
 		);
-		expect(said.meaning).toMatchObject({ degrees: 'crank', at: 'valve', unit: 'mm' });
-		expect(said.said).toEqual(['degree', 'lift', 'degrees', 'at', 'unit']);
+		expect(described.meaning).toMatchObject({ degrees: 'crank', at: 'valve', unit: 'mm' });
+		expect(described.described).toEqual(['degree', 'lift', 'degrees', 'at', 'unit']);
 		const bare = guessTable(table({ from: -90, to: 90, per: 25.4, digits: 4 }));
 		expect(bare).toMatchObject({
 			meaning: { degree: 0, lift: 1, degrees: 'cam', at: 'lobe', unit: 'in' },
-			said: []
+			described: []
 		});
 		expect(guessTable(table({ from: 0, to: 360, nose: 90, crank: true })).meaning.degrees).toBe(
 			'crank'

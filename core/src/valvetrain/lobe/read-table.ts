@@ -32,7 +32,7 @@ export interface TableGuess {
 	readonly columns: readonly string[];
 	readonly meaning: TableMeaning;
 	/** What the table says of itself; the rest is a guess. */
-	readonly said: readonly (keyof TableMeaning)[];
+	readonly described: readonly (keyof TableMeaning)[];
 }
 
 type Rows = readonly (readonly string[])[];
@@ -95,7 +95,7 @@ export function guessTable(all: Rows): TableGuess {
 	const degrees = pairs.map((pair) => pair.degree);
 	const span = (open * (Math.max(...degrees) - Math.min(...degrees))) / (pairs.length - 1);
 	const isHalf = pairs.length > 0 && pairs[0]!.lift === peak;
-	const said: (keyof TableMeaning)[] = [
+	const described: (keyof TableMeaning)[] = [
 		...(degreeNamed >= 0 ? (['degree'] as const) : []),
 		...(liftNamed >= 0 ? (['lift'] as const) : []),
 		...(turn ? (['degrees'] as const) : []),
@@ -112,7 +112,7 @@ export function guessTable(all: Rows): TableGuess {
 			unit: unit ?? (peak > HIGHEST_INCHES ? 'mm' : 'in'),
 			ratio: 1
 		},
-		said
+		described
 	};
 }
 

@@ -6,7 +6,7 @@ import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import type { Moved, FigureRead } from './change.ts';
 
 /** A spring at its station, then or now. */
-export interface SpringStanding {
+export interface SpringAtHeight {
 	/** Installed height, in mm. */
 	readonly height: FigureRead;
 	readonly curve: Curve;
@@ -37,7 +37,7 @@ function steepness(curve: Curve, height: Millimetres): number | null {
  *
  * @returns null where one of the curves is not known at one of the heights: nothing is compared at different heights
  */
-export function lossesOf(then: SpringStanding, now: SpringStanding): Losses | null {
+export function lossesOf(then: SpringAtHeight, now: SpringAtHeight): Losses | null {
 	const [h0, h1] = [mm(then.height.value), mm(now.height.value)];
 	const [before, asItWas, after] = [then.curve.load(h0), then.curve.load(h1), now.curve.load(h1)];
 	if (before === null || asItWas === null || after === null) return null;

@@ -19,15 +19,15 @@ function worked({ complaint, look }: MadeUpCase) {
 	let found: Found = {};
 	const done: CheckCode[] = [];
 	let minutes = 0;
-	let told: Diagnosis = diagnose(complaint, found, done);
-	while (told.next) {
-		const { check } = told.next;
+	let diagnosis: Diagnosis = diagnose(complaint, found, done);
+	while (diagnosis.next) {
+		const { check } = diagnosis.next;
 		found = { ...found, ...look(check) };
 		done.push(check);
 		minutes += CHECKS[check];
-		told = diagnose(complaint, found, done);
+		diagnosis = diagnose(complaint, found, done);
 	}
-	return { told, minutes, done, found };
+	return { diagnosis, minutes, done, found };
 }
 const ALL_MINUTES = Object.values(CHECKS).reduce((sum, one) => sum + one, 0);
 const middle = (list: readonly number[]) => list.toSorted((a, b) => a - b)[list.length >> 1]!;
@@ -41,26 +41,30 @@ describe('a diagnosis', () => {
 
 	it('has the right cause first in 90 of 100 cases, once what it proposed was done', () => {
 		expect(cases.length).toBeGreaterThanOrEqual(300);
-		expect(share(cases, ({ told, truth }) => told.causes[0]!.cause === truth)).toBeGreaterThan(0.9);
+		expect(
+			share(cases, ({ diagnosis, truth }) => diagnosis.causes[0]!.cause === truth)
+		).toBeGreaterThan(0.9);
 	});
 	it('takes a fraction of the minutes that checking everything does', () => {
 		expect(middle(faults.map(({ minutes }) => minutes)) / ALL_MINUTES).toBeLessThan(0.4);
 	});
 	it('says “look elsewhere” of trains in order, and hardly ever of a fault', () => {
-		expect(share(inOrder, ({ told }) => told.answer.type === 'elsewhere')).toBeGreaterThanOrEqual(
-			0.95
-		);
-		expect(share(faults, ({ told }) => told.answer.type === 'elsewhere')).toBeLessThanOrEqual(0.02);
+		expect(
+			share(inOrder, ({ diagnosis }) => diagnosis.answer.type === 'elsewhere')
+		).toBeGreaterThanOrEqual(0.95);
+		expect(
+			share(faults, ({ diagnosis }) => diagnosis.answer.type === 'elsewhere')
+		).toBeLessThanOrEqual(0.02);
 	});
 	it('says so only after the train was gone over', () => {
-		for (const { told, done } of inOrder)
-			if (told.answer.type === 'elsewhere')
+		for (const { diagnosis, done } of inOrder)
+			if (diagnosis.answer.type === 'elsewhere')
 				expect(done).toEqual(expect.arrayContaining([...BEFORE_ELSEWHERE]));
 	});
 	it('names no cause as found without a figure or a mark that is there', () => {
-		for (const { told, found } of cases) {
-			if (told.answer.type !== 'cause') continue;
-			const behind = told.causes[0]!.for.filter((code) => found[code] === 1);
+		for (const { diagnosis, found } of cases) {
+			if (diagnosis.answer.type !== 'cause') continue;
+			const behind = diagnosis.causes[0]!.for.filter((code) => found[code] === 1);
 			expect(behind.some((code) => EVIDENCE[code].type !== 'said')).toBe(true);
 		}
 	});

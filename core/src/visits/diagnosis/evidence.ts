@@ -72,7 +72,7 @@ const mark = (
 	group?: string,
 	rest: HowOften = 'hardly-ever'
 ): EvidenceRule => ({ check, type: 'mark', by, else: rest, ...(group && { group }) });
-const said = (by: EvidenceRule['by'], rest: HowOften): EvidenceRule => ({
+const described = (by: EvidenceRule['by'], rest: HowOften): EvidenceRule => ({
 	check: 'ask',
 	type: 'said',
 	by,
@@ -80,7 +80,7 @@ const said = (by: EvidenceRule['by'], rest: HowOften): EvidenceRule => ({
 });
 
 export const EVIDENCE = {
-	'at-one-speed': said(
+	'at-one-speed': described(
 		{
 			float: 'always',
 			surge: 'always',
@@ -91,7 +91,7 @@ export const EVIDENCE = {
 		},
 		'sometimes'
 	),
-	'also-far-below': said(
+	'also-far-below': described(
 		{
 			float: 'hardly-ever',
 			surge: 'hardly-ever',
@@ -103,13 +103,13 @@ export const EVIDENCE = {
 		},
 		'sometimes'
 	),
-	'only-under-boost': said({ 'port-pressure': 'always', elsewhere: 'seldom' }, 'hardly-ever'),
-	'over-speed-event': said(
+	'only-under-boost': described({ 'port-pressure': 'always', elsewhere: 'seldom' }, 'hardly-ever'),
+	'over-speed-event': described(
 		{ float: 'often', 'valve-met-piston': 'often', locks: 'sometimes' },
 		'seldom'
 	),
-	'comes-and-goes': said({ elsewhere: 'often', lifter: 'sometimes' }, 'seldom'),
-	'clears-after-bleed-down': said({ lifter: 'often' }, 'hardly-ever'),
+	'comes-and-goes': described({ elsewhere: 'often', lifter: 'sometimes' }, 'seldom'),
+	'clears-after-bleed-down': described({ lifter: 'often' }, 'hardly-ever'),
 
 	'blue-rocker': mark('look-under-cover', { 'rocker-burnt': 'always' }),
 	'hammered-tips': mark(

@@ -17,7 +17,7 @@ describe('what the work on a page takes', () => {
 		['/springs/[id=uuid]', 'helper'],
 		['/gauges/[id=uuid]', 'machinist'],
 		['/', 'reader'],
-		['/sums', 'reader'],
+		['/calculators', 'reader'],
 		['/sign-in', 'reader'],
 		['/account', 'reader'],
 		[null, 'reader']

@@ -162,13 +162,13 @@ export function workOn(route: string | null): Role {
 	);
 }
 
-export interface Standing {
+export interface SignedInAs {
 	readonly hasSession: boolean;
 	readonly role: Role | null;
 }
 
 /** Whether somebody who stands so may do what takes that. */
-export function may({ hasSession, role }: Standing, need: Need | null): boolean {
+export function may({ hasSession, role }: SignedInAs, need: Need | null): boolean {
 	if (need === null) return false;
 	if (need === 'anyone') return true;
 	return need === 'session' ? hasSession : reaches(role, need);

@@ -12,7 +12,7 @@
 	import { foundAt } from '@zinc-ledger/core';
 	import { labelsOf } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import RadioGroup from '$lib/ui/RadioGroup.svelte';
@@ -26,12 +26,12 @@
 		onkept: () => void;
 	}
 	let { station, keep, onkept }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const found = $derived(foundAt(book.job));
+	const found = $derived(foundAt(store.job));
 	/** The one entered last, which the next is often like. */
-	const before = $derived(book.job.asFound.findLast((one) => one.station !== station));
-	const key = untrack(() => `${book.job.id} ${station}`);
+	const before = $derived(store.job.asFound.findLast((one) => one.station !== station));
+	const key = untrack(() => `${store.job.id} ${station}`);
 	let kept = false;
 	let texts = $state(
 		untrack(() => {
@@ -60,7 +60,7 @@
 		event.preventDefault();
 		asked = true;
 		if (!read.ok) return;
-		problem = await book.append('asFound', bench.person, {
+		problem = await store.append('asFound', bench.person, {
 			id: uuid(),
 			station,
 			...read.found,

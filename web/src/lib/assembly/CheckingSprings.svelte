@@ -3,17 +3,17 @@
 	import { v7 as uuid } from 'uuid';
 	import { CHECKING_SPRING, checkingSprings, stationsAtHand } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	let problem = $state<string | null>(null);
-	const stations = $derived(stationsAtHand(book.job));
-	const fitted = $derived(checkingSprings(book.job.assembly));
+	const stations = $derived(stationsAtHand(store.job));
+	const fitted = $derived(checkingSprings(store.job.assembly));
 	async function say(place: string, done: boolean) {
-		problem = await book.append('assembly', bench.person, {
+		problem = await store.append('assembly', bench.person, {
 			id: uuid(),
 			place,
 			step: CHECKING_SPRING,

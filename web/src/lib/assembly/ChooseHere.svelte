@@ -3,20 +3,20 @@
 	import { shimAction, type StationSheet } from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import RoundFigures from '$lib/round/RoundFigures.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
 	let { station }: { station: StationSheet } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	let problem = $state<string | null>(null);
 	const shims = $derived(
 		station.stack.shims.map((shim) => bench.length(shim)).join(' + ') || 'none'
 	);
 
-	const fit = async () => (problem = await book.fitSuggested(station, bench.person));
+	const fit = async () => (problem = await store.fitSuggested(station, bench.person));
 </script>
 
 <div class="mt-4">

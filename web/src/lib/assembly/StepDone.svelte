@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** A step that is done: when, by whom, and the way back. */
 	import type { AssemblyStep } from '@zinc-ledger/core';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { moment } from '$lib/ui/words';
 	import Button from '$lib/ui/Button.svelte';
 
@@ -11,11 +11,11 @@
 		onnext: () => void;
 	}
 	let { ticked, onundo, onnext }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 </script>
 
 <p class="text-[15px]">
-	Done {moment(ticked.at)} by {book.initials(ticked.person)}{ticked.count === undefined
+	Done {moment(ticked.at)} by {store.initials(ticked.person)}{ticked.count === undefined
 		? ''
 		: `: ${ticked.count}`}{ticked.measured === undefined ? '' : `: ${ticked.measured}`}{ticked.note
 		? `. ${ticked.note}`

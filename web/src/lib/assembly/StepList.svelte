@@ -3,7 +3,7 @@
 	import Check from '@lucide/svelte/icons/check';
 	import type { AssemblyStep, Step } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { capital, moment } from '$lib/ui/words';
 	import Button from '$lib/ui/Button.svelte';
 
@@ -16,7 +16,7 @@
 		onchoose: (key: string) => void;
 	}
 	let { place, steps, done, current, onchoose }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 </script>
 
 <aside class="text-[13px]" aria-label="Steps at {place}">
@@ -38,7 +38,7 @@
 					</span>
 					<span class="flex-1">{capital(label('step', one.step))}</span>
 					{#if mark}
-						<span class="text-soft" title={moment(mark.at)}>{book.initials(mark.person)}</span>
+						<span class="text-soft" title={moment(mark.at)}>{store.initials(mark.person)}</span>
 					{/if}
 				</Button>
 			</li>

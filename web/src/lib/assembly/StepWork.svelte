@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** What is entered at a step in the car besides its tick: what was found, the height, the shims. */
 	import type { Step, StationSheet } from '@zinc-ledger/core';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import AsFoundForm from './AsFoundForm.svelte';
 	import ChooseHere from './ChooseHere.svelte';
@@ -14,9 +14,9 @@
 		ondone: () => void;
 	}
 	let { step, station, open, ondone }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const round = (of: string) =>
-		`/jobs/${book.job.id}/round?of=${of}&only=${station.label}&back=assembly`;
+		`/jobs/${store.job.id}/round?of=${of}&only=${station.label}&back=assembly`;
 </script>
 
 {#if step.step === 'choose'}

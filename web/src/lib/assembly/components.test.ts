@@ -15,7 +15,7 @@ beforeEach(() => {
 });
 const stamp = () => ({ person: job.people[0]!.id, at: '2026-11-20T09:00:00.000Z' });
 const stepsAt = (place: string) =>
-	assemblyOf(job, around.book.sheet).steps.filter((step) => step.place === place);
+	assemblyOf(job, around.store.sheet).steps.filter((step) => step.place === place);
 const ticked = (place: string, step: string, more: Partial<AssemblyStep> = {}): AssemblyStep => ({
 	id: crypto.randomUUID(),
 	place,

@@ -15,11 +15,11 @@ import {
 } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import type { Bench } from '$lib/bench/bench.svelte';
-import type { Book } from '$lib/job/book.svelte';
+import type { JobStore } from '$lib/job/job-store.svelte';
 
 /** The assembly as somebody goes through it: the step at hand, and what is ticked, undone or stopped. */
 export class Ticking {
-	readonly #book: Book;
+	readonly #book: JobStore;
 	readonly #bench: Bench;
 	way = $state<Way>('by-station');
 	/** Key of the step that was asked for; null for the one that comes next. */
@@ -68,8 +68,8 @@ export class Ticking {
 		return this.step.step !== 'air-off' && this.done.has(stepKey(this.airAt, 'air'));
 	});
 
-	constructor(book: Book, bench: Bench) {
-		this.#book = book;
+	constructor(store: JobStore, bench: Bench) {
+		this.#book = store;
 		this.#bench = bench;
 	}
 

@@ -26,7 +26,7 @@ const vacuum = (reached: string): Check => ({
 });
 const line = (label: string) => {
 	around = atBench(job);
-	const html = markup(CheckTable, { stations: around.book.sheet.stations }, around);
+	const html = markup(CheckTable, { stations: around.store.sheet.stations }, around);
 	return html
 		.split('<tr')
 		.map((one) => words(`<tr${one}`))

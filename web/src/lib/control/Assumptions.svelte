@@ -15,16 +15,16 @@
 	} from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Disclosure from '$lib/ui/Disclosure.svelte';
 
 	let { of }: { of: Controlled } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const train = $derived(assumedTrain(book.job.setup));
+	const train = $derived(assumedTrain(store.job.setup));
 	const percent = (part: number) => `${Math.round(100 * part)} %`;
 	const isMadeUp = $derived(of.train.lobe.origin === 'made-up');
-	const two = $derived(book.job.setup.cam?.[of.kind].second !== undefined);
+	const two = $derived(store.job.setup.cam?.[of.kind].second !== undefined);
 </script>
 
 <Disclosure title="What this stands on" class="text-[13px]">
@@ -35,8 +35,8 @@
 				others of the same figures differ in acceleration by ± {percent(
 					two ? MADE_UP_SPREAD.two : MADE_UP_SPREAD.one
 				)}.
-				{#if book.job.setup.cam?.id}
-					<a class="underline" href="/parts/{book.job.setup.cam.id}/lobes"
+				{#if store.job.setup.cam?.id}
+					<a class="underline" href="/parts/{store.job.setup.cam.id}/lobes"
 						>Give the cam its lift table</a
 					>.
 				{/if}

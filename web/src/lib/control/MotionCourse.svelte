@@ -9,11 +9,11 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
-	import { WORKER_FAILED } from '$lib/worker/asked-worker';
+	import { WORKER_FAILED } from '$lib/worker/worker-client';
 	import SpeedSlider from './SpeedSlider.svelte';
-	import { Courser } from './courser.svelte';
+	import { MotionPreview } from './motion-preview.svelte';
 	import { courseChart } from './motion-chart';
 
 	interface Props {
@@ -23,29 +23,29 @@
 		separation: number | null;
 	}
 	let { of, highest, separation }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const courser = new Courser();
+	const motionPreview = new MotionPreview();
 	let moved = $state<number | null>(null);
 	const speed = $derived(moved ?? highest ?? Math.round(of.limit.speed * 0.7));
 	const text = $derived(`${showSpeed(speed as RevolutionsPerMinute)} rpm`);
-	const motion = $derived(courser.course?.motion);
-	$effect(() => courser.ask({ job: book.job, station: of.station, speed, separation }));
+	const motion = $derived(motionPreview.course?.motion);
+	$effect(() => motionPreview.ask({ job: store.job, station: of.station, speed, separation }));
 </script>
 
 <section aria-label="Course of {of.station}">
 	<h2 class="border-b-2 border-ink pb-1 font-semibold">
 		One turn at one speed, <span class="figure">{of.station}</span>
 	</h2>
-	{#if courser.failed}
+	{#if motionPreview.failed}
 		<Alert problem={WORKER_FAILED} class="py-10" />
-	{:else if courser.course}
+	{:else if motionPreview.course}
 		<Chart
 			tall
-			option={courseChart(courser.course, bench.units)}
+			option={courseChart(motionPreview.course, bench.units)}
 			label="Lift and contact force of {of.station} over crank angle at {text}"
 		/>
-	{:else if courser.isKnown}
+	{:else if motionPreview.isKnown}
 		<p class="py-10 text-soft">
 			Beyond {TELLS_TO} × where it parts from its cam the model tells nothing.
 		</p>

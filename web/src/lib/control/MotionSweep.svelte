@@ -13,7 +13,7 @@
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Checkbox from '$lib/ui/Checkbox.svelte';
@@ -21,7 +21,7 @@
 	import Progress from '$lib/ui/Progress.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
 	import { sweepChart, type MotionFigure } from './charts';
-	import { WORKER_FAILED } from '$lib/worker/asked-worker';
+	import { WORKER_FAILED } from '$lib/worker/worker-client';
 	import { Sweeper } from './sweeper.svelte';
 
 	interface Props {
@@ -35,7 +35,7 @@
 		shown: { readonly station: string; readonly sweep: ControlSweep } | null;
 	}
 	let { of, all, highest, wanted, shown = $bindable() }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const sweeper = new Sweeper();
 	const FIGURES = [
@@ -64,7 +64,7 @@
 	/** Calculates, and keeps what it comes to with the job: only that can clear a limit. */
 	async function calculate(stations: readonly string[]) {
 		problem = null;
-		const swept = await sweeper.ask({ job: book.job, stations, shown: of.station, swings });
+		const swept = await sweeper.ask({ job: store.job, stations, shown: of.station, swings });
 		if (!swept) return;
 		shown = swept.shown;
 		// Coils that are taken to stand still flatter a train: that clears nothing.
@@ -74,7 +74,7 @@
 			at: new Date().toISOString(),
 			stations: swept.motions.map((motion) => ({ ...motion, basis: [...motion.basis] }))
 		};
-		problem = await book.append('motions', bench.person, entry);
+		problem = await store.append('motions', bench.person, entry);
 	}
 </script>
 

@@ -30,7 +30,9 @@
 	);
 	/** Whether any port's pressure is given. */
 	const isPressed = $derived(rows.some((row) => row.sheet.figures.netSeatLoad !== null));
-	const said = $derived(rows.find(({ station }) => station === chosen)?.sheet.figures.controlLimit);
+	const described = $derived(
+		rows.find(({ station }) => station === chosen)?.sheet.figures.controlLimit
+	);
 	const speed = (of: number) => showSpeed(of as RevolutionsPerMinute);
 	const headroom = (limit: number) =>
 		highest === null ? '·' : `${Math.round(100 * (limit / highest - 1))} %`.replace('-', '−');
@@ -84,10 +86,10 @@
 		</tbody>
 	</Table>
 </div>
-{#if said?.remedy}
+{#if described?.remedy}
 	<p class="mt-2 text-[13px]" aria-live="polite">
 		<b class="figure">{chosen}</b>
-		<Mark state={said.state} word />
-		{write(said.remedy, bench.units)}
+		<Mark state={described.state} word />
+		{write(described.remedy, bench.units)}
 	</p>
 {/if}

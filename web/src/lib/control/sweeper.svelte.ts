@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { onDestroy } from 'svelte';
-import { AskedWorker } from '$lib/worker/asked-worker';
+import { WorkerClient } from '$lib/worker/worker-client';
 import type { SweepAsked, Swept, Sweeper as InWorker } from './sweep.worker';
 
 /** Sweeps asked for from a page: one at a time, and each can be given up. */
@@ -9,7 +9,7 @@ export class Sweeper {
 	done = $state<number | null>(null);
 	/** Whether the worker died over the last sweep. */
 	failed = $state(false);
-	#worker: AskedWorker<InWorker> | null = null;
+	#worker: WorkerClient<InWorker> | null = null;
 	#asked = 0;
 
 	constructor() {
@@ -22,16 +22,16 @@ export class Sweeper {
 		const mine = ++this.#asked;
 		this.done = 0;
 		this.failed = false;
-		this.#worker ??= new AskedWorker<InWorker>(
+		this.#worker ??= new WorkerClient<InWorker>(
 			new Worker(new URL('./sweep.worker.ts', import.meta.url), { type: 'module' })
 		);
 		// Progress comes by a line of its own, and may come in after the answer.
-		const told = proxy((done: number) => {
+		const described = proxy((done: number) => {
 			if (mine === this.#asked && this.done !== null) this.done = done;
 		});
 		let swept: Swept;
 		try {
-			swept = await this.#worker.ask((remote) => remote.sweep(asked, told));
+			swept = await this.#worker.ask((remote) => remote.sweep(asked, described));
 		} catch {
 			if (mine !== this.#asked) return null;
 			this.cancel();

@@ -3,19 +3,19 @@
 	import type { JobDiagnosis } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Disclosure from '$lib/ui/Disclosure.svelte';
 	import { capital } from '$lib/ui/words';
 	import { evidenceText } from './evidence';
 
 	let { diagnosis }: { diagnosis: JobDiagnosis } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const open = $derived(diagnosis.causes.filter(({ likely }) => likely !== 'unlikely'));
 	const rest = $derived(diagnosis.causes.filter(({ likely }) => likely === 'unlikely'));
 	type Weighed = JobDiagnosis['causes'][number];
 	const say = (code: Weighed['for'][number]) =>
-		evidenceText(code, diagnosis, book.job.looks, bench);
+		evidenceText(code, diagnosis, store.job.looks, bench);
 </script>
 
 {#snippet cause(one: Weighed)}

@@ -2,7 +2,7 @@
 	/** All checks: who did which and when, or what it takes; each is the way to its form. */
 	import { CHECK_CODES, CHECKS, newestLooks, type CheckCode } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import { capital, moment } from '$lib/ui/words';
 
@@ -12,8 +12,8 @@
 		onchoose: (check: CheckCode) => void;
 	}
 	let { done, onchoose }: Props = $props();
-	const book = getBook();
-	const looks = $derived(newestLooks(book.job));
+	const store = getJobStore();
+	const looks = $derived(newestLooks(store.job));
 </script>
 
 <ul class="grid gap-x-8 tablet:grid-cols-2">
@@ -23,7 +23,7 @@
 			<Button small onclick={() => onchoose(check)}>{capital(label('check', check))}</Button>
 			<span class="ml-auto text-soft">
 				{#if look}
-					{book.initials(look.person)} {moment(look.at)}
+					{store.initials(look.person)} {moment(look.at)}
 				{:else if done.includes(check)}
 					by its figures
 				{:else}

@@ -11,7 +11,7 @@
 	} from '@zinc-ledger/core';
 	import { labelsOf, tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Checkbox from '$lib/ui/Checkbox.svelte';
@@ -26,7 +26,7 @@
 		onkept?: () => void;
 	}
 	let { check, before, onkept }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const findings = labelsOf('finding');
 	const codes = $derived(evidenceOf(check));
@@ -44,7 +44,7 @@
 
 	async function keep(event: SubmitEvent) {
 		event.preventDefault();
-		const known = book.job.stations.map(({ label }) => label);
+		const known = store.job.stations.map(({ label }) => label);
 		const here = codes.filter(isSeen).map((evidence) => ({
 			evidence,
 			...valvesTyped(valvesOf(evidence), known)
@@ -59,7 +59,7 @@
 			problem = tell(reference.problem);
 			return;
 		}
-		problem = await book.append('looks', bench.person, {
+		problem = await store.append('looks', bench.person, {
 			id: uuid(),
 			check,
 			seen: here.map(({ evidence, stations }) => ({

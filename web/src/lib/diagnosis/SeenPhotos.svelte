@@ -2,7 +2,7 @@
 	/** Photos of a visit: by the mark they show, and those of nothing in particular. */
 	import type { EvidenceCode, Look } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Photos from '$lib/photos/Photos.svelte';
 	import { capital } from '$lib/ui/words';
 	import { marksSeen } from './evidence';
@@ -15,8 +15,8 @@
 		readonly at: string;
 	}
 	let { looks, photos }: { looks: Iterable<Look>; photos: readonly Photo[] } = $props();
-	const book = getBook();
-	const to = $derived(`/api/jobs/${book.job.id}/photos`);
+	const store = getJobStore();
+	const to = $derived(`/api/jobs/${store.job.id}/photos`);
 	const marks = $derived(
 		marksSeen(
 			looks,

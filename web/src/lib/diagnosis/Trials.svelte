@@ -4,25 +4,25 @@
 	import { openTrial, type Trial } from '@zinc-ledger/core';
 	import { labelsOf } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital, moment } from '$lib/ui/words';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const results = labelsOf('trialResult');
 	const RESULTS = ['gone', 'better', 'same', 'worse'] as const;
-	const open = $derived(openTrial(book.job));
-	const told = $derived(book.job.trials.filter(({ result }) => result !== undefined));
+	const open = $derived(openTrial(store.job));
+	const described = $derived(store.job.trials.filter(({ result }) => result !== undefined));
 	let changed = $state('');
 	let tried = $state('');
 	let problem = $state<string | null>(null);
 
 	const keep = (entry: Pick<Trial, 'changed' | 'tried'> & Partial<Trial>) =>
-		book.append('trials', bench.person, { ...entry, id: uuid(), at: new Date().toISOString() });
+		store.append('trials', bench.person, { ...entry, id: uuid(), at: new Date().toISOString() });
 
 	async function begin(event: SubmitEvent) {
 		event.preventDefault();
@@ -37,16 +37,16 @@
 
 <section aria-label="Changes tried" class="mt-6">
 	<h2 class="border-b border-ink pb-1 font-semibold">Tried, one change at a time</h2>
-	{#if told.length > 0}
+	{#if described.length > 0}
 		<Table class="mt-1 w-full text-left text-[14px]">
 			<thead><tr><th>Changed</th><th>Tried how</th><th>Result</th><th>When</th></tr></thead>
 			<tbody>
-				{#each told as trial (trial.id)}
+				{#each described as trial (trial.id)}
 					<tr>
 						<td>{trial.changed}</td>
 						<td>{trial.tried}</td>
 						<td class="font-semibold">{results[trial.result!]}</td>
-						<td class="text-soft">{book.initials(trial.person)} {moment(trial.at)}</td>
+						<td class="text-soft">{store.initials(trial.person)} {moment(trial.at)}</td>
 					</tr>
 				{/each}
 			</tbody>

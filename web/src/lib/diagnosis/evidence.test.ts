@@ -29,8 +29,8 @@ describe('evidence in words and figures', () => {
 			person: '',
 			at: ''
 		});
-		const said = { ...look('blue-rocker'), seen: [{ evidence: 'over-speed-event' as const }] };
-		expect(marksSeen([look('hammered-tips', ['1E']), look('blue-rocker'), said], [])).toEqual([
+		const described = { ...look('blue-rocker'), seen: [{ evidence: 'over-speed-event' as const }] };
+		expect(marksSeen([look('hammered-tips', ['1E']), look('blue-rocker'), described], [])).toEqual([
 			{ evidence: 'hammered-tips', stations: ['1E'] },
 			{ evidence: 'blue-rocker', stations: [] }
 		]);

@@ -16,7 +16,7 @@ import {
 } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
 import type { Bench } from '$lib/bench/bench.svelte';
-import { changeText } from '$lib/visit/besides';
+import { changeText } from '$lib/visit/comparison';
 
 type Reader = Pick<Bench, 'length' | 'load' | 'units'>;
 

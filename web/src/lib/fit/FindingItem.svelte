@@ -10,7 +10,7 @@
 		type Remedy
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { placeOf } from './finding-lines';
 	import { label, ruleWords, write } from '@zinc-ledger/words';
@@ -28,7 +28,7 @@
 		onmend: (remedy: Remedy) => void;
 	}
 	let { finding, context, library, kept, onmend }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	let accepting = $state(false);
 	let reason = $state('');
@@ -52,7 +52,7 @@
 	}
 
 	async function say(accepted: boolean, because: string) {
-		problem = await book.append('acceptances', bench.person, {
+		problem = await store.append('acceptances', bench.person, {
 			id: uuid(),
 			finding: finding.key,
 			accepted,
@@ -75,7 +75,7 @@
 	<p class="mt-0.5 text-[13px] text-soft">{ruleWords(finding.rule).why}</p>
 	{#if finding.acceptance}
 		<p class="mt-1 text-[13px]">
-			Accepted by {book.initials(finding.acceptance.person)}: {finding.acceptance.reason}
+			Accepted by {store.initials(finding.acceptance.person)}: {finding.acceptance.reason}
 			<Button
 				onclick={() => say(false, 'withdrawn')}
 				aria-label="Withdraw the acceptance of {ruleWords(finding.rule).title}"

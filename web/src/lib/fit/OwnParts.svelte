@@ -7,7 +7,7 @@
 		type StationPart,
 		type StationParts
 	} from '@zinc-ledger/core';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { label } from '@zinc-ledger/words';
 	import { capital } from '$lib/ui/words';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -17,30 +17,30 @@
 	import { plain } from '$lib/ui/options';
 
 	let { library }: { library: readonly LibraryPart[] } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	let station = $state('');
 	let place = $state<StationPart>('locks');
 	let chosen = $state('');
 	let problem = $state<string | null>(null);
 
-	const own = $derived(book.job.stations.filter((entry) => entry.parts));
+	const own = $derived(store.job.stations.filter((entry) => entry.parts));
 	const choices = $derived(library.filter((part) => part.type === TYPE_OF[place] && !part.retired));
 
 	async function add(event: SubmitEvent) {
 		event.preventDefault();
-		const entry = book.job.stations.find(({ label }) => label === station);
+		const entry = store.job.stations.find(({ label }) => label === station);
 		const part = choices.find((choice) => choice.part.id === chosen)?.part;
 		if (!entry || !part) {
 			problem = 'Choose a station and a part.';
 			return;
 		}
-		problem = await book.setParts(station, { ...entry.parts, [place]: part } as StationParts);
+		problem = await store.setParts(station, { ...entry.parts, [place]: part } as StationParts);
 	}
 
 	async function drop(label: string, from: StationPart) {
-		const entry = book.job.stations.find((one) => one.label === label)!;
+		const entry = store.job.stations.find((one) => one.label === label)!;
 		const { [from]: _, ...rest } = entry.parts!;
-		problem = await book.setParts(label, Object.keys(rest).length > 0 ? rest : null);
+		problem = await store.setParts(label, Object.keys(rest).length > 0 ? rest : null);
 	}
 </script>
 
@@ -66,7 +66,7 @@
 			aria-label="Station"
 			options={[
 				{ value: '', label: 'valve' },
-				...plain(book.job.stations.map((entry) => entry.label))
+				...plain(store.job.stations.map((entry) => entry.label))
 			]}
 			bind:value={station}
 		/>

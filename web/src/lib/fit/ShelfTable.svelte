@@ -2,7 +2,7 @@
 	/** What the job is built of, what it took off the shelf, and what lies there. */
 	import { invalidateAll } from '$app/navigation';
 	import { partsWanted, type LibraryPart } from '@zinc-ledger/core';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Table from '$lib/ui/Table.svelte';
@@ -13,18 +13,18 @@
 		taken: Readonly<Record<string, number>>;
 	}
 	let { library, taken }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	let problem = $state<string | null>(null);
 
 	const rows = $derived(
-		partsWanted(book.job).flatMap((row) => {
+		partsWanted(store.job).flatMap((row) => {
 			const shelved = library.find(({ part }) => part.id === row.id);
 			return shelved ? [{ ...row, has: taken[row.id] ?? 0, stock: shelved.stock }] : [];
 		})
 	);
 
 	async function take(id: string, count: number) {
-		problem = await book.takeParts(id, count);
+		problem = await store.takeParts(id, count);
 		if (problem === null) await invalidateAll();
 	}
 </script>

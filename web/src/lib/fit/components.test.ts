@@ -22,7 +22,7 @@ beforeEach(() => {
 });
 
 const item = (is: (finding: Finding) => boolean, kept = true) => {
-	const { fit, fitContexts } = around.book.sheet;
+	const { fit, fitContexts } = around.store.sheet;
 	const finding = fit.find(is)!;
 	const context = fitContexts[0]?.context;
 	return markup(
@@ -59,7 +59,7 @@ describe('a finding', () => {
 
 describe('findings that are quiet', () => {
 	it('are counted, and each named with what it lacks or has compared', () => {
-		const { fit } = around.book.sheet;
+		const { fit } = around.store.sheet;
 		const unknown = fit.filter(({ outcome }) => outcome === 'missing');
 		const passing = fit.filter(({ outcome }) => outcome === 'passes');
 		const text = words(markup(QuietFindings, { unknown, passing }, around));

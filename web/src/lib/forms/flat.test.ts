@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { INCH_POUND, METRIC } from '@zinc-ledger/core';
-import { flatten, understood, unflatten, type FieldSpec } from './flat.ts';
+import { flatten, parsed, unflatten, type FieldSpec } from './flat.ts';
 
 const field = (path: string, type: FieldSpec['type']): FieldSpec => ({ path, label: path, type });
 const FIELDS = [
@@ -63,10 +63,10 @@ describe('what a typed text stands for', () => {
 		['wide', 'length', 'wide'],
 		['maybe', 'yes-no', 'maybe']
 	] as const)('%s as %s is %j', (typed, type, value) => {
-		expect(understood(typed, type, INCH_POUND)).toEqual(value);
+		expect(parsed(typed, type, INCH_POUND)).toEqual(value);
 	});
 	it('takes the units the person reads', () => {
-		expect(understood('34.5', 'length', METRIC)).toBe('34.5 mm');
-		expect(understood('35.5', 'rate', METRIC)).toBe('35.5 N/mm');
+		expect(parsed('34.5', 'length', METRIC)).toBe('34.5 mm');
+		expect(parsed('35.5', 'rate', METRIC)).toBe('35.5 N/mm');
 	});
 });

@@ -65,13 +65,13 @@ export function unflatten(
 	for (const { path } of fields) remove(document, path);
 	for (const { path, type } of fields) {
 		const typed = (values[path] ?? '').trim();
-		if (typed !== '') put(document, path, understood(typed, type, units));
+		if (typed !== '') put(document, path, parsed(typed, type, units));
 	}
 	return document;
 }
 
 /** What a typed text stands for; what cannot be read is handed on for the schema to refuse. */
-export function understood(typed: string, type: FieldType, units: Units): unknown {
+export function parsed(typed: string, type: FieldType, units: Units): unknown {
 	switch (type) {
 		case 'text':
 		case 'choice':
@@ -99,7 +99,7 @@ export function understood(typed: string, type: FieldType, units: Units): unknow
 				.filter(Boolean)
 				.map(asLabel);
 		case 'lengths':
-			return typed.split(';').map((one) => understood(one.trim(), 'length', units));
+			return typed.split(';').map((one) => parsed(one.trim(), 'length', units));
 		case 'length':
 		case 'signed-length': {
 			const entry = (type === 'length' ? readEntry : readSignedEntry)(typed, units.length);

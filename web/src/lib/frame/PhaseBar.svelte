@@ -4,15 +4,15 @@
 	import { page } from '$app/state';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import type { Book } from '$lib/job/book.svelte';
+	import type { JobStore } from '$lib/job/job-store.svelte';
 	import { isAt, nextOf, phasesOf, type PhaseItems } from './phases';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 
-	let { book }: { book: Book } = $props();
+	let { store }: { store: JobStore } = $props();
 	const bench = getBench();
-	const phases = $derived(phasesOf(book));
-	const next = $derived(nextOf(book));
+	const phases = $derived(phasesOf(store));
+	const next = $derived(nextOf(store));
 	let open = $state(false);
 	let shown = $state.raw<PhaseItems | null>(null);
 	const isHere = ({ items }: PhaseItems) => items.some((item) => isAt(item, page.url));

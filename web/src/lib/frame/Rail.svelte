@@ -7,14 +7,14 @@
 	import { page } from '$app/state';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import type { Book } from '$lib/job/book.svelte';
+	import type { JobStore } from '$lib/job/job-store.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import { isAt, nextOf, phasesOf, type Item, type PhaseItems } from './phases';
 
-	let { book }: { book: Book } = $props();
+	let { store }: { store: JobStore } = $props();
 	const bench = getBench();
-	const phases = $derived(phasesOf(book));
-	const next = $derived(nextOf(book));
+	const phases = $derived(phasesOf(store));
+	const next = $derived(nextOf(store));
 	const isHere = (item: Item) => isAt(item, page.url);
 	const here = $derived(phases.find(({ items }) => items.some(isHere)) ?? phases[0]!);
 	const note = ({ stage }: Item) => (stage?.note ? write(stage.note, bench.units) : '');

@@ -22,7 +22,7 @@ beforeEach(() => {
 const none = () => undefined;
 
 describe('the rail', () => {
-	const rail = () => markup(Rail, { book: around.book }, around);
+	const rail = () => markup(Rail, { store: around.store }, around);
 	it('has every stage and view of the five phases, with how far each is', () => {
 		const text = words(rail());
 		expect(text).toMatch(/Prepare 3 of 3 .*Setup .*Measure .*0 of 2 .*Heights 8 of 12/);
@@ -44,7 +44,7 @@ describe('the rail', () => {
 
 describe('the bar of a phone', () => {
 	it('has the five phases with what is next in their middle', () => {
-		const text = words(markup(PhaseBar, { book: around.book }, around));
+		const text = words(markup(PhaseBar, { store: around.store }, around));
 		expect(text).toMatch(/^Prepare Measure Plan Next Heights 5I Build Hand over/);
 	});
 });

@@ -1,21 +1,21 @@
 /** The way through a job, and what is found without asking the server. */
 import { beforeEach, describe, expect, it } from 'vitest';
 import { assemblyOf, evaluate, type Job } from '@zinc-ledger/core';
-import { Book } from '$lib/job/book.svelte';
+import { JobStore } from '$lib/job/job-store.svelte';
 import { demoJob } from '$lib/test/demo';
 import { foundHere } from './found';
 import { isAt, jobPages, nextOf, phasesOf } from './phases';
 
 let job: Job;
-let book: Book;
+let store: JobStore;
 beforeEach(() => {
 	job = demoJob('2417-straight-six');
-	book = new Book(job, 1);
+	store = new JobStore(job, 1);
 });
 
 describe('the phases of a job', () => {
 	it('are five in the order of the work, each with its stages and views', () => {
-		const phases = phasesOf(book);
+		const phases = phasesOf(store);
 		expect(phases.map(({ name }) => name)).toEqual([
 			'Prepare',
 			'Measure',
@@ -36,15 +36,15 @@ describe('the phases of a job', () => {
 		expect(phases[3]!.blocks).toBe(false);
 	});
 	it('lead to pages of this job, each once', () => {
-		const all = phasesOf(book).flatMap(({ items }) => items.map(({ href }) => href));
+		const all = phasesOf(store).flatMap(({ items }) => items.map(({ href }) => href));
 		expect(new Set(all).size).toBe(all.length);
 		for (const href of all) expect(href).toMatch(/^\/(jobs|engines|springs)/);
 	});
 	it('know the page at hand, a round by what it measures', () => {
-		const [heights, gaps] = phasesOf(book)[1]!.items;
+		const [heights, gaps] = phasesOf(store)[1]!.items;
 		const url = new URL(`http://shop/jobs/${job.id}/round?of=installed-height`);
 		expect([isAt(heights!, url), isAt(gaps!, url)]).toEqual([true, false]);
-		const setup = phasesOf(book)[0]!.items[0]!;
+		const setup = phasesOf(store)[0]!.items[0]!;
 		expect(isAt(setup, new URL(`http://shop/jobs/${job.id}/setup?at=limits`))).toBe(true);
 	});
 });
@@ -52,7 +52,7 @@ describe('the phases of a job', () => {
 describe('what is next in the car', () => {
 	const car = demoJob('2414-on-the-car');
 	const at = (of = car) => {
-		const next = nextOf(new Book(of, 1))!;
+		const next = nextOf(new JobStore(of, 1))!;
 		return `${next.name} ${next.station ?? ''}`.trim();
 	};
 	it('is to build what was measured, before the next cylinder is begun', () => {
@@ -77,7 +77,7 @@ describe('what is next in the car', () => {
 
 describe('what is next', () => {
 	it('is the first stage that is not done, with the station it begins at', () => {
-		expect(nextOf(book)).toEqual({
+		expect(nextOf(store)).toEqual({
 			name: 'Heights',
 			station: '5I',
 			href: `/jobs/${job.id}/round?of=installed-height`
@@ -85,9 +85,9 @@ describe('what is next', () => {
 	});
 	it('is what was left out before, and nothing that only tells', () => {
 		delete job.setup.kinds.intake.lift;
-		expect(nextOf(new Book(job, 1))!.name).toBe('Setup');
-		const stages = book.stages.map((stage) => ({ ...stage, done: stage.name !== 'sheet' }));
-		expect(nextOf({ job, sheet: book.sheet, stages })).toBeNull();
+		expect(nextOf(new JobStore(job, 1))!.name).toBe('Setup');
+		const stages = store.stages.map((stage) => ({ ...stage, done: stage.name !== 'sheet' }));
+		expect(nextOf({ job, sheet: store.sheet, stages })).toBeNull();
 	});
 });
 

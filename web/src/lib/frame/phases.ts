@@ -11,7 +11,7 @@ import {
 	type StageName
 } from '@zinc-ledger/core';
 import { capital, label } from '@zinc-ledger/words';
-import type { Book } from '$lib/job/book.svelte';
+import type { JobStore } from '$lib/job/job-store.svelte';
 
 export interface Item {
 	readonly name: string;
@@ -47,7 +47,7 @@ const PAGES: Readonly<Record<StageName, string>> = {
 	sign: '/sign'
 };
 
-type Viewed = Pick<Book['job'], 'engine' | 'visitOf'>;
+type Viewed = Pick<JobStore['job'], 'engine' | 'visitOf'>;
 
 /** Views that belong to a phase without being a stage of it. */
 function viewsOf(phase: Phase, root: string, { engine, visitOf }: Viewed): Item[] {
@@ -84,7 +84,7 @@ function viewsOf(phase: Phase, root: string, { engine, visitOf }: Viewed): Item[
 	}
 }
 
-export function phasesOf({ job, stages }: Pick<Book, 'job' | 'stages'>): PhaseItems[] {
+export function phasesOf({ job, stages }: Pick<JobStore, 'job' | 'stages'>): PhaseItems[] {
 	const root = `/jobs/${job.id}`;
 	return PHASES.map((phase) => {
 		const own = stages.filter(({ name }) => PHASE_OF[name] === phase && name !== 'check-in');
@@ -106,7 +106,7 @@ export function phasesOf({ job, stages }: Pick<Book, 'job' | 'stages'>): PhaseIt
 }
 
 /** The pages of a job, by the names they have in the rail. */
-export const jobPages = (job: Pick<Book['job'], 'id' | 'number' | 'stations'> & Viewed) => {
+export const jobPages = (job: Pick<JobStore['job'], 'id' | 'number' | 'stations'> & Viewed) => {
 	const { id, number } = job;
 	const root = `/jobs/${id}`;
 	const stages = (Object.keys(PAGES) as StageName[]).filter((name) => name !== 'check-in');
@@ -123,9 +123,9 @@ export const jobPages = (job: Pick<Book['job'], 'id' | 'number' | 'stations'> & 
 export const isAt = ({ href }: Item, url: URL): boolean =>
 	href.includes('?') ? href === url.pathname + url.search : href === url.pathname;
 
-type Standing = Pick<Book, 'job' | 'sheet' | 'stages'>;
+type JobState = Pick<JobStore, 'job' | 'sheet' | 'stages'>;
 
-const isMeasured = ({ sheet }: Standing, label: string) =>
+const isMeasured = ({ sheet }: JobState, label: string) =>
 	sheet.stations.find((station) => station.label === label)?.inForce['installed-height'] !==
 	undefined;
 
@@ -138,14 +138,14 @@ const BY_CYLINDER: ReadonlySet<StageName> = new Set(['heights', 'seal-gaps', 'pl
  *
  * @returns null where nothing is left to build
  */
-function nextInCar(standing: Standing): { stage: StageName; station: string | undefined } | null {
-	const { job, sheet } = standing;
+function nextInCar(state: JobState): { stage: StageName; station: string | undefined } | null {
+	const { job, sheet } = state;
 	const { steps, done } = assemblyOf(job, sheet);
 	const step = steps.find(({ key }) => !done.has(key));
 	if (!step) return null;
 	const entry = job.stations.find(({ label }) => label === step.place);
 	const unmeasured = job.stations.find(
-		({ cylinder, label }) => cylinder === entry?.cylinder && !isMeasured(standing, label)
+		({ cylinder, label }) => cylinder === entry?.cylinder && !isMeasured(state, label)
 	);
 	return unmeasured
 		? { stage: 'heights', station: unmeasured.label }
@@ -153,18 +153,18 @@ function nextInCar(standing: Standing): { stage: StageName; station: string | un
 }
 
 /** What to do next, and where: with the station it begins at where one is at hand. */
-export function nextOf(standing: Standing) {
-	const { job, stages } = standing;
+export function nextOf(state: JobState) {
+	const { job, stages } = state;
 	const next = nextStage(stages);
 	if (!next) return null;
 	const inCar =
-		job.setup.workLocation === 'vehicle' && BY_CYLINDER.has(next.name) ? nextInCar(standing) : null;
+		job.setup.workLocation === 'vehicle' && BY_CYLINDER.has(next.name) ? nextInCar(state) : null;
 	const stage = inCar?.stage ?? next.name;
 	const station = inCar
 		? inCar.station
 		: stage === 'heights'
 			? walk(stationsAtHand(job), job.setup.measuringOrder).find(
-					({ label }) => !isMeasured(standing, label)
+					({ label }) => !isMeasured(state, label)
 				)?.label
 			: undefined;
 	return {

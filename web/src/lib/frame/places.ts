@@ -1,6 +1,6 @@
 /** What the shop has besides its jobs. */
 export const PLACES = [
-	['/sums', 'Quick sums'],
+	['/calculators', 'Calculators'],
 	['/springs', 'Springs'],
 	['/service', 'Service'],
 	['/gauges', 'Gauges'],

@@ -11,7 +11,7 @@ beforeEach(() => {
 	around = atBench(job);
 });
 const plan = (given: Partial<Parameters<typeof HeadPlan>[1]> = {}) =>
-	markup(HeadPlan as never, { job, stations: around.book.sheet.stations, ...given }, around);
+	markup(HeadPlan as never, { job, stations: around.store.sheet.stations, ...given }, around);
 const valve = (html: string, label: string) =>
 	html.split('data-station=').find((one) => one.startsWith(`"${label}"`))!;
 const labels = (html: string) =>
@@ -19,11 +19,11 @@ const labels = (html: string) =>
 
 describe('the head plan', () => {
 	it('says of every valve what was read and how it stands', () => {
-		const said = labels(plan());
-		expect(said).toContain('1I, 1.818 in, not measured');
-		expect(said).toContain('4E, 1.867 in, stop');
-		expect(said).toContain('5I, not measured');
-		expect(said[0]).toBe('Head plan');
+		const described = labels(plan());
+		expect(described).toContain('1I, 1.818 in, not measured');
+		expect(described).toContain('4E, 1.867 in, stop');
+		expect(described).toContain('5I, not measured');
+		expect(described[0]).toBe('Head plan');
 	});
 	it('is a drawing where nothing can be chosen, and the way to a station where it can', () => {
 		expect(plan()).not.toContain('<button');
@@ -41,14 +41,14 @@ describe('the head plan', () => {
 	it('tells what was inspected, or built, instead', () => {
 		expect(labels(plan({ seen: true }))).toContain('4E, inspected, stop');
 		const done = { is: ({ label }: { label: string }) => label === '2I', word: 'built' };
-		const said = labels(plan({ done } as never));
-		expect(said).toContain('2I, built');
-		expect(said).toContain('2E, not built');
+		const described = labels(plan({ done } as never));
+		expect(described).toContain('2I, built');
+		expect(described).toContain('2E, not built');
 	});
 	it('needs a pitch at which no valve lies on another', () => {
 		const widest = (name: string) => {
 			const own = demoJob(name);
-			const stations = atBench(own).book.sheet.stations;
+			const stations = atBench(own).store.sheet.stations;
 			const html = markup(HeadPlan as never, { job: own, stations }, around);
 			return [...html.matchAll(/min-width: ?([\d.]+)px/g)].map(([, px]) => Number(px));
 		};
@@ -61,7 +61,7 @@ describe('the head plan', () => {
 		const own = demoJob('2421-marine-v8');
 		const html = markup(
 			HeadPlan as never,
-			{ job: own, stations: atBench(own).book.sheet.stations },
+			{ job: own, stations: atBench(own).store.sheet.stations },
 			around
 		);
 		expect(html).toContain('left head, seen from above');

@@ -5,7 +5,7 @@
 	import { tell } from '@zinc-ledger/words';
 	import type { ComponentProps } from 'svelte';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Photos from '$lib/photos/Photos.svelte';
 	import { cameFrom } from '$lib/setup/take-in';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -13,9 +13,9 @@
 	import Input from '$lib/ui/Input.svelte';
 
 	let { photos }: { photos: ComponentProps<typeof Photos>['photos'] } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const came = $derived(book.job.setup.came ?? []);
+	const came = $derived(store.job.setup.came ?? []);
 	let typed = $state('');
 	let problem = $state<string | null>(null);
 
@@ -24,9 +24,9 @@
 			problem = tell(message('server.operator-required'));
 			return;
 		}
-		const setup = { ...book.job.setup };
+		const setup = { ...store.job.setup };
 		delete setup.came;
-		problem = await book.changeSetup({ ...setup, ...(list.length > 0 && { came: list }) });
+		problem = await store.changeSetup({ ...setup, ...(list.length > 0 && { came: list }) });
 		if (problem === null) typed = '';
 	}
 </script>
@@ -66,6 +66,6 @@
 	</form>
 	<Alert {problem} class="mt-1" />
 	<div class="mt-2">
-		<Photos {photos} to="/api/jobs/{book.job.id}/photos" of="what came with the head" />
+		<Photos {photos} to="/api/jobs/{store.job.id}/photos" of="what came with the head" />
 	</div>
 </section>

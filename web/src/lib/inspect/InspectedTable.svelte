@@ -11,28 +11,28 @@
 		type Verdict
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { columnOf, showFigure, unitOfColumn, verdictIn } from '$lib/sheet/columns';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
 	import Table from '$lib/ui/Table.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const columns = INSPECTED.map((quantity) => ({
 		quantity,
 		...columnOf(INSPECTED_FIGURE[quantity])
 	}));
-	const order = $derived(walk(stationsAtHand(book.job), book.job.setup.measuringOrder));
+	const order = $derived(walk(stationsAtHand(store.job), store.job.setup.measuringOrder));
 	/** A chamber's own row is that of the first of its valves. */
 	const wanted = (quantity: Inspected) =>
 		isByCylinder(quantity) ? new Set(order.map(({ cylinder }) => cylinder)).size : order.length;
 
-	const read = $derived(columns.filter(({ quantity }) => book.sheet.measured[quantity] > 0));
+	const read = $derived(columns.filter(({ quantity }) => store.sheet.measured[quantity] > 0));
 
 	/** Between what limits a figure is clear, of the first valve that has any. */
 	function limitsOf(column: (typeof columns)[number]): string {
-		const verdict = book.sheet.stations
+		const verdict = store.sheet.stations
 			.map((station) => verdictIn(station, column.key))
 			.find((one): one is Verdict => (one?.limits.length ?? 0) > 0);
 		const { floor, ceiling } = tightest(verdict?.limits ?? []);
@@ -49,11 +49,11 @@
 		<li class="border-b border-hair">
 			<a
 				class="flex min-h-11 items-center justify-between gap-3 py-1 text-[14px] hover:bg-sunk"
-				href="/jobs/{book.job.id}/round?of={column.quantity}"
+				href="/jobs/{store.job.id}/round?of={column.quantity}"
 			>
 				<span class="underline">{column.title}</span>
 				<span class="figure shrink-0 text-soft">
-					{book.sheet.measured[column.quantity]} of {wanted(column.quantity)}
+					{store.sheet.measured[column.quantity]} of {wanted(column.quantity)}
 				</span>
 			</a>
 		</li>
@@ -77,7 +77,7 @@
 			</thead>
 			<tbody>
 				{#each order as { label } (label)}
-					{@const station = book.station(label)}
+					{@const station = store.station(label)}
 					<tr>
 						<th scope="row" class="figure text-left">{label}</th>
 						{#each read as column (column.key)}

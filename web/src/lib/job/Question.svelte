@@ -4,13 +4,13 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
-	import { getBook } from './book.svelte';
+	import { getJobStore } from './job-store.svelte';
 	import { write } from '@zinc-ledger/words';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
 	let { remark }: { remark: Remark } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	let problem = $state<string | null>(null);
 	const ANSWERS = {
@@ -28,7 +28,7 @@
 	);
 
 	async function say(answer: boolean) {
-		problem = await book.answer(remark.asks!, answer, bench.person);
+		problem = await store.answer(remark.asks!, answer, bench.person);
 	}
 </script>
 

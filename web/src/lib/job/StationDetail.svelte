@@ -12,7 +12,7 @@
 	import Section from '$lib/section/Section.svelte';
 	import ReasonForm from '$lib/ui/ReasonForm.svelte';
 	import { capital, moment } from '$lib/ui/words';
-	import { getBook } from './book.svelte';
+	import { getJobStore } from './job-store.svelte';
 	import HelpName from '$lib/help/HelpName.svelte';
 	import Question from './Question.svelte';
 	import { label, tell, write } from '@zinc-ledger/words';
@@ -20,27 +20,27 @@
 	import Button from '$lib/ui/Button.svelte';
 
 	let { station }: { station: StationSheet } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 
 	const kind = $derived(station.shared);
 	const parts = $derived(
 		partsOf(
-			book.job.setup,
-			book.job.stations.find(({ label }) => label === station.label)!
+			store.job.setup,
+			store.job.stations.find(({ label }) => label === station.label)!
 		)
 	);
-	const voided = $derived(new Map(book.job.voids.map((entry) => [entry.reading, entry])));
+	const voided = $derived(new Map(store.job.voids.map((entry) => [entry.reading, entry])));
 	const readings = $derived(
-		book.job.readings.filter((reading) => reading.station === station.label).toReversed()
+		store.job.readings.filter((reading) => reading.station === station.label).toReversed()
 	);
 	const who = (id: string) =>
-		book.initials(id) || (bench.person?.id === id ? bench.person.initials : '');
+		store.initials(id) || (bench.person?.id === id ? bench.person.initials : '');
 
 	let voiding = $state.raw<Reading | null>(null);
 	let problem = $state<string | null>(null);
 
-	const fit = async () => (problem = await book.fitSuggested(station, bench.person));
+	const fit = async () => (problem = await store.fitSuggested(station, bench.person));
 
 	async function voidReading(reason: string) {
 		if (!voiding) return;
@@ -48,7 +48,7 @@
 			problem = tell(message('server.operator-required'));
 			return;
 		}
-		problem = await book.voidReading(voiding, reason, bench.person);
+		problem = await store.voidReading(voiding, reason, bench.person);
 		if (problem === null) voiding = null;
 	}
 	/** Whether another reading of its set stands beside it. */

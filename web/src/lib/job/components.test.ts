@@ -58,7 +58,7 @@ describe('a job in the list', () => {
 
 describe('a station in full', () => {
 	const shown = (label: string) =>
-		words(markup(StationDetail, { station: around.book.station(label)! }, around));
+		words(markup(StationDetail, { station: around.store.station(label)! }, around));
 	it('has its section, what to fit, and what stands in the stack', () => {
 		expect(shown('4E')).toContain('1.867 installed');
 		expect(shown('4E')).toContain('Record these shims');

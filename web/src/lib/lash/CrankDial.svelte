@@ -3,15 +3,15 @@
 	import { crankDial, type CrankPosition } from '@zinc-ledger/core';
 	import { capital } from '$lib/ui/words';
 	import { tell } from '@zinc-ledger/words';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 
 	let { stop }: { stop: CrankPosition } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const CYCLE = 720;
 	const SIZE = 240;
 	const MIDDLE = SIZE / 2;
 
-	const dial = $derived(crankDial(book.job, stop.angle));
+	const dial = $derived(crankDial(store.job, stop.angle));
 	/** A place on the dial: cylinder 1 fires at its top, two turns go once round. */
 	const at = (angle: number, radius: number) => {
 		const turned = (angle / CYCLE) * 2 * Math.PI;

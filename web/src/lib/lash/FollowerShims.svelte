@@ -10,7 +10,7 @@
 	} from '@zinc-ledger/core';
 	import { tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -23,16 +23,16 @@
 		taken: Readonly<Record<string, number>>;
 	}
 	let { library, taken }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const root = $derived(`/jobs/${book.job.id}`);
+	const root = $derived(`/jobs/${store.job.id}`);
 	const shims = $derived(library.map((shim) => ({ ...shim, taken: taken[shim.part.id] ?? 0 })));
-	const swaps = $derived(followerSwaps(book.job, book.sheet, shims));
-	const picks = $derived(followerPicks(book.job, swaps, shims));
+	const swaps = $derived(followerSwaps(store.job, store.sheet, shims));
+	const picks = $derived(followerPicks(store.job, swaps, shims));
 	const toTake = $derived(picks.filter((pick) => pick.take > 0));
 	const inHand = $derived(picks.filter((pick) => pick.inHand > 0));
 	const moving = $derived(swaps.filter(({ from }) => from.type !== 'stays'));
-	let shelf = $derived(writeStock(book.job.setup.followerStock));
+	let shelf = $derived(writeStock(store.job.setup.followerStock));
 	let problem = $state<string | null>(null);
 	const { length } = bench;
 
@@ -43,13 +43,13 @@
 			problem = `Shims in stock: ${tell(read.problem)} Sizes and counts, such as "2.50 x 4, 2.55 x 2".`;
 			return;
 		}
-		problem = await book.changeSetup({ ...book.job.setup, followerStock: read.stock });
+		problem = await store.changeSetup({ ...store.job.setup, followerStock: read.stock });
 	}
 
 	/** Takes parts off the shop's shelf, or gives them back where the counts are less than 0. */
 	async function take(counts: readonly (readonly [part: string, count: number])[]) {
 		for (const [part, count] of counts) {
-			problem = await book.takeParts(part, count);
+			problem = await store.takeParts(part, count);
 			if (problem !== null) break;
 		}
 		await invalidateAll();

@@ -2,13 +2,13 @@
 	/** What lash has done since it was set. */
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Table from '$lib/ui/Table.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const drifted = $derived(book.sheet.stations.filter(({ lashDrift }) => lashDrift !== null));
+	const drifted = $derived(store.sheet.stations.filter(({ lashDrift }) => lashDrift !== null));
 	const { length } = bench;
 </script>
 
@@ -31,7 +31,7 @@
 			{/each}
 		</tbody>
 	</Table>
-	{#each book.sheet.remarks.filter(({ about }) => about === 'lash-drift') as remark, i (i)}
+	{#each store.sheet.remarks.filter(({ about }) => about === 'lash-drift') as remark, i (i)}
 		<p class="mt-2">
 			<Mark state={remark.state} word />
 			{write(remark.text, bench.units)}

@@ -9,7 +9,7 @@
 		type SettingOrder
 	} from '@zinc-ledger/core';
 	import { label, tell } from '@zinc-ledger/words';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital } from '$lib/ui/words';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -24,12 +24,12 @@
 		shown?: CrankPosition | null;
 	}
 	let { followers, shown = $bindable(null) }: Props = $props();
-	const book = getBook();
-	const root = $derived(`/jobs/${book.job.id}`);
-	const layout = $derived(book.job.engine.layout);
-	const solid = $derived(book.job.setup.lifters === 'solid');
+	const store = getJobStore();
+	const root = $derived(`/jobs/${store.job.id}`);
+	const layout = $derived(store.job.engine.layout);
+	const solid = $derived(store.job.setup.lifters === 'solid');
 	const usual = $derived(USUAL_FIRING_ORDERS[`${layout.arrangement} ${layout.cylinders}`] ?? []);
-	const cam = $derived(camEvents(book.job));
+	const cam = $derived(camEvents(store.job));
 	const CAM_WORDS = {
 		card: 'Worked out from the events on this cam’s card.',
 		duration:
@@ -38,10 +38,10 @@
 	} as const;
 
 	let order = $state<SettingOrder>('firing-order');
-	const stops = $derived(stopsOf(book.job, order));
+	const stops = $derived(stopsOf(store.job, order));
 	/** Until another is looked at: the first that still has something to set. */
 	const first = $derived(
-		stops.find(({ valves }) => valves.some((at) => !book.station(at)?.inForce.lash)) ?? stops[0]
+		stops.find(({ valves }) => valves.some((at) => !store.station(at)?.inForce.lash)) ?? stops[0]
 	);
 	$effect.pre(() => {
 		shown = first ?? null;
@@ -61,7 +61,7 @@
 			.split(/[^\d.]+/)
 			.filter(Boolean)
 			.map(Number);
-		problem = await book.setFiringOrder(numbers, degrees.length > 0 ? degrees : undefined);
+		problem = await store.setFiringOrder(numbers, degrees.length > 0 ? degrees : undefined);
 		if (problem === null) isChanging = false;
 	}
 

@@ -4,10 +4,10 @@
 	import { inSteps, liftRoom, mm, type ChangeStep, type Kind } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
-	import { WORKER_FAILED } from '$lib/worker/asked-worker';
+	import { WORKER_FAILED } from '$lib/worker/worker-client';
 	import AddStep from './AddStep.svelte';
 	import Ladder from './Ladder.svelte';
 	import type { Ladders } from './ladders.svelte';
@@ -22,10 +22,10 @@
 		steps: readonly ChangeStep[];
 	}
 	let { kind, library, ladders, steps = $bindable() }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const { length } = bench;
-	const stepped = $derived(inSteps(book.job, book.sheet, kind, steps));
+	const stepped = $derived(inSteps(store.job, store.sheet, kind, steps));
 	const last = $derived(stepped.at(-1)!);
 	// Without the shop's parts: those are tried in a worker, and take longer than a page may.
 	const room = $derived(liftRoom(last.job, last.sheet, kind));

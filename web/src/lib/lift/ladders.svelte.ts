@@ -1,6 +1,6 @@
 import { onDestroy } from 'svelte';
 import type { Job, Kind, LibraryPart, LiftOption } from '@zinc-ledger/core';
-import { AskedWorker } from '$lib/worker/asked-worker';
+import { WorkerClient } from '$lib/worker/worker-client';
 import type { Tried } from './lift.worker';
 
 type Ladder = readonly LiftOption[];
@@ -11,7 +11,7 @@ export class Ladders {
 	of = $state.raw<Readonly<Record<Kind, Ladder | null>>>({ intake: null, exhaust: null });
 	/** Whether the worker died over a question. */
 	failed = $state(false);
-	#worker: AskedWorker<Tried> | null = null;
+	#worker: WorkerClient<Tried> | null = null;
 	#asked: Record<Kind, number> = { intake: 0, exhaust: 0 };
 
 	constructor() {
@@ -22,7 +22,7 @@ export class Ladders {
 		const mine = ++this.#asked[kind];
 		this.failed = false;
 		this.#keep(kind, null);
-		this.#worker ??= new AskedWorker<Tried>(
+		this.#worker ??= new WorkerClient<Tried>(
 			new Worker(new URL('./lift.worker.ts', import.meta.url), { type: 'module' })
 		);
 		try {

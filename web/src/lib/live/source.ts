@@ -16,7 +16,7 @@ export interface Hears {
 const MISSED = 3;
 
 const listening = new Map<string, Set<Hears>>();
-let post: ((said: FromTab) => void) | null = null;
+let post: ((heard: FromTab) => void) | null = null;
 let generation = 0;
 let unanswered = 0;
 let timer: ReturnType<typeof setInterval> | undefined;
@@ -59,7 +59,7 @@ function connect(): void {
 	unanswered = 0;
 	if (typeof SharedWorker === 'undefined') {
 		const tabs = new Tabs();
-		post = (said) => tabs.hear(own, said);
+		post = (heard) => tabs.hear(own, heard);
 		return;
 	}
 	const worker = new SharedWorker(new URL('./tabs.worker.ts', import.meta.url), {
@@ -68,7 +68,7 @@ function connect(): void {
 	});
 	worker.port.onmessage = ({ data }: MessageEvent<ToTab>) => hear(data);
 	worker.port.start();
-	post = (said) => worker.port.postMessage(said);
+	post = (heard) => worker.port.postMessage(heard);
 }
 
 const own = { post: (news: ToTab) => hear(news) };

@@ -23,7 +23,7 @@
 	let { kind, card, revision }: { kind: Kind; card: Cam[Kind]; revision: number } = $props();
 	let text = $state('');
 	/** What somebody said of the figures, over what was recognised. */
-	let said = $state<Said>({});
+	let chosen = $state<Said>({});
 	const rows = $derived(
 		text.trim() === ''
 			? []
@@ -34,16 +34,20 @@
 				}).data
 	);
 	const guess = $derived(guessTable(rows));
-	const ratio = $derived(said.ratio?.trim() ? Number(said.ratio.replace(',', '.')) : 1);
-	const meaning = $derived<TableMeaning>({ ...guess.meaning, ...said, ratio });
+	const ratio = $derived(chosen.ratio?.trim() ? Number(chosen.ratio.replace(',', '.')) : 1);
+	const meaning = $derived<TableMeaning>({ ...guess.meaning, ...chosen, ratio });
 	const read = $derived(rows.length > 0 ? readTable(rows, meaning) : null);
 	const hint = (key: keyof TableMeaning) =>
-		key in said ? undefined : guess.said.includes(key) ? 'said by its heading' : 'taken to be';
+		key in chosen
+			? undefined
+			: guess.described.includes(key)
+				? 'said by its heading'
+				: 'taken to be';
 	const columns = $derived(guess.columns.map((name, i) => ({ value: String(i), label: name })));
 	/** More than any lift table takes. */
 	const MAX_BYTES = 1_000_000;
 	async function take({ files }: HTMLInputElement) {
-		said = {};
+		chosen = {};
 		text = (await files?.[0]?.slice(0, MAX_BYTES).text()) ?? '';
 	}
 </script>
@@ -67,7 +71,7 @@
 				label="Column of degrees"
 				options={columns}
 				hint={hint('degree')}
-				bind:value={() => String(meaning.degree), (to) => (said.degree = Number(to))}
+				bind:value={() => String(meaning.degree), (to) => (chosen.degree = Number(to))}
 			/>
 			<SelectField
 				label="Degrees of the"
@@ -76,13 +80,13 @@
 					{ value: 'crank', label: 'crankshaft' }
 				]}
 				hint={hint('degrees')}
-				bind:value={() => meaning.degrees, (to) => (said.degrees = to)}
+				bind:value={() => meaning.degrees, (to) => (chosen.degrees = to)}
 			/>
 			<SelectField
 				label="Column of lift"
 				options={columns}
 				hint={hint('lift')}
-				bind:value={() => String(meaning.lift), (to) => (said.lift = Number(to))}
+				bind:value={() => String(meaning.lift), (to) => (chosen.lift = Number(to))}
 			/>
 			<SelectField
 				label="Lift in"
@@ -91,7 +95,7 @@
 					{ value: 'in', label: 'in' }
 				]}
 				hint={hint('unit')}
-				bind:value={() => meaning.unit, (to) => (said.unit = to)}
+				bind:value={() => meaning.unit, (to) => (chosen.unit = to)}
 			/>
 			<SelectField
 				label="Lift of the"
@@ -100,14 +104,14 @@
 					{ value: 'valve', label: 'valve' }
 				]}
 				hint={hint('at')}
-				bind:value={() => meaning.at, (to) => (said.at = to)}
+				bind:value={() => meaning.at, (to) => (chosen.at = to)}
 			/>
 			{#if meaning.at === 'valve'}
 				<TextField
 					label="Rocker ratio it was read with"
 					inputmode="decimal"
 					figure
-					bind:value={() => said.ratio ?? '1', (to) => (said.ratio = to)}
+					bind:value={() => chosen.ratio ?? '1', (to) => (chosen.ratio = to)}
 				/>
 			{/if}
 		</div>

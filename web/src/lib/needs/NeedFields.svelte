@@ -6,7 +6,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import FormField from '$lib/forms/FormField.svelte';
 	import { focusField } from '$lib/forms/focus';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { isShown } from '$lib/setup/values';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
@@ -20,18 +20,18 @@
 		ondone: () => void;
 	}
 	let { need, kinds, ondone }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const asked = untrack(() => askedFor(need, kinds, book.job));
+	const asked = untrack(() => askedFor(need, kinds, store.job));
 	let values = $state({ ...asked.values });
 	let problem = $state<string | null>(null);
 
 	async function save(event: SubmitEvent) {
 		event.preventDefault();
-		const setup = setupWith(values, asked, book.job.setup, bench.units) as Setup;
-		problem = await book.changeSetup(setup);
+		const setup = setupWith(values, asked, store.job.setup, bench.units) as Setup;
+		problem = await store.changeSetup(setup);
 		if (problem === null) ondone();
-		else await book.refresh();
+		else await store.refresh();
 	}
 </script>
 
@@ -57,7 +57,7 @@
 	<Alert {problem} class="mt-3" />
 	<p class="mt-4 flex flex-wrap items-center gap-3">
 		<Button look="main">Save</Button>
-		<a class="underline" href={placeOfNeed(need, kinds[0]!, book.job)}>
+		<a class="underline" href={placeOfNeed(need, kinds[0]!, store.job)}>
 			{asked.ofPart ? 'The part in the library' : 'All of the setup'}
 		</a>
 	</p>

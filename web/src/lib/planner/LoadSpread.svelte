@@ -8,7 +8,7 @@
 		type PlanSides
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { priceText } from '$lib/visit/service';
 	import type { Planner } from './planner.svelte';
 	import type { UsedSprings } from './used-springs';
@@ -22,7 +22,7 @@
 		used: UsedSprings | null;
 	}
 	let { planner, planned, used }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const { load } = getBench();
 	const PLANS = {
 		'as-it-stands': 'as it stands',
@@ -41,13 +41,13 @@
 		newSprings === 0 ? '·' : price === null ? 'not known' : priceText(price);
 	const found = $derived(planner.answer?.type === 'plan' ? planner.answer.stations : []);
 	const spreads = $derived<Spread[]>([
-		{ name: 'as-it-stands' as const, of: loadSpread(book.job), sides: sidesOf([]) },
+		{ name: 'as-it-stands' as const, of: loadSpread(store.job), sides: sidesOf([]) },
 		...planner.simpler.flatMap(([name, other]) =>
 			other.type === 'plan'
 				? [
 						{
 							name,
-							of: loadSpread(withPlan(book.shelved, other.stations)),
+							of: loadSpread(withPlan(store.shelved, other.stations)),
 							sides: sidesOf(other.stations)
 						}
 					]

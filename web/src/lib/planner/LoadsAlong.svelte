@@ -3,7 +3,7 @@
 	import { alongHead, KINDS, stripOf, type Kind, type Sheet } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
 	import { capital } from '$lib/ui/words';
 
@@ -15,7 +15,7 @@
 		called: string;
 	}
 	let { now, then, called }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const WHICH = [
 		{ value: 'seatLoad', label: 'seat' },
@@ -25,7 +25,7 @@
 
 	/** Both states on one scale, in the order along the head. */
 	const stripFor = (kind: Kind) => {
-		const inOrder = book.job.stations.filter((entry) => entry.kind === kind).toSorted(alongHead);
+		const inOrder = store.job.stations.filter((entry) => entry.kind === kind).toSorted(alongHead);
 		const of = (sheet: Sheet) =>
 			inOrder.map(({ label: at }) => ({
 				label: at,
@@ -45,7 +45,7 @@
 		);
 	};
 	const strips = $derived(KINDS.flatMap((kind) => stripFor(kind) ?? []));
-	const told = ({ values, after }: (typeof strips)[number]) =>
+	const described = ({ values, after }: (typeof strips)[number]) =>
 		values
 			.map(({ label: at, value }, i) =>
 				after[i] && after[i].value !== value
@@ -72,7 +72,7 @@
 					<div
 						class="relative h-16 border-y border-hair"
 						role="img"
-						aria-label="{label('kind', strip.kind)}s: {told(strip)}"
+						aria-label="{label('kind', strip.kind)}s: {described(strip)}"
 					>
 						{#each strip.points as { label: at, at: high }, i (at)}
 							{@const left = `${((i + 0.5) / strip.points.length) * 100}%`}

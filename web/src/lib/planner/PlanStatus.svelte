@@ -4,28 +4,28 @@
 	import { mm, planInForce } from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ReasonForm from '$lib/ui/ReasonForm.svelte';
 	import { moment } from '$lib/ui/words';
 	import type { Planner } from './planner.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
-	import { WORKER_FAILED } from '$lib/worker/asked-worker';
+	import { WORKER_FAILED } from '$lib/worker/worker-client';
 
 	let { planner }: { planner: Planner } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const { length } = bench;
 	const answer = $derived(planner.answer);
 	const found = $derived(answer?.type === 'plan' ? answer : null);
-	const inForce = $derived(planInForce(book.job));
+	const inForce = $derived(planInForce(store.job));
 	let withdrawing = $state(false);
 	let problem = $state<string | null>(null);
 
 	async function withdraw(reason: string) {
 		if (!inForce) return;
-		problem = await book.withdrawPlan(inForce.id, reason);
+		problem = await store.withdrawPlan(inForce.id, reason);
 		if (problem !== null) return;
 		withdrawing = false;
 		// What it took is on the shelf again.
@@ -62,12 +62,12 @@
 	</p>
 {:else if inForce}
 	<p>
-		Accepted {moment(inForce.at)} by {book.initials(inForce.person)}, {inForce.proven
+		Accepted {moment(inForce.at)} by {store.initials(inForce.person)}, {inForce.proven
 			? 'optimal'
-			: 'not proven optimal'}{book.job.plans.length > 1
-			? `; it supersedes ${book.job.plans.length - 1} before it`
+			: 'not proven optimal'}{store.job.plans.length > 1
+			? `; it supersedes ${store.job.plans.length - 1} before it`
 			: ''}.
-		<a class="underline" href="/jobs/{book.job.id}/plan/picks">Pick list</a>
+		<a class="underline" href="/jobs/{store.job.id}/plan/picks">Pick list</a>
 		<Button onclick={() => (withdrawing = true)} look="quiet" class="ml-3 text-soft">
 			Withdraw the plan
 		</Button>

@@ -2,7 +2,7 @@
 	/** One station before and after the plan, and what would have been next best. */
 	import { partsOf, type Job, type PlannedStation, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Section from '$lib/section/Section.svelte';
 	import Table from '$lib/ui/Table.svelte';
 
@@ -16,7 +16,7 @@
 		next: PlannedStation | undefined;
 	}
 	let { label, before, after, planned, next }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const { length, load } = getBench();
 	const COMPARED = [
 		['Height', 'height', length],
@@ -61,11 +61,11 @@
 			station={after}
 			kind={after.shared}
 			parts={partsAt(planned)}
-			before={{ station: before, parts: partsAt(book.job) }}
+			before={{ station: before, parts: partsAt(store.job) }}
 			plain
 		/>
 	{:else}
-		<Section station={before} kind={before.shared} parts={partsAt(book.job)} plain />
+		<Section station={before} kind={before.shared} parts={partsAt(store.job)} plain />
 	{/if}
 	{#if after}
 		<Table class="mt-1 text-right [&_th:not(:first-child)]:text-right">

@@ -33,7 +33,7 @@ function table(
 		PlanTable,
 		{
 			job,
-			sheet: planned.length > 0 ? evaluate(withPlan(job, planned)) : around.book.sheet,
+			sheet: planned.length > 0 ? evaluate(withPlan(job, planned)) : around.store.sheet,
 			planned: new Map(planned.map((station) => [station.label, station])),
 			leftOut: new Map(leftOut),
 			fixed: new Set(fixed),
@@ -109,7 +109,7 @@ describe('one station before and after', () => {
 				StationChange,
 				{
 					label: '4E',
-					before: around.book.station('4E')!,
+					before: around.store.station('4E')!,
 					after: after ?? undefined,
 					planned,
 					next: undefined

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import { onDestroy } from 'svelte';
 import { KINDS, type PlanAnswer, type PlanQuestion } from '@zinc-ledger/core';
-import { AskedWorker } from '$lib/worker/asked-worker';
+import { WorkerClient } from '$lib/worker/worker-client';
 import type { Planner as InWorker } from './plan.worker';
 
 /** Shims alone, shims to the card's height, and where springs ran all of them new. */
@@ -23,7 +23,7 @@ export class Planner {
 	took = $state<number | null>(null);
 	/** Whether the worker died over the last question. */
 	failed = $state(false);
-	#worker: AskedWorker<InWorker> | null = null;
+	#worker: WorkerClient<InWorker> | null = null;
 	#asked = 0;
 
 	constructor() {
@@ -32,7 +32,7 @@ export class Planner {
 
 	/** Loads worker and solver, so that the first plan need not wait for them. */
 	open(): void {
-		this.#worker = new AskedWorker<InWorker>(
+		this.#worker = new WorkerClient<InWorker>(
 			new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' })
 		);
 	}

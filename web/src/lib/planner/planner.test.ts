@@ -2,7 +2,7 @@
 import { render } from 'svelte/server';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { PlanAnswer } from '@zinc-ledger/core';
-import { AskedWorker } from '$lib/worker/asked-worker';
+import { WorkerClient } from '$lib/worker/worker-client';
 import { demoJob } from '$lib/test/demo';
 import Within from '$lib/test/Within.svelte';
 import { Planner } from './planner.svelte';
@@ -28,7 +28,7 @@ const question = {
 let progress: (soFar: PlanAnswer) => void;
 beforeEach(() => {
 	vi.stubGlobal('Worker', class extends EventTarget {});
-	vi.spyOn(AskedWorker.prototype, 'end').mockReturnValue();
+	vi.spyOn(WorkerClient.prototype, 'end').mockReturnValue();
 });
 afterEach(() => {
 	vi.restoreAllMocks();
@@ -36,12 +36,12 @@ afterEach(() => {
 });
 /** What the worker answers to each question. */
 const answers = (give: () => Promise<PlanAnswer>) =>
-	vi.spyOn(AskedWorker.prototype, 'ask').mockImplementation(((
+	vi.spyOn(WorkerClient.prototype, 'ask').mockImplementation(((
 		ask: (remote: unknown) => Promise<unknown>
 	) => {
 		void ask({
-			plan: (_: unknown, __: unknown, told: typeof progress) => {
-				progress = told;
+			plan: (_: unknown, __: unknown, described: typeof progress) => {
+				progress = described;
 				return Promise.resolve();
 			}
 		});

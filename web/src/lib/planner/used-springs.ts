@@ -4,7 +4,7 @@ import {
 	planSides,
 	springCards,
 	springsToReplace,
-	thenAndNow,
+	visitComparison,
 	wornSprings,
 	type Job,
 	type LibraryPart,
@@ -39,7 +39,7 @@ export function usedSpringsOf(
 	const lives = new Map(
 		life.flatMap(({ station, used }) => (used === null ? [] : [[station, used]]))
 	);
-	const fates = fatesOf(job, sheet, thenAndNow(signed, job), lives);
+	const fates = fatesOf(job, sheet, visitComparison(signed, job), lives);
 	const cards = new Set(springCards(job).values());
 	const known = library.filter(({ part, retired }) => cards.has(part.id) && !retired);
 	return {

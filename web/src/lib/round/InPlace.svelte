@@ -32,7 +32,7 @@
 
 <script lang="ts">
 	/** What stands at the valves, asked once: locator, shims, seals, caps, the engine's state. */
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { isTyping } from '$lib/keys/keys.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Checkbox from '$lib/ui/Checkbox.svelte';
@@ -49,17 +49,17 @@
 		anyCap: boolean;
 	}
 	let { quantity, answers = $bindable(), asked, anyGround, anyCap }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const LINE = 'min-h-12 border-b border-hair';
 	const KEYS = { yes: '1', no: '0' } as const;
 	const question = $derived(questionOf(quantity));
 	const isGap = $derived(question === 'sealHome');
 	const isOverTip = $derived(quantity === 'tip-height' || quantity.startsWith('rocker'));
-	const anyShims = $derived(book.job.stations.some((station) => station.shims.length > 0));
+	const anyShims = $derived(store.job.stations.some((station) => station.shims.length > 0));
 	const locators = $derived(
 		[
 			...new Set(
-				Object.values(book.job.setup.kinds).map((kind) => kind.locator?.thickness ?? 'none given')
+				Object.values(store.job.setup.kinds).map((kind) => kind.locator?.thickness ?? 'none given')
 			)
 		].join(' / ')
 	);

@@ -3,7 +3,7 @@
 	import { isByCylinder, message, partsOf, type Quantity } from '@zinc-ledger/core';
 	import { tell } from '@zinc-ledger/words';
 	import { DEVICE_WORDS, type Device } from '$lib/gauges/device.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import CrankDial from '$lib/lash/CrankDial.svelte';
 	import Section from '$lib/section/Section.svelte';
@@ -20,10 +20,10 @@
 		device: Device | null;
 	}
 	let { quantity, round, device }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	/** The station at hand, with the figure typed so far. */
 	const shown = $derived(round.preview ?? round.station);
-	const parts = $derived(partsOf(book.job.setup, round.entry));
+	const parts = $derived(partsOf(store.job.setup, round.entry));
 	const total = $derived(round.order.length);
 	const next = $derived(round.order[(round.at + 1) % total]);
 	const nextLabel = $derived(isByCylinder(quantity) ? next?.cylinder : next?.label);

@@ -12,7 +12,7 @@
 	import type { KnownGauge } from '$lib/gauges/known';
 	import HelpName from '$lib/help/HelpName.svelte';
 	import { HELP_OF } from '$lib/help/help.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import { LISTED } from './listed';
@@ -35,13 +35,13 @@
 		back?: string | null;
 	}
 	let { quantity, gauges, settingOrder = null, only = [], back = null }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const round = new Round(
 		untrack(() => quantity),
-		book,
+		store,
 		bench,
-		untrack(() => ({ stops: settingOrder ? stopsOf(book.job, settingOrder) : [], only }))
+		untrack(() => ({ stops: settingOrder ? stopsOf(store.job, settingOrder) : [], only }))
 	);
 	const words = $derived(ROUND_WORDS[quantity]);
 	useKeys([
@@ -57,7 +57,7 @@
 
 	// The page as it stands is kept for a reload while the server is away, and again after each figure.
 	$effect(() => {
-		void book.job.readings.length;
+		void store.job.readings.length;
 		const settled = setTimeout(() => void fetch(location.href).catch(() => undefined), 1200);
 		return () => clearTimeout(settled);
 	});
@@ -74,17 +74,17 @@
 	}
 
 	function leave(event: KeyboardEvent) {
-		if (event.key === 'Escape') void goto(`/jobs/${book.job.id}?at=${round.entry.label}`);
+		if (event.key === 'Escape') void goto(`/jobs/${store.job.id}?at=${round.entry.label}`);
 	}
 </script>
 
-<svelte:head><title>{words.title} · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>{words.title} · {store.job.number} · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={leave} />
 
 <div class="flex-none px-4 pt-1 tablet:pt-3">
 	<HeadPlan
-		job={book.job}
-		stations={book.sheet.stations}
+		job={store.job}
+		stations={store.sheet.stations}
 		measured={quantity}
 		selected={round.parts && !round.finished ? round.entry.label : null}
 		onselect={(label) => round.parts && round.goTo(label)}
@@ -102,7 +102,7 @@
 			<p class="mt-6 text-xl">
 				<a
 					class="underline"
-					href="/bench?back={encodeURIComponent(`/jobs/${book.job.id}/round?of=${quantity}`)}"
+					href="/bench?back={encodeURIComponent(`/jobs/${store.job.id}/round?of=${quantity}`)}"
 				>
 					Select an operator
 				</a> first: every reading carries a name.
@@ -112,7 +112,7 @@
 			{#if (LISTED as readonly Quantity[]).includes(quantity)}
 				<p class="mt-4 text-[13px]">
 					Read already, and written down?
-					<a class="underline" href="/jobs/{book.job.id}/list?of={quantity}">Paste the list</a>
+					<a class="underline" href="/jobs/{store.job.id}/list?of={quantity}">Paste the list</a>
 				</p>
 			{/if}
 		{:else if round.finished}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** The round once every valve is measured: the last figure, and what comes next. */
 	import type { Quantity } from '@zinc-ledger/core';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import type { Round } from './round.svelte';
 	import { NEXT_ROUND, ROUND_WORDS } from './words';
 	import Button from '$lib/ui/Button.svelte';
@@ -13,9 +13,9 @@
 		back?: string | null;
 	}
 	let { quantity, round, back = null }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const next = $derived(NEXT_ROUND[quantity]);
-	const hasNext = $derived(next !== 'lash' || book.job.setup.lifters === 'solid');
+	const hasNext = $derived(next !== 'lash' || store.job.setup.lifters === 'solid');
 </script>
 
 <div class="mt-6">
@@ -25,14 +25,14 @@
 	</p>
 	<p class="mt-6 flex flex-wrap gap-3">
 		{#if back}
-			<Button href="/jobs/{book.job.id}/{back}" autofocus look="main">
+			<Button href="/jobs/{store.job.id}/{back}" autofocus look="main">
 				Back to the {back}
 			</Button>
 		{:else}
-			<Button href="/jobs/{book.job.id}" autofocus look="main">See the sheet</Button>
+			<Button href="/jobs/{store.job.id}" autofocus look="main">See the sheet</Button>
 		{/if}
 		{#if hasNext && next && round.only.length === 0}
-			<Button href="/jobs/{book.job.id}/round?of={next}">
+			<Button href="/jobs/{store.job.id}/round?of={next}">
 				{ROUND_WORDS[next].title} next
 			</Button>
 		{/if}

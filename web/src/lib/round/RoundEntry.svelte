@@ -4,7 +4,7 @@
 	import { isByCylinder, readAs, turnAdvice, type Quantity } from '@zinc-ledger/core';
 	import { tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import Input from '$lib/ui/Input.svelte';
 	import { capital } from '$lib/ui/words';
@@ -16,16 +16,16 @@
 
 	let { quantity, round, locator }: { quantity: Quantity; round: Round; locator: boolean } =
 		$props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const words = $derived(ROUND_WORDS[quantity]);
 	const unit = $derived({ ...bench.units, volume: 'cc' }[readAs(quantity)]);
 	const advice = $derived(
-		quantity === 'lash' && round.understood?.ok
-			? turnAdvice(book.job, round.entry, round.understood.text)
+		quantity === 'lash' && round.parsed?.ok
+			? turnAdvice(store.job, round.entry, round.parsed.text)
 			: null
 	);
-	const last = $derived(round.last ? book.station(round.last.station) : undefined);
+	const last = $derived(round.last ? store.station(round.last.station) : undefined);
 	const lastWaits = $derived(
 		outbox.waiting.some((item) => item.reading.id === round.last?.id && !item.refused)
 	);
@@ -77,7 +77,7 @@
 			? `cylinder ${round.entry.cylinder}`
 			: `station ${round.entry.label}`}"
 		aria-describedby="understood"
-		aria-invalid={round.understood?.ok === false}
+		aria-invalid={round.parsed?.ok === false}
 		inputmode={touch.current ? 'none' : 'decimal'}
 		maxlength={14}
 	/>
@@ -90,19 +90,19 @@
 	{/if}
 </div>
 <div id="understood" class="mt-2 min-h-11 bench:min-h-7 text-[17px]" aria-live="polite">
-	{#if round.understood?.ok === false}
-		<span class="font-semibold text-stop">{tell(round.understood.problem)}</span>
-	{:else if round.understood?.ok}
-		Read as <b class="figure">{round.understood.text}</b>
+	{#if round.parsed?.ok === false}
+		<span class="font-semibold text-stop">{tell(round.parsed.problem)}</span>
+	{:else if round.parsed?.ok}
+		Read as <b class="figure">{round.parsed.text}</b>
 		{#if advice}<span>· {tell(advice)}</span>{/if}
 		{#if round.asked}
 			<span class="font-semibold text-watch">
 				· Outside expected range: Enter again to keep, or retype.
 			</span>
 		{/if}
-	{:else if round.standing}
+	{:else if round.current}
 		<span class="text-soft">
-			Current <span class="figure">{round.standing.read}</span>; a new reading
+			Current <span class="figure">{round.current.read}</span>; a new reading
 			{round.again ? 'is averaged in.' : 'replaces it.'}
 		</span>
 	{/if}

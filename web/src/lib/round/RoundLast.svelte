@@ -3,7 +3,7 @@
 	import type { Quantity, Reading } from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import type { Round } from './round.svelte';
@@ -11,14 +11,14 @@
 	import Button from '$lib/ui/Button.svelte';
 
 	let { quantity, round }: { quantity: Quantity; round: Round } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const SHOWN = 4;
 	let problem = $state<string | null>(null);
 
-	const gone = $derived(new Set(book.job.voids.map(({ reading }) => reading)));
+	const gone = $derived(new Set(store.job.voids.map(({ reading }) => reading)));
 	const last = $derived(
-		book.job.readings
+		store.job.readings
 			.filter((reading) => reading.quantity === quantity && !gone.has(reading.id))
 			.toSorted((a, b) => Date.parse(b.at) - Date.parse(a.at))
 			.slice(0, SHOWN)
@@ -26,11 +26,11 @@
 	const waits = (id: string) =>
 		outbox.waiting.some((item) => item.reading.id === id && !item.refused);
 	const remarkOf = (reading: Reading) =>
-		book.station(reading.station)?.remarks.find(({ state }) => state !== 'not-measured');
+		store.station(reading.station)?.remarks.find(({ state }) => state !== 'not-measured');
 
 	async function undo(reading: Reading) {
 		if (!bench.person) return;
-		problem = await book.voidReading(reading, 'taken back in the round', bench.person);
+		problem = await store.voidReading(reading, 'taken back in the round', bench.person);
 		if (problem === null) round.goTo(reading.station);
 	}
 </script>

@@ -15,7 +15,7 @@
 	import type { KnownGauge } from '$lib/gauges/known';
 	import { tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import InPlace, { isUnanswered, type InPlaceAnswers } from './InPlace.svelte';
@@ -32,7 +32,7 @@
 		list?: string | null;
 	}
 	let { quantity, gauges, onbegin, list = null }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const words = $derived(ROUND_WORDS[quantity]);
 
@@ -43,11 +43,11 @@
 		isGround: true,
 		lashCap: true,
 		engine: 'cold',
-		as: untrack(() => (lashNotFound(book.job).open.length > 0 ? 'found' : 'set')),
+		as: untrack(() => (lashNotFound(store.job).open.length > 0 ? 'found' : 'set')),
 		marked: false
 	});
 	/** Valves of a head that came back whose lash must not be turned before it was read, or somebody said why. */
-	const unread = $derived(quantity === 'lash' ? lashNotFound(book.job).open : []);
+	const unread = $derived(quantity === 'lash' ? lashNotFound(store.job).open : []);
 	let why = $state('');
 	let whyProblem = $state<string | undefined>();
 	const asksWhy = $derived(unread.length > 0 && answers.as === 'set');
@@ -59,7 +59,7 @@
 		const problem =
 			text === ''
 				? tell(message('lash.reason-missing'))
-				: await book.append('notes', bench.person, {
+				: await store.append('notes', bench.person, {
 						id: uuid(),
 						text,
 						about: 'lash-not-found',
@@ -72,7 +72,7 @@
 	}
 
 	let asked = $state(false);
-	const kinds = $derived(Object.values(book.job.setup.kinds));
+	const kinds = $derived(Object.values(store.job.setup.kinds));
 	const anyGround = $derived(
 		kinds.some(({ retainer }) => retainer && lengthOf(retainer.groundOff) > 0)
 	);
@@ -133,7 +133,7 @@
 	{#if asksWhy}
 		<div class="mt-3">
 			<Alert>
-				Nobody read the lash of {unread.length === book.job.stations.length
+				Nobody read the lash of {unread.length === store.job.stations.length
 					? 'any valve'
 					: unread.join(' ')} as found. Once an adjuster is turned, nobody can tell what moved.
 			</Alert>

@@ -11,12 +11,12 @@
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { HELP_OF } from '$lib/help/help.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { columnOf, showFigure, verdictIn } from '$lib/sheet/columns';
 	import type { Round } from './round.svelte';
 
 	let { quantity, round }: { quantity: Quantity; round: Round } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 
 	/** Heights are compared bare: what lies under the spring is no difference between valves. */
@@ -30,7 +30,7 @@
 			.map((entry) =>
 				entry.label === round.entry.label && round.preview
 					? round.preview
-					: book.station(entry.label)!
+					: store.station(entry.label)!
 			)
 	);
 	/** Floor and ceiling of the station at hand, where it has both. */

@@ -4,7 +4,7 @@
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
-	import { standing } from '$lib/sheet/columns';
+	import { stateInWords } from '$lib/sheet/columns';
 	import RoundFigures from './RoundFigures.svelte';
 
 	let { station, quantity }: { station: StationSheet; quantity: Quantity } = $props();
@@ -21,5 +21,5 @@
 		<span>{write(worst.text, bench.units)}</span>
 	</p>
 {:else}
-	<p class="mt-2 text-[42px] leading-none">{standing(station)}</p>
+	<p class="mt-2 text-[42px] leading-none">{stateInWords(station)}</p>
 {/if}

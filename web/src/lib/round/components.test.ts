@@ -23,7 +23,7 @@ beforeEach(() => {
 	outbox.waiting = [];
 	job = demoJob('2417-straight-six');
 	around = atBench(job);
-	round = new Round(quantity, around.book, around.bench);
+	round = new Round(quantity, around.store, around.bench);
 	round.begin({ locator: true, shims: false, recess: '0.000 in', sealHome: true });
 });
 
@@ -114,7 +114,7 @@ describe('the end of a round', () => {
 
 describe('the verdict of a round', () => {
 	const of = (label: string) =>
-		words(markup(RoundVerdict, { station: around.book.station(label)!, quantity }, around));
+		words(markup(RoundVerdict, { station: around.store.station(label)!, quantity }, around));
 	it('has the worst in a word, and what to do', () => {
 		expect(of('4E')).toMatch(/stop Shim 0\.030 \+ 0\.015$/);
 		expect(of('3I')).toContain('too close to call');
@@ -123,7 +123,7 @@ describe('the verdict of a round', () => {
 		for (const kind of ['intake', 'exhaust'] as const) delete job.setup.kinds[kind].spring;
 		job.readings = job.readings.filter(({ station }) => station === '1I').slice(0, 1);
 		around = atBench(job);
-		const station = around.book.station('1I')!;
+		const station = around.store.station('1I')!;
 		expect(station.figures.height.figure).not.toBeNull();
 		expect(of('1I')).not.toContain('clear');
 	});

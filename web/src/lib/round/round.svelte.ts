@@ -20,7 +20,7 @@ import {
 	type StationSheet
 } from '@zinc-ledger/core';
 import type { Bench } from '$lib/bench/bench.svelte';
-import type { Book } from '$lib/job/book.svelte';
+import type { JobStore } from '$lib/job/job-store.svelte';
 import { outbox } from '$lib/outbox/outbox.svelte';
 
 /** Loads that anybody reads on a head, newtons: what tells 1,234 from 1.234. */
@@ -40,7 +40,7 @@ export interface RoundBegun {
 /** One walk round the head, one quantity, one station after another. */
 export class Round {
 	readonly quantity: Quantity;
-	#book: Book;
+	#book: JobStore;
 	#bench: Bench;
 
 	/** What was answered at the start; null until the round has begun. */
@@ -80,9 +80,9 @@ export class Round {
 	});
 	entry = $derived.by(() => this.order[this.at]!);
 	station = $derived.by(() => this.#book.station(this.entry.label)!);
-	standing = $derived.by(() => this.station.inForce[this.quantity] ?? null);
+	current = $derived.by(() => this.station.inForce[this.quantity] ?? null);
 	left = $derived.by(() => this.#open().length);
-	understood = $derived.by(() =>
+	parsed = $derived.by(() =>
 		this.typed.trim() === ''
 			? null
 			: readMeasured(this.typed, readAs(this.quantity), this.#bench.units, LIKELY_LOADS)
@@ -101,14 +101,14 @@ export class Round {
 
 	constructor(
 		quantity: Quantity,
-		book: Book,
+		store: JobStore,
 		bench: Bench,
 		{ stops = [], only = [] }: { stops?: readonly CrankPosition[]; only?: readonly string[] } = {}
 	) {
 		this.quantity = quantity;
 		this.stops = stops;
 		this.only = only;
-		this.#book = book;
+		this.#book = store;
 		this.#bench = bench;
 	}
 
@@ -250,12 +250,12 @@ export class Round {
 
 	#draft(): Reading | null {
 		const person = this.#bench.person;
-		if (!this.parts || !person || !this.understood?.ok) return null;
+		if (!this.parts || !person || !this.parsed?.ok) return null;
 		return {
 			id: '00000000-0000-7000-8000-000000000000',
 			station: this.entry.label,
 			quantity: this.quantity,
-			read: this.understood.text,
+			read: this.parsed.text,
 			gauge: this.gauge,
 			inPlace: inPlaceFor(this.#book.job, this.entry, this.quantity, this.parts),
 			...(this.repeats > 1 && { set: this.#setId }),

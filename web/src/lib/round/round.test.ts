@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Job, RoundParts } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Bench } from '$lib/bench/bench.svelte';
-import { Book } from '$lib/job/book.svelte';
+import { JobStore } from '$lib/job/job-store.svelte';
 import { outbox } from '$lib/outbox/outbox.svelte';
 import { Round } from './round.svelte';
 
@@ -19,7 +19,7 @@ beforeEach(() => {
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	job = read.value;
 	bench = new Bench(job.people[0]!, { length: 'in', load: 'lbf' });
-	round = new Round('installed-height', new Book(job, 1), bench);
+	round = new Round('installed-height', new JobStore(job, 1), bench);
 });
 
 const type = (text: string) => {
@@ -43,7 +43,7 @@ describe('a round', () => {
 		expect(round.last!.read).toBe('1.819 in');
 	});
 	it('asks for a lash that was found once it is set', () => {
-		round = new Round('lash', new Book({ ...job, readings: [] }, 1), bench);
+		round = new Round('lash', new JobStore({ ...job, readings: [] }, 1), bench);
 		round.lash = { as: 'found', marked: false };
 		round.begin(PARTS);
 		type('0.020');
@@ -86,7 +86,7 @@ describe('a round', () => {
 		round.skip();
 		expect(round.entry.label).toBe('5E');
 		round.goTo('1I');
-		expect([round.entry.label, round.standing!.read]).toEqual(['1I', '1.818 in']);
+		expect([round.entry.label, round.current!.read]).toEqual(['1I', '1.818 in']);
 		round.back();
 		expect(round.entry.label).toBe('1I');
 	});
@@ -167,7 +167,7 @@ describe('a gauge that sends', () => {
 		expect(outbox.waiting).toHaveLength(1);
 	});
 	it('keeps the peak of each pull of an on-head tester', () => {
-		round = new Round('on-head-load', new Book(job, 1), bench);
+		round = new Round('on-head-load', new JobStore(job, 1), bench);
 		round.begin(PARTS);
 		round.hear([150, 400, 505, 480].map((load, at) => [null, `${load} N`, at] as const));
 		expect(outbox.waiting.map(({ reading }) => reading.read)).toEqual(['505 N']);
@@ -180,7 +180,7 @@ describe('a gauge that sends', () => {
 
 describe('a round of chambers', () => {
 	it('goes by cylinder, reads cubic centimetres, and has nothing in place', () => {
-		round = new Round('chamber-volume', new Book(job, 1), bench);
+		round = new Round('chamber-volume', new JobStore(job, 1), bench);
 		expect(round.order.map(({ cylinder }) => cylinder)).toEqual([1, 2, 3, 4, 5, 6]);
 		round.begin(PARTS);
 		round.typed = '62,4';
@@ -193,7 +193,7 @@ describe('a round of seal gaps', () => {
 	it('asks again for what was read before the seals were home', () => {
 		const gap = job.readings.find(({ quantity }) => quantity === 'seal-gap')!;
 		const begun = (sealHome: boolean) => {
-			round = new Round('seal-gap', new Book(job, 1), bench);
+			round = new Round('seal-gap', new JobStore(job, 1), bench);
 			round.begin({ ...PARTS, sealHome });
 			return round.left;
 		};

@@ -40,7 +40,7 @@
 		before: 'fill-none stroke-chromate'
 	};
 	const { width, height, installed } = $derived(picture);
-	const middleOf = ({ from, to }: DimensionLine) => (from[1] + to[1]) / 2;
+	const medianBand = ({ from, to }: DimensionLine) => (from[1] + to[1]) / 2;
 	const colour = (state: State) => stateClass(state) || 'text-ink';
 </script>
 
@@ -86,7 +86,7 @@
 		{/each}
 	</g>
 	<text
-		transform="translate({installed.from[0] - 5} {middleOf(installed)}) rotate(-90)"
+		transform="translate({installed.from[0] - 5} {medianBand(installed)}) rotate(-90)"
 		text-anchor="middle"
 		class="fill-ink text-[14px]"
 	>
@@ -140,7 +140,7 @@
 			/>
 			<text
 				x={from[0] + 6}
-				y={middleOf(picture.toSeal) + 4}
+				y={medianBand(picture.toSeal) + 4}
 				fill="currentColor"
 				class="stroke-paper text-[14px] font-semibold"
 				stroke-width="5"

@@ -12,7 +12,7 @@ beforeEach(() => {
 	around = atBench(job);
 });
 function section(label: string, plain = true): string {
-	const station = around.book.station(label)!;
+	const station = around.store.station(label)!;
 	const entry = job.stations.find((one) => one.label === label)!;
 	const parts = partsOf(job.setup, entry);
 	return markup(Section, { station, kind: station.shared, parts, plain }, around);
@@ -45,7 +45,7 @@ describe('the section', () => {
 		expect(words(section('1I'))).toContain('0.030');
 	});
 	it('says which coil stops the valve first, where there are several', () => {
-		const first = around.book.station('1I')!.shared.bind!.first;
+		const first = around.store.station('1I')!.shared.bind!.first;
 		expect(first).not.toBeNull();
 		expect(words(section('1I'))).toContain(`${first} first`);
 	});

@@ -4,7 +4,7 @@ import type { Gauge as KnownGauge, Person, Units } from '@zinc-ledger/core';
 import { Gauge } from '@zinc-ledger/core/gauge-schema';
 import { unflatten, type Values } from '$lib/forms/flat';
 import { GAUGE_FIELDS } from '$lib/gauges/fields';
-import { ask } from './ask';
+import { ask } from './with-database';
 import { CHANGED_MEANWHILE, fieldProblems, formTexts, revisionIn } from './body';
 import { reachable } from './devices/reachable';
 import { saveGauge } from './gauges';

@@ -3,7 +3,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import type { LibraryPart, PartType, Person, Units } from '@zinc-ledger/core';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { unflatten, type Values } from '$lib/forms/flat';
-import { ask } from './ask';
+import { ask } from './with-database';
 import { CHANGED_MEANWHILE, fieldProblems, formTexts, revisionIn } from './body';
 import { savePart } from './parts';
 import { fieldsOf } from '$lib/parts/fields';

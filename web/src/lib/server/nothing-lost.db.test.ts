@@ -124,11 +124,11 @@ describe('an entry that comes again', () => {
 
 describe('at once', () => {
 	it('twenty jobs with one number: one is in the book, the rest are told why', async () => {
-		const told = await Promise.all(
+		const described = await Promise.all(
 			Array.from({ length: 20 }, () => importJob(test.db, another('4711')))
 		);
-		expect(told.filter(({ problems }) => problems.length === 0)).toHaveLength(1);
-		for (const { problems } of told)
+		expect(described.filter(({ problems }) => problems.length === 0)).toHaveLength(1);
+		for (const { problems } of described)
 			if (problems[0])
 				expect(problems[0].text).toEqual({
 					code: 'import.number-taken',

@@ -2,7 +2,7 @@
 import { sql } from 'kysely';
 import { v7 as uuid } from 'uuid';
 import type { Person, ServiceLimit } from '@zinc-ledger/core';
-import { useUpAll } from './asked/of-service';
+import { useUpAll } from './reporting/of-service';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
 

@@ -4,7 +4,7 @@ import {
 	entryCount,
 	evaluate,
 	furthest,
-	standingOf,
+	scopeStatus,
 	wholeJob,
 	type Job,
 	type Person,
@@ -18,7 +18,7 @@ import { readSigned, signSheet } from '@zinc-ledger/core/signed';
 import { sha256 } from '@zinc-ledger/core/signed-node';
 import { write } from '@zinc-ledger/words';
 import type { SignedEntry } from '$lib/job/signed';
-import { deriveSheet } from './asked/of-sheet';
+import { deriveSheet } from './reporting/of-sheet';
 import type { Database } from './database/connection';
 import { inTransaction } from './database/transaction';
 import { loadJob } from './jobs/load';
@@ -109,7 +109,7 @@ function checkScope(job: Job, sheet: Sheet, scope: Scope): void {
 	const known = new Set(job.stations.map(({ label }) => label));
 	const stranger = scope.stations.find((label) => !known.has(label));
 	if (stranger !== undefined) refuse(400, message('job.no-station', { station: stranger }));
-	const { isRead, lacking, items } = standingOf(job, sheet, scope);
+	const { isRead, lacking, items } = scopeStatus(job, sheet, scope);
 	if (!isRead) refuse(409, message('scope.empty'));
 	const [first] = lacking;
 	if (first) refuse(409, message('scope.lacks', { ...first }));

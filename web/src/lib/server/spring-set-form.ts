@@ -12,7 +12,7 @@ import {
 import { PositiveSize } from '@zinc-ledger/core/units-schema';
 import { tell } from '@zinc-ledger/words';
 import { shortDate } from '$lib/ui/words';
-import { ask } from './ask';
+import { ask } from './with-database';
 import { fieldProblems, isId } from './body';
 import { jobNumbered } from './jobs/find';
 import { findPart } from './parts';

@@ -8,8 +8,8 @@ import {
 	type SpringCard,
 	type Sweep
 } from '@zinc-ledger/core';
-import { deriveSpring } from './asked/of-spring';
-import { told } from './asked/told';
+import { deriveSpring } from './reporting/of-spring';
+import { loggingFailures } from './reporting/logging-failures';
 import type { Database } from './database/connection';
 import { once } from './jobs/once';
 import type { SpringMeasured } from './database/schema';
@@ -209,7 +209,7 @@ export async function editSet(db: Database, id: string, set: SetFields): Promise
 		.where('id', '=', id)
 		.executeTakeFirst();
 	const springs = await db.selectFrom('spring').select('id').where('set_id', '=', id).execute();
-	for (const spring of springs) await told(() => deriveSpring(db, spring.id));
+	for (const spring of springs) await loggingFailures(() => deriveSpring(db, spring.id));
 	return numUpdatedRows > 0n;
 }
 
@@ -251,7 +251,7 @@ export async function keepSweep(
 			return rows.map((row) => ({ owner: row.spring_id, entry: row.doc }));
 		}
 	});
-	await told(() => deriveSpring(db, spring.id));
+	await loggingFailures(() => deriveSpring(db, spring.id));
 	return true;
 }
 
@@ -279,5 +279,5 @@ export async function setMeasured(
 		.where('tag', '=', tag)
 		.returning('id')
 		.execute();
-	for (const { id } of changed) await told(() => deriveSpring(db, id));
+	for (const { id } of changed) await loggingFailures(() => deriveSpring(db, id));
 }

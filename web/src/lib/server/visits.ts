@@ -2,8 +2,8 @@
 import { v7 as uuid } from 'uuid';
 import { message, visitJob, type Job, type Person, type Since } from '@zinc-ledger/core';
 import { checkJob } from '@zinc-ledger/core/file';
-import { deriveService } from './asked/of-service';
-import { told } from './asked/told';
+import { deriveService } from './reporting/of-service';
+import { loggingFailures } from './reporting/logging-failures';
 import type { Database } from './database/connection';
 import { findHead } from './heads';
 import { importJob } from './jobs/store';
@@ -26,7 +26,7 @@ export const lastSignedOfHead = (db: Database, headId: string) =>
 		.executeTakeFirst();
 
 /** The other heads of the job that a head was signed on last, which may have come with it. */
-export const headsBeside = (db: Database, jobId: string, headId: string) =>
+export const otherHeads = (db: Database, jobId: string, headId: string) =>
 	db
 		.selectFrom('head')
 		.innerJoin('cylinder_head', 'cylinder_head.id', 'head.cylinder_head_id')
@@ -80,7 +80,7 @@ export async function beginVisit(
 		trx.updateTable('spring_set').set({ job_id: job.id }).where('job_id', '=', last.jobId).execute()
 	);
 	if (problems[0]) refuse(409, problems[0].text);
-	await told(() => deriveService(db, whole));
+	await loggingFailures(() => deriveService(db, whole));
 	return job.id;
 }
 

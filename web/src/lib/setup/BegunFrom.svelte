@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** What a job is begun from: quick sums, or another job; told, and sent with the form. */
+	/** What a job is begun from: calculators, or another job; told, and sent with the form. */
 	interface Props {
 		cushion: string;
 		/** Id of the job that it is to be like; '' where there is none. */

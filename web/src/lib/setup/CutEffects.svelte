@@ -2,13 +2,13 @@
 	/** What cuts at head and block, and another gasket, do to compression, piston to valve, lash and preload. */
 	import { cutEffects, mm, type Millimetres } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label } from '@zinc-ledger/words';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const cuts = $derived(cutEffects(book.job));
+	const cuts = $derived(cutEffects(store.job));
 	const nearer = $derived(cuts.nearer);
 	const ratio = (value: number | null) =>
 		value === null ? 'not possible' : `${value.toFixed(2)} : 1`;
@@ -35,7 +35,7 @@
 		<p class="text-[14px]">
 			{capital(label('kind', kind))}s: piston to valve
 			<b class="figure">{length(effect.pistonToValve)}</b>
-			{nearer > 0 ? 'less' : 'more'}{book.job.setup.valveAngle === undefined
+			{nearer > 0 ? 'less' : 'more'}{store.job.setup.valveAngle === undefined
 				? ' at least, the valve’s angle is not known'
 				: ''}{#if effect.lash !== null}; lash {nearer > 0 ? 'closes' : 'opens'} by
 				<b class="figure">{length(effect.lash)}</b>{/if}{#if effect.preload !== null}; preload {nearer >

@@ -45,8 +45,11 @@
 		{name}
 		options={choices.map((choice) => {
 			const called = of ? labelsOf(of)[choice]! : choice;
-			const said = words[choice];
-			return { value: choice, label: said ? (of ? `${called}: ${said}` : said) : called };
+			const described = words[choice];
+			return {
+				value: choice,
+				label: described ? (of ? `${called}: ${described}` : described) : called
+			};
 		})}
 		bind:value={() => form[name] as string, (value) => (form[name] = value as never)}
 	/>

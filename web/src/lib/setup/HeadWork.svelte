@@ -12,7 +12,7 @@
 		type Work
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import ReasonForm from '$lib/ui/ReasonForm.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital, moment } from '$lib/ui/words';
@@ -23,7 +23,7 @@
 	import Button from '$lib/ui/Button.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	let work = $state<Work>('valve-job');
 	let head = $state('');
@@ -34,7 +34,7 @@
 	let problem = $state<string | null>(null);
 	let withdrawing = $state<HeadWork | null>(null);
 
-	const done = $derived(new Set(worksDone(book.job.headWork).map(({ id }) => id)));
+	const done = $derived(new Set(worksDone(store.job.headWork).map(({ id }) => id)));
 	const isCut = $derived(work === 'deck-cut' || work === 'block-cut');
 	const amountRead = $derived(
 		amount.trim() === '' ? null : (isCut ? readEntry : readSignedEntry)(amount, bench.units.length)
@@ -51,7 +51,7 @@
 	);
 	const where = ({ head, kind, stations }: HeadWork) =>
 		stations?.join(' ') ??
-		[head && (book.job.heads.find(({ id }) => id === head)?.name ?? head), kind && `${kind}s`]
+		[head && (store.job.heads.find(({ id }) => id === head)?.name ?? head), kind && `${kind}s`]
 			.filter(Boolean)
 			.join(', ');
 
@@ -61,7 +61,7 @@
 			problem = amountRead ? tell(amountRead.problem) : 'Enter how much was removed.';
 			return;
 		}
-		problem = await book.append('headWork', bench.person, {
+		problem = await store.append('headWork', bench.person, {
 			id: uuid(),
 			work,
 			...(labels.length > 0
@@ -77,7 +77,7 @@
 
 	async function withdraw(reason: string) {
 		if (!withdrawing) return;
-		problem = await book.append('headWork', bench.person, {
+		problem = await store.append('headWork', bench.person, {
 			id: uuid(),
 			work: withdrawing.work,
 			withdraws: withdrawing.id,
@@ -91,7 +91,7 @@
 <section class="mt-8 max-w-4xl" aria-label="Work on the head">
 	<h2 class="border-b-2 border-ink pb-1 text-lg font-semibold">Head work</h2>
 	<ul>
-		{#each book.job.headWork as entry (entry.id)}
+		{#each store.job.headWork as entry (entry.id)}
 			{@const gone = !done.has(entry.id)}
 			<li class="flex flex-wrap items-baseline gap-x-4 border-b border-hair py-1.5">
 				<span class="w-36 font-semibold {gone ? 'text-faint line-through' : ''}">
@@ -102,7 +102,7 @@
 				<span>{where(entry)}</span>
 				<span class="text-soft">{entry.note ?? ''}</span>
 				<span class="ml-auto text-[13px] text-soft">
-					{moment(entry.at)}, {book.initials(entry.person)}
+					{moment(entry.at)}, {store.initials(entry.person)}
 				</span>
 				{#if !gone}
 					<Button
@@ -133,13 +133,13 @@
 			options={WORKS.map((one) => ({ value: one, label: label('work', one) }))}
 			bind:value={work}
 		/>
-		{#if book.job.heads.length > 1}
+		{#if store.job.heads.length > 1}
 			<SelectField
 				label="Head"
 				class="w-32"
 				options={[
 					{ value: '', label: 'both' },
-					...book.job.heads.map((one) => ({ value: one.id, label: one.name }))
+					...store.job.heads.map((one) => ({ value: one.id, label: one.name }))
 				]}
 				bind:value={head}
 			/>

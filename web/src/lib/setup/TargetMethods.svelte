@@ -2,17 +2,17 @@
 	/** The methods of installed height side by side, with what each would aim at here. */
 	import { KINDS, TARGET_METHODS, heightsByMethod, mm } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, write } from '@zinc-ledger/words';
 	import Table from '$lib/ui/Table.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const rows = $derived(
 		KINDS.map((kind) => {
-			const sheet = book.sheet.kinds[kind];
-			const setup = book.job.setup.kinds[kind];
+			const sheet = store.sheet.kinds[kind];
+			const setup = store.job.setup.kinds[kind];
 			const methods = heightsByMethod(sheet, setup);
 			return { kind, sheet, setup, methods };
 		})

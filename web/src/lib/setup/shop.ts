@@ -12,7 +12,7 @@ import {
 } from '@zinc-ledger/core';
 import { Setup as SetupSchema } from '@zinc-ledger/core/schema';
 import { tell } from '@zinc-ledger/words';
-import { flatten, unflatten, understood, type Values } from '$lib/forms/flat';
+import { flatten, unflatten, parsed, type Values } from '$lib/forms/flat';
 import { SHOP_FIELDS } from './fields';
 
 const inUnits = (length: LengthUnit) => ({ length, load: length === 'in' ? 'lbf' : 'N' }) as const;
@@ -74,7 +74,7 @@ export function ownText(path: string, typed: string, unit: LengthUnit): string {
 	const field = SHOP_FIELDS.find((one) => one.path === path);
 	return typed.trim() === '' || !field
 		? ''
-		: String(understood(typed.trim(), field.type, inUnits(unit)));
+		: String(parsed(typed.trim(), field.type, inUnits(unit)));
 }
 
 export interface ShopChange {

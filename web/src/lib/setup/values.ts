@@ -7,7 +7,7 @@ import {
 	type Setup,
 	type Units
 } from '@zinc-ledger/core';
-import { flatten, understood, unflatten, type Values } from '$lib/forms/flat';
+import { flatten, parsed, unflatten, type Values } from '$lib/forms/flat';
 import {
 	COMPRESSION_FIELDS,
 	JOB_FIELDS,
@@ -165,9 +165,9 @@ function overridesFrom(values: Values, setup: Record<string, unknown>, units: Un
 		const of = kinds[kind === 'exhaust' ? 'exhaust' : 'intake'];
 		const source = of.lift?.source ?? 'data-sheet';
 		const ratio = of.lift?.type === 'lobe' ? of.lift.ratio : 1;
-		const figure = lift ? understood(lift, 'length', units) : undefined;
+		const figure = lift ? parsed(lift, 'length', units) : undefined;
 		return {
-			cylinder: understood(cylinder!, 'number', units),
+			cylinder: parsed(cylinder!, 'number', units),
 			kind,
 			...(figure !== undefined && {
 				lift:
@@ -175,7 +175,7 @@ function overridesFrom(values: Values, setup: Record<string, unknown>, units: Un
 						? { type: 'lobe', lobe: figure, ratio, source }
 						: { type: 'valve', valve: figure, source }
 			}),
-			...(lash && { lash: { ...of.lash, setting: understood(lash, 'length', units) } })
+			...(lash && { lash: { ...of.lash, setting: parsed(lash, 'length', units) } })
 		};
 	});
 }
@@ -185,10 +185,7 @@ function shimStockFrom(values: Values, units: Units): unknown[] {
 		Object.fromEntries(
 			SHIM_FIELDS.map((part) => [part, row[part] ?? ''] as const)
 				.filter(([, text]) => text !== '')
-				.map(([part, text]) => [
-					part,
-					understood(text, part === 'count' ? 'number' : 'length', units)
-				])
+				.map(([part, text]) => [part, parsed(text, part === 'count' ? 'number' : 'length', units)])
 		)
 	);
 }

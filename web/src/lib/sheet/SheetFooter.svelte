@@ -2,7 +2,7 @@
 	/** The head in one line: seat loads, the least margins, and what to measure next. */
 	import { COLUMNS, KINDS, TRUSTS, trustOf } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import TrustMark from '$lib/ui/TrustMark.svelte';
 
@@ -13,12 +13,12 @@
 		tagged: ReadonlySet<string>;
 	}
 	let { nextToMeasure, tagged }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	/** What the figures of this sheet stand on: the legend of their marks. */
 	const trusts = $derived.by(() => {
 		const there = new Set(
-			book.sheet.stations.flatMap((station) =>
+			store.sheet.stations.flatMap((station) =>
 				COLUMNS.filter((column) => station.figures[column]?.figure != null).map((column) =>
 					trustOf(station.shared, column, tagged.has(station.label))
 				)
@@ -29,11 +29,11 @@
 </script>
 
 <footer class="flex flex-wrap gap-x-5 gap-y-1 border-t-2 border-ink py-2 text-[13px] text-soft">
-	{#if book.sheet.measured['installed-height'] > 0}
+	{#if store.sheet.measured['installed-height'] > 0}
 		<span>
 			Seat loads
 			{#each KINDS as kind (kind)}
-				{@const range = book.sheet.seatLoads[kind]}
+				{@const range = store.sheet.seatLoads[kind]}
 				{#if range}
 					<b class="figure ml-1.5 font-medium text-ink">
 						{kind === 'intake' ? 'I' : 'E'}
@@ -43,19 +43,19 @@
 			{/each}
 		</span>
 	{/if}
-	{#if book.sheet.min.bindMargin}
+	{#if store.sheet.min.bindMargin}
 		<span>
 			Min bind margin
 			<b class="figure font-medium text-ink">
-				{bench.length(book.sheet.min.bindMargin.figure)} · {book.sheet.min.bindMargin.station}
+				{bench.length(store.sheet.min.bindMargin.figure)} · {store.sheet.min.bindMargin.station}
 			</b>
 		</span>
 	{/if}
-	{#if book.sheet.min.sealClearance}
+	{#if store.sheet.min.sealClearance}
 		<span>
 			Min seal clearance
 			<b class="figure font-medium text-ink">
-				{bench.length(book.sheet.min.sealClearance.figure)} · {book.sheet.min.sealClearance
+				{bench.length(store.sheet.min.sealClearance.figure)} · {store.sheet.min.sealClearance
 					.station}
 			</b>
 		</span>
@@ -68,7 +68,7 @@
 	{#if nextToMeasure}
 		<a
 			class="ml-auto flex min-h-11 items-center gap-1.5 bench:min-h-0"
-			href="/jobs/{book.job.id}/round?of=installed-height"
+			href="/jobs/{store.job.id}/round?of=installed-height"
 		>
 			Measure next <b class="figure font-medium text-ink">{nextToMeasure}</b>
 			<Key>h</Key>

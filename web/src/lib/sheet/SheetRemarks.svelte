@@ -4,26 +4,26 @@
 	import { ruleWords, write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { findingLines } from '$lib/fit/finding-lines';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const told = $derived(
-		findingLines(alikeFindings(book.sheet.fit, book.job.stations), ({ compared }) =>
+	const described = $derived(
+		findingLines(alikeFindings(store.sheet.fit, store.job.stations), ({ compared }) =>
 			write(compared, bench.units)
 		).filter(({ finding }) => finding.severity === 'stop' || !finding.acceptance)
 	);
 </script>
 
 <span class="ml-auto text-soft">
-	{#each told as { finding, places, compared } (finding.key)}
-		<a class="ml-3 underline" href="/jobs/{book.job.id}/parts">
+	{#each described as { finding, places, compared } (finding.key)}
+		<a class="ml-3 underline" href="/jobs/{store.job.id}/parts">
 			<Mark state={finding.severity as 'stop' | 'watch'} />
 			{ruleWords(finding.rule).title}, {places}: {compared}{finding.acceptance ? ', accepted' : ''}
 		</a>
 	{/each}
-	{#each book.sheet.remarks.filter(({ asks }) => !asks) as remark, i (i)}
+	{#each store.sheet.remarks.filter(({ asks }) => !asks) as remark, i (i)}
 		<span class="ml-3">
 			<Mark state={remark.state} />
 			{write(remark.text, bench.units)}

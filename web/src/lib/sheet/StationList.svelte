@@ -5,7 +5,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ScaleBar from '$lib/ui/ScaleBar.svelte';
-	import { COLUMN_VIEWS, showFigure, standing, verdictIn } from './columns';
+	import { COLUMN_VIEWS, showFigure, stateInWords, verdictIn } from './columns';
 	import Button from '$lib/ui/Button.svelte';
 
 	interface Props {
@@ -51,7 +51,7 @@
 							<Mark state={remark.state} word /> {write(remark.text, bench.units)}
 						{:else}
 							<span class="text-soft">
-								{standing(station)}
+								{stateInWords(station)}
 							</span>
 						{/if}
 					</span>

@@ -3,22 +3,22 @@
 	import { isAtHand, progressOf, type FigureName } from '@zinc-ledger/core';
 	import { label, write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import NeedLink from '$lib/needs/NeedLink.svelte';
 	import { capital } from '$lib/ui/words';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const stations = $derived(
-		book.sheet.stations.filter(({ label: station }) => isAtHand(book.job, station))
+		store.sheet.stations.filter(({ label: station }) => isAtHand(store.job, station))
 	);
-	const progress = $derived(progressOf({ ...book.sheet, stations }));
+	const progress = $derived(progressOf({ ...store.sheet, stations }));
 	const named = (figures: readonly FigureName[]) =>
 		capital(figures.map((name) => label('figure', name).toLowerCase()).join(', '));
 	const all = $derived(stations.length);
 </script>
 
-{#if stations.length < book.sheet.stations.length}
+{#if stations.length < store.sheet.stations.length}
 	<p class="text-[13px]">
 		Worked on: <b class="figure">{stations.map((station) => station.label).join(' ')}</b>. The rest
 		is not looked at.

@@ -18,7 +18,7 @@ import {
 	INSPECTED,
 	INSPECTED_FIGURE,
 	showLength,
-	showLengthBeside,
+	showLengthInBoth,
 	showLoad,
 	showSpeed,
 	showVolume
@@ -56,7 +56,7 @@ export const unitOfColumn = ({ dimension }: ColumnView, units: Units): string =>
 export const verdictIn = ({ figures }: { readonly figures: Figures }, key: FigureName) =>
 	figures[key] as Verdict | null;
 
-interface Standing {
+interface Judged {
 	readonly state: Verdict['state'];
 	readonly figures: Figures;
 }
@@ -65,7 +65,7 @@ interface Standing {
  * How a station stands, in words: "clear so far" only where something was judged and is clear;
  * a figure that nothing could judge clears nothing.
  */
-export const standing = ({ state, figures }: Standing): string =>
+export const stateInWords = ({ state, figures }: Judged): string =>
 	state === 'not-measured' && FIGURE_NAMES.some((name) => figures[name]?.state === 'clear')
 		? 'clear so far'
 		: label('state', state);
@@ -96,6 +96,6 @@ export function showFigure(verdict: Shown | null, { dimension }: ColumnView, uni
 	const figure = verdict.figure as Millimetres;
 	const resolution = verdict.resolution as Millimetres | undefined;
 	return verdict.limit && verdict.state !== 'clear'
-		? showLengthBeside(figure, verdict.limit.at as Millimetres, units, resolution)
+		? showLengthInBoth(figure, verdict.limit.at as Millimetres, units, resolution)
 		: showLength(figure, units, resolution);
 }

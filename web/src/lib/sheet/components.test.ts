@@ -16,7 +16,7 @@ beforeEach(() => {
 });
 const none = () => undefined;
 const table = (waiting: readonly string[] = []) => {
-	const { stations } = around.book.sheet;
+	const { stations } = around.store.sheet;
 	return markup(
 		SheetTable,
 		{
@@ -61,7 +61,7 @@ describe('the list of a phone', () => {
 		markup(
 			StationList,
 			{
-				stations: around.book.sheet.stations,
+				stations: around.store.sheet.stations,
 				selected: null,
 				waiting: new Set(['1I']),
 				onselect: none

@@ -29,8 +29,10 @@ const linesOf = ({ fit }: Sheet) =>
 describe('findings on the sheet', () => {
 	it('that both kinds share are told once, stops first', () => {
 		job.setup.kinds.exhaust.locks!.angle = 7;
-		const told = linesOf(evaluate(job));
-		expect(told.map(({ finding, places, compared }) => [finding.rule, places, compared])).toEqual([
+		const described = linesOf(evaluate(job));
+		expect(
+			described.map(({ finding, places, compared }) => [finding.rule, places, compared])
+		).toEqual([
 			['lock-angle', 'Exhaust', 'locks 7°, retainer 10°'],
 			['one-maker', 'Intake, Exhaust', 'retainer Ostrel, locks Brackel']
 		]);

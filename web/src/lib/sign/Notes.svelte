@@ -4,7 +4,7 @@
 	import { NOTE_SUBJECTS, unresolved } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { capital } from '$lib/ui/words';
@@ -15,9 +15,9 @@
 	import Checkbox from '$lib/ui/Checkbox.svelte';
 	import { plain } from '$lib/ui/options';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const blockingNotes = $derived(new Set(unresolved(book.job).map(({ id }) => id)));
+	const blockingNotes = $derived(new Set(unresolved(store.job).map(({ id }) => id)));
 
 	let note = $state('');
 	let place = $state('');
@@ -31,7 +31,7 @@
 
 	async function addNote(event: SubmitEvent) {
 		event.preventDefault();
-		problem = await book.append('notes', bench.person, {
+		problem = await store.append('notes', bench.person, {
 			id: uuid(),
 			...(place && { station: place }),
 			text: note.trim(),
@@ -62,7 +62,7 @@
 	}
 
 	const resolve = (id: string) =>
-		book.append('notes', bench.person, {
+		store.append('notes', bench.person, {
 			id: uuid(),
 			text: 'resolved',
 			private: true,
@@ -75,7 +75,7 @@
 <section aria-label="Notes">
 	<h2 class="border-b-2 border-ink pb-1 font-semibold">Notes</h2>
 	<ul>
-		{#each book.job.notes.filter((one) => !one.resolves) as one (one.id)}
+		{#each store.job.notes.filter((one) => !one.resolves) as one (one.id)}
 			<li class="border-b border-hair py-1.5">
 				{#if blockingNotes.has(one.id)}<Mark state="stop" word />{/if}
 				{one.station ?? ''}
@@ -90,7 +90,7 @@
 					>
 				{/if}
 				<span class="text-soft">
-					· {book.initials(one.person)}{one.private ? ' · internal' : ' · on the customer’s copy'}
+					· {store.initials(one.person)}{one.private ? ' · internal' : ' · on the customer’s copy'}
 				</span>
 				{#if blockingNotes.has(one.id)}
 					<Button onclick={() => resolve(one.id)} class="ml-2">Resolve</Button>
@@ -106,7 +106,7 @@
 				aria-label="Valve"
 				options={[
 					{ value: '', label: 'whole job' },
-					...plain(book.job.stations.map((station) => station.label))
+					...plain(store.job.stations.map((station) => station.label))
 				]}
 				bind:value={place}
 			/>

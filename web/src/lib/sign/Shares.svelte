@@ -3,16 +3,16 @@
 	import { SHARE_DAYS, type Share } from '$lib/access/share';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { sent } from '$lib/http/send-json';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Select from '$lib/ui/Select.svelte';
 	import { moment } from '$lib/ui/words';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const newest = $derived(book.signed[0]);
-	const at = $derived(`/api/jobs/${book.job.id}/shares`);
+	const newest = $derived(store.signed[0]);
+	const at = $derived(`/api/jobs/${store.job.id}/shares`);
 	const DAYS = [7, SHARE_DAYS.usual, 90, SHARE_DAYS.max].map((days) => ({
 		value: String(days),
 		label: `${days} days`
@@ -62,7 +62,7 @@
 					<a class="block break-all underline" href={made.link}>{made.link}</a>
 					<a
 						class="mt-1 inline-block underline"
-						href="/jobs/{book.job.id}/signed/{newest.id}/label.pdf?share={token}"
+						href="/jobs/{store.job.id}/signed/{newest.id}/label.pdf?share={token}"
 						>Label with this link</a
 					>
 				</p>

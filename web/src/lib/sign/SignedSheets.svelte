@@ -1,16 +1,16 @@
 <script lang="ts">
 	/** The sheets signed so far, newest first, with all that goes out of each. */
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { moment } from '$lib/ui/words';
 
-	const book = getBook();
-	const root = $derived(`/jobs/${book.job.id}`);
-	const newest = $derived(book.signed[0]);
+	const store = getJobStore();
+	const root = $derived(`/jobs/${store.job.id}`);
+	const newest = $derived(store.signed[0]);
 </script>
 
 <section aria-label="Signed sheets">
 	<h2 class="border-b-2 border-ink pb-1 font-semibold">Signed</h2>
-	{#each book.signed as sheet (sheet.id)}
+	{#each store.signed as sheet (sheet.id)}
 		{@const at = `${root}/signed/${sheet.id}`}
 		<div class="border-b border-hair py-2" data-signed={sheet.revision}>
 			<p>
@@ -25,7 +25,7 @@
 				<a href="{at}/sheet.pdf?size=A4">PDF A4</a>
 				<a href="{at}/sheet.pdf?size=Letter">PDF Letter</a>
 				<a href="{at}/customer.pdf?size=A4">Customer’s copy</a>
-				{#if book.job.visitOf}<a href="{at}/report.pdf?size=A4">Then and now</a>{/if}
+				{#if store.job.visitOf}<a href="{at}/report.pdf?size=A4">Then and now</a>{/if}
 				<a href="{at}/sheet.json" download>JSON</a>
 				<a href="{at}/sheet.csv" download>CSV</a>
 				<a href="{at}/label.pdf">Label</a>

@@ -1,7 +1,7 @@
 /** Notes and signed sheets, as they are listed where a job is handed over. */
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Job } from '@zinc-ledger/core';
-import { Book } from '$lib/job/book.svelte';
+import { JobStore } from '$lib/job/job-store.svelte';
 import { atBench, demoJob } from '$lib/test/demo';
 import { markup, words, type Around } from '$lib/test/rendered';
 import Notes from './Notes.svelte';
@@ -69,8 +69,8 @@ describe('signed sheets', () => {
 		at: `2026-11-2${revision}T09:00:00Z`
 	});
 	const shown = (revisions: readonly number[]) => {
-		const book = new Book(job, 1, revisions.map(sheet));
-		return markup(SignedSheets, {}, { ...around, book });
+		const store = new JobStore(job, 1, revisions.map(sheet));
+		return markup(SignedSheets, {}, { ...around, store });
 	};
 	it('are none before one is signed', () => {
 		expect(words(shown([]))).toBe('Signed Not signed yet.');
@@ -99,7 +99,7 @@ describe('links for the customer', () => {
 	const shown = (role: Role, network = true) => {
 		const sheet = { id: 's', revision: 2, entries: 1, sha256: '', person: 'Runa Tarn', at: '' };
 		around.bench.access = { network, signedIn: network, atBench: false, role };
-		return words(markup(Shares, {}, { ...around, book: new Book(job, 1, [sheet]) }));
+		return words(markup(Shares, {}, { ...around, store: new JobStore(job, 1, [sheet]) }));
 	};
 	it('are made by who may sign, of the newest sheet', () => {
 		expect(shown('machinist')).toContain('Make a link to sheet 2');

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { lengthOf, mm, type SpringCard } from '@zinc-ledger/core';
 import { atBench, demoJob } from '$lib/test/demo';
 import { markup, words } from '$lib/test/rendered';
-import BesideTable from './BesideTable.svelte';
+import ComparisonTable from './ComparisonTable.svelte';
 import { compareAddress, sideOf, type Found } from './compare';
 
 const job = demoJob('2417-straight-six');
@@ -50,7 +50,7 @@ describe('the table of two', () => {
 	const text = (lifts: number[], step: number, heights = [1.82, 1.82]) =>
 		words(
 			markup(
-				BesideTable,
+				ComparisonTable,
 				{
 					pair: pair.map((side, i) => ({ ...side, height: mm(heights[i]! * 25.4) })) as never,
 					lifts: lifts.map((lift) => mm(lift * 25.4)),
@@ -60,11 +60,11 @@ describe('the table of two', () => {
 			)
 		);
 	it('has loads, what differs and its part, rate and margin at both lifts', () => {
-		const said = text([0.5, 0.54], 0.1);
-		expect(said).toMatch(/Seat lbf 125 140 \+15 \+12\.0 %/);
-		expect(said).toMatch(/Open at 0\.540 lbf 340 340 \+0 0\.0 %/);
-		expect(said).toMatch(/Bind margin at 0\.540 0\.100 0\.100/);
-		expect(said).toMatch(/1\.720 0\.100 165 177/);
+		const described = text([0.5, 0.54], 0.1);
+		expect(described).toMatch(/Seat lbf 125 140 \+15 \+12\.0 %/);
+		expect(described).toMatch(/Open at 0\.540 lbf 340 340 \+0 0\.0 %/);
+		expect(described).toMatch(/Bind margin at 0\.540 0\.100 0\.100/);
+		expect(described).toMatch(/1\.720 0\.100 165 177/);
 	});
 	it('has no heights of its rows where each stands at its own', () => {
 		expect(text([0.5], 0.1, [1.82, 1.8])).toMatch(/at the same lift/);

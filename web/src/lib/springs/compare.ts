@@ -72,9 +72,9 @@ export function compareAddress(
 	tag: string,
 	other = ''
 ): string {
-	const said = new URLSearchParams({ height: set.seat, lift: set.lift });
-	if (other) said.set('a', `set.${set.id}.${other}`);
-	else if (set.card?.id) said.set('a', `card.${set.card.id}`);
-	said.set('b', `set.${set.id}.${tag}`);
-	return `/springs/compare?${said}`;
+	const described = new URLSearchParams({ height: set.seat, lift: set.lift });
+	if (other) described.set('a', `set.${set.id}.${other}`);
+	else if (set.card?.id) described.set('a', `card.${set.card.id}`);
+	described.set('b', `set.${set.id}.${tag}`);
+	return `/springs/compare?${described}`;
 }

@@ -2,16 +2,16 @@
 	/** A component with the bench and the job that it asks for, for tests. */
 	import { untrack, type Component } from 'svelte';
 	import { setBench, type Bench } from '$lib/bench/bench.svelte';
-	import { setBook, type Book } from '$lib/job/book.svelte';
+	import { setJobStore, type JobStore } from '$lib/job/job-store.svelte';
 
 	let {
 		of: Of,
 		given,
 		bench,
-		book
-	}: { of: Component<P>; given: P; bench: Bench; book: Book } = $props();
+		store
+	}: { of: Component<P>; given: P; bench: Bench; store: JobStore } = $props();
 	setBench(untrack(() => bench));
-	setBook(untrack(() => book));
+	setJobStore(untrack(() => store));
 </script>
 
 <Of {...given} />

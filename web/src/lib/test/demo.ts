@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Bench } from '$lib/bench/bench.svelte';
-import { Book } from '$lib/job/book.svelte';
+import { JobStore } from '$lib/job/job-store.svelte';
 import type { Around } from './rendered';
 
 export function demoJob(name: string): Job {
@@ -15,5 +15,5 @@ export function demoJob(name: string): Job {
 /** The job open at a bench where its first person works, in inches and pounds. */
 export const atBench = (job: Job): Around => ({
 	bench: new Bench(job.people[0] ?? null, { length: 'in', load: 'lbf' }),
-	book: new Book(job, 1)
+	store: new JobStore(job, 1)
 });

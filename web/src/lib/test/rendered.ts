@@ -2,12 +2,12 @@
 import type { Component } from 'svelte';
 import { render } from 'svelte/server';
 import type { Bench } from '$lib/bench/bench.svelte';
-import type { Book } from '$lib/job/book.svelte';
+import type { JobStore } from '$lib/job/job-store.svelte';
 import Provided from './Provided.svelte';
 
 export interface Around {
 	readonly bench: Bench;
-	readonly book: Book;
+	readonly store: JobStore;
 }
 
 /** The markup of a component, comments of the compiler left out. */

@@ -3,16 +3,16 @@
 	import { lengthOf, mm, type SpringFate } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import { capital } from '$lib/ui/words';
 	import { fateCounts } from './service';
 
 	let { fates }: { fates: readonly SpringFate[] } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const margin = (room: SpringFate['bindMargin']) => bench.length(room && mm(room.value));
-	const { bindFloor, sealFloor } = $derived(book.job.setup.limits);
+	const { bindFloor, sealFloor } = $derived(store.job.setup.limits);
 </script>
 
 <section class="mt-6" aria-label="What to do with each spring">
@@ -23,7 +23,7 @@
 	{#if fates.every(({ reason }) => reason === 'policy')}
 		<p class="mt-2">
 			All are replaced: {label('fateReason', 'policy')}.
-			<a class="underline" href="/jobs/{book.job.id}/setup">The job’s policy on used springs</a>
+			<a class="underline" href="/jobs/{store.job.id}/setup">The job’s policy on used springs</a>
 		</p>
 	{:else}
 		<div class="overflow-x-auto">

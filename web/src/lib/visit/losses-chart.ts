@@ -1,10 +1,10 @@
 /** What the seat loads were lost to, stacked along the head. */
-import { NEWTONS_PER, type StationBeside, type Units } from '@zinc-ledger/core';
+import { NEWTONS_PER, type StationComparison, type Units } from '@zinc-ledger/core';
 import type { ChartColours } from '$lib/charts/Chart.svelte';
 
 /** Bars by valve in the order of the sheet: lost to a grown height, and to sag; what was gained lies below nothing. */
 export const lossesChart =
-	(stations: readonly StationBeside[], { load }: Units) =>
+	(stations: readonly StationComparison[], { load }: Units) =>
 	({ ink, soft, metal }: ChartColours) => {
 		const known = stations.flatMap(({ station, losses }) => (losses ? [{ station, losses }] : []));
 		const bars = (name: string, color: string, of: 'toHeight' | 'toSag') => ({

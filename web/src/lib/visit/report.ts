@@ -22,7 +22,7 @@ import {
 	FITS_NONE,
 	partsText,
 	type Reader
-} from './besides';
+} from './comparison';
 import { ranText } from './service';
 
 export interface Report {
@@ -51,8 +51,8 @@ export function reportOf(visit: FrozenVisit, job: Job, units: Units = METRIC): R
 	const moved = visit.stations.filter((one) =>
 		Object.values(one.moved).some(({ isNews }) => isNews)
 	);
-	const said = [...inCommonMessages(visit.common, visit.loads)];
-	if (visit.diagnosis) said.push(answerMessage(visit.diagnosis));
+	const described = [...inCommonMessages(visit.common, visit.loads)];
+	if (visit.diagnosis) described.push(answerMessage(visit.diagnosis));
 	return {
 		since: sinceLines(visit),
 		columns: traces.map((trace) => ({
@@ -76,7 +76,7 @@ export function reportOf(visit: FrozenVisit, job: Job, units: Units = METRIC): R
 		})),
 		found: [
 			movedText(moved.length, visit.stations.length),
-			...said.map((message) => `${write(message, units)}.`)
+			...described.map((message) => `${write(message, units)}.`)
 		],
 		done: doneLines(visit, job)
 	};
@@ -110,9 +110,9 @@ function sinceLines({ of, since }: FrozenVisit): string[] {
 function looksLike({ happened }: FrozenVisit['stations'][number], reader: Reader): string {
 	if (!happened) return '';
 	if (happened.fitsNone) return FITS_NONE;
-	const said = happened.explanations.map((one) => explanationText({ happened: one }, reader));
+	const described = happened.explanations.map((one) => explanationText({ happened: one }, reader));
 	const parts = happened.parts ? `; ${partsText(happened.parts)}` : '';
-	return `${said.filter(Boolean).join(', or ')}${parts}`;
+	return `${described.filter(Boolean).join(', or ')}${parts}`;
 }
 
 function doneLines({ trials, changes }: FrozenVisit, job: Job): string[] {

@@ -3,7 +3,7 @@
 	import { KINDS, readEntry, TARGET_METHODS, type Kind, type LibraryPart } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { capital } from '$lib/ui/words';
 	import type { Change } from './changes';
 	import SelectField from '$lib/ui/SelectField.svelte';
@@ -18,7 +18,7 @@
 		retainers: readonly LibraryPart<'retainer'>[];
 	}
 	let { changes = $bindable(), floors = $bindable(), springs, retainers }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const { length } = bench;
 	const wrong = (text: string) => {
@@ -39,7 +39,7 @@
 				options={[
 					{
 						value: '',
-						label: `unchanged: ${book.job.setup.kinds[kind][place]?.name ?? 'none'}`
+						label: `unchanged: ${store.job.setup.kinds[kind][place]?.name ?? 'none'}`
 					},
 					...all.map(({ part }) => ({ value: part.id!, label: part.name }))
 				]}
@@ -59,7 +59,7 @@
 			<TextField
 				label="{capital(label('kind', kind))} valve lift"
 				problem={wrong(changes[kind].lift)}
-				hint="now {length(book.sheet.kinds[kind].lift?.gross)}"
+				hint="now {length(store.sheet.kinds[kind].lift?.gross)}"
 				inputmode="decimal"
 				bind:value={changes[kind].lift}
 				figure
@@ -69,7 +69,7 @@
 				options={[
 					{
 						value: '',
-						label: `unchanged: ${label('targetMethod', book.job.setup.kinds[kind].aim.method)}`
+						label: `unchanged: ${label('targetMethod', store.job.setup.kinds[kind].aim.method)}`
 					},
 					...TARGET_METHODS.map((method) => ({
 						value: method,
@@ -86,7 +86,7 @@
 			<TextField
 				label={name}
 				problem={wrong(floors[key])}
-				hint="now {book.job.setup.limits[key]}"
+				hint="now {store.job.setup.limits[key]}"
 				inputmode="decimal"
 				bind:value={floors[key]}
 				figure

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** The station that is tightest as it might be, drawn with the outline of how it stands. */
 	import { partsOf, type Setup, type Sheet } from '@zinc-ledger/core';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Section from '$lib/section/Section.svelte';
 	import Select from '$lib/ui/Select.svelte';
 	import { plain } from '$lib/ui/options';
@@ -13,16 +13,16 @@
 		setup: Setup;
 	}
 	let { now, then, setup }: Props = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const shown = $derived(then ?? now);
 	const tightest = $derived(
 		shown.stations
 			.filter(({ figures }) => figures.bindMargin.figure !== null)
 			.toSorted((a, b) => a.figures.bindMargin.figure! - b.figures.bindMargin.figure!)[0]?.label
 	);
-	let label = $derived(tightest ?? book.job.stations[0]!.label);
+	let label = $derived(tightest ?? store.job.stations[0]!.label);
 	const at = (sheet: Sheet) => sheet.stations.find((station) => station.label === label)!;
-	const entry = $derived(book.job.stations.find((station) => station.label === label)!);
+	const entry = $derived(store.job.stations.find((station) => station.label === label)!);
 	const drawn = $derived(at(shown));
 </script>
 
@@ -31,8 +31,8 @@
 		<Section
 			station={drawn}
 			kind={drawn.shared}
-			parts={partsOf(then ? setup : book.job.setup, entry)}
-			before={then && { station: at(now), parts: partsOf(book.job.setup, entry) }}
+			parts={partsOf(then ? setup : store.job.setup, entry)}
+			before={then && { station: at(now), parts: partsOf(store.job.setup, entry) }}
 			plain
 		/>
 	</div>
@@ -41,7 +41,7 @@
 		<Select
 			aria-label="Station drawn"
 			class="figure"
-			options={plain(book.job.stations.map((station) => station.label))}
+			options={plain(store.job.stations.map((station) => station.label))}
 			bind:value={label}
 		/>
 		<p class="mt-1">{label === tightest ? 'Nearest to bind.' : ''}</p>

@@ -8,7 +8,7 @@ import { endAll, endSession } from '$lib/server/access/sessions';
 import { noteAct, refuseWithoutNetwork } from '$lib/server/access/sign-in';
 import { userNameOf } from '$lib/server/access/sign-ins';
 import { dropToken } from '$lib/server/access/who-asks';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts } from '$lib/server/body';
 
 /** Of what befell one's sign-in, the last. */

@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listNoted } from '$lib/server/access/audit';
 import { refuseWithoutNetwork } from '$lib/server/access/sign-in';
 

@@ -4,7 +4,7 @@ import { tell } from '@zinc-ledger/words';
 import { onNetwork } from '$lib/server/access/network';
 import { leaveBench, takeOver } from '$lib/server/access/sign-in';
 import { listWithPin } from '$lib/server/access/sign-ins';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { back } from '$lib/server/back';
 import { fieldProblems, formTexts, isId } from '$lib/server/body';
 import { addPerson, findPerson, listPeople, Newcomer } from '$lib/server/people';

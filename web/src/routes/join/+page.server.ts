@@ -5,7 +5,7 @@ import { attempt } from '$lib/server/access/limits';
 import { passwordProblem, pinProblem } from '$lib/server/access/passwords';
 import { refuseWithoutNetwork, welcome } from '$lib/server/access/sign-in';
 import { findInvitation, join, type Invitation, listColleagues } from '$lib/server/access/sign-ins';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { fieldProblems, formTexts } from '$lib/server/body';
 import { addPerson, Newcomer } from '$lib/server/people';
 
@@ -48,9 +48,9 @@ export const actions = {
 		const found = await invitationBy(event, code);
 		if ('code' in found) return refused({}, found);
 		const problems = {
-			...told('userName', USER_NAME.test(userName) ? null : message('access.user-name')),
-			...told('password', passwordProblem(password, userName)),
-			...told('pin', pin === '' ? null : pinProblem(pin))
+			...described('userName', USER_NAME.test(userName) ? null : message('access.user-name')),
+			...described('password', passwordProblem(password, userName)),
+			...described('pin', pin === '' ? null : pinProblem(pin))
 		};
 		if (Object.keys(problems).length > 0) return refused(problems);
 		const who = found.person ? { person: found.person } : await firstOwner(id, { name, initials });
@@ -63,7 +63,7 @@ export const actions = {
 	}
 };
 
-const told = (field: string, says: Message | null) => (says ? { [field]: tell(says) } : {});
+const described = (field: string, says: Message | null) => (says ? { [field]: tell(says) } : {});
 
 /** The person that the first owner is: one who worked here before, or somebody new. */
 async function firstOwner(

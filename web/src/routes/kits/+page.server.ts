@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts, isId } from '$lib/server/body';
 import { listKept, retireKept } from '$lib/server/kept';
 import { importKits, partsOfKits } from '$lib/server/kits';

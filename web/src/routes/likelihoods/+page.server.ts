@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { COMPLAINTS, message, type Complaint } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts } from '$lib/server/body';
 import { isWeight, likelihoods, ownWeights, WEIGHED } from '$lib/server/likelihoods';
 import { changeLimits } from '$lib/server/shop';

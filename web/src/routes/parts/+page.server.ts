@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { PART_TYPES, type PartType } from '@zinc-ledger/core';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts, isId } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
 import { importParts, listParts, pageOfParts, retirePart, revisionsOf } from '$lib/server/parts';

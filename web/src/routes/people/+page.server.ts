@@ -6,7 +6,7 @@ import { ROLES, type Role } from '$lib/access/roles';
 import { shopAddress } from '$lib/server/access/network';
 import { noteAct, refuseWithoutNetwork } from '$lib/server/access/sign-in';
 import { changeSignIn, invite, listColleagues } from '$lib/server/access/sign-ins';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { fieldProblems, formTexts } from '$lib/server/body';
 import { addPerson, Newcomer } from '$lib/server/people';
 

@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { issue, message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { fieldProblems, formTexts, trimmed } from '$lib/server/body';
 import { listParts } from '$lib/server/parts';
 import { readSetForm } from '$lib/server/spring-set-form';

@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listStrays } from '$lib/server/strays';
 
 export const load = async () => ({ strays: await ask(listStrays) });

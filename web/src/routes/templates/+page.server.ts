@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts, isId } from '$lib/server/body';
 import { listKept, retireKept } from '$lib/server/kept';
 

@@ -31,13 +31,13 @@ export function balanceLoads(
 ): BuildChoice[] {
 	const placed = chosen.filter(({ spring }) => spring !== null);
 	if (placed.length === 0) return [...chosen];
-	const middles = new Map<Kind, number>();
+	const medianLoads = new Map<Kind, number>();
 	for (const kind of ['intake', 'exhaust'] as const) {
 		const loads = placed
 			.filter(({ station }) => kindOf(station) === kind)
 			.flatMap(({ build }) => build.seatLoad ?? [])
 			.sort((a, b) => a - b);
-		if (loads.length > 0) middles.set(kind, loads[loads.length >> 1]!);
+		if (loads.length > 0) medianLoads.set(kind, loads[loads.length >> 1]!);
 	}
 	const rowOf = new Map(placed.map(({ station }, row) => [station, row]));
 	const cost = placed.map(() => new Float64Array(springs).fill(Number.POSITIVE_INFINITY));
@@ -47,9 +47,9 @@ export function balanceLoads(
 		if (row === undefined || choice.spring === null) continue;
 		const now = placed[row]!;
 		if (choice.distance !== now.distance || !isSameBuild(choice.build, now.build)) continue;
-		const middle = middles.get(kindOf(choice.station));
+		const medianLoad = medianLoads.get(kindOf(choice.station));
 		const { seatLoad, bindMargin } = choice.build;
-		const off = seatLoad === null || middle === undefined ? 0 : Math.abs(seatLoad - middle);
+		const off = seatLoad === null || medianLoad === undefined ? 0 : Math.abs(seatLoad - medianLoad);
 		// Hungarian costs are whole and not below zero.
 		cost[row]![choice.spring] = Math.round(
 			(off + MARGIN_WEIGHT * Math.max(0, WIDEST_MARGIN - (bindMargin ?? 0))) / STEP

@@ -79,7 +79,7 @@ export interface BuildOption {
 export interface ToBuild {
 	readonly entry: StationEntry;
 	readonly parts: KindSetup;
-	readonly standing: CurrentReadings;
+	readonly current: CurrentReadings;
 	readonly kind: KindSheet;
 	readonly shared: JobLimits;
 	/** Sizes that may go under it. */
@@ -116,8 +116,8 @@ export function buildsOf(station: ToBuild): BuildOption[] {
 
 /** Every way to build a station whose height is measured; none where it is not. */
 function everyBuild(station: ToBuild): BuildOption[] {
-	const { entry, parts, standing, kind, shared } = station;
-	const bare = meanOfRepeats(standing['installed-height'], bareHeightOf, shared.repeats);
+	const { entry, parts, current, kind, shared } = station;
+	const bare = meanOfRepeats(current['installed-height'], bareHeightOf, shared.repeats);
 	if (!bare) return [];
 	const own = lengthOf(entry.lockOffset ?? parts.locks?.offset ?? '0 mm');
 	const room = shimRoomOf(parts);
@@ -157,8 +157,8 @@ function everyBuild(station: ToBuild): BuildOption[] {
 }
 
 /** Whether a station can be planned at all, and if not, what is missing. */
-export function missingFor({ standing, kind, parts }: ToBuild): Need | null {
-	if (standing['installed-height'].length === 0) return message('need.height');
+export function missingFor({ current, kind, parts }: ToBuild): Need | null {
+	if (current['installed-height'].length === 0) return message('need.height');
 	if (!kind.lift) return message('need.lift');
 	if (!kind.bind) return message('need.bind');
 	if (kind.target.height === null && parts.aim.method !== 'as-it-stands')
@@ -187,7 +187,7 @@ const below = (name: BuildLimit, margin: number, uncertainty: number): Floor => 
 };
 
 /** Floors that only the locks move: seal, tip and rocker. */
-function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millimetres): Floor[] {
+function floorsAbove({ current, parts, kind, shared }: ToBuild, offset: Millimetres): Floor[] {
 	const { limits, railTip, repeats } = shared;
 	const pumpUp = kind.lift ? pumpUpOf(kind.lift) : mm(0);
 	const liftUncertainty = kind.lift?.uncertainty ?? 0;
@@ -196,12 +196,12 @@ function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millime
 		if (figure) floors.push(below(name, figure.value - floor, figure.uncertainty));
 	};
 	const atLift = meanOfRepeats(
-		standing['seal-gap-at-lift'],
+		current['seal-gap-at-lift'],
 		(r) => sealGapAtLiftForBuild(r, offset, parts, pumpUp),
 		repeats
 	);
 	const closed = meanOfRepeats(
-		standing['seal-gap'],
+		current['seal-gap'],
 		(r) => sealGapForBuild(r, offset, parts),
 		repeats
 	);
@@ -219,13 +219,13 @@ function floorsAbove({ standing, parts, kind, shared }: ToBuild, offset: Millime
 		);
 	hold(
 		'tip-height',
-		meanOfRepeats(standing['tip-height'], (r) => tipHeightForBuild(r, offset, parts), repeats),
+		meanOfRepeats(current['tip-height'], (r) => tipHeightForBuild(r, offset, parts), repeats),
 		parts.rocker?.nose === 'rail' ? railTip : 0
 	);
 	for (const gap of ROCKER_GAPS)
 		hold(
 			'rocker-floor',
-			meanOfRepeats(standing[gap], (r) => rockerClearanceForBuild(r, offset, parts), repeats),
+			meanOfRepeats(current[gap], (r) => rockerClearanceForBuild(r, offset, parts), repeats),
 			limits.rockerFloor
 		);
 	return floors;

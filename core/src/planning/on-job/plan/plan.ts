@@ -159,12 +159,12 @@ function problemOf(question: PlanQuestion): Asked {
 	const job = withShelf(question.job, question.shims ?? []);
 	const { setup } = job;
 	const shared = jobLimits(job);
-	const standing = currentReadings(job);
+	const current = currentReadings(job);
 	const isFixed = new Set(fixed);
 	const springs = placeSprings ? springsToPlace(job, isFixed, question) : [];
 	const asked = forgottenOn(
 		job,
-		heightsRead(job, standing, shared.repeats),
+		heightsRead(job, current, shared.repeats),
 		(entry) => kindSheet(entry.kind, partsOf(setup, entry), setup, null),
 		shared
 	);
@@ -177,7 +177,7 @@ function problemOf(question: PlanQuestion): Asked {
 	const leftOut: (readonly [string, Message])[] = [];
 	const choices: BuildChoice[] = [];
 	const candidates = candidatesOf(job, springs, question, ({ label }) => ({
-		standing: standing.get(label)!,
+		current: current.get(label)!,
 		shared,
 		sizes,
 		locks: [null, ...locksToTake(lockStock)]

@@ -34,7 +34,7 @@ export function whyNot(question: PlanQuestion, entry: StationEntry): Message {
 	const base: ToBuild = {
 		entry,
 		parts,
-		standing: currentReadings(job).get(entry.label)!,
+		current: currentReadings(job).get(entry.label)!,
 		kind: kindSheet(entry.kind, parts, job.setup, null),
 		shared,
 		sizes: poolOf([entry], shared.stock),

@@ -34,8 +34,9 @@ export function medianSpring(set: readonly TestedSpring[], seat: Millimetres): T
 		return load === null ? [] : [{ spring, load }];
 	});
 	if (loads.length === 0) return set[0] ?? null;
-	const middle = median(loads.map(({ load }) => load));
-	return loads.toSorted((a, b) => Math.abs(a.load - middle) - Math.abs(b.load - middle))[0]!.spring;
+	const medianLoad = median(loads.map(({ load }) => load));
+	return loads.toSorted((a, b) => Math.abs(a.load - medianLoad) - Math.abs(b.load - medianLoad))[0]!
+		.spring;
 }
 
 const DIGITS = { mm: 3, in: 4, N: 2, lbf: 3, kgf: 4 } as const;
@@ -113,7 +114,7 @@ export function applyToSetup(
 	setup: Setup,
 	set: { readonly name: string; readonly card: SpringCard | null },
 	tested: readonly TestedSpring[],
-	middle: TestedSpring,
+	medianSpring: TestedSpring,
 	library: readonly SpringCard[]
 ): Setup {
 	const own = KINDS.filter((kind) => set.card && setup.kinds[kind].spring?.id === set.card.id);
@@ -121,7 +122,7 @@ export function applyToSetup(
 	for (const kind of own.length > 0 ? own : KINDS) {
 		const card = kinds[kind].spring;
 		if (card)
-			kinds[kind] = { ...kinds[kind], spring: applyToCard(card, middle, set.name, library) };
+			kinds[kind] = { ...kinds[kind], spring: applyToCard(card, medianSpring, set.name, library) };
 	}
 	const card = own[0] && setup.kinds[own[0]].spring;
 	return {

@@ -153,8 +153,8 @@ function candidate(
 	const train = control && rigidTrainOf(control, curve, height);
 	const controlled = train && controlLimitOf(train, control);
 	if (controlled) {
-		const [outs, said] = speedAgainst(context, controlled);
-		if (said) (outs ? ruledOut : remarks).push(said);
+		const [outs, remark] = speedAgainst(context, controlled);
+		if (remark) (outs ? ruledOut : remarks).push(remark);
 	}
 	for (const rule of rulesOn(context, swapped)) {
 		const check = rule.check({ ...swapped, lift, openLoad });
@@ -187,14 +187,16 @@ function speedAgainst(
 	{ limit, uncertainty }: NonNullable<ReturnType<typeof controlLimitOf>>
 ): [rulesOut: boolean, says: Message | null] {
 	const [speed, wanted] = [setup.use.engineSpeed ?? 0, wantedSpeed({ setup }) ?? 0];
-	const told = limit.speed as RevolutionsPerMinute;
-	if (told + uncertainty < speed)
-		return [true, message('control.below-speed', { limit: told, speed })];
-	if (told < speed) return [false, message('control.too-close')];
+	const limitSpeed = limit.speed as RevolutionsPerMinute;
+	if (limitSpeed + uncertainty < speed)
+		return [true, message('control.below-speed', { limit: limitSpeed, speed })];
+	if (limitSpeed < speed) return [false, message('control.too-close')];
 	const headroom = headroomWanted(setup);
 	return [
 		false,
-		told < wanted ? message('control.little-headroom', { limit: told, wanted, headroom }) : null
+		limitSpeed < wanted
+			? message('control.little-headroom', { limit: limitSpeed, wanted, headroom })
+			: null
 	];
 }
 

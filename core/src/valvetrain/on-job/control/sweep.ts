@@ -50,13 +50,13 @@ export function controlSweep(
 	const speeds = Array.from({ length: SPEEDS }, (_, i) => from + ((to - from) * i) / (SPEEDS - 1));
 	const ends = Object.keys(BAND) as BandEnd[];
 	const swept = ends.map((end, i) => {
-		const told = sweepOf(compliantOf(controlled, BAND[end]), speeds);
+		const atEnd = sweepOf(compliantOf(controlled, BAND[end]), speeds);
 		tell((i + 1) / ends.length);
-		return [end, told] as const;
+		return [end, atEnd] as const;
 	});
-	if (swept.some(([, told]) => told === null)) return null;
-	const of = <T>(pick: (told: NonNullable<(typeof swept)[number][1]>) => T) =>
-		Object.fromEntries(swept.map(([end, told]) => [end, pick(told!)])) as Record<BandEnd, T>;
+	if (swept.some(([, atEnd]) => atEnd === null)) return null;
+	const of = <T>(pick: (atEnd: NonNullable<(typeof swept)[number][1]>) => T) =>
+		Object.fromEntries(swept.map(([end, atEnd]) => [end, pick(atEnd!)])) as Record<BandEnd, T>;
 	return {
 		speeds,
 		motions: of(({ motions }) => motions),

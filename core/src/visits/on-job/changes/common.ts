@@ -10,7 +10,7 @@ import {
 	type CommonPart,
 	type Trace
 } from '../../comparison/index.ts';
-import { COMPARED, type StationBeside } from './beside.ts';
+import { COMPARED, type StationComparison } from './station-comparison.ts';
 import { TESTER } from './springs.ts';
 import type { Millimetres } from '../../../foundation/units/index.ts';
 
@@ -37,7 +37,7 @@ export interface InCommon {
 const FEWEST = 4;
 
 /** What every station read on another gauge has in common; nothing where it is within what they were read to. */
-export function inCommon(stations: readonly StationBeside[]): InCommon[] {
+export function inCommon(stations: readonly StationComparison[]): InCommon[] {
 	return COMPARED.flatMap((trace) => {
 		const all = stations.flatMap(({ moved }) => {
 			const beside = moved[trace];
@@ -64,7 +64,10 @@ export interface LoadsInCommon extends CommonPart {
  *
  * @returns null where they have nothing in common, or were read on the same tester
  */
-export function loadsInCommon(stations: readonly StationBeside[], back: Job): LoadsInCommon | null {
+export function loadsInCommon(
+	stations: readonly StationComparison[],
+	back: Job
+): LoadsInCommon | null {
 	const loads = stations.flatMap(({ moved: { load } }) => (load?.isAnotherGauge ? [load] : []));
 	const reference = testerRatio(back);
 	const part = commonPart(

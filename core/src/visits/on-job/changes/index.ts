@@ -1,3 +1,3 @@
 export * from './common.ts';
-export * from './then-and-now.ts';
-export type { QuantityBeside, StationBeside } from './beside.ts';
+export * from './visit-comparison.ts';
+export type { QuantityComparison, StationComparison } from './station-comparison.ts';

@@ -4,8 +4,8 @@ import { kindSheet, type StationSheet } from '../../../sheet/figures/index.ts';
 import type { Curve } from '../../../springs/spring/index.ts';
 import { mm, newtons } from '../../../foundation/units/index.ts';
 import { combinedUncertainty } from '../../../foundation/verdict/index.ts';
-import { changeOf, type SpringStanding } from '../../comparison/index.ts';
-import type { QuantityBeside } from './beside.ts';
+import { changeOf, type SpringAtHeight } from '../../comparison/index.ts';
+import type { QuantityComparison } from './station-comparison.ts';
 
 /** Loads of a tested spring are read to this part of themselves. */
 export const TESTER = 0.01;
@@ -16,8 +16,8 @@ interface At {
 	readonly job: Job;
 }
 export interface TestedTwice {
-	readonly then: SpringStanding;
-	readonly now: SpringStanding;
+	readonly then: SpringAtHeight;
+	readonly now: SpringAtHeight;
 	readonly isOnAnotherTester: boolean;
 }
 
@@ -80,28 +80,28 @@ export function springsOf(before: At, back: At, ratio: number | null): TestedTwi
 	const [tester, testerNow] = [spring?.tester, springNow?.tester];
 	const isOnAnotherTester = tester !== undefined && testerNow !== undefined && tester !== testerNow;
 	const takenOff = isOnAnotherTester ? ratio : null;
-	const standing = (curve: Curve, height: number, of: At, read: number) => ({
+	const current = (curve: Curve, height: number, of: At, read: number) => ({
 		curve,
 		height: { value: height, uncertainty: of.sheet.uncertainty ?? 0 },
 		tester: read
 	});
 	return {
 		isOnAnotherTester,
-		then: standing(was, h0, before, TESTER),
+		then: current(was, h0, before, TESTER),
 		now:
 			takenOff === null
-				? standing(is, h1, back, TESTER)
+				? current(is, h1, back, TESTER)
 				: // The reference was read once on each.
-					standing(readAsThen(is, takenOff), h1, back, combinedUncertainty(TESTER, TESTER, TESTER))
+					current(readAsThen(is, takenOff), h1, back, combinedUncertainty(TESTER, TESTER, TESTER))
 	};
 }
 
 /** Loads of both tests at the height that the spring stands at now; null where one of them was not tested there. */
-export function loadsOf({ then, now, isOnAnotherTester }: TestedTwice): QuantityBeside | null {
+export function loadsOf({ then, now, isOnAnotherTester }: TestedTwice): QuantityComparison | null {
 	const height = mm(now.height.value);
 	const [was, is] = [then.curve.load(height), now.curve.load(height)];
 	if (was === null || is === null) return null;
-	const figure = (load: number, { tester }: SpringStanding) => ({
+	const figure = (load: number, { tester }: SpringAtHeight) => ({
 		value: load,
 		uncertainty: tester * load
 	});

@@ -11,7 +11,7 @@ import {
 	type Trial
 } from '../../../job/document/index.ts';
 import { evaluate } from '../../../sheet/evaluation/index.ts';
-import { thenAndNow } from '../changes/index.ts';
+import { visitComparison } from '../changes/index.ts';
 import { diagnoseJob, figureEvidence } from './job-diagnosis.ts';
 
 const read = readJob(readFileSync('demo/jobs/2418-light-retainers.json', 'utf8'));
@@ -38,7 +38,7 @@ const grown = (by: number): Job => ({
 			: reading
 	)
 });
-const diagnosed = (job: Job) => diagnoseJob(job, evaluate(job), thenAndNow(signed, job));
+const diagnosed = (job: Job) => diagnoseJob(job, evaluate(job), visitComparison(signed, job));
 
 describe('a complaint of a job', () => {
 	it('is none where nobody told one', () => {
@@ -60,11 +60,11 @@ describe('a complaint of a job', () => {
 				}))
 			]
 		});
-		const told = (back: Job) =>
-			figureEvidence(back, evaluate(back), thenAndNow(lifts('0.520 in'), back))['lift-fell']!;
-		expect(told(lifts('0.500 in'))).toMatchObject({ stations: ['4E'], by: { moved: 'lift' } });
-		expect(told(lifts('0.500 in')).surely).toBeGreaterThan(0.9);
-		expect(told(lifts('0.520 in')).surely).toBeLessThan(0.1);
+		const described = (back: Job) =>
+			figureEvidence(back, evaluate(back), visitComparison(lifts('0.520 in'), back))['lift-fell']!;
+		expect(described(lifts('0.500 in'))).toMatchObject({ stations: ['4E'], by: { moved: 'lift' } });
+		expect(described(lifts('0.500 in')).surely).toBeGreaterThan(0.9);
+		expect(described(lifts('0.520 in')).surely).toBeLessThan(0.1);
 	});
 	it('counts heights as looked at once all were read, and as grown by how surely they are', () => {
 		const complaint = since({ complaint: 'stops-pulling' });

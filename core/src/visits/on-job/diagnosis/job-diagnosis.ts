@@ -18,7 +18,7 @@ import { newestLooks, sinceOf, type Job } from '../../../job/document/index.ts';
 import type { Sheet } from '../../../sheet/evaluation/index.ts';
 import { jobLimits, type FigureName, type StationSheet } from '../../../sheet/figures/index.ts';
 import { message, type Message } from '../../../foundation/message/index.ts';
-import type { StationBeside } from '../changes/index.ts';
+import type { StationComparison } from '../changes/index.ts';
 import { NORMAL } from '../../../foundation/verdict/index.ts';
 import type { Trace } from '../../comparison/index.ts';
 
@@ -84,7 +84,7 @@ const MANY = 3;
 export function figureEvidence(
 	job: Job,
 	sheet: Sheet,
-	beside: readonly StationBeside[]
+	beside: readonly StationComparison[]
 ): ByFigures {
 	const { limits } = jobLimits(job);
 	const lashLine = () => limits.lash.watch;
@@ -147,7 +147,7 @@ function short({ stations }: Sheet, name: FigureName): FigureEvidence | null {
 }
 
 /** Checks that the figures of a job have done, at every station. */
-function doneByFigures(sheet: Sheet, beside: readonly StationBeside[]): CheckCode[] {
+function doneByFigures(sheet: Sheet, beside: readonly StationComparison[]): CheckCode[] {
 	const every = (trace: Trace) => beside.length > 0 && beside.every(({ moved }) => moved[trace]);
 	const known = (...names: FigureName[]) =>
 		sheet.stations.every((station) => names.every((name) => isKnown(station, name)));
@@ -172,7 +172,7 @@ const isKnown = ({ figures }: StationSheet, name: FigureName) =>
 export function diagnoseJob(
 	job: Job,
 	sheet: Sheet,
-	beside: readonly StationBeside[],
+	beside: readonly StationComparison[],
 	by?: Likelihoods
 ): JobDiagnosis | null {
 	const complaint = sinceOf(job)?.complaint;

@@ -15,7 +15,7 @@ import { message } from '../../../foundation/message/index.ts';
 import { highsSolver } from '../../../planning/solver/highs.ts';
 import type { LinearSolver } from '../../../planning/solver/linear.ts';
 import { servedParts } from '../service/index.ts';
-import { thenAndNow } from '../changes/index.ts';
+import { visitComparison } from '../changes/index.ts';
 import { planSides, springsToReplace, wornSprings } from './plan-sides.ts';
 import { fatesOf } from './used-springs.ts';
 
@@ -29,7 +29,7 @@ const card = back.setup.kinds.intake.spring!;
 const labels = back.stations.map(({ label }) => label);
 const LIFE = new Map(labels.map((label, i) => [label, label === '2I' ? 1.1 : 0.4 + i / 100]));
 const fatesNow = (job: Job, life = LIFE) =>
-	fatesOf(job, evaluate(job), thenAndNow(signed, job), life);
+	fatesOf(job, evaluate(job), visitComparison(signed, job), life);
 const fates = fatesNow(back);
 
 let solver: LinearSolver;
@@ -128,8 +128,8 @@ describe('springs that ran, in a plan', () => {
 	it('are told as they came back, whatever was built since', async () => {
 		const replaced = springsToReplace(back, fates);
 		const stations = await planned({ placeSprings: true, replaced, newSprings: shelf(24) });
-		const before = thenAndNow(signed, back);
-		const after = thenAndNow(signed, withPlan(back, stations));
+		const before = visitComparison(signed, back);
+		const after = visitComparison(signed, withPlan(back, stations));
 		expect(after.map(({ moved }) => moved.load)).toEqual(before.map(({ moved }) => moved.load));
 		expect(after.map(({ losses }) => losses)).toEqual(before.map(({ losses }) => losses));
 	});

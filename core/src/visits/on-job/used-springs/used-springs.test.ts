@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { readJob } from '../../../job/document/file.ts';
 import type { Job } from '../../../job/document/index.ts';
 import { evaluate } from '../../../sheet/evaluation/index.ts';
-import { thenAndNow } from '../changes/index.ts';
+import { visitComparison } from '../changes/index.ts';
 import { fatesOf } from './used-springs.ts';
 
 const demo = (name: string): Job => {
@@ -21,7 +21,7 @@ const retested = by('retested');
 const NO_LIFE = new Map<string, number>();
 const fates = (job: Job, life = NO_LIFE) =>
 	new Map(
-		fatesOf(job, evaluate(job), thenAndNow(signed, job), life).map((one) => [one.station, one])
+		fatesOf(job, evaluate(job), visitComparison(signed, job), life).map((one) => [one.station, one])
 	);
 
 describe('springs that have run', () => {

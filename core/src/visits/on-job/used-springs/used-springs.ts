@@ -2,7 +2,7 @@
 import { springCards, type Job } from '../../../job/document/index.ts';
 import type { Sheet } from '../../../sheet/evaluation/index.ts';
 import { jobLimits, type StationSheet } from '../../../sheet/figures/index.ts';
-import type { StationBeside } from '../changes/index.ts';
+import type { StationComparison } from '../changes/index.ts';
 import type { Millimetres } from '../../../foundation/units/index.ts';
 import type { Verdict } from '../../../foundation/verdict/index.ts';
 import { fateOf, type Fate, type FateReason, type FigureRead } from '../../comparison/index.ts';
@@ -67,7 +67,7 @@ function fitsAtAnother(own: Reshimmed, others: readonly Reshimmed[], floor: numb
 export function fatesOf(
 	job: Job,
 	sheet: Sheet,
-	beside: readonly StationBeside[],
+	beside: readonly StationComparison[],
 	lifeUsed: ReadonlyMap<string, number>
 ): SpringFate[] {
 	const { limits } = jobLimits(job);

@@ -1,7 +1,7 @@
 /** What people change of their own sign-in; each change takes the present password. */
 import type { RequestEvent } from '@sveltejs/kit';
 import { message, type Message } from '@zinc-ledger/core';
-import { ask } from '../ask';
+import { ask } from '../with-database';
 import { attempt, forgive } from './limits';
 import { passwordProblem, pinProblem } from './passwords';
 import { isSecret, setSecondFactor, stepOf, useCode } from './second-factor';

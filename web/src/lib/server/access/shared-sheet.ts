@@ -1,5 +1,5 @@
 import { message } from '@zinc-ledger/core';
-import { ask } from '../ask';
+import { ask } from '../with-database';
 import { refuse } from '../refuse';
 import { asksTooOften } from './limits';
 import { opened } from './shares';

@@ -1,7 +1,7 @@
 /** Signing in, taking a bench over, and what both count, note and refuse. */
 import type { RequestEvent } from '@sveltejs/kit';
 import { message, type Message, type Person } from '@zinc-ledger/core';
-import { ask } from '../ask';
+import { ask } from '../with-database';
 import { refuse } from '../refuse';
 import { note, type Act } from './audit';
 import { attempt, forgive } from './limits';

@@ -67,7 +67,7 @@ async function into<T>(work: (empty: TestDatabase) => Promise<T>): Promise<T> {
 	}
 }
 /** All that a table says, row by row. */
-const said = async (of: TestDatabase, table: string) => {
+const contentOf = async (of: TestDatabase, table: string) => {
 	const { rows } = await sql<{ row: string }>`
 		select one::text as row from ${sql.table(table)} one order by one::text
 	`.execute(of.db);
@@ -87,7 +87,7 @@ describe('a backup', () => {
 			expect((await rowsOf(shop.db)).shop_key_secret).toBe(1);
 			expect(await rowsOf(empty.db)).toEqual({ ...(await rowsOf(shop.db)), shop_key_secret: 0 });
 			for (const table of Object.keys(made.rows).filter((name) => name !== 'shop_key_secret'))
-				expect(await said(empty, table), table).toEqual(await said(shop, table));
+				expect(await contentOf(empty, table), table).toEqual(await contentOf(shop, table));
 			expect(await photoContent(empty.db, photo, 'content')).toEqual(
 				await photoContent(shop.db, photo, 'content')
 			);
@@ -231,7 +231,9 @@ describe('a backup under a passphrase', () => {
 		await into(async (empty) => {
 			const { rows } = await restore(sealed, empty.url, { passphrase });
 			expect(rows).toEqual(await rowsOf(shop.db));
-			expect(await said(empty, 'shop_key_secret')).toEqual(await said(shop, 'shop_key_secret'));
+			expect(await contentOf(empty, 'shop_key_secret')).toEqual(
+				await contentOf(shop, 'shop_key_secret')
+			);
 		});
 		bytes[bytes.length - 40]! ^= 1;
 		await writeFile(sealed, bytes);

@@ -31,6 +31,6 @@ export async function run(
 	const ended = new Promise<number | null>((resolve, reject) =>
 		child.once('error', reject).once('close', resolve)
 	);
-	const [code, said] = await Promise.all([ended, text(child.stderr)]);
-	if (code !== 0) throw new Error(`${program}: ${said.trim() || code}`);
+	const [code, described] = await Promise.all([ended, text(child.stderr)]);
+	if (code !== 0) throw new Error(`${program}: ${described.trim() || code}`);
 }

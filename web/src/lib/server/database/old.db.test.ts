@@ -8,7 +8,7 @@ import { changedSince, evaluate } from '@zinc-ledger/core';
 import { checkJob } from '@zinc-ledger/core/file';
 import { figureOfVersion1, verifySheet } from '@zinc-ledger/core/signed';
 import { sheetCrypto } from '@zinc-ledger/core/signed-node';
-import { deriveMissing } from '../asked/rebuild';
+import { deriveMissing } from '../reporting/rebuild';
 import { loadJobs } from '../jobs/load';
 import { newestSigned } from '../signed';
 import { springsOf } from '../springs';

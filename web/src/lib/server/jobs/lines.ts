@@ -1,7 +1,7 @@
 /** Jobs as lines of a list: who, what, how far, what blocks. */
 import type { Message, StageName } from '@zinc-ledger/core';
 import type { JobLine } from '$lib/job/line';
-import { deriveJobs } from '../asked/of-job';
+import { deriveJobs } from '../reporting/of-job';
 import type { Database } from '../database/connection';
 
 /** The lines of these jobs, in their order. */

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { INCH_POUND, type Job, type Person } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { JOB_ORDERS, type JobQuery } from '$lib/job/list';
-import { deriveJobs } from '../asked/of-job';
+import { deriveJobs } from '../reporting/of-job';
 import { lastSigned } from '../customers';
 import { addPerson } from '../people';
 import { signJob } from '../signed';

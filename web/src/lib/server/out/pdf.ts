@@ -74,7 +74,7 @@ export function sheetPdf(printed: SignedOut, size: Size, isCustomers: boolean): 
 				columnGap: 12,
 				margin: [0, 8, 0, 0]
 			},
-			...said(paper)
+			...described(paper)
 		],
 		footer: (page, pages) => ({
 			margin: [MARGIN, 4, MARGIN, 0],
@@ -209,8 +209,8 @@ const section = ({ section: drawn }: Paper, units: Units): Column[] =>
 			]
 		: [];
 
-const said = (paper: Paper): Content[] => [
-	...paper.said.flatMap(({ title, lines }): Content[] => [
+const described = (paper: Paper): Content[] => [
+	...paper.described.flatMap(({ title, lines }): Content[] => [
 		{ text: title, bold: true, margin: [0, 5, 0, 0] },
 		{
 			text: lines

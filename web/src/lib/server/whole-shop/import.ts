@@ -10,7 +10,7 @@ import { readParts } from '@zinc-ledger/core/parts';
 import { verifySheet } from '@zinc-ledger/core/signed';
 import { sheetCrypto } from '@zinc-ledger/core/signed-node';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
-import { rebuild } from '../asked/rebuild';
+import { rebuild } from '../reporting/rebuild';
 import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
 import { insertCheck, saveGauge } from '../gauges';

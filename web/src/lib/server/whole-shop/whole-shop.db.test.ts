@@ -6,7 +6,7 @@ import { sql } from 'kysely';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { evaluate } from '@zinc-ledger/core';
-import { rebuild } from '../asked/rebuild';
+import { rebuild } from '../reporting/rebuild';
 import { loadDemo } from '../demo';
 import { loadJob } from '../jobs/load';
 import { keepPhoto, makeSmall } from '../photos';
@@ -41,7 +41,7 @@ afterAll(async () => {
 });
 
 /** All that a query says, row by row. */
-const said = async (of: TestDatabase, query: string) => {
+const contentOf = async (of: TestDatabase, query: string) => {
 	const { rows } = await sql<{ row: string }>`
 		select one::text as row from (${sql.raw(query)}) one order by one::text
 	`.execute(of.db);
@@ -91,7 +91,7 @@ describe('a whole shop', () => {
 			'select part_id, duty, hours, over_speed, person_id, date_trunc($$milliseconds$$, at) from service_limit',
 			'select id, job_id, station, width, height, content, person_id, date_trunc($$milliseconds$$, at) from photo'
 		])
-			expect(await said(other, query), query).toEqual(await said(shop, query));
+			expect(await contentOf(other, query), query).toEqual(await contentOf(shop, query));
 	});
 	it('comes in whole or not at all, and names the file that is wrong', async () => {
 		await expect(importShop(other.db, folder)).rejects.toThrow('is not empty');
@@ -105,7 +105,7 @@ describe('a whole shop', () => {
 		const empty = await testDatabase('whole_empty');
 		try {
 			await expect(importShop(empty.db, broken)).rejects.toThrow('jobs/2402/signed/1.json');
-			expect(await said(empty, 'select id from person')).toEqual([]);
+			expect(await contentOf(empty, 'select id from person')).toEqual([]);
 			await rm(join(broken, 'parts.json'));
 			await expect(importShop(empty.db, broken)).rejects.toThrow('parts.json');
 		} finally {

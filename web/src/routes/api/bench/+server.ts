@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { setUnits } from '$lib/server/people';
 import { message } from '@zinc-ledger/core';

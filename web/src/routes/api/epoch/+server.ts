@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { epochOf } from '$lib/server/strays';
 
 /** Which database this is: another after every restore. */

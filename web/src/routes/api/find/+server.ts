@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { findAnything } from '$lib/server/find';
 
 /** Longer than this nobody types to find something. */

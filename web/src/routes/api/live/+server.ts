@@ -1,6 +1,6 @@
 import type { Session } from '$lib/access/session';
 import { isSignedIn } from '$lib/server/access/sessions';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { isId } from '$lib/server/body';
 import { database } from '$lib/server/database';
 import { listenTo } from '$lib/server/devices/hub';

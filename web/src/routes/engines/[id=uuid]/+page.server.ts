@@ -1,5 +1,5 @@
 import { unitsFor } from '$lib/server/units-for';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { findEngineById, jobsOfEngine, lastSigned } from '$lib/server/customers';
 import { headsOfEngine } from '$lib/server/heads';
 import { jobLines } from '$lib/server/jobs/lines';

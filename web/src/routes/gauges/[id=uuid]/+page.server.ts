@@ -4,7 +4,7 @@ import { readSignedEntry, withUnit } from '@zinc-ledger/core';
 import { GaugeCheck } from '@zinc-ledger/core/gauge-schema';
 import { flatten } from '$lib/forms/flat';
 import { GAUGE_FIELDS } from '$lib/gauges/fields';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts, trimmed } from '$lib/server/body';
 import { findGauge, insertCheck, listGauges } from '$lib/server/gauges';
 import { keepGauge } from '$lib/server/keep-gauge';

@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { headsOf, message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts, isId, trimmed } from '$lib/server/body';
 import { findEngineById, listEngines } from '$lib/server/customers';
 import { findHead, markHead, moveHead, visitsOfHead } from '$lib/server/heads';

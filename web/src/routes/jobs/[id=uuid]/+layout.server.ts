@@ -1,5 +1,5 @@
 import { unitsFor } from '$lib/server/units-for';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { importedBy } from '$lib/server/jobs/store';
 import { countedShims } from '$lib/server/parts';

@@ -5,7 +5,7 @@
 	import PhaseBar from '$lib/frame/PhaseBar.svelte';
 	import Rail from '$lib/frame/Rail.svelte';
 	import Unsent from '$lib/frame/Unsent.svelte';
-	import { Book, setBook } from '$lib/job/book.svelte';
+	import { JobStore, setJobStore } from '$lib/job/job-store.svelte';
 	import { isTyping } from '$lib/keys/keys.svelte';
 	import { listenToJob } from '$lib/live/live';
 	import { outbox } from '$lib/outbox/outbox.svelte';
@@ -13,28 +13,28 @@
 
 	let { data, children } = $props();
 
-	const book = untrack(() => new Book(data.job, data.revision, data.signed, data.shims));
-	setBook(book);
+	const store = untrack(() => new JobStore(data.job, data.revision, data.signed, data.shims));
+	setJobStore(store);
 
 	// Each answer of the server is taken over once: on a step to another page it comes by again, by then old.
 	let taken: unknown = untrack(() => data.job);
 	$effect.pre(() => {
 		if (data.job === taken) return;
 		taken = data.job;
-		book.load(data.job, data.revision, data.signed, data.shims);
+		store.load(data.job, data.revision, data.signed, data.shims);
 	});
 
 	onMount(() => {
 		void outbox.open((jobId, readings) => {
-			if (jobId === book.job.id) book.confirm(readings);
+			if (jobId === store.job.id) store.confirm(readings);
 		});
 	});
 	$effect(() => {
 		const { id } = data.job;
 		return untrack(() =>
 			listenToJob(id, {
-				readings: (readings) => book.confirm(readings),
-				changed: () => void book.refresh(),
+				readings: (readings) => store.confirm(readings),
+				changed: () => void store.refresh(),
 				// The line was down: the server may have been restored meanwhile.
 				opened: () => void offerAfterRestore()
 			})
@@ -44,7 +44,7 @@
 	/** What is next is one press away, on every page of the job by the same key. */
 	function press(event: KeyboardEvent) {
 		if (isTyping(event) || event.key !== 'n') return;
-		const next = nextOf(book);
+		const next = nextOf(store);
 		if (next) void goto(next.href);
 		event.preventDefault();
 	}
@@ -53,10 +53,10 @@
 <svelte:window onkeydown={press} />
 
 <div class="flex min-h-0 flex-1 flex-col bench:flex-row">
-	<Rail {book} />
+	<Rail {store} />
 	<main id="main" class="flex min-h-0 min-w-0 flex-1 flex-col bg-paper">
-		<Unsent jobId={book.job.id} />
+		<Unsent jobId={store.job.id} />
 		{@render children()}
 	</main>
-	<PhaseBar {book} />
+	<PhaseBar {store} />
 </div>

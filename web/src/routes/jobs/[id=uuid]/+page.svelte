@@ -3,7 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { walk, type FigureName } from '@zinc-ledger/core';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Question from '$lib/job/Question.svelte';
 	import StationDetail from '$lib/job/StationDetail.svelte';
 	import StationDialog from '$lib/job/StationDialog.svelte';
@@ -20,7 +20,7 @@
 	import Button from '$lib/ui/Button.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	useKeys([
 		{ keys: ['3', 'e'], does: 'go to station 3E' },
 		{ keys: ['↑', '↓'], does: 'row above, row below' },
@@ -48,9 +48,9 @@
 	/** The chosen station's figures lie over the list, on a phone. */
 	let opened = $state(false);
 
-	const order = $derived(walk(book.job.stations, book.job.setup.measuringOrder));
+	const order = $derived(walk(store.job.stations, store.job.setup.measuringOrder));
 	const shown = $derived.by(() => {
-		const inOrder = order.flatMap((station) => book.station(station.label) ?? []);
+		const inOrder = order.flatMap((station) => store.station(station.label) ?? []);
 		const kept = inOrder.filter((station) => {
 			if (rows === 'all') return true;
 			if (rows === 'not-clear') return !['clear', 'not-measured'].includes(station.state);
@@ -64,25 +64,25 @@
 		return kept.toSorted((a, b) => figure(a) - figure(b));
 	});
 	const selected = $derived(
-		chosen && book.station(chosen)
+		chosen && store.station(chosen)
 			? chosen
-			: (book.sheet.stations.find((station) => station.state === 'stop')?.label ??
+			: (store.sheet.stations.find((station) => station.state === 'stop')?.label ??
 					order[0]?.label ??
 					null)
 	);
-	const station = $derived(selected === null ? undefined : book.station(selected));
+	const station = $derived(selected === null ? undefined : store.station(selected));
 	const waiting = $derived(
 		new Set(
 			outbox.waiting
-				.filter((item) => item.jobId === book.job.id)
+				.filter((item) => item.jobId === store.job.id)
 				.map((item) => item.reading.station)
 		)
 	);
 	const tagged = $derived(
-		new Set(book.job.stations.filter(({ spring }) => spring).map((entry) => entry.label))
+		new Set(store.job.stations.filter(({ spring }) => spring).map((entry) => entry.label))
 	);
 	const nextToMeasure = $derived(
-		order.find((entry) => !book.station(entry.label)?.inForce['installed-height'])?.label
+		order.find((entry) => !store.station(entry.label)?.inForce['installed-height'])?.label
 	);
 
 	function select(label: string) {
@@ -100,8 +100,8 @@
 	function press(event: KeyboardEvent) {
 		if (isTyping(event)) return;
 		const onSlider = isWithin(event, '[role=slider]');
-		const along = () => walk(book.job.stations, 'along-the-head');
-		const root = `/jobs/${book.job.id}`;
+		const along = () => walk(store.job.stations, 'along-the-head');
+		const root = `/jobs/${store.job.id}`;
 		const does: Record<string, () => unknown> = {
 			ArrowDown: () => step(shown, 1),
 			ArrowUp: () => step(shown, -1),
@@ -122,7 +122,7 @@
 			return;
 		}
 		if (/^[0-9ieab]$/i.test(event.key)) {
-			const labels = book.job.stations.map((entry) => entry.label);
+			const labels = store.job.stations.map((entry) => entry.label);
 			typed = typeOn(typed, event.key, labels);
 			clearTimeout(clearTyped);
 			clearTyped = setTimeout(() => (typed = ''), 900);
@@ -132,14 +132,14 @@
 	}
 </script>
 
-<svelte:head><title>{book.job.number} {book.job.engine.name} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>{store.job.number} {store.job.engine.name} · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={press} />
 
-<h1 class="sr-only">Sheet of job {book.job.number}</h1>
+<h1 class="sr-only">Sheet of job {store.job.number}</h1>
 <div class="flex-none px-4 pt-3">
-	<HeadPlan job={book.job} stations={book.sheet.stations} {selected} onselect={select} />
+	<HeadPlan job={store.job} stations={store.sheet.stations} {selected} onselect={select} />
 </div>
-{#each book.sheet.remarks.filter(({ asks }) => asks) as remark (remark.asks)}
+{#each store.sheet.remarks.filter(({ asks }) => asks) as remark (remark.asks)}
 	<Alert look="watch" class="mx-4 mt-2"><Question {remark} /></Alert>
 {/each}
 <div class="flex-none px-4 pt-1"><Wants /></div>
@@ -166,7 +166,7 @@
 			<div class="hidden tablet:block">
 				<SheetTable
 					stations={shown}
-					all={book.sheet.stations}
+					all={store.sheet.stations}
 					{selected}
 					{waiting}
 					{tagged}

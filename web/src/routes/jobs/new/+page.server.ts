@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import { newJob, type Cam, type Job, type LengthUnit } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { fieldProblems, formTexts, isId } from '$lib/server/body';
 import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
 import type { Database } from '$lib/server/database/connection';

@@ -4,7 +4,7 @@ import { Kit } from '@zinc-ledger/core/kit-schema';
 import { tell } from '@zinc-ledger/words';
 import { textsOfKit } from '$lib/kits/csv';
 import { kitTexts } from '$lib/kits/paper';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts, isId, revisionIn } from '$lib/server/body';
 import { findKept, saveKept } from '$lib/server/kept';
 import { partsOfKits } from '$lib/server/kits';

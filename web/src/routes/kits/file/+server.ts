@@ -1,6 +1,6 @@
 import { writeKits } from '@zinc-ledger/core/kits';
 import { kitsToCsv } from '$lib/kits/csv';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listKept } from '$lib/server/kept';
 import { partsOfKits } from '$lib/server/kits';
 

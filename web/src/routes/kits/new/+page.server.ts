@@ -4,7 +4,7 @@ import { message, TYPE_OF, type LibraryPart } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { PAPER_FIELDS } from '$lib/kits/fields';
 import { EXHAUST, kitFromPaper } from '$lib/kits/paper';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
 import { saveKept } from '$lib/server/kept';

@@ -1,6 +1,6 @@
 import { flatten } from '$lib/forms/flat';
 import { fieldsOf } from '$lib/parts/fields';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { keepPart } from '$lib/server/keep-part';
 import { findPart } from '$lib/server/parts';
 import { message } from '@zinc-ledger/core';

@@ -1,7 +1,7 @@
 import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 import { writeParts } from '@zinc-ledger/core/parts';
 import { partsToCsv } from '$lib/parts/csv';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listParts, revisionsOf } from '$lib/server/parts';
 
 /** The library as a file: everything as JSON, or one type as CSV. */

@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid';
 import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 import { flatten } from '$lib/forms/flat';
 import { fieldsOf } from '$lib/parts/fields';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { isId } from '$lib/server/body';
 import { keepPart } from '$lib/server/keep-part';
 import { findPart } from '$lib/server/parts';

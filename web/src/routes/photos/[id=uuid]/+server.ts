@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { photoContent } from '$lib/server/photos';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';

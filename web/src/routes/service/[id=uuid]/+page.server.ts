@@ -1,7 +1,7 @@
 /** A set of springs over its service. */
 import { message } from '@zinc-ledger/core';
-import { ask } from '$lib/server/ask';
-import { limitsOf } from '$lib/server/asked/of-service';
+import { ask } from '$lib/server/with-database';
+import { limitsOf } from '$lib/server/reporting/of-service';
 import { refuse } from '$lib/server/refuse';
 import { visitsOfSet } from '$lib/server/service';
 import { findSet } from '$lib/server/springs';

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { csvFile } from '$lib/server/out/csv-file';
 import { dueHeads } from '$lib/server/service';
 

@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listGauges } from '$lib/server/gauges';
 import { loadJob } from '$lib/server/jobs/load';
 import { listParts } from '$lib/server/parts';

@@ -5,7 +5,7 @@ import { problemsOf } from '@zinc-ledger/core/file';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 import { newSweep, type Columns } from '$lib/springs/csv';
 import { testedOf } from '$lib/springs/worked';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts, formWithFile, trimmed } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
@@ -42,10 +42,11 @@ export const actions = {
 			fail(400, { file: name, problems: [...problems] });
 		if (text.trim() === '')
 			return refused([{ path: 'file', text: message('import.choose-file', { what: 'sweep' }) }]);
-		const said = Told.safeParse(strip(form));
-		if (!said.success) return refused([{ path: 'columns', text: message('import.which-column') }]);
+		const described = Told.safeParse(strip(form));
+		if (!described.success)
+			return refused([{ path: 'columns', text: message('import.which-column') }]);
 		const columns = Object.fromEntries(
-			Object.entries(said.data).filter(([, value]) => value !== undefined)
+			Object.entries(described.data).filter(([, value]) => value !== undefined)
 		) as Partial<Columns>;
 		const found = await work('sweepFile', { text, columns });
 		let sweep;

@@ -8,7 +8,7 @@
 	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import { cardEnds } from '$lib/springs/card-line';
 	import { send } from '$lib/http/send-json';
-	import Beside from '$lib/springs/Beside.svelte';
+	import SpringComparison from '$lib/springs/SpringComparison.svelte';
 	import ByHand from '$lib/springs/ByHand.svelte';
 	import SetEdit from '$lib/springs/SetEdit.svelte';
 	import SetLimitsForm from '$lib/springs/SetLimitsForm.svelte';
@@ -36,7 +36,7 @@
 	const rows = $derived(rowsOf(data.springs, build, seat, lift));
 	let chosenTag = $state(untrack(() => page.url.searchParams.get('tag')));
 	const chosen = $derived(rows.find(({ spring }) => spring.tag === chosenTag) ?? rows[0]);
-	let besideTag = $state('');
+	let comparedTag = $state('');
 	let placing = $state<number | null>(null);
 	let problem = $state<string | null>(null);
 
@@ -44,7 +44,7 @@
 	const lines = $derived(
 		rows.flatMap(({ spring, sweep }) => {
 			if (!sweep) return [];
-			const isChosen = spring.tag === chosen?.spring.tag || spring.tag === besideTag;
+			const isChosen = spring.tag === chosen?.spring.tag || spring.tag === comparedTag;
 			const points = sweepPoints(sweep)
 				.filter(({ travel }) => travel === 'down')
 				.map(({ height, load: force }) => [height, force] as const);
@@ -179,7 +179,13 @@
 				{build}
 				fitted={data.fitted}
 			/>
-			<Beside set={data.set} {rows} chosen={chosen.spring.tag} {seat} bind:tag={besideTag} />
+			<SpringComparison
+				set={data.set}
+				{rows}
+				chosen={chosen.spring.tag}
+				{seat}
+				bind:tag={comparedTag}
+			/>
 			<ByHand spring={chosen.spring} onmeasure={typed} />
 			<Alert {problem} class="mt-1" />
 

@@ -1,6 +1,6 @@
 import type { LibraryPart } from '@zinc-ledger/core';
 import type { Found } from '$lib/springs/compare';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { isId } from '$lib/server/body';
 import { findPart, listParts } from '$lib/server/parts';
 import { findSet, listSets, springsOf } from '$lib/server/springs';

@@ -5,8 +5,8 @@
 	import { onMount, untrack } from 'svelte';
 	import { readEntry } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import BesideChart from '$lib/springs/BesideChart.svelte';
-	import BesideTable from '$lib/springs/BesideTable.svelte';
+	import ComparisonChart from '$lib/springs/ComparisonChart.svelte';
+	import ComparisonTable from '$lib/springs/ComparisonTable.svelte';
 	import { sideOf } from '$lib/springs/compare';
 	import Combobox from '$lib/ui/Combobox.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -77,8 +77,8 @@
 	);
 
 	const address = () => {
-		const said = Object.entries(typed).filter(([, text]) => text.trim() !== '');
-		return said.length > 0 ? `?${new URLSearchParams(said)}` : page.url.pathname;
+		const described = Object.entries(typed).filter(([, text]) => text.trim() !== '');
+		return described.length > 0 ? `?${new URLSearchParams(described)}` : page.url.pathname;
 	};
 	function choose(side: 'a' | 'b', code: string) {
 		typed[side] = code;
@@ -139,8 +139,8 @@
 	</div>
 	{#if pair && lifts.length > 0}
 		<div class="mt-4 grid gap-x-8 gap-y-4 bench:grid-cols-2">
-			<BesideTable {pair} {lifts} step={figure('step')} />
-			<BesideChart {pair} lift={Math.max(...lifts)} />
+			<ComparisonTable {pair} {lifts} step={figure('step')} />
+			<ComparisonChart {pair} lift={Math.max(...lifts)} />
 		</div>
 	{:else}
 		<p class="mt-6 text-soft">Choose two springs and a lift.</p>

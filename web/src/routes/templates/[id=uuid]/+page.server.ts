@@ -1,7 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts, revisionIn } from '$lib/server/body';
 import { findKept, saveKept } from '$lib/server/kept';
 import { refuse } from '$lib/server/refuse';

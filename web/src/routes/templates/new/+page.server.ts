@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import { message, templateOf, type Template, type Units } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts, isId } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { saveKept } from '$lib/server/kept';

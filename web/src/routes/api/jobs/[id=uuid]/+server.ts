@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { countedShims } from '$lib/server/parts';
 import { listSigned } from '$lib/server/signed';

@@ -1,13 +1,13 @@
 import { fail, isHttpError, redirect } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { formTexts } from '$lib/server/body';
 import { findHead } from '$lib/server/heads';
 
 import { nextJobNumber } from '$lib/server/jobs/find';
 import { refuse } from '$lib/server/refuse';
-import { beginVisit, headsBeside, lastSignedOfHead } from '$lib/server/visits';
+import { beginVisit, otherHeads, lastSignedOfHead } from '$lib/server/visits';
 import { readSince } from '$lib/visit/since';
 
 export const load = async ({ params }) =>
@@ -24,7 +24,7 @@ export const load = async ({ params }) =>
 				revision: last.revision,
 				at: last.at.toISOString()
 			},
-			beside: last ? await headsBeside(db, last.jobId, head.id) : []
+			beside: last ? await otherHeads(db, last.jobId, head.id) : []
 		};
 	});
 

@@ -5,14 +5,14 @@
 	import AsFoundForm from '$lib/assembly/AsFoundForm.svelte';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Table from '$lib/ui/Table.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const order = $derived(walk(stationsAtHand(book.job), book.job.setup.measuringOrder));
-	const found = $derived(foundAt(book.job));
-	const counts = $derived(foundCounts(book.job));
+	const order = $derived(walk(stationsAtHand(store.job), store.job.setup.measuringOrder));
+	const found = $derived(foundAt(store.job));
+	const counts = $derived(foundCounts(store.job));
 	let at = $state<string | null>(null);
 	const label = $derived(
 		at ?? order.find((entry) => !found.has(entry.label))?.label ?? order[0]!.label
@@ -27,12 +27,12 @@
 	}
 </script>
 
-<svelte:head><title>As found · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>As found · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="flex-none px-4 pt-3">
 	<HeadPlan
-		job={book.job}
-		stations={book.sheet.stations}
+		job={store.job}
+		stations={store.sheet.stations}
 		done={{ is: (station) => found.has(station.label), word: 'written down' }}
 		selected={label}
 		onselect={(one) => (at = one)}
@@ -69,7 +69,7 @@
 				<tbody>
 					{#each order.filter((entry) => found.has(entry.label)) as entry (entry.label)}
 						{@const one = found.get(entry.label)!}
-						{@const locator = partsOf(book.job.setup, entry).locator}
+						{@const locator = partsOf(store.job.setup, entry).locator}
 						<tr>
 							<th scope="row" class="figure text-left">{entry.label}</th>
 							<td class="figure">{stackOf(one.shims)}</td>

@@ -9,7 +9,7 @@
 		WAYS
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import StepDone from '$lib/assembly/StepDone.svelte';
 	import StepList from '$lib/assembly/StepList.svelte';
@@ -28,21 +28,21 @@
 	import RadioGroup from '$lib/ui/RadioGroup.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	useKeys([
 		{ keys: ['Enter'], does: 'tick the step, on to the next' },
 		{ keys: ['u'], does: 'undo the last step ticked' }
 	]);
 
-	const ticking = new Ticking(book, bench);
+	const ticking = new Ticking(store, bench);
 	const { steps, done, step, ticked, lacking } = $derived(ticking);
 	const place = $derived(step?.place ?? 'job');
 	const here = $derived(steps.filter((one) => one.place === place));
 	const finished = $derived(placesDone(steps, done));
-	const sheet = $derived(book.station(place));
-	const entry = $derived(book.job.stations.find(({ label }) => label === place));
-	const inCar = $derived(book.job.setup.workLocation === 'vehicle');
+	const sheet = $derived(store.station(place));
+	const entry = $derived(store.job.stations.find(({ label }) => label === place));
+	const inCar = $derived(store.job.setup.workLocation === 'vehicle');
 
 	function press(event: KeyboardEvent) {
 		if (isTyping(event) || isWithin(event, 'button, a, select, input')) return;
@@ -53,13 +53,13 @@
 	}
 </script>
 
-<svelte:head><title>Assembly · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Assembly · {store.job.number} · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={press} />
 
 <div class="flex-none px-4 pt-3">
 	<HeadPlan
-		job={book.job}
-		stations={book.sheet.stations}
+		job={store.job}
+		stations={store.sheet.stations}
 		done={{ is: ({ label }) => finished.has(label), word: 'built' }}
 		selected={place}
 		lit={({ cylinder }) => place === cylinderPlace(cylinder)}
@@ -101,7 +101,7 @@
 						class="w-28"
 						figure
 						inputmode="numeric"
-						placeholder={String(entry ? LOCK_HALVES : lockHalves(book.job))}
+						placeholder={String(entry ? LOCK_HALVES : lockHalves(store.job))}
 						bind:value={ticking.count}
 					/>
 				{/if}
@@ -157,7 +157,7 @@
 		{:else}
 			<p class="mt-6 text-3xl font-semibold">Built: all {steps.length} steps are done.</p>
 			<p class="mt-4">
-				<Button href="/jobs/{book.job.id}/round?of=built-height" look="main">
+				<Button href="/jobs/{store.job.id}/round?of=built-height" look="main">
 					Measure it as built
 				</Button>
 			</p>
@@ -166,7 +166,12 @@
 		{#if sheet && entry}
 			<figure class="mt-5 w-[300px]">
 				<figcaption class="text-[12px] text-soft">{entry.label}, planned</figcaption>
-				<Section station={sheet} kind={sheet.shared} parts={partsOf(book.job.setup, entry)} plain />
+				<Section
+					station={sheet}
+					kind={sheet.shared}
+					parts={partsOf(store.job.setup, entry)}
+					plain
+				/>
 			</figure>
 		{/if}
 	</div>

@@ -2,27 +2,27 @@
 	/** Bare heights along the head: what stands apart from its own kind, and what may be the cause. */
 	import { KINDS, mm, walk, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
 	import { capital } from '$lib/ui/words';
 	import { label, write } from '@zinc-ledger/words';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const WIDTH = 960;
 	const HEIGHT = 190;
 	const MARGIN = { left: 70, right: 20, top: 18, bottom: 30 };
 	const { length } = bench;
 
-	const along = $derived(walk(book.job.stations, 'along-the-head'));
-	const rows = $derived(book.job.heads.flatMap((head) => KINDS.map((kind) => ({ head, kind }))));
+	const along = $derived(walk(store.job.stations, 'along-the-head'));
+	const rows = $derived(store.job.heads.flatMap((head) => KINDS.map((kind) => ({ head, kind }))));
 	const charts = $derived(
 		// Heads of one engine may stand apart: each valve is held against its own head's.
 		rows.map(({ head, kind }) => {
 			const stations = along
 				.filter((entry) => entry.kind === kind && entry.head === head.id)
-				.map((entry) => book.station(entry.label)!);
+				.map((entry) => store.station(entry.label)!);
 			const { bareMedian, bareReach } = stations[0]!.shared;
 			const read: number[] = stations.flatMap((station) => station.figures.bare.figure ?? []);
 			const middle =
@@ -32,7 +32,7 @@
 				...read.map((figure) => Math.abs(figure - middle))
 			);
 			const valves = `${label('kind', kind)}s`;
-			const name = book.job.heads.length > 1 ? `${head.name}, ${valves}` : valves;
+			const name = store.job.heads.length > 1 ? `${head.name}, ${valves}` : valves;
 			return {
 				name: capital(name),
 				stations,
@@ -51,11 +51,11 @@
 		stations.filter(({ figures: { bare } }) => bare.state === 'watch' || bare.state === 'stop');
 </script>
 
-<svelte:head><title>Bare heights · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Bare heights · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="overflow-auto px-4 bench:px-6 py-4">
 	<p class="float-right text-[13px]">
-		<a class="underline" href="/jobs/{book.job.id}">To the sheet</a>
+		<a class="underline" href="/jobs/{store.job.id}">To the sheet</a>
 	</p>
 	<h1 class="text-xl font-semibold">Bare heights</h1>
 	<p class="max-w-3xl text-[13px] text-soft">
@@ -149,7 +149,7 @@
 							<Mark state={station.figures.bare.state} word />
 							<a
 								class="figure font-semibold underline"
-								href="/jobs/{book.job.id}?at={station.label}">{station.label}</a
+								href="/jobs/{store.job.id}?at={station.label}">{station.label}</a
 							>
 							<span class="text-ink">
 								{write(station.figures.bare.remedy, bench.units)}. Look also for a seat pulled or

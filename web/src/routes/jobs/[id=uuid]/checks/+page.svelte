@@ -18,7 +18,7 @@
 	import LiftAtTop from '$lib/check/LiftAtTop.svelte';
 	import PistonForm from '$lib/check/PistonForm.svelte';
 	import VacuumForm from '$lib/check/VacuumForm.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -28,25 +28,25 @@
 	import Button from '$lib/ui/Button.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	useKeys([{ keys: ['↑', '↓'], does: 'valve before, valve after' }]);
 
-	const order = $derived(walk(stationsAtHand(book.job), book.job.setup.measuringOrder));
+	const order = $derived(walk(stationsAtHand(store.job), store.job.setup.measuringOrder));
 	const isTried = (one: string) => {
-		const { vacuum, leakDown } = book.station(one)?.checks ?? {};
+		const { vacuum, leakDown } = store.station(one)?.checks ?? {};
 		return Boolean(vacuum ?? leakDown);
 	};
 	let at = $state<string | null>(null);
 	const label = $derived(
 		at ?? order.find((entry) => !isTried(entry.label))?.label ?? order[0]!.label
 	);
-	const station = $derived(book.station(label)!);
-	const limits = $derived(book.job.setup.limits);
+	const station = $derived(store.station(label)!);
+	const limits = $derived(store.job.setup.limits);
 	/** How far a roller of this arm must sweep over the tip. */
 	const sweep = $derived.by(() => {
-		const entry = book.job.stations.find((one) => one.label === label)!;
-		const { rocker } = partsOf(book.job.setup, entry);
+		const entry = store.job.stations.find((one) => one.label === label)!;
+		const { rocker } = partsOf(store.job.setup, entry);
 		const { lift } = station.shared;
 		if (rocker?.nose !== 'roller-tip' || !rocker.arm || !lift) return null;
 		return rollerSweep(lengthOf(rocker.arm), lift.gross);
@@ -55,7 +55,7 @@
 	let problem = $state<string | null>(null);
 
 	async function keep(check: CheckDraft): Promise<boolean> {
-		problem = await book.append('checks', bench.person, {
+		problem = await store.append('checks', bench.person, {
 			...check,
 			id: uuid(),
 			station: label,
@@ -84,13 +84,13 @@
 	}
 </script>
 
-<svelte:head><title>Checks · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Checks · {store.job.number} · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={press} />
 
 <div class="flex-none px-4 pt-3">
 	<HeadPlan
-		job={book.job}
-		stations={book.sheet.stations}
+		job={store.job}
+		stations={store.sheet.stations}
 		done={{ is: (one) => isTried(one.label), word: 'tested' }}
 		selected={label}
 		onselect={(one) => (at = one)}
@@ -107,7 +107,7 @@
 		{#if problem}
 			<Alert {problem} class="sticky top-0 z-[1] bg-paper py-2" />
 		{/if}
-		{#if book.job.setup.workLocation === 'vehicle'}
+		{#if store.job.setup.workLocation === 'vehicle'}
 			<LeakDownForm max={limits.leakDown} keep={keepVacuum} />
 		{:else}
 			<VacuumForm wanted={limits.vacuum} keep={keepVacuum} />
@@ -138,21 +138,21 @@
 				</div>
 			{/each}
 			<p class="mt-2 flex flex-wrap gap-x-4 text-[13px]">
-				<a class="underline" href="/jobs/{book.job.id}/round?of=seal-gap-at-lift"
+				<a class="underline" href="/jobs/{store.job.id}/round?of=seal-gap-at-lift"
 					>Seal gaps at full lift</a
 				>
-				<a class="underline" href="/jobs/{book.job.id}/round?of=rocker-full-lift"
+				<a class="underline" href="/jobs/{store.job.id}/round?of=rocker-full-lift"
 					>Rocker clearance</a
 				>
-				<a class="underline" href="/jobs/{book.job.id}/round?of=on-head-load">Loads on the head</a>
+				<a class="underline" href="/jobs/{store.job.id}/round?of=on-head-load">Loads on the head</a>
 			</p>
 		</section>
 		<PistonForm
 			floor={limits.pistonFloors[station.kind]}
-			gasket={book.job.setup.gasketThickness}
+			gasket={store.job.setup.gasketThickness}
 			{keep}
 		/>
-		<LiftAtTop job={book.job} kind={station.kind} />
+		<LiftAtTop job={store.job} kind={station.kind} />
 		<TextField
 			class="mt-3 max-w-md"
 			label="Note with the next check"
@@ -161,7 +161,7 @@
 		/>
 	</div>
 	<aside class="text-[13px]">
-		<CheckTable stations={order.map((entry) => book.station(entry.label)!)} />
+		<CheckTable stations={order.map((entry) => store.station(entry.label)!)} />
 		{#each station.remarks.filter(({ state }) => state === 'stop') as remark, i (i)}
 			<p class="mt-2"><Mark state="stop" word /> {write(remark.text, bench.units)}</p>
 		{/each}

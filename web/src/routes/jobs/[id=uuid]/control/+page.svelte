@@ -18,22 +18,22 @@
 	import MotionSweep from '$lib/control/MotionSweep.svelte';
 	import PortPressure from '$lib/control/PortPressure.svelte';
 	import StationLimits from '$lib/control/StationLimits.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import NeedLink from '$lib/needs/NeedLink.svelte';
 	import { capital } from '$lib/ui/words';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const controlled = $derived(controlledStations(book.sheet));
+	const controlled = $derived(controlledStations(store.sheet));
 	let picked = $state('');
 	const of = $derived(
 		controlled.find(({ station }) => station === picked) ?? controlled[0] ?? null
 	);
-	const highest = $derived(book.job.setup.use.engineSpeed ?? null);
+	const highest = $derived(store.job.setup.use.engineSpeed ?? null);
 	/** What the limits of a kind still need, each named once. */
 	const lacking = $derived(
 		KINDS.map((kind) => {
-			const own = book.sheet.stations.filter((one) => one.kind === kind);
+			const own = store.sheet.stations.filter((one) => one.kind === kind);
 			const needs = new Map<string, Need>();
 			for (const { figures } of own)
 				for (const need of figures.controlLimit?.needs ?? []) needs.set(need.code, need);
@@ -42,15 +42,15 @@
 			return { kind, needs: [...needs.values()], isShapeless };
 		}).filter(({ needs, isShapeless }) => needs.length > 0 || isShapeless)
 	);
-	const cam = $derived(book.job.setup.cam);
-	const wanted = $derived(wantedSpeed(book.job));
+	const cam = $derived(store.job.setup.cam);
+	const wanted = $derived(wantedSpeed(store.job));
 	let shown = $state.raw<{ station: string; sweep: ControlSweep } | null>(null);
 	const separation = $derived(
 		shown?.station === of?.station ? (shown?.sweep.separation.middle ?? null) : null
 	);
 </script>
 
-<svelte:head><title>Valve control · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Valve control · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="overflow-auto px-4 bench:px-6 py-4">
 	<h1 class="text-xl font-semibold">Valve control</h1>
@@ -70,7 +70,7 @@
 								class="flex min-h-11 items-center underline bench:min-h-8"
 								href={cam?.id
 									? `/parts/${cam.id}#${kind}.durationAt`
-									: `/jobs/${book.job.id}/setup#cam`}
+									: `/jobs/${store.job.id}/setup#cam`}
 							>
 								{cam
 									? 'the lobe lift that its duration is given at'
@@ -96,13 +96,13 @@
 		<div class="mt-3 grid gap-x-8 gap-y-5 bench:grid-cols-2">
 			<div class="space-y-5">
 				<StationLimits
-					sheet={book.sheet}
+					sheet={store.sheet}
 					{controlled}
 					{highest}
 					bind:chosen={() => of.station, (to) => (picked = to)}
 				/>
 				{#key of.station}<Masses {of} />{/key}
-				<Maps {of} {controlled} sheet={book.sheet} speeds={{ highest, wanted }} />
+				<Maps {of} {controlled} sheet={store.sheet} speeds={{ highest, wanted }} />
 			</div>
 			<div class="space-y-5">
 				<Forces {of} {highest} />
@@ -113,7 +113,7 @@
 		</div>
 	{/if}
 	<div class="mt-5 grid gap-x-8 gap-y-5 bench:grid-cols-2">
-		{#each KINDS as kind (kind)}<PortPressure job={book.job} sheet={book.sheet} {kind} />{/each}
-		<ExhaustOpening job={book.job} />
+		{#each KINDS as kind (kind)}<PortPressure job={store.job} sheet={store.sheet} {kind} />{/each}
+		<ExhaustOpening job={store.job} />
 	</div>
 </div>

@@ -1,5 +1,5 @@
 /** What was signed of the head before, what the shop weighs by, and the photos of what was seen. */
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { likelihoods } from '$lib/server/likelihoods';
 import { listPhotos } from '$lib/server/photos';
 import { jobSignedBefore } from '$lib/server/signed';

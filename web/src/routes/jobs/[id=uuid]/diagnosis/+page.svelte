@@ -7,7 +7,7 @@
 		diagnoseJob,
 		newestLooks,
 		sinceOf,
-		thenAndNow,
+		visitComparison,
 		type CheckCode
 	} from '@zinc-ledger/core';
 	import { label, tell } from '@zinc-ledger/words';
@@ -16,7 +16,7 @@
 	import Checks from '$lib/diagnosis/Checks.svelte';
 	import LookForm from '$lib/diagnosis/LookForm.svelte';
 	import Trials from '$lib/diagnosis/Trials.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import SeenPhotos from '$lib/diagnosis/SeenPhotos.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -28,13 +28,13 @@
 	import SinceFields from '$lib/visit/SinceFields.svelte';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	useKeys([]);
-	const beside = $derived(data.then ? thenAndNow(data.then.signed, book.job) : []);
-	const diagnosis = $derived(diagnoseJob(book.job, book.sheet, beside, data.likelihoods));
-	const since = $derived(sinceOf(book.job));
-	const looks = $derived(newestLooks(book.job));
+	const beside = $derived(data.then ? visitComparison(data.then.signed, store.job) : []);
+	const diagnosis = $derived(diagnoseJob(store.job, store.sheet, beside, data.likelihoods));
+	const since = $derived(sinceOf(store.job));
+	const looks = $derived(newestLooks(store.job));
 	const next = $derived(diagnosis?.next?.check ?? null);
 	let chosen = $state<CheckCode | null>(null);
 	const shown = $derived(chosen ?? next);
@@ -49,7 +49,7 @@
 		problems = read.ok ? {} : read.problems;
 		if (!read.ok) return;
 		const entry = { id: uuid(), ...read.since, at: new Date().toISOString() };
-		problem = await book.append('since', bench.person, entry);
+		problem = await store.append('since', bench.person, entry);
 		if (problem === null) telling = false;
 	}
 	function startTelling() {
@@ -58,15 +58,15 @@
 	}
 </script>
 
-<svelte:head><title>Diagnosis · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Diagnosis · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 {#snippet lookAt(check: CheckCode)}
 	<section class="mt-3" aria-label="Next check">
 		<h2 class="flex items-baseline gap-3 border-b border-ink pb-1 font-semibold">
 			{capital(label('check', check))}
 			<span class="figure text-[13px] text-soft">about {CHECKS[check]} min</span>
-			{#if pageOfCheck(check, book.job)}
-				<a class="ml-auto text-[13px] underline" href={pageOfCheck(check, book.job)}>
+			{#if pageOfCheck(check, store.job)}
+				<a class="ml-auto text-[13px] underline" href={pageOfCheck(check, store.job)}>
 					to its figures
 				</a>
 			{/if}

@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listPhotos } from '$lib/server/photos';
 
 export const load = async ({ params }) => ({

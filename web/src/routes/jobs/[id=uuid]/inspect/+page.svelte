@@ -14,7 +14,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Came from '$lib/inspect/Came.svelte';
 	import Photos from '$lib/photos/Photos.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
@@ -26,7 +26,7 @@
 	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	useKeys([
 		{ keys: ['↑', '↓'], does: 'valve before, valve after' },
@@ -52,16 +52,16 @@
 	} as const;
 	type Seen = Pick<Inspection, (typeof ASKED)[number]['name']>;
 
-	const order = $derived(walk(stationsAtHand(book.job), book.job.setup.measuringOrder));
+	const order = $derived(walk(stationsAtHand(store.job), store.job.setup.measuringOrder));
 	let at = $state<string | null>(null);
 	const label = $derived(
-		at ?? order.find((entry) => !book.station(entry.label)?.seen)?.label ?? order[0]!.label
+		at ?? order.find((entry) => !store.station(entry.label)?.seen)?.label ?? order[0]!.label
 	);
-	const seen = $derived(book.station(label)?.seen ?? null);
+	const seen = $derived(store.station(label)?.seen ?? null);
 	let chosen = $derived<Seen>({ ...GOOD, ...(seen && pick(seen)) });
 	let note = $derived(seen?.note ?? '');
 	let problem = $state<string | null>(null);
-	const done = $derived(book.sheet.stations.filter((station) => station.seen).length);
+	const done = $derived(store.sheet.stations.filter((station) => station.seen).length);
 
 	function pick({ condition, tip, groove, stem, seatMark, contact }: Inspection): Seen {
 		return { condition, tip, groove, stem, seatMark, contact };
@@ -74,7 +74,7 @@
 	}
 
 	async function keep(what: Seen, about: string) {
-		problem = await book.append('inspections', bench.person, {
+		problem = await store.append('inspections', bench.person, {
 			id: uuid(),
 			station: label,
 			...what,
@@ -94,13 +94,13 @@
 	}
 </script>
 
-<svelte:head><title>Valves · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Valves · {store.job.number} · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={press} />
 
 <div class="flex-none px-4 pt-3">
 	<HeadPlan
-		job={book.job}
-		stations={book.sheet.stations}
+		job={store.job}
+		stations={store.sheet.stations}
 		seen
 		selected={label}
 		onselect={(one) => (at = one)}
@@ -150,7 +150,7 @@
 			{#key label}
 				<Photos
 					photos={data.photos.filter((photo) => photo.station === label)}
-					to="/api/jobs/{book.job.id}/photos?station={label}"
+					to="/api/jobs/{store.job.id}/photos?station={label}"
 					of="valve {label}"
 				/>
 			{/key}
@@ -160,7 +160,7 @@
 			<h2 class="border-b border-ink pb-1 font-semibold">Inspected so far</h2>
 			<ul>
 				{#each order as entry (entry.label)}
-					{@const valve = book.station(entry.label)?.seen}
+					{@const valve = store.station(entry.label)?.seen}
 					{#if valve}
 						<li class="flex flex-wrap gap-x-2 border-b border-hair py-1">
 							<b class="figure w-9">{entry.label}</b>
@@ -169,7 +169,7 @@
 								<span><Mark state={remark.state} /> {tell(remark.text).split(':')[0]}</span>
 							{/each}
 							<span class="ml-auto text-soft" title={moment(valve.at)}
-								>{book.initials(valve.person)}</span
+								>{store.initials(valve.person)}</span
 							>
 						</li>
 					{/if}

@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { countedFollowerShims } from '$lib/server/parts';
 import { takenBy } from '$lib/server/stock';
 

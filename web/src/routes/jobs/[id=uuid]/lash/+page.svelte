@@ -10,7 +10,7 @@
 	} from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import CrankDial from '$lib/lash/CrankDial.svelte';
 	import FollowerShims from '$lib/lash/FollowerShims.svelte';
 	import LashDrift from '$lib/lash/LashDrift.svelte';
@@ -18,27 +18,27 @@
 	import { capital } from '$lib/ui/words';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const solid = $derived(book.job.setup.lifters === 'solid');
-	const growth = $derived(growthOf(book.job));
+	const solid = $derived(store.job.setup.lifters === 'solid');
+	const growth = $derived(growthOf(store.job));
 	const followers = $derived(
-		KINDS.some((kind) => book.job.setup.kinds[kind].lifter?.type.endsWith('bucket')) ||
-			book.sheet.measured['follower-shim'] > 0
+		KINDS.some((kind) => store.job.setup.kinds[kind].lifter?.type.endsWith('bucket')) ||
+			store.sheet.measured['follower-shim'] > 0
 	);
 	const { length } = bench;
 	let shown = $state.raw<CrankPosition | null>(null);
 </script>
 
-<svelte:head><title>Lash · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Lash · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-4 bench:px-6 py-4">
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-2">
 		<h1 class="text-xl font-semibold">{solid ? 'Lash' : 'Preload'} on the engine</h1>
 		{#each KINDS as kind (kind)}
-			{@const { lash, preload } = book.job.setup.kinds[kind]}
-			{@const hot = expectedHot(book.job, book.job.setup.kinds[kind])}
-			{@const step = perTurn(book.job, book.job.setup.kinds[kind])}
+			{@const { lash, preload } = store.job.setup.kinds[kind]}
+			{@const hot = expectedHot(store.job, store.job.setup.kinds[kind])}
+			{@const step = perTurn(store.job, store.job.setup.kinds[kind])}
 			<p class="text-[13px]">
 				<span class="text-soft">{capital(label('kind', kind))}s</span>
 				{#if solid}

@@ -1,14 +1,14 @@
 <script lang="ts">
 	/** How much lift this head can take, and what changes laid on each other gain. */
 	import { KINDS, keptSteps, type ChangeStep, type Kind } from '@zinc-ledger/core';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { Ladders } from '$lib/lift/ladders.svelte';
 	import LiftOf from '$lib/lift/LiftOf.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const ladders = new Ladders();
 	const none = (): Record<Kind, readonly ChangeStep[]> => ({ intake: [], exhaust: [] });
 	let steps = $state.raw(none());
@@ -17,18 +17,18 @@
 	const isChanged = $derived(KINDS.some((kind) => steps[kind].length > 0));
 
 	async function keep() {
-		const changed = KINDS.reduce((job, kind) => keptSteps(job, kind, steps[kind]), book.job);
-		problem = await book.rebuild(changed);
+		const changed = KINDS.reduce((job, kind) => keptSteps(job, kind, steps[kind]), store.job);
+		problem = await store.rebuild(changed);
 		kept = problem === null;
 		if (kept) steps = none();
 	}
 </script>
 
-<svelte:head><title>Lift · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Lift · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="overflow-auto px-4 bench:px-6 py-4">
 	<p class="float-right text-[13px]">
-		<a class="underline" href="/jobs/{book.job.id}">To the sheet</a>
+		<a class="underline" href="/jobs/{store.job.id}">To the sheet</a>
 	</p>
 	<h1 class="text-xl font-semibold">Max lift</h1>
 	<p class="max-w-3xl text-[13px] text-soft">

@@ -1,6 +1,6 @@
 import { message } from '@zinc-ledger/core';
 import { LISTED, type Listed } from '$lib/round/listed';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listGaugesWithRepeats } from '$lib/server/gauges';
 import { refuse } from '$lib/server/refuse';
 

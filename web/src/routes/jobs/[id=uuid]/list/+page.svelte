@@ -5,7 +5,7 @@
 	import { label, tell } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { outbox } from '$lib/outbox/outbox.svelte';
 	import { LISTED, readingsOf } from '$lib/round/listed';
 	import type { RoundBegun } from '$lib/round/round.svelte';
@@ -17,11 +17,11 @@
 	import { capital } from '$lib/ui/words';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	let text = $state('');
 
-	const order = $derived(walk(stationsAtHand(book.job), book.job.setup.measuringOrder));
+	const order = $derived(walk(stationsAtHand(store.job), store.job.setup.measuringOrder));
 	const pasted = $derived(
 		readPasted(text, {
 			quantity: data.quantity,
@@ -35,9 +35,9 @@
 	};
 	/** The head as it would be with the figures of the list. */
 	const stations = $derived.by(() => {
-		if (pasted.figures.length === 0 || !bench.person) return book.sheet.stations;
-		const read = readingsOf(pasted.figures, data.quantity, PREVIEW, book.job, bench.person);
-		return evaluate({ ...book.job, readings: [...book.job.readings, ...read] }).stations;
+		if (pasted.figures.length === 0 || !bench.person) return store.sheet.stations;
+		const read = readingsOf(pasted.figures, data.quantity, PREVIEW, store.job, bench.person);
+		return evaluate({ ...store.job, readings: [...store.job.readings, ...read] }).stations;
 	});
 	const byStation = $derived.by(() => {
 		const groups = new Map<string, PastedFigure[]>();
@@ -54,16 +54,16 @@
 
 	async function keep(begun: RoundBegun) {
 		if (!bench.person) return;
-		const readings = readingsOf(pasted.figures, data.quantity, begun, book.job, bench.person);
-		for (const reading of readings) await outbox.add(book.job.id, reading);
-		await goto(`/jobs/${book.job.id}`);
+		const readings = readingsOf(pasted.figures, data.quantity, begun, store.job, bench.person);
+		for (const reading of readings) await outbox.add(store.job.id, reading);
+		await goto(`/jobs/${store.job.id}`);
 	}
 </script>
 
-<svelte:head><title>A list · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>A list · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="flex-none px-4 pt-3">
-	<HeadPlan job={book.job} {stations} measured={data.quantity} />
+	<HeadPlan job={store.job} {stations} measured={data.quantity} />
 </div>
 <div
 	class="grid min-h-0 flex-1 content-start gap-x-8 gap-y-4 overflow-auto px-4 py-3 bench:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] bench:px-6"

@@ -21,7 +21,7 @@
 	import MassTable from '$lib/fit/MassTable.svelte';
 	import OwnParts from '$lib/fit/OwnParts.svelte';
 	import ShelfTable from '$lib/fit/ShelfTable.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, tell } from '@zinc-ledger/words';
@@ -31,18 +31,18 @@
 	import Checkbox from '$lib/ui/Checkbox.svelte';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	useKeys([{ keys: ['Tab'], does: 'next part' }]);
 
 	/** Parts being tried; null while the job stands as it is kept. */
 	let tried = $state.raw<Setup | null>(null);
 	let problem = $state<string | null>(null);
-	const setup = $derived(tried ?? book.job.setup);
-	const sheet = $derived(tried ? evaluate({ ...book.job, setup: tried }) : book.sheet);
+	const setup = $derived(tried ?? store.job.setup);
+	const sheet = $derived(tried ? evaluate({ ...store.job, setup: tried }) : store.sheet);
 
 	const rank = (finding: Finding) => ['stop', 'watch', 'note'].indexOf(finding.severity);
-	const fit = $derived(alikeFindings(sheet.fit, book.job.stations));
+	const fit = $derived(alikeFindings(sheet.fit, store.job.stations));
 	const failing = $derived(
 		fit.filter(({ outcome }) => outcome === 'fails').toSorted((a, b) => rank(a) - rank(b))
 	);
@@ -56,7 +56,7 @@
 	function change(kind: Kind, change: Partial<Setup['kinds'][Kind]>) {
 		const kinds = { ...setup.kinds, [kind]: { ...setup.kinds[kind], ...change } };
 		const changed = { ...setup, kinds };
-		tried = JSON.stringify(changed) === JSON.stringify(book.job.setup) ? null : changed;
+		tried = JSON.stringify(changed) === JSON.stringify(store.job.setup) ? null : changed;
 	}
 
 	function choose(kind: Kind, place: StationPart, id: string) {
@@ -74,8 +74,8 @@
 	async function mend(finding: Finding, { place, part }: Remedy) {
 		if (finding.stations.length === 0) return choose(finding.kind, place, part.part.id);
 		for (const label of finding.stations) {
-			const entry = book.job.stations.find((station) => station.label === label);
-			problem = await book.setParts(label, { ...entry?.parts, [place]: part.part });
+			const entry = store.job.stations.find((station) => station.label === label);
+			problem = await store.setParts(label, { ...entry?.parts, [place]: part.part });
 		}
 	}
 
@@ -85,23 +85,23 @@
 			problem = tell(message('server.operator-required'));
 			return;
 		}
-		problem = await book.changeSetup(JSON.parse(JSON.stringify(tried)) as Setup);
+		problem = await store.changeSetup(JSON.parse(JSON.stringify(tried)) as Setup);
 		if (problem === null) tried = null;
 	}
 </script>
 
-<svelte:head><title>Parts · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Parts · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="grid min-h-0 flex-1 bench:grid-cols-[minmax(0,1fr)_27rem]">
 	<div class="min-h-0 overflow-auto px-4 bench:px-5 pb-8">
 		<div class="sticky top-0 z-[1] flex min-h-16 items-center gap-3 border-b-2 border-ink bg-paper">
-			<h1 class="text-xl font-semibold">Parts of {book.job.number}</h1>
+			<h1 class="text-xl font-semibold">Parts of {store.job.number}</h1>
 			{#if tried}
 				<span class="ml-auto text-[13px] font-semibold">Unsaved</span>
 				<Button onclick={() => (tried = null)}>Discard</Button>
 				<Button onclick={keep} look="main">Save</Button>
 			{:else}
-				<Button href="/jobs/{book.job.id}/springs" class="ml-auto">Find a spring</Button>
+				<Button href="/jobs/{store.job.id}/springs" class="ml-auto">Find a spring</Button>
 			{/if}
 		</div>
 		<Alert {problem} class="mt-2" />
@@ -109,7 +109,7 @@
 			kits={data.kits}
 			library={data.library}
 			{setup}
-			stations={book.job.stations}
+			stations={store.job.stations}
 			ontake={(taken) => (tried = taken)}
 		/>
 		<div
@@ -170,7 +170,7 @@
 			{/each}
 		</div>
 		<div class="mt-4 space-y-5">
-			<MassTable before={book.job.setup} after={setup} />
+			<MassTable before={store.job.setup} after={setup} />
 			<ShelfTable library={data.library} taken={data.taken} />
 			<OwnParts library={data.library} />
 		</div>

@@ -1,6 +1,6 @@
 /** What a plan may take from: lock sets, and on a visit new springs and what the used ones were. */
 import type { LibraryPart } from '@zinc-ledger/core';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listParts } from '$lib/server/parts';
 import { springLife } from '$lib/server/service';
 import { jobSignedBefore } from '$lib/server/signed';

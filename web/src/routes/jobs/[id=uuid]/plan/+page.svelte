@@ -14,7 +14,7 @@
 		type PlanAnswer
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import { Planner } from '$lib/planner/planner.svelte';
 	import PlanTable from '$lib/planner/PlanTable.svelte';
@@ -31,7 +31,7 @@
 	import Checkbox from '$lib/ui/Checkbox.svelte';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const planner = new Planner();
 	useKeys([
@@ -47,20 +47,20 @@
 	let selected = $state<string | null>(null);
 	let problem = $state<string | null>(null);
 
-	const springs = $derived(book.job.setup.springs ?? []);
+	const springs = $derived(store.job.setup.springs ?? []);
 	const used = $derived(
-		usedSpringsOf(book.job, book.sheet, data.then?.signed ?? null, data.life, data.springs)
+		usedSpringsOf(store.job, store.sheet, data.then?.signed ?? null, data.life, data.springs)
 	);
 	/** What the plan is told of springs that ran; nothing on a job that is no visit. */
 	const ran = $derived(
 		used && allNew
-			? { ...used.ran, replaced: book.job.stations.map((station) => station.label) }
+			? { ...used.ran, replaced: store.job.stations.map((station) => station.label) }
 			: used?.ran
 	);
-	const placeable = $derived(springsToPlace(book.job, new Set(fixed), ran ?? {}));
+	const placeable = $derived(springsToPlace(store.job, new Set(fixed), ran ?? {}));
 	/** Lock sets that suit the stem and the retainer of this job, on the shelf or to be ordered. */
 	const lockSets = $derived.by(() => {
-		const own = KINDS.map((kind) => book.job.setup.kinds[kind].locks).filter((locks) => locks);
+		const own = KINDS.map((kind) => store.job.setup.kinds[kind].locks).filter((locks) => locks);
 		return data.locks.filter(({ part }) => own.some((locks) => canReplaceLocks(locks!, part)));
 	});
 
@@ -70,7 +70,7 @@
 	const planned = $derived(new Map(found?.stations.map((station) => [station.label, station])));
 	const next = $derived(new Map(found?.next.map((station) => [station.label, station])));
 	const leftOut = $derived(new Map(found?.leftOut));
-	const job = $derived(found ? withPlan(book.shelved, found.stations) : null);
+	const job = $derived(found ? withPlan(store.shelved, found.stations) : null);
 	const then = $derived(job ? evaluate(job) : null);
 	const counted = $derived(
 		new Map(
@@ -79,9 +79,9 @@
 			)
 		)
 	);
-	const picks = $derived(found ? pickList(book.shelved, found.stations, counted) : []);
-	const label = $derived(selected ?? found?.stations[0]?.label ?? book.job.stations[0]!.label);
-	const before = $derived(book.station(label)!);
+	const picks = $derived(found ? pickList(store.shelved, found.stations, counted) : []);
+	const label = $derived(selected ?? found?.stations[0]?.label ?? store.job.stations[0]!.label);
+	const before = $derived(store.station(label)!);
 	const after = $derived(then?.stations.find((station) => station.label === label));
 
 	onMount(() => planner.open());
@@ -89,8 +89,8 @@
 	function work() {
 		problem = null;
 		void planner.ask({
-			job: book.job,
-			shims: book.shims,
+			job: store.job,
+			shims: store.shims,
 			placeSprings: placeSprings && placeable.length > 0,
 			fixed: [...fixed],
 			...ran,
@@ -104,7 +104,7 @@
 
 	async function accept() {
 		if (!found) return;
-		problem = await book.acceptPlan(
+		problem = await store.acceptPlan(
 			{
 				id: uuid(),
 				at: new Date().toISOString(),
@@ -127,16 +127,16 @@
 	function press(event: KeyboardEvent) {
 		if (event.key === 'Escape' && planner.working) planner.cancel();
 		if (isTyping(event) || isWithin(event, 'button, a, input')) return;
-		const at = book.job.stations.findIndex((station) => station.label === label);
+		const at = store.job.stations.findIndex((station) => station.label === label);
 		if (event.key === 'Enter') work();
-		else if (event.key === 'ArrowDown') selected = book.job.stations[at + 1]?.label ?? label;
-		else if (event.key === 'ArrowUp') selected = book.job.stations[at - 1]?.label ?? label;
+		else if (event.key === 'ArrowDown') selected = store.job.stations[at + 1]?.label ?? label;
+		else if (event.key === 'ArrowUp') selected = store.job.stations[at - 1]?.label ?? label;
 		else return;
 		event.preventDefault();
 	}
 </script>
 
-<svelte:head><title>Plan · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Plan · {store.job.number} · Zinc Ledger</title></svelte:head>
 <svelte:window onkeydown={press} />
 
 <div
@@ -149,7 +149,7 @@
 				<Checkbox bind:checked={placeSprings}>Place the {placeable.length} tested springs</Checkbox>
 			{:else if springs.length > 0}
 				<p class="text-[13px] text-soft">
-					{springs.length} tested: a sample, too few to place at {book.job.stations.length} valves.
+					{springs.length} tested: a sample, too few to place at {store.job.stations.length} valves.
 				</p>
 			{/if}
 			{#if used}<UsedSprings {used} bind:allNew />{/if}
@@ -178,8 +178,8 @@
 
 		<div class="min-h-0 flex-1 overflow-auto">
 			<PlanTable
-				job={book.job}
-				sheet={then ?? book.sheet}
+				job={store.job}
+				sheet={then ?? store.sheet}
 				{planned}
 				{leftOut}
 				{fixed}
@@ -193,7 +193,7 @@
 		>
 			<LoadSpread {planner} planned={job} {used} />
 			<div class={used ? 'hidden min-[1500px]:block' : ''}>
-				<LoadsAlong now={book.sheet} {then} called="planned" />
+				<LoadsAlong now={store.sheet} {then} called="planned" />
 			</div>
 			{#if found}
 				<p class="min-w-0 text-soft tablet:col-span-2">

@@ -1,5 +1,5 @@
 import { QUANTITIES, SETTING_ORDERS, type Quantity, type SettingOrder } from '@zinc-ledger/core';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listGaugesWithRepeats } from '$lib/server/gauges';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';

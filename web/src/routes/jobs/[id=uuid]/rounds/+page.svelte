@@ -1,13 +1,13 @@
 <script lang="ts">
 	/** Everything that is read with a gauge: a round each, how far it has come, and what was read last. */
 	import { INSPECTED, ROCKER_GAPS, type Quantity } from '@zinc-ledger/core';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { ROUND_WORDS } from '$lib/round/words';
 	import Table from '$lib/ui/Table.svelte';
 	import { moment } from '$lib/ui/words';
 
-	const book = getBook();
-	const isHydraulic = $derived(book.job.setup.lifters === 'hydraulic');
+	const store = getJobStore();
+	const isHydraulic = $derived(store.job.setup.lifters === 'hydraulic');
 	const groups = $derived<readonly { title: string; quantities: readonly Quantity[] }[]>([
 		{
 			title: 'On the bench and in the car',
@@ -31,10 +31,10 @@
 		{ title: 'Valves, seats and chambers', quantities: INSPECTED }
 	]);
 	const last = (quantity: Quantity) =>
-		book.job.readings.findLast((reading) => reading.quantity === quantity);
+		store.job.readings.findLast((reading) => reading.quantity === quantity);
 </script>
 
-<svelte:head><title>All rounds · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>All rounds · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-4 py-4 bench:px-6">
 	<h1 class="text-xl font-semibold">All rounds</h1>
@@ -53,10 +53,10 @@
 								<th scope="row" class="text-left font-normal">
 									<a
 										class="flex min-h-11 items-center underline bench:min-h-8"
-										href="/jobs/{book.job.id}/round?of={quantity}">{ROUND_WORDS[quantity].title}</a
+										href="/jobs/{store.job.id}/round?of={quantity}">{ROUND_WORDS[quantity].title}</a
 									>
 								</th>
-								<td class="figure text-right">{book.sheet.measured[quantity]}</td>
+								<td class="figure text-right">{store.sheet.measured[quantity]}</td>
 								<td class="text-soft">
 									{#if newest}
 										<span class="figure">{newest.station} {newest.read}</span>

@@ -2,7 +2,7 @@ import { unitsFor, unitsNamed } from '$lib/server/units-for';
 import { fail } from '@sveltejs/kit';
 import type { Cam } from '@zinc-ledger/core';
 import { Setup } from '@zinc-ledger/core/schema';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { fieldProblems, formTexts, isId, revisionIn } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';

@@ -4,7 +4,7 @@
 	import { KINDS } from '@zinc-ledger/core';
 	import FormField from '$lib/forms/FormField.svelte';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { focusNamed } from '$lib/forms/focus';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { JOB_FIELDS, KIND_GROUPS, SPARE_ROWS } from '$lib/setup/fields';
@@ -24,17 +24,17 @@
 	import Input from '$lib/ui/Input.svelte';
 
 	let { data, form } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	useKeys([{ keys: ['Enter'], does: 'save the setup' }]);
 
-	let values = $state(withChoices(untrack(() => form?.values ?? valuesOf(book.job.setup))));
+	let values = $state(withChoices(untrack(() => form?.values ?? valuesOf(store.job.setup))));
 	let revision = $state(untrack(() => data.revision));
 	const problems = $derived<Record<string, string>>(form?.problems ?? {});
-	const shimRows = $derived(book.job.setup.shimStock.length + SPARE_ROWS);
-	const overrideRows = $derived((book.job.setup.overrides?.length ?? 0) + SPARE_ROWS);
+	const shimRows = $derived(store.job.setup.shimStock.length + SPARE_ROWS);
+	const overrideRows = $derived((store.job.setup.overrides?.length ?? 0) + SPARE_ROWS);
 
-	const ownCam = $derived(book.job.setup.cam);
+	const ownCam = $derived(store.job.setup.cam);
 	/** Lift and lash follow the cam that is chosen; each may still be typed over. */
 	function takeCam(id: string) {
 		values.cam = id;
@@ -51,7 +51,7 @@
 	}
 </script>
 
-<svelte:head><title>Setup · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Setup · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 {#snippet entry(path: string, label: string)}
 	<div>
@@ -76,7 +76,7 @@
 		use:sendForm={{
 			reset: false,
 			after: (result) => {
-				if (result.type === 'success') values = withChoices(valuesOf(book.job.setup));
+				if (result.type === 'success') values = withChoices(valuesOf(store.job.setup));
 				if (result.type === 'success' || (result.type === 'failure' && result.status === 409))
 					revision = data.revision;
 			}
@@ -87,14 +87,14 @@
 		<div
 			class="sticky top-0 z-[1] flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink bg-paper py-3"
 		>
-			<h1 class="text-xl font-semibold">Setup of {book.job.number}</h1>
+			<h1 class="text-xl font-semibold">Setup of {store.job.number}</h1>
 			<Alert problem={form?.message} />
 			{#if form?.saved}
 				<p role="status" class="text-[13px]">
-					Setup saved. <a class="underline" href="/jobs/{book.job.id}">To the sheet</a>
+					Setup saved. <a class="underline" href="/jobs/{store.job.id}">To the sheet</a>
 				</p>
 			{/if}
-			<Button href="/templates/new?from={book.job.id}" class="ml-auto">Keep as a template</Button>
+			<Button href="/templates/new?from={store.job.id}" class="ml-auto">Keep as a template</Button>
 			<Button look="main">Save setup</Button>
 		</div>
 

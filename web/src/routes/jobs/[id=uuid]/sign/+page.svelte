@@ -5,13 +5,13 @@
 	import {
 		changedSince,
 		furthest,
-		standingOf,
+		scopeStatus,
 		wholeJob,
 		type Scope,
 		type ScopeNeed
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { paperOf } from '$lib/paper/layout';
 	import PaperSheet from '$lib/paper/PaperSheet.svelte';
 	import { printedDraft } from '$lib/paper/printed';
@@ -27,24 +27,24 @@
 	import Disclosure from '$lib/ui/Disclosure.svelte';
 	import Input from '$lib/ui/Input.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	let scope = $state<Scope>(
-		untrack(() => wholeJob(book.job, furthest(book.job, book.sheet) ?? 'measured'))
+		untrack(() => wholeJob(store.job, furthest(store.job, store.sheet) ?? 'measured'))
 	);
-	const standing = $derived(standingOf(book.job, book.sheet, scope));
-	const items = $derived(standing.items);
+	const status = $derived(scopeStatus(store.job, store.sheet, scope));
+	const items = $derived(status.items);
 	const toResolve = $derived(items.filter(({ severity }) => severity !== 'info'));
 	const toNote = $derived(items.filter(({ severity }) => severity === 'info'));
-	const ready = $derived(standing.maySign);
+	const ready = $derived(status.maySign);
 	const blocking = $derived(toResolve.filter(({ acceptance }) => !acceptance).length);
-	const newest = $derived(book.signed[0]);
-	const isChanged = $derived(newest !== undefined && changedSince(book.job, newest));
+	const newest = $derived(store.signed[0]);
+	const isChanged = $derived(newest !== undefined && changedSince(store.job, newest));
 	/** Signed, and nothing added since: there is nothing to sign. */
 	const isCurrent = $derived(newest !== undefined && !isChanged);
 
 	/** The paper as it would be signed now. */
-	const draft = $derived(paperOf(printedDraft(book.job, bench.units)));
+	const draft = $derived(paperOf(printedDraft(store.job, bench.units)));
 
 	/** Who may sign; nobody where whoever is here may not. */
 	const signer = $derived(bench.may('machinist') ? bench.person : null);
@@ -54,7 +54,7 @@
 	let busy = $state(false);
 
 	async function accept(key: string) {
-		problem = await book.append('acceptances', bench.person, {
+		problem = await store.append('acceptances', bench.person, {
 			id: uuid(),
 			finding: key,
 			accepted: true,
@@ -65,32 +65,32 @@
 
 	/** What the job does without is said once for all of it. */
 	async function leaveOut(change: (list: LeftOut) => LeftOut) {
-		const setup = { ...book.job.setup };
+		const setup = { ...store.job.setup };
 		const leftOut = change(setup.leftOut ?? []);
 		delete setup.leftOut;
-		problem = await book.changeSetup({ ...setup, ...(leftOut.length > 0 && { leftOut }) });
+		problem = await store.changeSetup({ ...setup, ...(leftOut.length > 0 && { leftOut }) });
 	}
-	type LeftOut = NonNullable<typeof book.job.setup.leftOut>;
+	type LeftOut = NonNullable<typeof store.job.setup.leftOut>;
 	const without = (need: ScopeNeed) => (list: LeftOut) => list.filter((one) => one.need !== need);
 
 	async function sign() {
 		busy = true;
-		problem = await book.sign(bench.person, { ...bench.units }, $state.snapshot(scope) as Scope);
+		problem = await store.sign(bench.person, { ...bench.units }, $state.snapshot(scope) as Scope);
 		busy = false;
 	}
 </script>
 
-<svelte:head><title>Sign · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Sign · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-4 bench:px-6 py-4">
 	<h1 class="text-xl font-semibold">Sign the sheet</h1>
 	<div class="mt-3 grid gap-x-8 gap-y-6 bench:grid-cols-[minmax(0,1fr)_24rem]">
 		<div>
 			<ScopeChoice
-				job={book.job}
+				job={store.job}
 				bind:scope
-				lacking={standing.lacking}
-				isEmpty={!standing.isRead}
+				lacking={status.lacking}
+				isEmpty={!status.isRead}
 				onleave={(need, reason) => leaveOut((list) => [...without(need)(list), { need, reason }])}
 				onwant={(need) => leaveOut(without(need))}
 			/>
@@ -110,7 +110,7 @@
 							</span>
 							{#if point.acceptance}
 								<span class="text-[13px] text-soft">
-									accepted by {book.initials(point.acceptance.person)}: {point.acceptance.reason}
+									accepted by {store.initials(point.acceptance.person)}: {point.acceptance.reason}
 								</span>
 							{:else if point.severity === 'acceptance' && signer}
 								<form

@@ -9,7 +9,7 @@
 		type SpringCandidate
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
@@ -19,14 +19,14 @@
 	import Table from '$lib/ui/Table.svelte';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	useKeys([]);
 	let kind = $state<Kind>('intake');
 	let problem = $state<string | null>(null);
 
 	const candidates = $derived.by(() => {
-		const context = contextOf(book.sheet.fitContexts, { kind, stations: [] });
+		const context = contextOf(store.sheet.fitContexts, { kind, stations: [] });
 		return context ? chooseSprings(context, data.parts, data.kits) : [];
 	});
 	const could = $derived(candidates.filter(({ ruledOut }) => ruledOut.length === 0).length);
@@ -53,7 +53,7 @@
 	const changes = (one: SpringCandidate) =>
 		one.changes.map(({ place, part }) => `${label('slot', place)} ${part.name}`).join(', ');
 	const isOnJob = ({ part, kit }: SpringCandidate) => {
-		const { spring, kit: taken } = book.job.setup.kinds[kind];
+		const { spring, kit: taken } = store.job.setup.kinds[kind];
 		return spring?.id === part.part.id && (kit === null ? !taken : taken?.id === kit.id);
 	};
 
@@ -62,12 +62,12 @@
 			problem = 'Pick who works at this bench first, at the top.';
 			return;
 		}
-		const { setup } = book.job;
-		problem = await book.changeSetup({ ...setup, kinds: { ...setup.kinds, [kind]: parts } });
+		const { setup } = store.job;
+		problem = await store.changeSetup({ ...setup, kinds: { ...setup.kinds, [kind]: parts } });
 	}
 </script>
 
-<svelte:head><title>Find a spring · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Find a spring · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-4 bench:px-6 pb-8">
 	<div class="sticky top-0 z-[1] flex min-h-16 items-center gap-4 border-b-2 border-ink bg-paper">
@@ -80,7 +80,7 @@
 			{/each}
 		</div>
 		<span class="text-soft">{could} of {candidates.length} suitable</span>
-		<Button href="/jobs/{book.job.id}/parts" class="ml-auto">Back to the parts</Button>
+		<Button href="/jobs/{store.job.id}/parts" class="ml-auto">Back to the parts</Button>
 	</div>
 	<Alert {problem} class="mt-2" />
 	<Table>

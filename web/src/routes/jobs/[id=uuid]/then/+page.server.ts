@@ -1,5 +1,5 @@
 /** The last signed sheet of the job's heads before this visit, and what their springs have run of their life. */
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { springLife } from '$lib/server/service';
 import { jobSignedBefore } from '$lib/server/signed';
 

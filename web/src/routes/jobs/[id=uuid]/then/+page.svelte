@@ -5,41 +5,46 @@
 		inCommon,
 		inCommonMessages,
 		loadsInCommon,
-		thenAndNow
+		visitComparison
 	} from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
 	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
 	import { moment } from '$lib/ui/words';
-	import { BESIDE_FILTERS, besideState, isAmong, type BesideFilter } from '$lib/visit/besides';
+	import {
+		COMPARISON_FILTERS,
+		comparisonState,
+		isAmong,
+		type ComparisonFilter
+	} from '$lib/visit/comparison';
 	import { lossesChart } from '$lib/visit/losses-chart';
 	import SpringFates from '$lib/visit/SpringFates.svelte';
-	import ThenAndNow from '$lib/visit/ThenAndNow.svelte';
+	import VisitComparison from '$lib/visit/VisitComparison.svelte';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	useKeys([]);
-	let shown = $state<BesideFilter>('all');
-	const stations = $derived(data.then ? thenAndNow(data.then.signed, book.job) : []);
-	const loads = $derived(loadsInCommon(stations, book.job));
+	let shown = $state<ComparisonFilter>('all');
+	const stations = $derived(data.then ? visitComparison(data.then.signed, store.job) : []);
+	const loads = $derived(loadsInCommon(stations, store.job));
 	const rows = $derived(stations.filter((one) => isAmong(shown, one)));
 	const byLabel = $derived(new Map(stations.map((one) => [one.station, one])));
 	/** The plan by what moved, in place of how the figures stand. */
 	const inPlan = $derived(
-		book.sheet.stations.map((one) => ({ ...one, state: besideState(byLabel.get(one.label)) }))
+		store.sheet.stations.map((one) => ({ ...one, state: comparisonState(byLabel.get(one.label)) }))
 	);
 	const life = $derived(new Map(data.life.map(({ station, used }) => [station, used!])));
-	const fates = $derived(fatesOf(book.job, book.sheet, stations, life));
+	const fates = $derived(fatesOf(store.job, store.sheet, stations, life));
 	const hasLosses = $derived(stations.some(({ losses }) => losses));
 </script>
 
-<svelte:head><title>Then and now · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Then and now · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="overflow-auto px-4 bench:px-6 py-4">
 	<div class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink pb-2">
@@ -54,19 +59,19 @@
 			<span class="ml-auto"
 				><ToggleGroup
 					label="Valves"
-					options={BESIDE_FILTERS.map((value) => ({ value, label: value }))}
+					options={COMPARISON_FILTERS.map((value) => ({ value, label: value }))}
 					bind:value={shown}
 				/></span
 			>
 		{/if}
 	</div>
 	{#if data.then}
-		{#each inCommonMessages(inCommon(stations), loads) as said (said.code + JSON.stringify(said))}
-			<p class="mt-2"><Mark state="inconclusive" word /> {write(said, bench.units)}.</p>
+		{#each inCommonMessages(inCommon(stations), loads) as remark (remark.code + JSON.stringify(remark))}
+			<p class="mt-2"><Mark state="inconclusive" word /> {write(remark, bench.units)}.</p>
 		{/each}
 		{#if loads && loads.reference === null}
 			<p class="mt-1">
-				<a class="underline" href="/jobs/{book.job.id}/diagnosis">Enter a reference spring</a>
+				<a class="underline" href="/jobs/{store.job.id}/diagnosis">Enter a reference spring</a>
 			</p>
 		{/if}
 		<p class="mt-2 max-w-3xl text-[13px] text-soft">
@@ -76,12 +81,12 @@
 		</p>
 		<div class="mt-3">
 			<HeadPlan
-				job={book.job}
+				job={store.job}
 				stations={inPlan}
 				done={{ is: ({ state }) => state !== 'not-measured', word: 'compared' }}
 			/>
 		</div>
-		<ThenAndNow stations={rows} />
+		<VisitComparison stations={rows} />
 		{#if rows.length === 0}<p class="mt-3 text-soft">No valve is among these.</p>{/if}
 		<SpringFates {fates} />
 		{#if hasLosses}

@@ -1,5 +1,5 @@
 /** Springs and retainers to try, and on a visit what its springs were. */
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { listParts } from '$lib/server/parts';
 import { springLife } from '$lib/server/service';
 import { jobSignedBefore } from '$lib/server/signed';

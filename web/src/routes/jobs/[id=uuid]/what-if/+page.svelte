@@ -16,7 +16,7 @@
 		type Setup
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import LoadsAlong from '$lib/planner/LoadsAlong.svelte';
 	import { gainLine, type Side } from '$lib/what-if/comparison';
 	import Tightest from '$lib/what-if/Tightest.svelte';
@@ -27,10 +27,10 @@
 	import { usedSpringsOf } from '$lib/planner/used-springs';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
-	import { WORKER_FAILED } from '$lib/worker/asked-worker';
+	import { WORKER_FAILED } from '$lib/worker/worker-client';
 
 	let { data } = $props();
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	const planner = new Planner();
 	onMount(() => planner.open());
@@ -74,7 +74,7 @@
 			};
 		};
 		const [bindFloor, sealFloor] = [length(floors.bindFloor), length(floors.sealFloor)];
-		return withScenario(book.job.setup, book.sheet, {
+		return withScenario(store.job.setup, store.sheet, {
 			kinds: { intake: changed('intake'), exhaust: changed('exhaust') },
 			limits: { ...(bindFloor && { bindFloor }), ...(sealFloor && { sealFloor }) }
 		});
@@ -83,8 +83,8 @@
 		Object.values(floors).some(Boolean) ||
 			KINDS.some((kind) => Object.values(changes[kind]).some(Boolean))
 	);
-	const then = $derived(evaluate({ ...book.job, setup }));
-	const highest = $derived(book.job.setup.use.engineSpeed ?? null);
+	const then = $derived(evaluate({ ...store.job, setup }));
+	const highest = $derived(store.job.setup.use.engineSpeed ?? null);
 	/** Both sides planned, once asked for; gone as soon as something else is changed. */
 	let plans = $state.raw<{ of: Setup; now: PlanAnswer; then: PlanAnswer } | null>(null);
 	let working = $state(false);
@@ -99,11 +99,11 @@
 		const asked = setup;
 		const ranOf = (job: Job) =>
 			usedSpringsOf(job, evaluate(job), data.then?.signed ?? null, data.life, springs)?.ran ?? {};
-		const other = { ...book.job, setup: asked };
+		const other = { ...store.job, setup: asked };
 		const placeSprings = springsToPlace(other, new Set(), ranOf(other)).length > 0;
 		const question = (job: Job) => ({
 			job,
-			shims: book.shims,
+			shims: store.shims,
 			placeSprings,
 			fixed: [],
 			lockStock: [],
@@ -112,7 +112,7 @@
 		working = true;
 		problem = null;
 		try {
-			const now = await planner.plainly(question(book.job));
+			const now = await planner.plainly(question(store.job));
 			const then = await planner.plainly(question(other));
 			plans = { of: asked, now, then };
 		} catch {
@@ -123,18 +123,18 @@
 		}
 	}
 	const sides = $derived<readonly Side[]>([
-		{ name: 'now', sheet: book.sheet, plan: null, highest },
+		{ name: 'now', sheet: store.sheet, plan: null, highest },
 		{ name: 'what if', sheet: then, plan: null, highest },
 		...(both
 			? [
-					side('now, planned', both.now, book.job),
-					side('what if, planned', both.then, { ...book.job, setup })
+					side('now, planned', both.now, store.job),
+					side('what if, planned', both.then, { ...store.job, setup })
 				]
 			: [])
 	]);
 
 	async function keep() {
-		problem = await book.changeSetup(setup);
+		problem = await store.changeSetup(setup);
 		kept = problem === null;
 		if (!kept) return;
 		changes = none();
@@ -142,11 +142,11 @@
 	}
 </script>
 
-<svelte:head><title>What if · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>What if · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="overflow-auto px-4 bench:px-6 py-4">
 	<p class="float-right text-[13px]">
-		<a class="underline" href="/jobs/{book.job.id}">To the sheet</a>
+		<a class="underline" href="/jobs/{store.job.id}">To the sheet</a>
 	</p>
 	<h1 class="text-xl font-semibold">What if</h1>
 	<p class="text-[13px] text-soft">
@@ -157,14 +157,14 @@
 
 	{#if isChanged}
 		<p class="mt-4 border-l-4 border-chromate pl-3 text-[17px]" aria-live="polite">
-			{gainLine(book.sheet, then, bench)}
+			{gainLine(store.sheet, then, bench)}
 		</p>
 	{/if}
 	<div class="mt-4 grid gap-x-8 gap-y-4 bench:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
 		<SideBySide {sides} />
 		<div class="space-y-4">
-			<LoadsAlong now={book.sheet} then={isChanged ? then : null} called="what if" />
-			<Tightest now={book.sheet} then={isChanged ? then : null} {setup} />
+			<LoadsAlong now={store.sheet} then={isChanged ? then : null} called="what if" />
+			<Tightest now={store.sheet} then={isChanged ? then : null} {setup} />
 		</div>
 	</div>
 	<div class="mt-4 flex flex-wrap items-center gap-3">

@@ -4,7 +4,7 @@ import { message, KINDS, type Kind, type LibraryPart } from '@zinc-ledger/core';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { tell } from '@zinc-ledger/words';
 import { z } from 'zod';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { CHANGED_MEANWHILE, formTexts, revisionIn } from '$lib/server/body';
 import { findPart, savePart } from '$lib/server/parts';
 import { refuse } from '$lib/server/refuse';

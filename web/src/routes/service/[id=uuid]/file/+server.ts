@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { message } from '@zinc-ledger/core';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { csvFile } from '$lib/server/out/csv-file';
 import { refuse } from '$lib/server/refuse';
 import { visitsOfSet } from '$lib/server/service';

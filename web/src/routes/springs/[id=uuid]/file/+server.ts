@@ -1,6 +1,6 @@
 import { writeSweep } from '@zinc-ledger/core/sweep-schema';
 import { sweepToCsv } from '$lib/springs/csv';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { springsOf } from '$lib/server/springs';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';

@@ -1,6 +1,6 @@
 import QRCode from 'qrcode';
 import { codeText } from '$lib/server/access/network';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { findSet, springsOf } from '$lib/server/springs';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { saveFiringOrder } from '$lib/server/jobs/change';
 import { message } from '@zinc-ledger/core';

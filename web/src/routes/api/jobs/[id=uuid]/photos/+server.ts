@@ -1,5 +1,5 @@
 import { EVIDENCE_CODES, message, type EvidenceCode } from '@zinc-ledger/core';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { photoSent } from '$lib/server/photo-sent';
 import { keepPhoto } from '$lib/server/photos';

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { Plan } from '@zinc-ledger/core/schema';
 import { Id, Line } from '@zinc-ledger/core/units-schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { acceptPlan, withdrawPlan } from '$lib/server/jobs/change';
 import { findPerson } from '$lib/server/people';

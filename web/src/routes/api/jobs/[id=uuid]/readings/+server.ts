@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { issue } from '@zinc-ledger/core';
 import { Reading } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { clockOf, storeOffered, storeReadings } from '$lib/server/readings';
 import { isOfferedAgain } from '$lib/server/strays';

@@ -6,7 +6,7 @@ import { SHARE_DAYS } from '$lib/access/share';
 import { shopAddress } from '$lib/server/access/network';
 import { endShare, listShares, share } from '$lib/server/access/shares';
 import { noteAct } from '$lib/server/access/sign-in';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { refuse } from '$lib/server/refuse';
 

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { findPerson } from '$lib/server/people';
 import { publishKeys } from '$lib/server/shop-key';

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { message } from '@zinc-ledger/core';
 import { AssemblyStep } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { refuseSkipped } from '$lib/server/jobs/steps';

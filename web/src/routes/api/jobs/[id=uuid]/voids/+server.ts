@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { VoidEntry } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { insertVoids } from '$lib/server/jobs/store';

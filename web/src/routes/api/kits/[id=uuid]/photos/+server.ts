@@ -1,5 +1,5 @@
 import { message } from '@zinc-ledger/core';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { findKept } from '$lib/server/kept';
 import { keepPhoto } from '$lib/server/photos';
 import { photoSent } from '$lib/server/photo-sent';

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody, isId } from '$lib/server/body';
 import { findPerson } from '$lib/server/people';
 import { keepSweep } from '$lib/server/springs';

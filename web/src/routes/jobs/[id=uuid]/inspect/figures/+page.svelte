@@ -1,17 +1,17 @@
 <script lang="ts">
 	/** Inspection with figures: none of it has to be, all of it is kept for when the head comes back. */
 	import InspectedTable from '$lib/inspect/InspectedTable.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { INSPECTED_VIEWS, verdictIn } from '$lib/sheet/columns';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
 	/** What is to be said of them, the worst first. */
-	const said = $derived(
-		book.sheet.stations.flatMap((station) =>
+	const described = $derived(
+		store.sheet.stations.flatMap((station) =>
 			INSPECTED_VIEWS.flatMap(({ key }) => {
 				const verdict = verdictIn(station, key);
 				return verdict?.remedy && verdict.state !== 'clear'
@@ -22,7 +22,7 @@
 	);
 </script>
 
-<svelte:head><title>Valve figures · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Valve figures · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="min-h-0 flex-1 overflow-auto px-4 py-4 bench:px-6">
 	<h1 class="text-xl font-semibold">Valves, seats and chambers</h1>
@@ -32,10 +32,10 @@
 		stay for when the head comes back.
 	</p>
 	<div class="mt-4"><InspectedTable /></div>
-	{#if said.length > 0}
+	{#if described.length > 0}
 		<h2 class="mt-6 border-b border-ink pb-1 font-semibold">To look at</h2>
 		<ul>
-			{#each said as { label, key, state, text } (`${label} ${key}`)}
+			{#each described as { label, key, state, text } (`${label} ${key}`)}
 				<li class="border-b border-hair py-1.5">
 					<b class="figure inline-block w-10">{label}</b>
 					<Mark {state} word />

@@ -9,36 +9,36 @@
 		type Message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getBook } from '$lib/job/book.svelte';
+	import { getJobStore } from '$lib/job/job-store.svelte';
 	import { capital, moment } from '$lib/ui/words';
 	import { write } from '@zinc-ledger/words';
 	import Button from '$lib/ui/Button.svelte';
 	import Table from '$lib/ui/Table.svelte';
 
-	const book = getBook();
+	const store = getJobStore();
 	const bench = getBench();
-	const plan = $derived(planInForce(book.job));
+	const plan = $derived(planInForce(store.job));
 	const stations = $derived((plan?.stations ?? []) as PlannedStation[]);
-	const picks = $derived(pickList(withoutBuilds(book.shelved), stations));
+	const picks = $derived(pickList(withoutBuilds(store.shelved), stations));
 	const name = (part: Message) => capital(write(part, bench.units));
 	const short = $derived(picks.filter((pick) => pick.short > 0));
 </script>
 
-<svelte:head><title>Pick list · {book.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Pick list · {store.job.number} · Zinc Ledger</title></svelte:head>
 
 <div class="overflow-auto px-4 bench:px-6 py-4">
 	<div class="flex items-center gap-3 print:hidden">
-		<Button href="/jobs/{book.job.id}/plan">Back to the plan</Button>
+		<Button href="/jobs/{store.job.id}/plan">Back to the plan</Button>
 		<Button onclick={() => print()} look="main">Print</Button>
 	</div>
 	{#if !plan}
 		<p class="mt-6 text-soft">No plan is accepted yet.</p>
 	{:else}
 		<h1 class="mt-4 text-xl font-semibold">
-			Pick list, job <span class="figure">{book.job.number}</span>
+			Pick list, job <span class="figure">{store.job.number}</span>
 		</h1>
 		<p class="text-soft">
-			{book.job.engine.name}. Plan of {moment(plan.at)}, {book.initials(plan.person)}.
+			{store.job.engine.name}. Plan of {moment(plan.at)}, {store.initials(plan.person)}.
 		</p>
 		{#if short.length > 0}
 			<p class="mt-3 font-semibold text-watch">

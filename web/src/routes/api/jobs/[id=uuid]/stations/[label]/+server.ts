@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { StationEntry, StationParts } from '@zinc-ledger/core/schema';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { setStation } from '$lib/server/jobs/change';
 import { message } from '@zinc-ledger/core';

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Line, PositiveSize } from '@zinc-ledger/core/units-schema';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { setMeasured } from '$lib/server/springs';
 import { message } from '@zinc-ledger/core';

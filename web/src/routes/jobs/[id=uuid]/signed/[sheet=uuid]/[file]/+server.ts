@@ -1,7 +1,7 @@
 import { readSigned } from '@zinc-ledger/core/signed';
 import { codeText } from '$lib/server/access/network';
 import { opened } from '$lib/server/access/shares';
-import { ask } from '$lib/server/ask';
+import { ask } from '$lib/server/with-database';
 import { sheetCsv } from '$lib/server/out/csv';
 import { signedOut, type SignedOut } from '$lib/server/out/signed-out';
 import { signedText } from '$lib/server/signed';
