@@ -17,7 +17,7 @@ import { EXPORTS } from '$lib/access/needs';
 import { onNetwork } from '$lib/server/access/network';
 import { encryptClear } from '$lib/server/access/encrypted-columns';
 import { whoAsks, type Who } from '$lib/server/access/who-asks';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { deriveMissingGently, deriveSoon } from '$lib/server/reporting/soon';
 import { backupFolder } from '$lib/server/backup/folder';
 import { startNightly } from '$lib/server/backup/nightly';
@@ -152,7 +152,9 @@ async function noteExport(event: RequestEvent, response: Response): Promise<void
 	if (!onNetwork() || !response.ok || !EXPORTS.has(route.id ?? '')) return;
 	const about = { path: url.pathname };
 	const address = event.getClientAddress();
-	await ask((db) => note(db, { what: 'exported', person: locals.person?.id, about, address }));
+	await withDatabase((db) =>
+		note(db, { what: 'exported', person: locals.person?.id, about, address })
+	);
 }
 
 /** What is told to one browser is kept by nobody on the way. */

@@ -1,5 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { onNetwork } from '$lib/server/access/network';
 import { noteAct } from '$lib/server/access/sign-in';
 import { jobQueryOf } from '$lib/job/list';
@@ -17,7 +17,7 @@ const MAX_SHOWN = 24;
 
 export const load = async ({ url }) => {
 	const query = jobQueryOf(url.searchParams);
-	const { jobs, strays } = await ask(async (db) => ({
+	const { jobs, strays } = await withDatabase(async (db) => ({
 		jobs: await jobLines(db, await listJobIds(db, query, MAX_SHOWN)),
 		strays: await countStrays(db)
 	}));
@@ -43,7 +43,7 @@ export const actions = {
 		const { read } = file;
 		if (!read.ok) return fail(400, { file: file.name, problems: read.problems });
 		const { id } = read.value;
-		const { problems } = await ask((db) =>
+		const { problems } = await withDatabase((db) =>
 			importJob(db, read.value, async (trx) => {
 				await noteImport(trx, id, locals.person);
 				await claimStrays(trx, read.value);

@@ -44,33 +44,38 @@ export type BindFound =
 			readonly below?: Millimetres;
 	  };
 
-/** Fewer loaded points than this cannot show a curve and a corner in it. */
-const FEWEST = 8;
-/** Working points without which no corner is told. */
-const MIN_WORKING = 4;
-/** A tail so many times steeper than the curve just above it is a stack; less where it is as steep as the frame. */
-const STEEPER = 3.2;
-const STEEPER_AS_FRAME = 1.7;
-/** Parts of the frame's stiffness between which a tail is as steep as the frame. */
-const AS_FRAME = { min: 0.5, max: 2.5 };
-/** A first coil of a pair adds less than a whole stack does. */
-const MIN_FRAME_PART = 0.2;
-/** Steeper than this, two points are enough. */
-const PLAIN = 4.5;
-/** A tail bends where it goes on so many times steeper; less than this part of what follows is a first coil's own line. */
-const BENT = 1.35;
-const STRADDLED = 0.45;
-const GOES_ON = 0.5;
-/** Sampled more coarsely than this, in millimetres, two corners cannot be told from one, and two are taken. */
-const COARSE = 0.8;
-/** Part of the step by which a corner on the further line may lie below where the curve carried on meets it. */
-const UNTOLD = 0.4;
-/** The same for a spring that stiffens before it is solid: its last turns look like a stack when read coarsely. */
-const UNTOLD_STIFFENING = 1.2;
-/** Half-width of the interval told, in standard deviations; wider than 1.96 for what the lines take for granted. */
-const UNSURE = 2.4;
-/** Standard deviations by which a point has left the working curve. */
-const LEFT = 5;
+// The constants below were chosen on trials with made-up springs of known bind, so that no bind is
+// reported short and as few as possible are missed: `npm run bench:bind` shows what each choice costs.
+
+/** Loaded points below which a sweep cannot show a curve and a corner. */
+const MIN_LOADED_POINTS = 8;
+/** Points above the corner below which it is not located. */
+const MIN_WORKING_POINTS = 4;
+/** Slope of a tail over the slope of the curve just above it, from which the tail is a solid stack. */
+const STACK_STEEPNESS = 3.2;
+/** The same for a tail that is about as stiff as the tester's frame. */
+const STACK_STEEPNESS_LIKE_FRAME = 1.7;
+/** Slopes, as parts of the frame's stiffness, between which a tail is about as stiff as the frame. */
+const FRAME_STIFFNESS_PARTS = { min: 0.5, max: 2.5 };
+/** Slope, as a part of the frame's stiffness, that the first coil of a pair adds at least when it goes solid. */
+const MIN_FIRST_COIL_PART_OF_FRAME = 0.2;
+/** Slope ratio from which two points are enough to call a tail solid. */
+const TWO_POINT_STEEPNESS = 4.5;
+/** Slope ratio from which a tail bends once more: first one coil went solid, then the whole spring. */
+const TAIL_BEND_RATIO = 1.35;
+/** Part of the slope that follows, below which a first line is that of the first coil alone. */
+const FIRST_COIL_PART_STRADDLED = 0.45;
+const FIRST_COIL_PART = 0.5;
+/** Sampling step in mm from which two corners cannot be told from one, so both are assumed. */
+const COARSE_STEP = 0.8;
+/** Part of a step by which a corner may lie below the point where the extended curve meets the line. */
+const UNRESOLVED_STEP_PART = 0.4;
+/** The same for a spring that stiffens before it is solid: read coarsely, its last turns look like a stack. */
+const UNRESOLVED_STEP_PART_STIFFENING = 1.2;
+/** Half-width of the reported interval in standard deviations; above 1.96 for what the two lines take for granted. */
+const INTERVAL_SIGMAS = 2.4;
+/** Standard deviations from the working curve at which a point has left it. */
+const DEPARTURE_SIGMAS = 5;
 
 /** How a spring is expected to go solid, by its build. */
 export type Solid = 'knee' | 'first-coil' | 'gradually' | 'unknown';
@@ -98,15 +103,15 @@ export function findBind(
 	frame: number | null = null
 ): BindFound {
 	const loaded = loadedPoints(points);
-	if (loaded.length < FEWEST) return none('too-few-points');
+	if (loaded.length < MIN_LOADED_POINTS) return none('too-few-points');
 	const sweep: Sweep = { points: merged(loaded), noise, frame };
 	const tail = steepTail(sweep);
 	if (tail === null) return none('not-reached');
-	if (!('line' in tail) || tail.first < MIN_WORKING) {
+	if (!('line' in tail) || tail.first < MIN_WORKING_POINTS) {
 		const at = sweep.points[tail.first]!;
 		return none('unclear', at.height + (frame === null ? 0 : at.load / frame));
 	}
-	return described(sweep, tail, expected);
+	return bindFrom(sweep, tail, expected);
 }
 
 interface Sweep {
@@ -205,30 +210,36 @@ function tailFrom(sweep: Sweep, first: number): Tail | 'unclear' | null {
 	const offs = tail.map(
 		({ height, load }) => (load - working.value(height)) / sigmaOf(sweep, load, slope, max)
 	);
-	const left = offs.filter((off) => off > LEFT).length;
+	const left = offs.filter((off) => off > DEPARTURE_SIGMAS).length;
 	// A corner just above the last point but one shows in that one, be it little.
-	const isJustBegun = tail.length === 2 && offs[0]! > LEFT / 2 && offs[1]! > 2 * LEFT;
-	if (!isJustBegun && (left < 2 || left < tail.length - 1 || offs[0]! <= LEFT)) return null;
+	const isJustBegun =
+		tail.length === 2 && offs[0]! > DEPARTURE_SIGMAS / 2 && offs[1]! > 2 * DEPARTURE_SIGMAS;
+	if (!isJustBegun && (left < 2 || left < tail.length - 1 || offs[0]! <= DEPARTURE_SIGMAS))
+		return null;
 	const start = firstLine(tail, sweep.noise);
 	const line = lineThrough(start.points, sweep.noise);
 	const begins = steepest(tail, sweep.noise);
 	const [top, bottom] = [tail[0]!, tail.at(-1)!];
 	const overall = (bottom.load - top.load) / (top.height - bottom.height);
 	// A stack goes on as steeply as it begins: what flattens out again was a figure misread.
-	if (!line || overall < GOES_ON * line.slope) return null;
+	if (!line || overall < FIRST_COIL_PART * line.slope) return null;
 	const ratio = Math.min(line.min, begins) / slope;
 	const isFrame =
 		frame !== null &&
-		line.slope > AS_FRAME.min * frame &&
-		line.slope < AS_FRAME.max * frame &&
-		ratio > STEEPER_AS_FRAME;
-	const isSteep = ratio > STEEPER && (frame === null || line.slope > MIN_FRAME_PART * frame);
+		line.slope > FRAME_STIFFNESS_PARTS.min * frame &&
+		line.slope < FRAME_STIFFNESS_PARTS.max * frame &&
+		ratio > STACK_STEEPNESS_LIKE_FRAME;
+	const isSteep =
+		ratio > STACK_STEEPNESS &&
+		(frame === null || line.slope > MIN_FIRST_COIL_PART_OF_FRAME * frame);
 	// Two points alone, or two beside a misread one, must be as plain as a stack can be.
-	if (left < 3 && !isFrame && ratio < PLAIN) return 'unclear';
-	if (!isFrame && !isSteep) return ratio > STEEPER_AS_FRAME && frame === null ? 'unclear' : null;
+	if (left < 3 && !isFrame && ratio < TWO_POINT_STEEPNESS) return 'unclear';
+	if (!isFrame && !isSteep)
+		return ratio > STACK_STEEPNESS_LIKE_FRAME && frame === null ? 'unclear' : null;
 	const after = tail.slice(Math.max(1, start.count - 1));
 	const rest = after.length > 1 ? lineThrough(after, sweep.noise) : null;
-	const isBent = rest !== null && start.count < tail.length && rest.slope > BENT * line.slope;
+	const isBent =
+		rest !== null && start.count < tail.length && rest.slope > TAIL_BEND_RATIO * line.slope;
 	return {
 		first,
 		line,
@@ -237,7 +248,7 @@ function tailFrom(sweep: Sweep, first: number): Tail | 'unclear' | null {
 		working: working.value,
 		slope,
 		// Of two points only the slope tells if both lie on the first coil's line or one on each.
-		isStraddled: isBent && start.count === 2 && line.slope > STRADDLED * rest.slope
+		isStraddled: isBent && start.count === 2 && line.slope > FIRST_COIL_PART_STRADDLED * rest.slope
 	};
 }
 
@@ -279,8 +290,11 @@ function firstLine(
 	const [begins, goesOn] = [lineThrough(two.points, noise), lineThrough(tail.slice(1), noise)];
 	if (!begins || !goesOn) return two;
 	// No stack is steeper where it begins: the first point is misread.
-	if (begins.slope > BENT * goesOn.slope) return { points: tail.slice(1, 5), count: tail.length };
-	return begins.slope * BENT > goesOn.slope ? { points: tail.slice(0, 3), count: 3 } : two;
+	if (begins.slope > TAIL_BEND_RATIO * goesOn.slope)
+		return { points: tail.slice(1, 5), count: tail.length };
+	return begins.slope * TAIL_BEND_RATIO > goesOn.slope
+		? { points: tail.slice(0, 3), count: 3 }
+		: two;
 }
 
 /** Least slope with which a tail begins: from its first point to the second, or to the third where that is misread. */
@@ -297,16 +311,16 @@ function hasLoneEnd(sweep: Sweep): boolean {
 	const working = polynomialThrough(above, (load, slope) => sigmaOf(sweep, load, slope, last.load));
 	if (!working) return false;
 	const sigma = sigmaOf(sweep, last.load, -working.slope(last.height), last.load);
-	return last.load - working.value(last.height) > 2 * LEFT * sigma;
+	return last.load - working.value(last.height) > 2 * DEPARTURE_SIGMAS * sigma;
 }
 
-function described(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
+function bindFrom(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const { points, noise, frame } = sweep;
 	const [below, above] = [points[tail.first]!.height, points[tail.first - 1]!.height];
 	// The points on either side may be misread in height: the lines say more than one of them.
 	const [next, highest] = [points[tail.first + 1]!.height, points[tail.first - 2]!.height];
 	// Coarsely read, a smooth curve would run over where a cone stiffens.
-	const working = above - below > COARSE ? tail.working : carriedOn(sweep, tail);
+	const working = above - below > COARSE_STEP ? tail.working : carriedOn(sweep, tail);
 	const meet = (line: Line, min: number = next) => meeting(working, line, highest, min);
 	const isExpected = expected === 'first-coil';
 	// A build that nobody stated may be a pair, whose first coil hides in the last step.
@@ -317,25 +331,31 @@ function described(sweep: Sweep, tail: Tail, expected: Solid): BindFound {
 	const lines = meet(tail.isStraddled && !isFirst && tail.rest ? tail.rest : tail.line);
 	const corner = tail.isStraddled ? lines : likeliest(sweep, tail, working, lines);
 	const isTwo = points.length - tail.first === 2;
-	const isVague = isFirst || (isExpected && frame === null && above - below > COARSE);
+	const isVague = isFirst || (isExpected && frame === null && above - below > COARSE_STEP);
 	const height = isVague ? (corner + above) / 2 : corner;
 	// Points far apart on a frame that nobody measured tell less than their lines do.
-	const isCoarse = frame === null && above - below > COARSE;
+	const isCoarse = frame === null && above - below > COARSE_STEP;
 	const mayStiffen = expected === 'gradually' || expected === 'unknown';
 	const untold =
-		isCoarse && mayStiffen ? UNTOLD_STIFFENING : isCoarse || tail.rest !== null ? UNTOLD : 0;
+		isCoarse && mayStiffen
+			? UNRESOLVED_STEP_PART_STIFFENING
+			: isCoarse || tail.rest !== null
+				? UNRESOLVED_STEP_PART
+				: 0;
 	const lowest = Math.min(
 		corner,
 		lines,
 		tail.rest ? meet(tail.rest, tail.restFrom) : corner,
 		underFall(points, tail.first) ?? corner
 	);
-	const unsure = UNSURE * Math.hypot(tail.line.error(tail.working(corner)), noise.height / 2);
+	const unsure =
+		INTERVAL_SIGMAS * Math.hypot(tail.line.error(tail.working(corner)), noise.height / 2);
 	const give = frame === null ? 0 : tail.working(height) / frame;
 	// So far a first coil's line runs before it stands out of the working curve.
 	const load = tail.working(above);
 	const unseen =
-		(LEFT * sigmaOf(sweep, load, tail.slope, points.at(-1)!.load)) / (tail.line.slope - tail.slope);
+		(DEPARTURE_SIGMAS * sigmaOf(sweep, load, tail.slope, points.at(-1)!.load)) /
+		(tail.line.slope - tail.slope);
 	const stiff = stiffening(sweep, tail, height);
 	return {
 		type: 'bind',
@@ -358,10 +378,10 @@ function carriedOn(sweep: Sweep, tail: Tail): Tail['working'] {
 	return curve ? curve.value : tail.working;
 }
 
-/** Working points above a corner that say with its tail where it lies. */
-const BESIDE = 3;
+/** Working points above a corner that are used with its tail to locate it. */
+const POINTS_ABOVE_CORNER = 3;
 /** How far about where the lines meet a likelier corner is looked for, and how finely, in deviations of a height. */
-const LIKELY = { reach: 7, step: 0.25 };
+const CORNER_SEARCH = { reach: 7, step: 0.25 };
 
 /**
  * The likeliest corner: where the working curve turns into the first line, by all points
@@ -373,12 +393,12 @@ function likeliest(sweep: Sweep, tail: Tail, working: Tail['working'], meeting: 
 	const { points, noise } = sweep;
 	const above = points.slice(0, tail.first);
 	const near = [
-		...withoutMisread(above, noise).slice(-BESIDE),
+		...withoutMisread(above, noise).slice(-POINTS_ABOVE_CORNER),
 		...firstLine(points.slice(tail.first), noise).points
 	].map(({ height, load }) => ({ height, load, over: load - working(height) }));
 	const corners = Array.from(
-		{ length: (2 * LIKELY.reach) / LIKELY.step + 1 },
-		(_, i) => meeting + (i * LIKELY.step - LIKELY.reach) * noise.height
+		{ length: (2 * CORNER_SEARCH.reach) / CORNER_SEARCH.step + 1 },
+		(_, i) => meeting + (i * CORNER_SEARCH.step - CORNER_SEARCH.reach) * noise.height
 	);
 	return corners.reduce(
 		(best, corner) => {

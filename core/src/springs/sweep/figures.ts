@@ -52,7 +52,7 @@ export interface WindowFigures {
 export type SweepFigures = WorkedSweep & WindowFigures;
 
 /** Two heights with their loads are a line between them; fewer are nothing. */
-const FEWEST = 2;
+const MIN_CURVE_POINTS = 2;
 
 /**
  * How a spring of this build goes solid.
@@ -80,7 +80,7 @@ export function analyzeSweep(
 	frame: number | null = null
 ): WorkedSweep {
 	const down = travelled(points, 'down');
-	const read = down.length >= FEWEST ? down : travelled(points, 'up');
+	const read = down.length >= MIN_CURVE_POINTS ? down : travelled(points, 'up');
 	const bind = findBind(onDial(read, frame), solidOf(build), noise, frame);
 	const lowest = bind.type === 'bind' ? bind.height : (bind.below ?? Number.NEGATIVE_INFINITY);
 	const working = withoutMisread(
@@ -89,7 +89,7 @@ export function analyzeSweep(
 		),
 		noise
 	);
-	const curve = working.length >= FEWEST ? testedCurve(smoothed(working, noise)) : null;
+	const curve = working.length >= MIN_CURVE_POINTS ? testedCurve(smoothed(working, noise)) : null;
 	return {
 		curve,
 		bind,
@@ -140,7 +140,7 @@ export function sweepFigures(
 }
 
 /** Places along the window at which the curve is held against the straight line. */
-const PLACES = 240;
+const COMPARED_PLACES = 240;
 
 /**
  * Greatest distance from the straight line through the seat and open points ÷
@@ -152,8 +152,8 @@ export function nonLinearity(curve: Curve, { seat, lift }: Window): number | nul
 	const [low, high] = [curve.load(seat), curve.load(mm(seat - lift))];
 	if (low === null || high === null || high === low) return null;
 	let max = 0;
-	for (let i = 1; i < PLACES; i++) {
-		const part = i / PLACES;
+	for (let i = 1; i < COMPARED_PLACES; i++) {
+		const part = i / COMPARED_PLACES;
 		const load = curve.load(mm(seat - part * lift))!;
 		max = Math.max(max, Math.abs(load - (low + part * (high - low))));
 	}
@@ -194,7 +194,7 @@ export const dialTarget = (height: Millimetres, fixture: Millimetres): Millimetr
 	mm(height + fixture);
 
 /** How far above the tallest height on the job a test starts, in mm: 0.020 in. */
-const ABOVE_TALLEST = 0.508;
+const START_ABOVE_TALLEST = 0.508;
 
 /** Heights that a spring is run to on the tester, from the top, as the dial shows them. */
 export interface DialTargets {
@@ -223,7 +223,7 @@ export function dialTargets(
 ): DialTargets {
 	const at = (height: number) => dialTarget(mm(height), fixture);
 	return {
-		start: at(Math.max(seat, tallest) + ABOVE_TALLEST),
+		start: at(Math.max(seat, tallest) + START_ABOVE_TALLEST),
 		seat: at(seat),
 		halfLift: at(seat - lift / 2),
 		fullLift: at(seat - lift),

@@ -34,7 +34,7 @@ export interface Match {
 }
 
 /** What springs of one card may differ by: parts of a load or rate, millimetres of a length. */
-const MAY_DIFFER = {
+const CARD_SCATTER = {
 	load: 0.06,
 	rate: 0.06,
 	bind: 0.8,
@@ -42,15 +42,16 @@ const MAY_DIFFER = {
 	diameter: 0.35,
 	wire: 0.1
 } as const;
-const NEAR = 1.6;
+const MATCH_DISTANCE = 1.6;
 /** Evidence further off than this rules a card out whatever the rest says. */
-const RULED_OUT = 3;
+const RULED_OUT_DISTANCE = 3;
 
 /** A spring that is all but slack where its sweep begins has no load above that. */
-const SLACK = 0.3;
+const SLACK_LOAD_PART = 0.3;
 
 function loadAt(curve: Curve, card: { height: Millimetres; load: number }): number | null {
-	const isSlack = card.height > curve.highest && curve.load(curve.highest)! < SLACK * card.load;
+	const isSlack =
+		card.height > curve.highest && curve.load(curve.highest)! < SLACK_LOAD_PART * card.load;
 	return isSlack ? 0 : curve.load(card.height);
 }
 
@@ -93,7 +94,7 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 		evidence.push({ what, card: lengthOf(of), hand: found, off: (found - lengthOf(of)) / may });
 	};
 	const seat = { height: lengthOf(card.seat.height), load: loadOf(card.seat.load) };
-	parts('load-at-card-height', seat.load, loadAt(hand.curve, seat), MAY_DIFFER.load);
+	parts('load-at-card-height', seat.load, loadAt(hand.curve, seat), CARD_SCATTER.load);
 	const rate = cardRate(card);
 	const to = card.open ? lengthOf(card.open.height) : mm(seat.height - 8);
 	const [high, low] = [hand.curve.load(to), hand.curve.load(seat.height)];
@@ -102,12 +103,13 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 			'rate',
 			rate,
 			high === null || low === null ? null : (high - low) / (seat.height - to),
-			MAY_DIFFER.rate
+			CARD_SCATTER.rate
 		);
-	if (hand.bind.type === 'bind') lengths('coil-bind', card.bind, hand.bind.height, MAY_DIFFER.bind);
-	lengths('free-height', card.freeHeight, hand.freeHeight, MAY_DIFFER.free);
-	lengths('outside', card.outer?.outside, hand.outside, MAY_DIFFER.diameter);
-	lengths('wire', card.outer?.wire, hand.wire, MAY_DIFFER.wire);
+	if (hand.bind.type === 'bind')
+		lengths('coil-bind', card.bind, hand.bind.height, CARD_SCATTER.bind);
+	lengths('free-height', card.freeHeight, hand.freeHeight, CARD_SCATTER.free);
+	lengths('outside', card.outer?.outside, hand.outside, CARD_SCATTER.diameter);
+	lengths('wire', card.outer?.wire, hand.wire, CARD_SCATTER.wire);
 
 	const distance = Math.sqrt(
 		evidence.reduce((sum, { off }) => sum + off ** 2, 0) / Math.max(1, evidence.length)
@@ -115,6 +117,7 @@ export function matchOf(hand: InHand, card: SpringCard): Match {
 	const worst = Math.max(0, ...evidence.map(({ off }) => Math.abs(off)));
 	// A card that nothing of its loads was held against may be it, and no more is known.
 	const isFit = distance <= 1 && hasLoads(evidence);
-	const fits = worst > RULED_OUT || distance > NEAR ? 'mismatch' : isFit ? 'fits' : 'near';
+	const fits =
+		worst > RULED_OUT_DISTANCE || distance > MATCH_DISTANCE ? 'mismatch' : isFit ? 'fits' : 'near';
 	return { card, evidence, distance, fits };
 }

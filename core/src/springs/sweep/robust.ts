@@ -10,10 +10,11 @@ export interface Curve {
 }
 
 /** Standard deviations beyond which a point is misread, and counts for nothing. */
-const MISREAD = 5;
-const ROUNDS = 4;
+const MISREAD_SIGMAS = 5;
+/** Rounds of reweighting after which the fit no longer changes. */
+const MAX_ROUNDS = 4;
 /** Median deviations from a plain line beyond which a point is left out to begin with. */
-const OUT = 8;
+const FIRST_CUT_DEVIATIONS = 8;
 
 /**
  * The polynomial through points, of as many degrees as they can bear, those misread
@@ -43,18 +44,19 @@ export function polynomialThrough(
 	const centre = medianOf([...plain]);
 	const spread = medianOf([...plain].map((one) => Math.abs(one - centre)));
 	let weights = loads.map((load, p) => {
-		const isOut = Math.abs(plain[p]! - centre) > OUT * Math.max(spread, sigma(load, usual));
+		const isOut =
+			Math.abs(plain[p]! - centre) > FIRST_CUT_DEVIATIONS * Math.max(spread, sigma(load, usual));
 		return isOut ? 1e-9 : 1 / sigma(load, usual) ** 2;
 	});
 	let found: Float64Array | null = null;
-	for (let round = 0; round < ROUNDS; round++) {
+	for (let round = 0; round < MAX_ROUNDS; round++) {
 		found = leastSquares(basis, loads, weights);
 		if (!found) return null;
 		const off = loads.map((load, p) => (load - dot(basis[p]!, found!)) / sigma(load, usual));
 		// Scatter beyond the tester's own is everybody's; what stands out of it is misread.
 		const scale = Math.max(1, 1.4826 * medianOf([...off].map(Math.abs)));
 		const next = loads.map((load, p) =>
-			Math.abs(off[p]!) > MISREAD * scale ? 1e-9 : 1 / sigma(load, usual) ** 2
+			Math.abs(off[p]!) > MISREAD_SIGMAS * scale ? 1e-9 : 1 / sigma(load, usual) ** 2
 		);
 		if (next.every((weight, p) => weight === weights[p])) break;
 		weights = next;
@@ -70,11 +72,11 @@ export function polynomialThrough(
 }
 
 /** Points on either side of one that say where it should lie. */
-const NEIGHBOURS = 4;
+const NEIGHBORS_EACH_SIDE = 4;
 /** Standard deviations from its neighbours' curve beyond which a point is misread. */
-const ALONE = 8;
+const LONE_MISREAD_SIGMAS = 8;
 /** No more than this part of a sweep is misread; more is how the spring is. */
-const SELDOM = 0.06;
+const MAX_MISREAD_PART = 0.06;
 
 /**
  * The points without those that their neighbours on both sides say were misread.
@@ -86,19 +88,19 @@ export function withoutMisread(
 	points: readonly Point[],
 	noise: { readonly height: number; readonly load: number }
 ): readonly Point[] {
-	if (points.length < 2 * NEIGHBOURS) return points;
+	if (points.length < 2 * NEIGHBORS_EACH_SIDE) return points;
 	const max = points.at(-1)!.load;
 	const sigma = (load: number, slope: number) =>
 		Math.hypot(noise.load * load, slope * noise.height, 0.0005 * max);
 	const isMisread = points.map((point, i) => {
-		const around = points.filter((_, k) => k !== i && Math.abs(k - i) <= NEIGHBOURS);
+		const around = points.filter((_, k) => k !== i && Math.abs(k - i) <= NEIGHBORS_EACH_SIDE);
 		const curve = polynomialThrough(around, sigma);
 		if (!curve || i === 0 || i === points.length - 1) return false;
 		const off = Math.abs(point.load - curve.value(point.height));
-		return off > ALONE * sigma(point.load, curve.slope(point.height));
+		return off > LONE_MISREAD_SIGMAS * sigma(point.load, curve.slope(point.height));
 	});
 	const misread = isMisread.filter(Boolean).length;
-	return misread > Math.max(1, SELDOM * points.length)
+	return misread > Math.max(1, MAX_MISREAD_PART * points.length)
 		? points
 		: points.filter((_, i) => !isMisread[i]);
 }

@@ -3,9 +3,9 @@ import type { Point } from '../spring/index.ts';
 import { medianOf } from './robust.ts';
 
 /** Part of the usual slope below which nothing is being pressed yet. */
-const FLAT = 0.3;
+const SLACK_SLOPE_PART = 0.3;
 /** Part of a sweep's middle load below which a first point says nothing. */
-const HARDLY = 0.02;
+const NEGLIGIBLE_LOAD_PART = 0.02;
 
 /**
  * The points that carry load, tallest first. A sweep may begin above the free
@@ -25,14 +25,15 @@ export function loadedPoints<P extends Point>(points: readonly P[]): readonly P[
 	for (let i = 1; i < points.length - 2; i++) {
 		const run = top - points[i]!.height;
 		const expected = usual * run;
-		if (run > 0 && points[i]!.load - zero < FLAT * expected) first = i + 1;
+		if (run > 0 && points[i]!.load - zero < SLACK_SLOPE_PART * expected) first = i + 1;
 	}
-	while (first < points.length - 3 && points[first]!.load < HARDLY * medianLoad) first++;
+	while (first < points.length - 3 && points[first]!.load < NEGLIGIBLE_LOAD_PART * medianLoad)
+		first++;
 	return points.slice(first);
 }
 
 /** Place of the usual slope among all: below those of a stack, above those of slack. */
-const USUAL = 0.35;
+const USUAL_SLOPE_QUANTILE = 0.35;
 
 /** Slope of the working sweep between neighbours, positive. */
 function usualSlope(points: readonly Point[]): number {
@@ -43,5 +44,5 @@ function usualSlope(points: readonly Point[]): number {
 			return run > 0 ? [(load - points[i]!.load) / run] : [];
 		})
 		.sort((a, b) => a - b);
-	return Math.max(0, slopes[Math.floor(USUAL * (slopes.length - 1))] ?? 0);
+	return Math.max(0, slopes[Math.floor(USUAL_SLOPE_QUANTILE * (slopes.length - 1))] ?? 0);
 }

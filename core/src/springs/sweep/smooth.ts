@@ -16,13 +16,13 @@ const BENDS = [1, 2];
 /** Places tried for a bend along the sweep, which goes from −1 to 1. */
 const PLACES = Array.from({ length: 10 }, (_, i) => 0.9 - (1.7 * i) / 9);
 /** How far about the best of them others are tried, and then about the best of those. */
-const NEARER = [0.1, 0.05, 0.025, 0.0125, 0.00625];
+const REFINING_STEPS = [0.1, 0.05, 0.025, 0.0125, 0.00625];
 /** Points that scatter about a curve by more than this, in its own terms, are not explained by it. */
-const EXPLAINED = 1.8;
+const MAX_UNEXPLAINED_SCATTER = 1.8;
 /** Points for each unknown, below which a curve would follow the scatter. */
-const POINTS_EACH = 3;
+const POINTS_PER_UNKNOWN = 3;
 /** What each unknown must save in misfit to be worth it, as in Akaike's criterion. */
-const PER_UNKNOWN = 3;
+const PENALTY_PER_UNKNOWN = 3;
 
 /** A family of curves, linear in its unknowns: the value of each part at a height from −1 to 1. */
 interface Shape {
@@ -54,8 +54,7 @@ interface Fit {
 function cheapest<T>(tries: readonly T[], fitOf: (one: T) => Fit | null): T | null {
 	const cost = (one: T) => fitOf(one)?.cost ?? Number.POSITIVE_INFINITY;
 	return tries.reduce<T | null>(
-		(min, one) =>
-			cost(one) < (min === null ? Number.POSITIVE_INFINITY : cost(min)) ? one : min,
+		(min, one) => (cost(one) < (min === null ? Number.POSITIVE_INFINITY : cost(min)) ? one : min),
 		null
 	);
 }
@@ -83,7 +82,7 @@ export function smoothed(points: readonly Point[], noise: TesterNoise): Point[] 
 		(load) => 1 / ((noise.load * load) ** 2 + (slope * noise.height) ** 2 + min ** 2)
 	);
 	const fit = ({ basis, unknowns, freedom }: Shape): Fit | null => {
-		if (count < POINTS_EACH * unknowns || count <= freedom) return null;
+		if (count < POINTS_PER_UNKNOWN * unknowns || count <= freedom) return null;
 		const rows = places.map(basis);
 		const found = leastSquares(rows, loads, weights);
 		if (!found) return null;
@@ -96,13 +95,13 @@ export function smoothed(points: readonly Point[], noise: TesterNoise): Point[] 
 		for (let p = 0; p < count; p++) misfit += (values[p]! - loads[p]!) ** 2 * weights[p]!;
 		return {
 			values,
-			cost: misfit + PER_UNKNOWN * freedom,
-			isExplained: misfit / (count - freedom) < EXPLAINED
+			cost: misfit + PENALTY_PER_UNKNOWN * freedom,
+			isExplained: misfit / (count - freedom) < MAX_UNEXPLAINED_SCATTER
 		};
 	};
 	const bends = BENDS.map((power) => {
 		const at = (place: number) => ({ place, fit: fit(bent(place, power)) });
-		return NEARER.reduce(
+		return REFINING_STEPS.reduce(
 			(best, by) =>
 				best && cheapest([best, at(best.place - by), at(best.place + by)], ({ fit }) => fit),
 			cheapest(PLACES.map(at), ({ fit }) => fit)

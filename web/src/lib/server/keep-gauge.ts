@@ -4,7 +4,7 @@ import type { Gauge as KnownGauge, Person, Units } from '@zinc-ledger/core';
 import { Gauge } from '@zinc-ledger/core/gauge-schema';
 import { unflatten, type Values } from '$lib/forms/flat';
 import { GAUGE_FIELDS } from '$lib/gauges/fields';
-import { ask } from './with-database';
+import { withDatabase } from './with-database';
 import { CHANGED_MEANWHILE, fieldProblems, formTexts, revisionIn } from './body';
 import { reachable } from './devices/reachable';
 import { saveGauge } from './gauges';
@@ -34,7 +34,7 @@ export async function keepGauge({ request, person, units, id, before }: Keeping)
 		return refused(400, tell(message('server.not-saved')), { 'link.host': says });
 	}
 	const revision = before && revisionIn(values);
-	if (!(await ask((db) => saveGauge(db, checked.data, revision, person))))
+	if (!(await withDatabase((db) => saveGauge(db, checked.data, revision, person))))
 		return refused(409, CHANGED_MEANWHILE);
 	redirect(303, `/gauges/${id}`);
 }

@@ -3,7 +3,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import type { LibraryPart, PartType, Person, Units } from '@zinc-ledger/core';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { unflatten, type Values } from '$lib/forms/flat';
-import { ask } from './with-database';
+import { withDatabase } from './with-database';
 import { CHANGED_MEANWHILE, fieldProblems, formTexts, revisionIn } from './body';
 import { savePart } from './parts';
 import { fieldsOf } from '$lib/parts/fields';
@@ -42,7 +42,7 @@ export async function keepPart({ request, person, units, type, id, before }: Kee
 	}
 	const revision = before?.part.id === id ? revisionIn(values) : null;
 	const part = checked.data as LibraryPart;
-	if (!(await ask((db) => savePart(db, part, revision, person))))
+	if (!(await withDatabase((db) => savePart(db, part, revision, person))))
 		return fail(409, { message: CHANGED_MEANWHILE, problems: {}, values });
 	redirect(303, `/parts?type=${encodeURIComponent(type)}`);
 }

@@ -12,7 +12,7 @@ import {
 import { PositiveSize } from '@zinc-ledger/core/units-schema';
 import { tell } from '@zinc-ledger/words';
 import { shortDate } from '$lib/ui/words';
-import { ask } from './with-database';
+import { withDatabase } from './with-database';
 import { fieldProblems, isId } from './body';
 import { jobNumbered } from './jobs/find';
 import { findPart } from './parts';
@@ -42,7 +42,7 @@ export async function readSetForm(
 	typed: Record<string, string>,
 	units: Units
 ): Promise<SetFormRead> {
-	const part = isId(typed.card) ? await ask((db) => findPart(db, typed.card!)) : null;
+	const part = isId(typed.card) ? await withDatabase((db) => findPart(db, typed.card!)) : null;
 	const card = part?.type === 'spring' ? (part as LibraryPart<'spring'>).part : null;
 	const length = (text: string | undefined, ofCard: string) => {
 		const entry = readEntry(text || ofCard, units.length);
@@ -54,7 +54,7 @@ export async function readSetForm(
 		seat: length(typed.seat, card?.seat.height ?? ''),
 		lift: length(typed.lift, card ? cardLift(card) : '')
 	});
-	const jobId = typed.job ? await ask((db) => jobNumbered(db, typed.job!)) : null;
+	const jobId = typed.job ? await withDatabase((db) => jobNumbered(db, typed.job!)) : null;
 	const problems = {
 		...(!read.success && fieldProblems(read.error)),
 		...(typed.job &&

@@ -23,7 +23,7 @@ const FULL: App.Error = {
  * Asks the database something. What hinders it is told as what it is: away, no room,
  * something that no column takes, or that is there already.
  */
-export async function ask<T>(question: (db: Database) => Promise<T>): Promise<T> {
+export async function withDatabase<T>(question: (db: Database) => Promise<T>): Promise<T> {
 	try {
 		return await question(await database());
 	} catch (failure) {

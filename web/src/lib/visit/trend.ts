@@ -20,12 +20,12 @@ export function trendLines(trend: SetTrend, { load, units }: Reader): string[] {
 	const force = (value: number) => `${load(newtons(value))} ${units.load}`;
 	const last = points.at(-1)!.service;
 	const round = (service: number) => `${Math.round(service)} ${unit}`;
-	const share = (loss: number) => ((100 * TEN * loss) / points[0]!.load).toFixed(2);
+	const share = (loss: number) => ((100 * TREND_PERIOD * loss) / points[0]!.load).toFixed(2);
 	const settling =
 		settled === null ? [] : [`Its first run took ${force(settled)}: that is settling.`];
 	if (slope === null)
 		return [...settling, 'A line is told from three visits after the first run on.'];
-	const line = `Since then it loses ${share(slope.value)} % of its first load in ${TEN} ${unit}, ± ${share(slope.uncertainty)}.`;
+	const line = `Since then it loses ${share(slope.value)} % of its first load in ${TREND_PERIOD} ${unit}, ± ${share(slope.uncertainty)}.`;
 	if (reaches === null) return [...settling, line, 'By that line it does not reach its limit.'];
 	const between =
 		reaches.to === null
@@ -38,7 +38,7 @@ export function trendLines(trend: SetTrend, { load, units }: Reader): string[] {
 	];
 }
 /** What a loss is told for. */
-const TEN = 10;
+const TREND_PERIOD = 10;
 
 /** Points with the line and its band, and the limit across. */
 export const trendChart =

@@ -8,7 +8,7 @@ import { endAll, endSession } from '$lib/server/access/sessions';
 import { noteAct, refuseWithoutNetwork } from '$lib/server/access/sign-in';
 import { userNameOf } from '$lib/server/access/sign-ins';
 import { dropToken } from '$lib/server/access/who-asks';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts } from '$lib/server/body';
 
 /** Of what befell one's sign-in, the last. */
@@ -20,9 +20,9 @@ export const load = async ({ locals: { person, session } }) => {
 	if (!person) return { atBench, userName: null, hasSecond: false, acts: [] };
 	return {
 		atBench,
-		userName: await ask((db) => userNameOf(db, person.id)),
-		hasSecond: await ask((db) => hasSecondFactor(db, person.id)),
-		acts: await ask((db) => listOfSignIn(db, person.id, LATEST))
+		userName: await withDatabase((db) => userNameOf(db, person.id)),
+		hasSecond: await withDatabase((db) => hasSecondFactor(db, person.id)),
+		acts: await withDatabase((db) => listOfSignIn(db, person.id, LATEST))
 	};
 };
 
@@ -34,7 +34,7 @@ async function change(event: RequestEvent, which: 'password' | 'pin') {
 
 /** A secret for the phone of whoever is here: a new one, or that which was offered before. */
 const offerTo = async ({ person }: App.Locals, secret?: string) =>
-	offer(person ? await ask((db) => userNameOf(db, person.id)) : '', secret);
+	offer(person ? await withDatabase((db) => userNameOf(db, person.id)) : '', secret);
 
 const SECOND = 'second';
 
@@ -59,7 +59,7 @@ export const actions = {
 	},
 	out: async (event) => {
 		const { session } = event.locals;
-		if (session) await ask((db) => endSession(db, session));
+		if (session) await withDatabase((db) => endSession(db, session));
 		await noteAct(event, { what: 'signed-out' });
 		dropToken(event.cookies);
 		redirect(303, '/sign-in');
@@ -67,7 +67,7 @@ export const actions = {
 	everywhere: async (event) => {
 		const { person, session } = event.locals;
 		if (!person) return fail(401, { message: tell(message('server.operator-required')) });
-		await ask((db) => endAll(db, person.id));
+		await withDatabase((db) => endAll(db, person.id));
 		await noteAct(event, { what: 'signed-out-everywhere' });
 		if (session?.byPin) redirect(303, '/bench');
 		dropToken(event.cookies);

@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { listNoted } from '$lib/server/access/audit';
 import { refuseWithoutNetwork } from '$lib/server/access/sign-in';
 
@@ -8,6 +8,6 @@ export const load = async ({ url }) => {
 	refuseWithoutNetwork();
 	const before = url.searchParams.get('before');
 	const known = before && /^\d{1,15}$/.test(before) ? before : null;
-	const acts = await ask((db) => listNoted(db, known, PAGE + 1));
+	const acts = await withDatabase((db) => listNoted(db, known, PAGE + 1));
 	return { acts: acts.slice(0, PAGE), more: acts.length > PAGE ? acts[PAGE - 1]!.position : null };
 };

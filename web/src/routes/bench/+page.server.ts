@@ -4,7 +4,7 @@ import { tell } from '@zinc-ledger/words';
 import { onNetwork } from '$lib/server/access/network';
 import { leaveBench, takeOver } from '$lib/server/access/sign-in';
 import { listWithPin } from '$lib/server/access/sign-ins';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { back } from '$lib/server/back';
 import { fieldProblems, formTexts, isId } from '$lib/server/body';
 import { addPerson, findPerson, listPeople, Newcomer } from '$lib/server/people';
@@ -15,7 +15,7 @@ const YEAR = 365 * 24 * 3600;
 export const load = async ({ locals: { session }, url }) => {
 	if (onNetwork() && !session?.atBench)
 		redirect(303, url.searchParams.has('back') ? back(url) : '/account');
-	return { byPin: onNetwork(), people: await ask(onNetwork() ? listWithPin : listPeople) };
+	return { byPin: onNetwork(), people: await withDatabase(onNetwork() ? listWithPin : listPeople) };
 };
 
 const pickedBy = ({ cookies }: RequestEvent, id: string) =>
@@ -30,7 +30,8 @@ export const actions = {
 			const hindered = await takeOver(event, id, pin);
 			if (hindered) return refused(hindered);
 		} else {
-			if (!(await ask((db) => findPerson(db, id)))) return refused(message('operator.pick'));
+			if (!(await withDatabase((db) => findPerson(db, id))))
+				return refused(message('operator.pick'));
 			pickedBy(event, id);
 		}
 		redirect(303, back(event.url));
@@ -51,7 +52,7 @@ export const actions = {
 			});
 		}
 		const { name, initials } = checked.data;
-		const person = await ask((db) => addPerson(db, name, initials));
+		const person = await withDatabase((db) => addPerson(db, name, initials));
 		if (!person) {
 			const says = tell(message('operator.initials-in-use', { initials }));
 			const problems = { name: undefined, initials: says };

@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { listGauges } from '$lib/server/gauges';
 
-export const load = async () => ({ gauges: await ask(listGauges) });
+export const load = async () => ({ gauges: await withDatabase(listGauges) });

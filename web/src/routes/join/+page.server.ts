@@ -5,7 +5,7 @@ import { attempt } from '$lib/server/access/limits';
 import { passwordProblem, pinProblem } from '$lib/server/access/passwords';
 import { refuseWithoutNetwork, welcome } from '$lib/server/access/sign-in';
 import { findInvitation, join, type Invitation, listColleagues } from '$lib/server/access/sign-ins';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { fieldProblems, formTexts } from '$lib/server/body';
 import { addPerson, Newcomer } from '$lib/server/people';
 
@@ -20,7 +20,7 @@ export const load = async (event: RequestEvent) => {
 	if ('code' in found) return { code, invitation: null, unknown: tell(found) };
 	const invitation = found;
 	// The shop's first owner says who of those that are known that is.
-	const people = invitation.person ? [] : await ask(listColleagues);
+	const people = invitation.person ? [] : await withDatabase(listColleagues);
 	const known = people.map(({ id, name, initials }) => ({ id, name, initials }));
 	return { code, invitation, unknown: null, known };
 };
@@ -29,7 +29,7 @@ export const load = async (event: RequestEvent) => {
 async function invitationBy(event: RequestEvent, code: string): Promise<Invitation | Message> {
 	const minutes = await attempt('code', event.getClientAddress());
 	if (minutes !== null) return message('access.wait', { minutes });
-	return (await ask((db) => findInvitation(db, code))) ?? message('access.code-unknown');
+	return (await withDatabase((db) => findInvitation(db, code))) ?? message('access.code-unknown');
 }
 
 export const actions = {
@@ -56,7 +56,9 @@ export const actions = {
 		const who = found.person ? { person: found.person } : await firstOwner(id, { name, initials });
 		if ('problems' in who) return refused(who.problems);
 		const { person } = who;
-		const hindered = await ask((db) => join(db, { code, person, userName, password, pin }));
+		const hindered = await withDatabase((db) =>
+			join(db, { code, person, userName, password, pin })
+		);
 		if (hindered) return refused({}, hindered);
 		await welcome(event, person, false, 'joined');
 		redirect(303, '/');
@@ -70,12 +72,12 @@ async function firstOwner(
 	id: string,
 	typed: { readonly name: string; readonly initials: string }
 ): Promise<{ readonly person: Person } | { readonly problems: Record<string, string> }> {
-	const known = (await ask(listColleagues)).find((one) => one.id === id);
+	const known = (await withDatabase(listColleagues)).find((one) => one.id === id);
 	if (known) return { person: { id: known.id, name: known.name, initials: known.initials } };
 	const checked = Newcomer.safeParse(typed);
 	if (!checked.success) return { problems: fieldProblems(checked.error) };
 	const { name, initials } = checked.data;
-	const person = await ask((db) => addPerson(db, name, initials));
+	const person = await withDatabase((db) => addPerson(db, name, initials));
 	if (person) return { person };
 	return { problems: { initials: tell(message('operator.initials-in-use', { initials })) } };
 }

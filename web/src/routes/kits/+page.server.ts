@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts, isId } from '$lib/server/body';
 import { listKept, retireKept } from '$lib/server/kept';
 import { importKits, partsOfKits } from '$lib/server/kits';
@@ -9,7 +9,7 @@ import { work } from '$lib/server/work/pool';
 
 export const load = async ({ url }) => {
 	const find = url.searchParams.get('find') ?? '';
-	return ask(async (db) => {
+	return withDatabase(async (db) => {
 		const kits = await listKept(db, 'kit', find);
 		const parts = await partsOfKits(
 			db,
@@ -24,7 +24,7 @@ export const actions = {
 		if (!locals.person)
 			return fail(401, { problems: [{ path: '', text: message('server.operator-required') }] });
 		const { person } = locals;
-		const library = await ask((db) => listParts(db));
+		const library = await withDatabase((db) => listParts(db));
 		const file = await work('kitsFile', { sent: locals.sent, library });
 		if (!file)
 			return fail(400, {
@@ -32,7 +32,7 @@ export const actions = {
 			});
 		const { name, read } = file;
 		if (!read.ok) return fail(400, { file: name, problems: [...read.problems] });
-		await ask((db) => importKits(db, read, person));
+		await withDatabase((db) => importKits(db, read, person));
 		return { taken: read.kits.length };
 	},
 	retire: async ({ request, locals }) => {
@@ -44,7 +44,7 @@ export const actions = {
 			return fail(400, {
 				problems: [{ path: 'id', text: message('server.unknown', { what: 'kit' }) }]
 			});
-		await ask((db) => retireKept(db, 'kit', id, retired === 'yes', person));
+		await withDatabase((db) => retireKept(db, 'kit', id, retired === 'yes', person));
 		return {};
 	}
 };

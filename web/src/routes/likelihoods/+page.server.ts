@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { COMPLAINTS, message, type Complaint } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts } from '$lib/server/body';
 import { isWeight, likelihoods, ownWeights, WEIGHED } from '$lib/server/likelihoods';
 import { changeLimits } from '$lib/server/shop';
@@ -10,7 +10,7 @@ export const load = async ({ url }) => {
 	const asked = url.searchParams.get('complaint') as Complaint;
 	return {
 		complaint: COMPLAINTS.includes(asked) ? asked : COMPLAINTS[0],
-		likelihoods: await ask(likelihoods)
+		likelihoods: await withDatabase(likelihoods)
 	};
 };
 
@@ -28,7 +28,7 @@ export const actions = {
 				wrong: wrong.map(([field]) => field)
 			});
 		const { person } = locals;
-		await ask(async (db) => {
+		await withDatabase(async (db) => {
 			const own = await ownWeights(db);
 			const changes = fields.map(([field, text]) => ({
 				field,

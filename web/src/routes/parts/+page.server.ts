@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { PART_TYPES, type PartType } from '@zinc-ledger/core';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts, isId } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
 import { importParts, listParts, pageOfParts, retirePart, revisionsOf } from '$lib/server/parts';
@@ -15,7 +15,12 @@ export const load = async ({ url }) => {
 	const find = url.searchParams.get('find') ?? '';
 	const typed = url.searchParams.get('page') ?? '';
 	const page = /^\d{1,4}$/.test(typed) ? Number(typed) : 0;
-	return { type, find, page, ...(await ask((db) => pageOfParts(db, { type, find }, page))) };
+	return {
+		type,
+		find,
+		page,
+		...(await withDatabase((db) => pageOfParts(db, { type, find }, page)))
+	};
 };
 
 export const actions = {
@@ -23,8 +28,8 @@ export const actions = {
 		if (!locals.person)
 			return fail(401, { problems: [{ path: '', text: message('server.operator-required') }] });
 		const { person, units } = locals;
-		const library = await ask((db) => listParts(db));
-		const revisions = await ask(revisionsOf);
+		const library = await withDatabase((db) => listParts(db));
+		const revisions = await withDatabase(revisionsOf);
 		const { sent } = locals;
 		const file = await work('partsFile', { sent, units, library, revisions });
 		if (!file)
@@ -33,7 +38,7 @@ export const actions = {
 			});
 		const { name, read } = file;
 		if (!read.ok) return fail(400, { file: name, problems: [...read.problems] });
-		await ask((db) => importParts(db, read.parts, person));
+		await withDatabase((db) => importParts(db, read.parts, person));
 		return { taken: read.parts.length, older: [...read.older] };
 	},
 	stock: async ({ request, locals }) => {
@@ -49,7 +54,7 @@ export const actions = {
 		if (!Number.isInteger(change) || change === 0) return refused(message('stock.change'));
 		if (Math.abs(change) > 10_000) return refused(message('stock.change-max', { max: 10_000 }));
 		if (reason === '') return refused(message('entry.reason-missing'));
-		const moved = await ask((db) =>
+		const moved = await withDatabase((db) =>
 			inTransaction(db, (trx) => countInOrOut(trx, id, change, reason, person)).catch(shortOrFail)
 		);
 		if (moved instanceof Short) return refused(moved.says, 409);
@@ -62,7 +67,7 @@ export const actions = {
 		const { id, retired } = await formTexts(request);
 		if (!isId(id))
 			return fail(400, { problems: [{ path: 'id', text: message('stock.which-part') }] });
-		await ask((db) => retirePart(db, id, retired === 'yes', person));
+		await withDatabase((db) => retirePart(db, id, retired === 'yes', person));
 		return {};
 	}
 };

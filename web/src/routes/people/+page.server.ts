@@ -6,13 +6,13 @@ import { ROLES, type Role } from '$lib/access/roles';
 import { shopAddress } from '$lib/server/access/network';
 import { noteAct, refuseWithoutNetwork } from '$lib/server/access/sign-in';
 import { changeSignIn, invite, listColleagues } from '$lib/server/access/sign-ins';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { fieldProblems, formTexts } from '$lib/server/body';
 import { addPerson, Newcomer } from '$lib/server/people';
 
 export const load = async () => {
 	refuseWithoutNetwork();
-	return { people: await ask(listColleagues) };
+	return { people: await withDatabase(listColleagues) };
 };
 
 const refused = (says: Message) => fail(400, { message: tell(says) });
@@ -20,7 +20,7 @@ const isRole = (text: string | undefined): text is Role => ROLES.some((role) => 
 
 /** The person that a form names. */
 async function named(id: string | undefined) {
-	return (await ask(listColleagues)).find((one) => one.id === id);
+	return (await withDatabase(listColleagues)).find((one) => one.id === id);
 }
 
 export const actions = {
@@ -31,7 +31,9 @@ export const actions = {
 		const wrong = (status: number, problems: Record<string, string>) =>
 			fail(status, { problems, name, initials });
 		if (!checked.success) return wrong(400, fieldProblems(checked.error));
-		const person = await ask((db) => addPerson(db, checked.data.name, checked.data.initials));
+		const person = await withDatabase((db) =>
+			addPerson(db, checked.data.name, checked.data.initials)
+		);
 		if (person) return { added: person.name };
 		const says = message('operator.initials-in-use', { initials: checked.data.initials });
 		return wrong(409, { initials: tell(says) });
@@ -42,7 +44,7 @@ export const actions = {
 		const colleague = await named(id);
 		if (!colleague || !isRole(role)) return refused(message('operator.pick'));
 		const as = colleague.role && !colleague.ended ? colleague.role : role;
-		const code = await ask((db) => invite(db, colleague.id, as, event.locals.person));
+		const code = await withDatabase((db) => invite(db, colleague.id, as, event.locals.person));
 		await noteAct(event, { what: 'code-made', about: { whom: colleague.id, role: as } });
 		const link = `${shopAddress()}/join?code=${code}`;
 		const picture = await QRCode.toString(link, { type: 'svg', margin: 0 });
@@ -52,7 +54,7 @@ export const actions = {
 		const { person: id, role } = await formTexts(event.request);
 		const colleague = await named(id);
 		if (!colleague || !isRole(role)) return refused(message('operator.pick'));
-		if (!(await ask((db) => changeSignIn(db, colleague.id, { role }))))
+		if (!(await withDatabase((db) => changeSignIn(db, colleague.id, { role }))))
 			return refused(message('access.last-owner'));
 		await noteAct(event, { what: 'role-changed', about: { whom: colleague.id, role } });
 		return {};
@@ -61,7 +63,7 @@ export const actions = {
 		const { person: id } = await formTexts(event.request);
 		const colleague = await named(id);
 		if (!colleague) return refused(message('operator.pick'));
-		if (!(await ask((db) => changeSignIn(db, colleague.id, { ended: true }))))
+		if (!(await withDatabase((db) => changeSignIn(db, colleague.id, { ended: true }))))
 			return refused(message('access.last-owner'));
 		await noteAct(event, { what: 'sign-in-ended', about: { whom: colleague.id } });
 		return {};

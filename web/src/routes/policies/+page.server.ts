@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts } from '$lib/server/body';
 import { shopKeys } from '$lib/server/shop-key';
 import { changeLimits, limitChanges, ownLimits } from '$lib/server/shop';
@@ -9,7 +9,7 @@ import { changesOf, defaultTexts, shopProblems } from '$lib/setup/shop';
 
 export const load = async ({ locals }) => ({
 	usual: defaultTexts(locals.units.length),
-	...(await ask(async (db) => ({
+	...(await withDatabase(async (db) => ({
 		own: await ownLimits(db),
 		changes: await limitChanges(db),
 		keys: await shopKeys(db)
@@ -23,14 +23,14 @@ export const actions = {
 		const refused = (status: number, text: string, problems: Record<string, string> = {}) =>
 			fail(status, { message: text, problems, values });
 		if (!person) return refused(401, tell(message('server.operator-required')));
-		const own = await ask(ownLimits);
+		const own = await withDatabase(ownLimits);
 		const changes = changesOf(values, own, units.length);
 		const after = { ...own, ...Object.fromEntries(changes.map(({ field, to }) => [field, to])) };
 		const set = Object.fromEntries(Object.entries(after).filter(([, text]) => text !== ''));
 		const problems = shopProblems(units.length, set);
 		if (Object.keys(problems).length > 0)
 			return refused(400, tell(message('server.not-saved')), problems);
-		await ask((db) => changeLimits(db, changes, person));
+		await withDatabase((db) => changeLimits(db, changes, person));
 		return { changed: changes.length };
 	}
 };

@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { DUE_FROM, issue, message, SERVICE_UNITS, type SpringCard } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { limitsOf } from '$lib/server/reporting/of-service';
 import { fieldProblems, formTexts, isId, trimmed } from '$lib/server/body';
 import { findPart, listParts } from '$lib/server/parts';
@@ -10,7 +10,7 @@ import { dueHeads, keepLimit, lossByBatch } from '$lib/server/service';
 
 export const load = async ({ url }) => {
 	const asked = url.searchParams.get('card');
-	return ask(async (db) => {
+	return withDatabase(async (db) => {
 		const cards = (await listParts(db, { type: 'spring' })).map(({ part }) => ({
 			id: part.id,
 			name: part.name,
@@ -60,11 +60,11 @@ export const actions = {
 		const read = Limit.safeParse({ duty: '', ...Object.fromEntries(given) });
 		if (!read.success) return refused(400, fieldProblems(read.error));
 		const { part, duty, overSpeed, ...limit } = read.data;
-		if (!isId(part) || !(await ask((db) => findPart(db, part))))
+		if (!isId(part) || !(await withDatabase((db) => findPart(db, part))))
 			return refused(400, { part: tell(message('server.unknown', { what: 'part' })) });
 		const percent = overSpeed as number | undefined;
 		const { person } = locals;
-		await ask((db) =>
+		await withDatabase((db) =>
 			keepLimit(
 				db,
 				{

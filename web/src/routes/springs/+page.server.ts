@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { issue, message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { fieldProblems, formTexts, trimmed } from '$lib/server/body';
 import { listParts } from '$lib/server/parts';
 import { readSetForm } from '$lib/server/spring-set-form';
@@ -11,7 +11,7 @@ import { addSet, listSets } from '$lib/server/springs';
 export const load = async ({ url }) => {
 	const typed = url.searchParams.get('page') ?? '';
 	const page = /^\d{1,5}$/.test(typed) ? Number(typed) : 0;
-	const { found, cards } = await ask(async (db) => ({
+	const { found, cards } = await withDatabase(async (db) => ({
 		found: await listSets(db, page),
 		cards: await listParts(db, { type: 'spring' })
 	}));
@@ -40,7 +40,7 @@ export const actions = {
 				...(!count.success && fieldProblems(count.error)),
 				...(!read.ok && read.problems)
 			});
-		const id = await ask((db) => addSet(db, read.set, count.data.count, person));
+		const id = await withDatabase((db) => addSet(db, read.set, count.data.count, person));
 		redirect(303, typed.then === 'test' ? `/springs/${id}/capture` : `/springs/${id}`);
 	}
 };

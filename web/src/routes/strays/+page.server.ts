@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { listStrays } from '$lib/server/strays';
 
-export const load = async () => ({ strays: await ask(listStrays) });
+export const load = async () => ({ strays: await withDatabase(listStrays) });

@@ -1,12 +1,12 @@
 import { fail } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts, isId } from '$lib/server/body';
 import { listKept, retireKept } from '$lib/server/kept';
 
 export const load = async () => ({
-	templates: (await ask((db) => listKept(db, 'template'))).map(({ doc, retired }) => ({
+	templates: (await withDatabase((db) => listKept(db, 'template'))).map(({ doc, retired }) => ({
 		id: doc.id,
 		name: doc.name,
 		retired,
@@ -23,7 +23,7 @@ export const actions = {
 		const { id, retired } = await formTexts(request);
 		if (!isId(id))
 			return fail(400, { message: tell(message('server.unknown', { what: 'template' })) });
-		await ask((db) => retireKept(db, 'template', id, retired === 'yes', person));
+		await withDatabase((db) => retireKept(db, 'template', id, retired === 'yes', person));
 		return { message: null };
 	}
 };

@@ -1,7 +1,7 @@
 /** What people change of their own sign-in; each change takes the present password. */
 import type { RequestEvent } from '@sveltejs/kit';
 import { message, type Message } from '@zinc-ledger/core';
-import { ask } from '../with-database';
+import { withDatabase } from '../with-database';
 import { attempt, forgive } from './limits';
 import { passwordProblem, pinProblem } from './passwords';
 import { isSecret, setSecondFactor, stepOf, useCode } from './second-factor';
@@ -15,11 +15,11 @@ export type Problems = Readonly<Partial<Record<'present' | 'secret' | 'code', Me
 /** Whoever changes a secret of theirs knows the present password; what hinders it. */
 async function proven({ locals: { person } }: RequestEvent, password: string) {
 	if (!person) return message('server.operator-required');
-	const name = await ask((db) => userNameOf(db, person.id));
+	const name = await withDatabase((db) => userNameOf(db, person.id));
 	// Apart from sign-ins: whoever guesses there takes nothing from who is here.
 	const minutes = await attempt('own', person.id);
 	if (minutes !== null) return message('access.wait', { minutes });
-	if (!(await ask((db) => checkPassword(db, name, password))).person)
+	if (!(await withDatabase((db) => checkPassword(db, name, password))).person)
 		return message('access.password-wrong');
 	await forgive('own', person.id);
 	return { person, name };
@@ -36,7 +36,7 @@ export async function changeSecret(
 	const { person, name } = known;
 	const problem = which === 'pin' ? pinProblem(secret) : passwordProblem(secret, name);
 	if (problem) return { secret: problem };
-	await ask(async (db) => {
+	await withDatabase(async (db) => {
 		await setSecret(db, person.id, which, secret);
 		await endAll(db, person.id, event.locals.session!);
 	});
@@ -53,7 +53,7 @@ export async function turnSecondOn(
 	if ('code' in known) return { present: known };
 	const step = isSecret(secret) ? stepOf(secret, code, 0) : null;
 	if (step === null) return { code: message('access.code-refused') };
-	await ask(async (db) => {
+	await withDatabase(async (db) => {
 		await setSecondFactor(db, known.person.id, secret, step);
 		await endAll(db, known.person.id, event.locals.session!);
 	});
@@ -68,9 +68,9 @@ export async function turnSecondOff(
 ): Promise<Problems | null> {
 	const known = await proven(event, present);
 	if ('code' in known) return { present: known };
-	if (!(await ask((db) => useCode(db, known.person.id, code))))
+	if (!(await withDatabase((db) => useCode(db, known.person.id, code))))
 		return { code: message('access.code-refused') };
-	await ask((db) => setSecondFactor(db, known.person.id, null));
+	await withDatabase((db) => setSecondFactor(db, known.person.id, null));
 	await noteAct(event, { what: 'second-factor-off' });
 	return null;
 }

@@ -1,5 +1,5 @@
 import { message } from '@zinc-ledger/core';
-import { ask } from '../with-database';
+import { withDatabase } from '../with-database';
 import { refuse } from '../refuse';
 import { asksTooOften } from './limits';
 import { opened } from './shares';
@@ -17,7 +17,7 @@ export async function openedSheet(
 ): Promise<{ readonly text: string; readonly until: string }> {
 	if (isPaper && (await asksTooOften('link', keyOf(token))))
 		refuse(429, message('access.too-often'));
-	const found = await ask((db) => opened(db, token, true));
+	const found = await withDatabase((db) => opened(db, token, true));
 	if (!found) refuse(404, message('access.link-ended'));
 	return { text: found.content, until: found.until.toISOString() };
 }

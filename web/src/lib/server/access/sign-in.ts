@@ -1,7 +1,7 @@
 /** Signing in, taking a bench over, and what both count, note and refuse. */
 import type { RequestEvent } from '@sveltejs/kit';
 import { message, type Message, type Person } from '@zinc-ledger/core';
-import { ask } from '../with-database';
+import { withDatabase } from '../with-database';
 import { refuse } from '../refuse';
 import { note, type Act } from './audit';
 import { attempt, forgive } from './limits';
@@ -18,7 +18,7 @@ export function refuseWithoutNetwork(): void {
 
 /** Notes what somebody did, in the name of whoever is signed in unless another is given. */
 export const noteAct = (event: RequestEvent, act: Act) =>
-	ask((db) =>
+	withDatabase((db) =>
 		note(db, { person: event.locals.person?.id, address: event.getClientAddress(), ...act })
 	);
 
@@ -49,13 +49,13 @@ export async function signIn(
 	if (wait !== null) return tooMany(wait);
 	if ((await attempt('slow', name)) !== null)
 		await new Promise((answer) => setTimeout(answer, SLOWLY));
-	const { person, whom, hasSecond } = await ask((db) => checkPassword(db, name, password));
+	const { person, whom, hasSecond } = await withDatabase((db) => checkPassword(db, name, password));
 	if (!person) {
 		await noteAct(event, { what: 'sign-in-refused', about: whom ? { whom } : {} });
 		return message('access.refused');
 	}
 	if (hasSecond && code.trim() === '') return message('access.code-wanted');
-	if (hasSecond && !(await ask((db) => useCode(db, person.id, code)))) {
+	if (hasSecond && !(await withDatabase((db) => useCode(db, person.id, code)))) {
 		await noteAct(event, { what: 'sign-in-refused', about: { whom: person.id } });
 		return message('access.code-refused');
 	}
@@ -72,7 +72,7 @@ export async function welcome(
 	atBench: boolean,
 	what: 'signed-in' | 'joined'
 ): Promise<void> {
-	keepToken(event.cookies, await ask((db) => openSession(db, person, atBench)));
+	keepToken(event.cookies, await withDatabase((db) => openSession(db, person, atBench)));
 	await noteAct(event, { what, person: person.id });
 }
 
@@ -83,16 +83,16 @@ export async function takeOver(
 	pin: string
 ): Promise<Message | null> {
 	const { session } = event.locals;
-	const person = (await ask(listWithPin)).find(({ id }) => id === personId);
+	const person = (await withDatabase(listWithPin)).find(({ id }) => id === personId);
 	if (!session?.atBench || !person) return message('operator.pick');
 	const wait = await attempt('pin', person.id);
 	if (wait !== null) return tooMany(wait);
-	if (!(await ask((db) => checkPin(db, person.id, pin)))) {
+	if (!(await withDatabase((db) => checkPin(db, person.id, pin)))) {
 		await noteAct(event, { what: 'pin-refused', about: { whom: person.id } });
 		return message('access.pin-refused');
 	}
 	await forgive('pin', person.id);
-	const token = await ask((db) => changePerson(db, session, person));
+	const token = await withDatabase((db) => changePerson(db, session, person));
 	if (token === null) return null;
 	keepToken(event.cookies, token);
 	await noteAct(event, { what: 'person-changed', person: person.id });
@@ -103,6 +103,6 @@ export async function takeOver(
 export async function leaveBench(event: RequestEvent): Promise<void> {
 	const { session } = event.locals;
 	if (!session?.atBench) return;
-	const token = await ask((db) => changePerson(db, session, null));
+	const token = await withDatabase((db) => changePerson(db, session, null));
 	if (token !== null) keepToken(event.cookies, token);
 }

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { setUnits } from '$lib/server/people';
 import { message } from '@zinc-ledger/core';
@@ -25,7 +25,7 @@ export async function PUT({ request, locals, cookies }) {
 		if (units) cookies.set('zinc-units', `${units.length},${units.load}`, cookie);
 		else cookies.delete('zinc-units', { path: '/' });
 		const { person } = locals;
-		if (person) await ask((db) => setUnits(db, person.id, units));
+		if (person) await withDatabase((db) => setUnits(db, person.id, units));
 	}
 	if (units === undefined && !scheme) refuse(400, message('server.nothing-to-do'));
 	return json({ kept: true });

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { epochOf } from '$lib/server/strays';
 
 /** Which database this is: another after every restore. */
-export const GET = async () => json({ epoch: await ask(epochOf) });
+export const GET = async () => json({ epoch: await withDatabase(epochOf) });

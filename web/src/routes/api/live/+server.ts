@@ -1,6 +1,6 @@
 import type { Session } from '$lib/access/session';
 import { isSignedIn } from '$lib/server/access/sessions';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { isId } from '$lib/server/body';
 import { database } from '$lib/server/database';
 import { listenTo } from '$lib/server/devices/hub';
@@ -46,7 +46,7 @@ async function listenerOf(topic: string): Promise<Listen> {
 	if (!isId(id)) refuse(400, message('server.topic-unknown', { topic: topic.slice(0, 60) }));
 	if (kind === 'job') return (send) => listenToJob(id.toLowerCase(), send);
 	if (kind !== 'gauge') refuse(400, message('server.topic-unknown', { topic: topic.slice(0, 60) }));
-	const known = await ask((db) => findGauge(db, id));
+	const known = await withDatabase((db) => findGauge(db, id));
 	if (!known) refuse(404, message('server.unknown', { what: 'gauge' }));
 	if (!known.gauge.link) refuse(409, message('gauge.sends-nothing'));
 	return (send) => listenTo(known.gauge, send);

@@ -4,7 +4,7 @@ import { readSignedEntry, withUnit } from '@zinc-ledger/core';
 import { GaugeCheck } from '@zinc-ledger/core/gauge-schema';
 import { flatten } from '$lib/forms/flat';
 import { GAUGE_FIELDS } from '$lib/gauges/fields';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts, trimmed } from '$lib/server/body';
 import { findGauge, insertCheck, listGauges } from '$lib/server/gauges';
 import { keepGauge } from '$lib/server/keep-gauge';
@@ -14,14 +14,14 @@ import { tell } from '@zinc-ledger/words';
 import { refuse } from '$lib/server/refuse';
 
 async function known(id: string) {
-	const gauge = await ask((db) => findGauge(db, id));
+	const gauge = await withDatabase((db) => findGauge(db, id));
 	if (!gauge) refuse(404, message('server.unknown', { what: 'gauge' }));
 	return gauge;
 }
 
 export const load = async ({ params }) => {
 	const { gauge, checks, revision } = await known(params.id);
-	const others = (await ask(listGauges)).filter((other) => other.gauge.id !== gauge.id);
+	const others = (await withDatabase(listGauges)).filter((other) => other.gauge.id !== gauge.id);
 	return {
 		gauge,
 		checks,
@@ -66,7 +66,7 @@ export const actions = {
 			}));
 			return refused(message('server.fields', { fields }));
 		}
-		await ask((db) => insertCheck(db, checked.data));
+		await withDatabase((db) => insertCheck(db, checked.data));
 		return {};
 	}
 };

@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { headsOf, message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts, isId, trimmed } from '$lib/server/body';
 import { findEngineById, listEngines } from '$lib/server/customers';
 import { findHead, markHead, moveHead, visitsOfHead } from '$lib/server/heads';
@@ -11,7 +11,7 @@ import { serviceOfHead } from '$lib/server/service';
 import { lastSignedOfHead } from '$lib/server/visits';
 
 export const load = async ({ params }) =>
-	ask(async (db) => {
+	withDatabase(async (db) => {
 		const head = await findHead(db, params.id);
 		if (!head) refuse(404, message('server.unknown', { what: 'head' }));
 		const last = await lastSignedOfHead(db, head.id);
@@ -41,7 +41,7 @@ export const actions = {
 			return fail(400, {
 				mark: tell(message('field.max', { max: LONGEST, unit: 'characters' }))
 			});
-		await ask((db) => markHead(db, params.id, mark));
+		await withDatabase((db) => markHead(db, params.id, mark));
 		return { marked: true };
 	},
 	/** Says which engine the head is on now. */
@@ -49,10 +49,12 @@ export const actions = {
 		const { to = '' } = await formTexts(request);
 		const [engineId = '', place = ''] = to.split(':');
 		if (!locals.person) return fail(401, { move: tell(message('server.operator-required')) });
-		const engine = isId(engineId) ? await ask((db) => findEngineById(db, engineId)) : undefined;
+		const engine = isId(engineId)
+			? await withDatabase((db) => findEngineById(db, engineId))
+			: undefined;
 		if (!engine || !headsOf(engine.layout).some(({ id }) => id === place))
 			return fail(400, { move: tell(message('visit.place-unknown')) });
-		await ask((db) => moveHead(db, params.id, engine.id, place));
+		await withDatabase((db) => moveHead(db, params.id, engine.id, place));
 		return { moved: true };
 	}
 };

@@ -1,5 +1,5 @@
 import { unitsFor } from '$lib/server/units-for';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { importedBy } from '$lib/server/jobs/store';
 import { countedShims } from '$lib/server/parts';
@@ -9,7 +9,7 @@ import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, depends, locals }) => {
 	depends(`job:${params.id}`);
-	const { loaded, signed, shims, by } = await ask(async (db) => ({
+	const { loaded, signed, shims, by } = await withDatabase(async (db) => ({
 		loaded: await loadJob(db, params.id),
 		signed: await listSigned(db, params.id),
 		shims: await countedShims(db),

@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import { newJob, type Cam, type Job, type LengthUnit } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { fieldProblems, formTexts, isId } from '$lib/server/body';
 import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
 import type { Database } from '$lib/server/database/connection';
@@ -26,7 +26,7 @@ export const load = async ({ url }) => {
 	const given = (name: string) => searchParams.get(name)?.slice(0, 24) ?? '';
 	const id = searchParams.get('like');
 	const kit = searchParams.get('kit');
-	const { like, number, ...offered } = await ask(async (db) => ({
+	const { like, number, ...offered } = await withDatabase(async (db) => ({
 		like: isId(id) ? ((await loadJob(db, id))?.job ?? null) : null,
 		number: await nextJobNumber(db),
 		customers: await listCustomers(db),
@@ -66,7 +66,7 @@ export const load = async ({ url }) => {
 /** What the shop has of what the form names. */
 async function namedIn(form: TakeIn, unit: LengthUnit): Promise<Named> {
 	const [type, id = ''] = form.kit.split(':');
-	return ask(async (db) => {
+	return withDatabase(async (db) => {
 		const taken = type === 'kit' && isId(id) ? await kitWithParts(db, id) : null;
 		const spring = type === 'spring' && isId(id) ? await findPart(db, id) : null;
 		const template = isId(form.template) ? await findKept(db, 'template', form.template) : null;
@@ -92,13 +92,15 @@ export const actions = {
 		const { data } = read;
 		const begun = begin(data, await namedIn(data, locals.units.length), locals.units);
 		if (!begun.ok) return refused({ [begun.field]: tell(begun.problem) });
-		const customer = (await ask((db) => findCustomer(db, data.customer, data.contact))) ?? {
+		const customer = (await withDatabase((db) =>
+			findCustomer(db, data.customer, data.contact)
+		)) ?? {
 			id: uuid(),
 			name: data.customer,
 			...(data.contact && { contact: data.contact })
 		};
 		const layout = layoutOf(data) as Job['engine']['layout'];
-		const engine = await ask((db) => findEngine(db, customer.id, data.engine, layout));
+		const engine = await withDatabase((db) => findEngine(db, customer.id, data.engine, layout));
 		const job = newJob({
 			id: uuid(),
 			number: data.number,
@@ -108,7 +110,7 @@ export const actions = {
 			setup: begun.setup,
 			onlyHead: onlyHead(data)
 		});
-		const { problems } = await ask((db) => importJob(db, job));
+		const { problems } = await withDatabase((db) => importJob(db, job));
 		if (problems[0]) return refused({ number: tell(problems[0].text) });
 		redirect(303, `/jobs/${job.id}/round?of=installed-height`);
 	}

@@ -4,7 +4,7 @@ import { Kit } from '@zinc-ledger/core/kit-schema';
 import { tell } from '@zinc-ledger/words';
 import { textsOfKit } from '$lib/kits/csv';
 import { kitTexts } from '$lib/kits/paper';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts, isId, revisionIn } from '$lib/server/body';
 import { findKept, saveKept } from '$lib/server/kept';
 import { partsOfKits } from '$lib/server/kits';
@@ -13,14 +13,14 @@ import { photosOfKit } from '$lib/server/photos';
 import { refuse } from '$lib/server/refuse';
 
 async function known(id: string) {
-	const kept = await ask((db) => findKept(db, 'kit', id));
+	const kept = await withDatabase((db) => findKept(db, 'kit', id));
 	if (!kept) refuse(404, message('server.unknown', { what: 'kit' }));
 	return kept;
 }
 
 export const load = async ({ params }) => {
 	const { doc: kit, revision } = await known(params.id);
-	return ask(async (db) => ({
+	return withDatabase(async (db) => ({
 		kit,
 		parts: Object.fromEntries(await partsOfKits(db, [kit])),
 		library: (await listParts(db)).filter(({ retired }) => !retired),
@@ -60,14 +60,16 @@ export const actions = {
 				Object.fromEntries(problems) as Record<string, string>
 			);
 		}
-		const there = await ask((db) => partsOfKits(db, [read.data]));
+		const there = await withDatabase((db) => partsOfKits(db, [read.data]));
 		for (const kind of KINDS)
 			for (const place of KIT_PLACES) {
 				const id = read.data.kinds[kind][place];
 				if (id !== undefined && there.get(id)?.type !== TYPE_OF[place])
 					return refused(400, tell(message('server.unknown', { what: 'part' })));
 			}
-		const isKept = await ask((db) => saveKept(db, 'kit', read.data, revisionIn(values), person));
+		const isKept = await withDatabase((db) =>
+			saveKept(db, 'kit', read.data, revisionIn(values), person)
+		);
 		if (!isKept) return refused(409, tell(message('server.changed-meanwhile')));
 		redirect(303, `/kits/${params.id}`);
 	}

@@ -1,12 +1,12 @@
 import { writeKits } from '@zinc-ledger/core/kits';
 import { kitsToCsv } from '$lib/kits/csv';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { listKept } from '$lib/server/kept';
 import { partsOfKits } from '$lib/server/kits';
 
 /** The shop's kits as a file: JSON with their parts, or CSV of the kits alone. */
 export async function GET({ url }) {
-	const { kits, parts } = await ask(async (db) => {
+	const { kits, parts } = await withDatabase(async (db) => {
 		const kits = (await listKept(db, 'kit')).map(({ doc }) => doc);
 		return { kits, parts: [...(await partsOfKits(db, kits)).values()] };
 	});

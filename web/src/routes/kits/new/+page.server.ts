@@ -4,7 +4,7 @@ import { message, TYPE_OF, type LibraryPart } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { PAPER_FIELDS } from '$lib/kits/fields';
 import { EXHAUST, kitFromPaper } from '$lib/kits/paper';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts } from '$lib/server/body';
 import { inTransaction } from '$lib/server/database/transaction';
 import { saveKept } from '$lib/server/kept';
@@ -22,7 +22,7 @@ export const actions = {
 		const { person, units } = locals;
 		if (!person) return fail(401, { message: tell(message('server.operator-required')), values });
 		const there = new Map<string, LibraryPart>();
-		await ask(async (db) => {
+		await withDatabase(async (db) => {
 			for (const path of NAMES) {
 				const place = path.replace(EXHAUST, '').split('.')[0] as keyof typeof TYPE_OF;
 				const name = values[path]?.trim();
@@ -42,7 +42,7 @@ export const actions = {
 				problems: read.problems,
 				values
 			});
-		await ask((db) =>
+		await withDatabase((db) =>
 			inTransaction(db, async (trx) => {
 				await keepParts(trx, read.parts, person);
 				await saveKept(trx, 'kit', read.kit, null, person);

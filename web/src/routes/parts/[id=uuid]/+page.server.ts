@@ -1,13 +1,13 @@
 import { flatten } from '$lib/forms/flat';
 import { fieldsOf } from '$lib/parts/fields';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { keepPart } from '$lib/server/keep-part';
 import { findPart } from '$lib/server/parts';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 async function known(id: string) {
-	const part = await ask((db) => findPart(db, id));
+	const part = await withDatabase((db) => findPart(db, id));
 	if (!part) refuse(404, message('server.unknown', { what: 'part' }));
 	return part;
 }

@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid';
 import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 import { flatten } from '$lib/forms/flat';
 import { fieldsOf } from '$lib/parts/fields';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { isId } from '$lib/server/body';
 import { keepPart } from '$lib/server/keep-part';
 import { findPart } from '$lib/server/parts';
@@ -15,7 +15,7 @@ function typeIn(url: URL): PartType {
 async function copied(url: URL) {
 	const id = url.searchParams.get('copy') ?? '';
 	if (!isId(id)) return null;
-	const part = await ask((db) => findPart(db, id));
+	const part = await withDatabase((db) => findPart(db, id));
 	return part?.type === typeIn(url) ? part : null;
 }
 

@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { photoContent } from '$lib/server/photos';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
@@ -6,7 +6,7 @@ import { refuse } from '$lib/server/refuse';
 /** A photo as it is kept; `?small` for its thumbnail. It never changes. */
 export async function GET({ params, url }) {
 	const size = url.searchParams.has('small') ? 'thumbnail' : 'content';
-	const bytes = await ask((db) => photoContent(db, params.id, size));
+	const bytes = await withDatabase((db) => photoContent(db, params.id, size));
 	if (!bytes) refuse(404, message('server.unknown', { what: 'photo' }));
 	return new Response(new Uint8Array(bytes), {
 		headers: {

@@ -1,13 +1,13 @@
 /** A set of springs over its service. */
 import { message } from '@zinc-ledger/core';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { limitsOf } from '$lib/server/reporting/of-service';
 import { refuse } from '$lib/server/refuse';
 import { visitsOfSet } from '$lib/server/service';
 import { findSet } from '$lib/server/springs';
 
 export const load = ({ params }) =>
-	ask(async (db) => {
+	withDatabase(async (db) => {
 		const set = await findSet(db, params.id);
 		if (!set) refuse(404, message('server.unknown', { what: 'set' }));
 		const limits = set.card ? await limitsOf(db, [set.card.id]) : [];

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { csvFile } from '$lib/server/out/csv-file';
 import { dueHeads } from '$lib/server/service';
 
@@ -9,7 +9,7 @@ const ALL = { parts: MAX, rows: MAX };
 
 /** What every head's limited parts have run of their life, the most used first, as open CSV: hours, runs, km and a part of 1. */
 export async function GET() {
-	const rows = await ask((db) => dueHeads(db, 0, ALL));
+	const rows = await withDatabase((db) => dueHeads(db, 0, ALL));
 	const fields = [
 		'Engine',
 		'Customer',

@@ -1,4 +1,4 @@
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { listGauges } from '$lib/server/gauges';
 import { loadJob } from '$lib/server/jobs/load';
 import { listParts } from '$lib/server/parts';
@@ -8,9 +8,9 @@ import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, depends }) => {
 	depends(`set:${params.id}`);
-	const set = await ask((db) => findSet(db, params.id));
+	const set = await withDatabase((db) => findSet(db, params.id));
 	if (!set) refuse(404, message('server.unknown', { what: 'set' }));
-	return ask(async (db) => {
+	return withDatabase(async (db) => {
 		const found = set.jobId ? await loadJob(db, set.jobId) : undefined;
 		return {
 			set,

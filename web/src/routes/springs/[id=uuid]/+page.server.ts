@@ -5,7 +5,7 @@ import { problemsOf } from '@zinc-ledger/core/file';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 import { newSweep, type Columns } from '$lib/springs/csv';
 import { testedOf } from '$lib/springs/worked';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts, formWithFile, trimmed } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
@@ -34,7 +34,7 @@ export const actions = {
 			return fail(401, {
 				problems: [{ path: '', text: message('server.operator-required') }]
 			});
-		const set = await ask((db) => findSet(db, params.id));
+		const set = await withDatabase((db) => findSet(db, params.id));
 		if (!set) refuse(404, message('server.unknown', { what: 'set' }));
 		const text = file?.text ?? form.text ?? '';
 		const name = file?.name ?? form.name ?? 'the file';
@@ -69,7 +69,7 @@ export const actions = {
 			if (!checked.success) return refused(problemsOf(checked.error));
 			sweep = checked.data;
 		}
-		const kept = await ask((db) => keepSweep(db, params.id, sweep, person));
+		const kept = await withDatabase((db) => keepSweep(db, params.id, sweep, person));
 		if (!kept) return refused([{ path: 'tag', text: message('server.no-spring', { tag }) }]);
 		return { taken: `${name}: ${sweep.points.length} points for ${tag}` };
 	},
@@ -81,7 +81,7 @@ export const actions = {
 		if (!locals.person) return refused(401, { name: tell(message('server.operator-required')) });
 		const read = await readSetForm(typed, locals.units);
 		if (!read.ok) return refused(400, read.problems);
-		if (!(await ask((db) => editSet(db, params.id, read.set))))
+		if (!(await withDatabase((db) => editSet(db, params.id, read.set))))
 			refuse(404, message('server.unknown', { what: 'set' }));
 		return { edited: true };
 	},
@@ -93,24 +93,26 @@ export const actions = {
 			return fail(401, {
 				problems: [{ path: '', text: message('server.operator-required') }]
 			});
-		const set = await ask((db) => findSet(db, params.id));
+		const set = await withDatabase((db) => findSet(db, params.id));
 		if (!set?.jobId) refuse(409, message('set.not-for-job'));
-		const loaded = await ask((db) => loadJob(db, set.jobId!));
+		const loaded = await withDatabase((db) => loadJob(db, set.jobId!));
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 		// On a visit only what was tested since the head is here says what a spring is now.
 		const since = loaded.job.visitOf ? Date.parse(loaded.job.takenIn) : 0;
-		const springs = (await ask((db) => springsOf(db, params.id, 1))).map((spring) => ({
+		const springs = (await withDatabase((db) => springsOf(db, params.id, 1))).map((spring) => ({
 			...spring,
 			sweeps: spring.sweeps.filter(({ at }) => Date.parse(at) >= since)
 		}));
 		const tested = testedOf(springs, set.build);
 		const median = medianSpring(tested, mm(lengthOf(set.seat)));
 		if (!median) return fail(409, { problems: [{ path: 'set', text: message('set.not-tested') }] });
-		const cards = (await ask((db) => listParts(db, { type: 'spring' }))).map(
+		const cards = (await withDatabase((db) => listParts(db, { type: 'spring' }))).map(
 			(part) => (part as LibraryPart<'spring'>).part
 		);
 		const setup = applyToSetup(loaded.job.setup, set, tested, median, cards);
-		const saved = await ask((db) => saveSetup(db, set.jobId!, loaded.revision, setup, person));
+		const saved = await withDatabase((db) =>
+			saveSetup(db, set.jobId!, loaded.revision, setup, person)
+		);
 		if (saved === null)
 			return fail(409, {
 				problems: [{ path: 'job', text: message('server.changed-meanwhile') }]

@@ -1,6 +1,6 @@
 import type { LibraryPart } from '@zinc-ledger/core';
 import type { Found } from '$lib/springs/compare';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { isId } from '$lib/server/body';
 import { findPart, listParts } from '$lib/server/parts';
 import { findSet, listSets, springsOf } from '$lib/server/springs';
@@ -11,15 +11,17 @@ export const load = async ({ url }) => {
 		const [type, id, tag = null] = (url.searchParams.get(side) ?? '').split('.');
 		if (!isId(id)) return null;
 		if (type === 'card') {
-			const part = await ask((db) => findPart(db, id));
+			const part = await withDatabase((db) => findPart(db, id));
 			return part?.type === 'spring'
 				? { type: 'card', card: (part as LibraryPart<'spring'>).part }
 				: null;
 		}
-		const set = await ask((db) => findSet(db, id));
-		return set ? { type: 'set', set, springs: await ask((db) => springsOf(db, id, 1)), tag } : null;
+		const set = await withDatabase((db) => findSet(db, id));
+		return set
+			? { type: 'set', set, springs: await withDatabase((db) => springsOf(db, id, 1)), tag }
+			: null;
 	};
-	const { cards, sets } = await ask(async (db) => ({
+	const { cards, sets } = await withDatabase(async (db) => ({
 		cards: (await listParts(db, { type: 'spring' })).filter(({ retired }) => !retired),
 		sets: (await listSets(db)).sets
 	}));

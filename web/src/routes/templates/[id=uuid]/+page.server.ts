@@ -1,14 +1,14 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts, revisionIn } from '$lib/server/body';
 import { findKept, saveKept } from '$lib/server/kept';
 import { refuse } from '$lib/server/refuse';
 import { templateFrom, textsOfTemplate } from '$lib/templates/form';
 
 async function known(id: string) {
-	const kept = await ask((db) => findKept(db, 'template', id));
+	const kept = await withDatabase((db) => findKept(db, 'template', id));
 	if (!kept) refuse(404, message('server.unknown', { what: 'template' }));
 	return kept;
 }
@@ -30,7 +30,7 @@ export const actions = {
 		if (!person) return refused(401, tell(message('server.operator-required')));
 		const read = templateFrom(values, (await known(params.id)).doc, units);
 		if (!read.ok) return refused(400, tell(message('server.not-saved')), read.problems);
-		const isKept = await ask((db) =>
+		const isKept = await withDatabase((db) =>
 			saveKept(db, 'template', read.template, revisionIn(values), person)
 		);
 		if (!isKept) return refused(409, tell(message('server.changed-meanwhile')));

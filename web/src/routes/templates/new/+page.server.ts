@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import { message, templateOf, type Template, type Units } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts, isId } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { saveKept } from '$lib/server/kept';
@@ -13,9 +13,9 @@ import { templateFrom, textsOfTemplate } from '$lib/templates/form';
 /** What a template begins as: the engine of a job, or an empty one. */
 async function begun(from: string | null, units: Units): Promise<Template> {
 	const id = uuid();
-	const loaded = isId(from) ? await ask((db) => loadJob(db, from)) : null;
+	const loaded = isId(from) ? await withDatabase((db) => loadJob(db, from)) : null;
 	if (loaded) return templateOf(loaded.job, { id, name: loaded.job.engine.name });
-	const usual = await ask((db) => shopSetup(db, units.length));
+	const usual = await withDatabase((db) => shopSetup(db, units.length));
 	return {
 		id,
 		name: '',
@@ -42,7 +42,7 @@ export const actions = {
 				problems: read.problems,
 				values
 			});
-		await ask((db) => saveKept(db, 'template', read.template, null, person));
+		await withDatabase((db) => saveKept(db, 'template', read.template, null, person));
 		redirect(303, '/templates');
 	}
 };

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { countedShims } from '$lib/server/parts';
 import { listSigned } from '$lib/server/signed';
@@ -8,7 +8,7 @@ import { refuse } from '$lib/server/refuse';
 
 /** A job whole, with the revision of its set-up and what was signed of it. */
 export async function GET({ params }) {
-	const [loaded, signed, shims] = await ask((db) =>
+	const [loaded, signed, shims] = await withDatabase((db) =>
 		Promise.all([loadJob(db, params.id), listSigned(db, params.id), countedShims(db)])
 	);
 	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));

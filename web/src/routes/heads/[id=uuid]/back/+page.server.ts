@@ -1,7 +1,7 @@
 import { fail, isHttpError, redirect } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { formTexts } from '$lib/server/body';
 import { findHead } from '$lib/server/heads';
 
@@ -11,7 +11,7 @@ import { beginVisit, otherHeads, lastSignedOfHead } from '$lib/server/visits';
 import { readSince } from '$lib/visit/since';
 
 export const load = async ({ params }) =>
-	ask(async (db) => {
+	withDatabase(async (db) => {
 		const head = await findHead(db, params.id);
 		if (!head) refuse(404, message('server.unknown', { what: 'head' }));
 		const last = await lastSignedOfHead(db, head.id);
@@ -43,7 +43,7 @@ export const actions = {
 		);
 		const taken = { head: params.id, also, number: number.trim() };
 		try {
-			const job = await ask((db) => beginVisit(db, taken, read.since, person));
+			const job = await withDatabase((db) => beginVisit(db, taken, read.since, person));
 			redirect(303, `/jobs/${job}/then`);
 		} catch (failure) {
 			if (isHttpError(failure) && failure.status === 409)

@@ -1,11 +1,11 @@
 /** What was signed of the head before, what the shop weighs by, and the photos of what was seen. */
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { likelihoods } from '$lib/server/likelihoods';
 import { listPhotos } from '$lib/server/photos';
 import { jobSignedBefore } from '$lib/server/signed';
 
 export const load = ({ params }) =>
-	ask(async (db) => ({
+	withDatabase(async (db) => ({
 		then: await jobSignedBefore(db, params.id),
 		likelihoods: await likelihoods(db),
 		photos: (await listPhotos(db, params.id)).filter(({ station }) => station === null)

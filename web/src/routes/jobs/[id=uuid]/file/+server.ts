@@ -1,12 +1,12 @@
 import { writeJob } from '@zinc-ledger/core/file';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 /** The job as its open file. */
 export async function GET({ params }) {
-	const loaded = await ask((db) => loadJob(db, params.id));
+	const loaded = await withDatabase((db) => loadJob(db, params.id));
 	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	const name = `job-${loaded.job.number.replace(/[^\w-]+/g, '_')}.json`;
 	return new Response(writeJob(loaded.job), {

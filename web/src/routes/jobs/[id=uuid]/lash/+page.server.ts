@@ -1,9 +1,9 @@
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { countedFollowerShims } from '$lib/server/parts';
 import { takenBy } from '$lib/server/stock';
 
 export const load = async ({ params }) => {
-	const { followerShims, taken } = await ask(async (db) => ({
+	const { followerShims, taken } = await withDatabase(async (db) => ({
 		followerShims: await countedFollowerShims(db),
 		taken: await takenBy(db, params.id)
 	}));

@@ -1,11 +1,11 @@
 import { unitsFor } from '$lib/server/units-for';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 export const load = async ({ params, url, locals }) => {
-	const loaded = await ask((db) => loadJob(db, params.id));
+	const loaded = await withDatabase((db) => loadJob(db, params.id));
 	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	const { job } = loaded;
 	return {

@@ -1,10 +1,10 @@
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { kitsOffered } from '$lib/server/kits';
 import { listParts } from '$lib/server/parts';
 import { takenBy } from '$lib/server/stock';
 
 export const load = async ({ params }) => {
-	const { library, taken, kits } = await ask(async (db) => ({
+	const { library, taken, kits } = await withDatabase(async (db) => ({
 		library: await listParts(db),
 		taken: await takenBy(db, params.id),
 		kits: (await kitsOffered(db)).kits

@@ -1,12 +1,12 @@
 /** What a plan may take from: lock sets, and on a visit new springs and what the used ones were. */
 import type { LibraryPart } from '@zinc-ledger/core';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { listParts } from '$lib/server/parts';
 import { springLife } from '$lib/server/service';
 import { jobSignedBefore } from '$lib/server/signed';
 
 export const load = ({ params }) =>
-	ask(async (db) => {
+	withDatabase(async (db) => {
 		const then = await jobSignedBefore(db, params.id);
 		return {
 			locks: (await listParts(db, { type: 'locks' })) as LibraryPart<'locks'>[],

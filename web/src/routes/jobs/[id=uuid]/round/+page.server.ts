@@ -1,5 +1,5 @@
 import { QUANTITIES, SETTING_ORDERS, type Quantity, type SettingOrder } from '@zinc-ledger/core';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { listGaugesWithRepeats } from '$lib/server/gauges';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
@@ -15,6 +15,6 @@ export const load = async ({ url }) => {
 		only: url.searchParams.get('only')?.split(',').filter(Boolean) ?? [],
 		back: url.searchParams.get('back') === 'assembly' ? 'assembly' : null,
 		settingOrder: (order ?? null) as SettingOrder | null,
-		gauges: await ask(listGaugesWithRepeats)
+		gauges: await withDatabase(listGaugesWithRepeats)
 	};
 };

@@ -2,7 +2,7 @@ import { unitsFor, unitsNamed } from '$lib/server/units-for';
 import { fail } from '@sveltejs/kit';
 import type { Cam } from '@zinc-ledger/core';
 import { Setup } from '@zinc-ledger/core/schema';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { fieldProblems, formTexts, isId, revisionIn } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
@@ -21,7 +21,7 @@ type LibraryCam = Cam & { id: string };
 export const load = async ({ locals, parent }) => {
 	const { job } = await parent();
 	const { length } = unitsFor(locals, job);
-	return ask(async (db) => ({
+	return withDatabase(async (db) => ({
 		cams: (await listParts(db, { type: 'cam' }))
 			.filter(({ retired }) => !retired)
 			.map(({ part }) => part as LibraryCam),
@@ -38,7 +38,7 @@ export const actions = {
 			fail(status, { message: tell(says), problems, values });
 
 		if (!person) return refused(401, message('server.operator-required'));
-		const loaded = await ask((db) => loadJob(db, params.id));
+		const loaded = await withDatabase((db) => loadJob(db, params.id));
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 
 		const { setup } = loaded.job;
@@ -56,7 +56,7 @@ export const actions = {
 			return refused(400, message('server.not-saved'), {
 				atHand: tell(message('job.no-station', { station: stranger }))
 			});
-		const revision = await ask((db) =>
+		const revision = await withDatabase((db) =>
 			saveSetup(db, params.id, revisionIn(values), checked.data, person)
 		);
 		if (revision === null) {
@@ -70,6 +70,6 @@ export const actions = {
 async function camNamed(id: string, own: Cam | undefined): Promise<Cam | undefined> {
 	if (id === '') return undefined;
 	if (id === OWN_CAM) return own;
-	const found = isId(id) ? await ask((db) => findPart(db, id)) : null;
+	const found = isId(id) ? await withDatabase((db) => findPart(db, id)) : null;
 	return found?.type === 'cam' ? found.part : undefined;
 }

@@ -1,10 +1,10 @@
 /** The last signed sheet of the job's heads before this visit, and what their springs have run of their life. */
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { springLife } from '$lib/server/service';
 import { jobSignedBefore } from '$lib/server/signed';
 
 export const load = ({ params }) =>
-	ask(async (db) => ({
+	withDatabase(async (db) => ({
 		then: await jobSignedBefore(db, params.id),
 		life: await springLife(db, params.id)
 	}));

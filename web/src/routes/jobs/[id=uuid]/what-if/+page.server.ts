@@ -1,11 +1,11 @@
 /** Springs and retainers to try, and on a visit what its springs were. */
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { listParts } from '$lib/server/parts';
 import { springLife } from '$lib/server/service';
 import { jobSignedBefore } from '$lib/server/signed';
 
 export const load = ({ params }) =>
-	ask(async (db) => ({
+	withDatabase(async (db) => ({
 		springs: await listParts(db, { type: 'spring' }),
 		retainers: await listParts(db, { type: 'retainer' }),
 		then: await jobSignedBefore(db, params.id),

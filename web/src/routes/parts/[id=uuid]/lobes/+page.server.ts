@@ -4,13 +4,13 @@ import { message, KINDS, type Kind, type LibraryPart } from '@zinc-ledger/core';
 import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { tell } from '@zinc-ledger/words';
 import { z } from 'zod';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { CHANGED_MEANWHILE, formTexts, revisionIn } from '$lib/server/body';
 import { findPart, savePart } from '$lib/server/parts';
 import { refuse } from '$lib/server/refuse';
 
 async function camOf(id: string) {
-	const part = await ask((db) => findPart(db, id));
+	const part = await withDatabase((db) => findPart(db, id));
 	if (part?.type !== 'cam') refuse(404, message('server.unknown', { what: 'part' }));
 	return part as LibraryPart<'cam'> & { revision: number };
 }
@@ -53,7 +53,7 @@ async function keep(
 	if (!checked.success) return fail(400, { message: tell(message('server.not-saved')) });
 	const kept = checked.data as LibraryPart;
 	const { person } = locals;
-	if (!(await ask((db) => savePart(db, kept, revisionIn(values), person))))
+	if (!(await withDatabase((db) => savePart(db, kept, revisionIn(values), person))))
 		return fail(409, { message: CHANGED_MEANWHILE });
 	return { message: null };
 }

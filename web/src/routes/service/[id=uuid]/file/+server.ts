@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { message } from '@zinc-ledger/core';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { csvFile } from '$lib/server/out/csv-file';
 import { refuse } from '$lib/server/refuse';
 import { visitsOfSet } from '$lib/server/service';
@@ -8,9 +8,9 @@ import { findSet } from '$lib/server/springs';
 
 /** A set's mean load at its nominal height by visit, as open CSV in SI units. */
 export async function GET({ params }) {
-	const set = await ask((db) => findSet(db, params.id));
+	const set = await withDatabase((db) => findSet(db, params.id));
 	if (!set) refuse(404, message('server.unknown', { what: 'set' }));
-	const rows = await ask((db) => visitsOfSet(db, params.id));
+	const rows = await withDatabase((db) => visitsOfSet(db, params.id));
 	const fields = [
 		'Set',
 		'Visit',

@@ -1,6 +1,6 @@
 import { writeSweep } from '@zinc-ledger/core/sweep-schema';
 import { sweepToCsv } from '$lib/springs/csv';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { springsOf } from '$lib/server/springs';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
@@ -8,7 +8,7 @@ import { refuse } from '$lib/server/refuse';
 /** A spring's newest sweep as a file: the open JSON, or CSV. */
 export async function GET({ params, url }) {
 	const tag = url.searchParams.get('tag');
-	const springs = await ask((db) => springsOf(db, params.id, 1));
+	const springs = await withDatabase((db) => springsOf(db, params.id, 1));
 	const sweep = springs.find((spring) => spring.tag === tag)?.sweeps[0];
 	if (!sweep) refuse(404, message('server.unknown', { what: 'sweep' }));
 	const asCsv = url.searchParams.get('as') === 'csv';

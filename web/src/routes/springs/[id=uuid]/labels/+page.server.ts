@@ -1,15 +1,15 @@
 import QRCode from 'qrcode';
 import { codeText } from '$lib/server/access/network';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { findSet, springsOf } from '$lib/server/springs';
 import { message } from '@zinc-ledger/core';
 import { refuse } from '$lib/server/refuse';
 
 /** A label for every spring, with a code of its record. */
 export const load = async ({ params }) => {
-	const set = await ask((db) => findSet(db, params.id));
+	const set = await withDatabase((db) => findSet(db, params.id));
 	if (!set) refuse(404, message('server.unknown', { what: 'set' }));
-	const springs = await ask((db) => springsOf(db, params.id, 0));
+	const springs = await withDatabase((db) => springsOf(db, params.id, 0));
 	const labels = await Promise.all(
 		springs.map(async ({ tag }) => ({
 			tag,

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { answerQuestion } from '$lib/server/jobs/change';
 import { issue, message } from '@zinc-ledger/core';
@@ -19,6 +19,8 @@ export async function POST({ request, params, locals }) {
 	const { subject, answer } = await checkedBody(request, Body);
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
-	const decision = await ask((db) => answerQuestion(db, params.id, subject, answer, person));
+	const decision = await withDatabase((db) =>
+		answerQuestion(db, params.id, subject, answer, person)
+	);
 	return json({ decision });
 }

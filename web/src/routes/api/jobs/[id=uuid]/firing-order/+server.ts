@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { saveFiringOrder } from '$lib/server/jobs/change';
 import { message } from '@zinc-ledger/core';
@@ -16,6 +16,6 @@ export async function PUT({ request, params, locals }) {
 	const { firingOrder, firingAngles } = await checkedBody(request, Body);
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
-	await ask((db) => saveFiringOrder(db, params.id, firingOrder, person, firingAngles));
+	await withDatabase((db) => saveFiringOrder(db, params.id, firingOrder, person, firingAngles));
 	return json({ kept: true });
 }

@@ -1,5 +1,5 @@
 import { EVIDENCE_CODES, message, type EvidenceCode } from '@zinc-ledger/core';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { photoSent } from '$lib/server/photo-sent';
 import { keepPhoto } from '$lib/server/photos';
@@ -16,11 +16,11 @@ export async function POST({ params, url, locals }) {
 	const evidence = url.searchParams.get('evidence');
 	if (evidence !== null && !isEvidence(evidence))
 		refuse(400, message('server.unknown', { what: 'mark' }));
-	const loaded = await ask((db) => loadJob(db, params.id));
+	const loaded = await withDatabase((db) => loadJob(db, params.id));
 	if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 	if (station !== null && !loaded.job.stations.some(({ label }) => label === station))
 		refuse(404, message('job.no-station', { station }));
 	return photoSent(locals.sent, (made) =>
-		ask((db) => keepPhoto(db, { job: params.id, station, evidence }, made, person))
+		withDatabase((db) => keepPhoto(db, { job: params.id, station, evidence }, made, person))
 	);
 }

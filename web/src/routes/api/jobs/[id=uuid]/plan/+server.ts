@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { Plan } from '@zinc-ledger/core/schema';
 import { Id, Line } from '@zinc-ledger/core/units-schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { acceptPlan, withdrawPlan } from '$lib/server/jobs/change';
 import { findPerson } from '$lib/server/people';
@@ -17,7 +17,7 @@ export async function DELETE({ request, params, locals }) {
 	const { plan, reason } = await checkedBody(request, Withdrawal);
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
-	await ask((db) => withdrawPlan(db, params.id, plan, reason, person));
+	await withDatabase((db) => withdrawPlan(db, params.id, plan, reason, person));
 	return json({ kept: true });
 }
 
@@ -25,7 +25,7 @@ export async function DELETE({ request, params, locals }) {
 export async function POST({ request, params, locals }) {
 	const plan = { ...(await checkedBody(request, Plan)), at: new Date().toISOString() };
 	refuseOtherName(locals, [plan.person]);
-	return ask(async (db) => {
+	return withDatabase(async (db) => {
 		if (!(await findPerson(db, plan.person))) refuse(400, message('server.operator-required'));
 		await acceptPlan(db, params.id, plan);
 		return json({ kept: true, at: plan.at });

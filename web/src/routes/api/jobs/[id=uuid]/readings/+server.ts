@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { issue } from '@zinc-ledger/core';
 import { Reading } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { clockOf, storeOffered, storeReadings } from '$lib/server/readings';
 import { isOfferedAgain } from '$lib/server/strays';
@@ -19,7 +19,7 @@ export async function POST({ request, params, locals }) {
 	refuseOtherName(locals, [reading.person]);
 	const clock = clockOf(request);
 	const store = isOfferedAgain(request) ? storeOffered : storeReadings;
-	return json({ readings: await ask((db) => store(db, params.id, [reading], clock)) });
+	return json({ readings: await withDatabase((db) => store(db, params.id, [reading], clock)) });
 }
 
 const Many = z
@@ -36,5 +36,5 @@ export async function PUT({ request, params, locals }) {
 	);
 	const clock = clockOf(request);
 	const store = isOfferedAgain(request) ? storeOffered : storeReadings;
-	return json({ readings: await ask((db) => store(db, params.id, readings, clock)) });
+	return json({ readings: await withDatabase((db) => store(db, params.id, readings, clock)) });
 }

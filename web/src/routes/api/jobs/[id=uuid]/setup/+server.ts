@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Setup, StationEntry } from '@zinc-ledger/core/schema';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { message } from '@zinc-ledger/core';
@@ -24,7 +24,9 @@ export async function PUT({ request, params, locals }) {
 	const { revision, setup, builds } = await checkedBody(request, Change);
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
-	const saved = await ask((db) => saveSetup(db, params.id, revision, setup, person, builds));
+	const saved = await withDatabase((db) =>
+		saveSetup(db, params.id, revision, setup, person, builds)
+	);
 	if (saved === null) {
 		refuse(409, message('server.changed-meanwhile'));
 	}

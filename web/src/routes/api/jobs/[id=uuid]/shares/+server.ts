@@ -6,7 +6,7 @@ import { SHARE_DAYS } from '$lib/access/share';
 import { shopAddress } from '$lib/server/access/network';
 import { endShare, listShares, share } from '$lib/server/access/shares';
 import { noteAct } from '$lib/server/access/sign-in';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { refuse } from '$lib/server/refuse';
 
@@ -18,7 +18,7 @@ const Ending = z.strictObject({ id: z.uuid() });
 
 /** The links to this job's signed sheets. */
 export const GET = async ({ params }) =>
-	json({ shares: await ask((db) => listShares(db, params.id)) });
+	json({ shares: await withDatabase((db) => listShares(db, params.id)) });
 
 /** Makes a link that a customer opens a signed sheet by; it is told only now. */
 export async function POST(event: RequestEvent<{ id: string }>) {
@@ -27,7 +27,9 @@ export async function POST(event: RequestEvent<{ id: string }>) {
 	const address = shopAddress();
 	// On one machine alone a link would open nothing anywhere else.
 	if (address === null) refuse(409, message('access.no-address'));
-	const made = await ask((db) => share(db, { job: params.id, sheet, days, by: locals.person }));
+	const made = await withDatabase((db) =>
+		share(db, { job: params.id, sheet, days, by: locals.person })
+	);
 	if (!made) refuse(404, message('server.unknown', { what: 'signed-sheet' }));
 	const until = made.until.toISOString();
 	await noteAct(event, { what: 'shared', about: { path: `/jobs/${params.id}`, until } });
@@ -39,7 +41,7 @@ export async function POST(event: RequestEvent<{ id: string }>) {
 export async function DELETE(event: RequestEvent<{ id: string }>) {
 	const { id } = await checkedBody(event.request, Ending);
 	const { params } = event;
-	if (!(await ask((db) => endShare(db, params.id, id))))
+	if (!(await withDatabase((db) => endShare(db, params.id, id))))
 		refuse(404, message('server.unknown', { what: 'share' }));
 	await noteAct(event, { what: 'share-ended', about: { path: `/jobs/${params.id}` } });
 	return json({ kept: true });

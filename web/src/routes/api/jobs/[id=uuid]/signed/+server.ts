@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { findPerson } from '$lib/server/people';
 import { publishKeys } from '$lib/server/shop-key';
@@ -22,7 +22,7 @@ const Signing = z.strictObject({
 export async function POST({ request, params, locals }) {
 	const { person: id, units, scope } = await checkedBody(request, Signing);
 	refuseOtherName(locals, [id]);
-	return ask(async (db) => {
+	return withDatabase(async (db) => {
 		const known = await findPerson(db, id);
 		if (!known) refuse(400, message('server.operator-required'));
 		const signed = await signJob(db, params.id, known.person, units, scope);

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { message } from '@zinc-ledger/core';
 import { AssemblyStep } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { refuseSkipped } from '$lib/server/jobs/steps';
@@ -22,7 +22,7 @@ export async function POST({ request, params, locals }) {
 	);
 	const at = new Date().toISOString();
 	const entries = steps.map((step) => ({ ...step, at }));
-	return ask(async (db) => {
+	return withDatabase(async (db) => {
 		const loaded = await loadJob(db, params.id);
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 		for (const entry of entries) {

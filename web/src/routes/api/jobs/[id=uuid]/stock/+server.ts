@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Id } from '@zinc-ledger/core/units-schema';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { takeForJob } from '$lib/server/jobs/shelf';
 import { issue, message } from '@zinc-ledger/core';
@@ -22,5 +22,5 @@ export async function POST({ request, params, locals }) {
 	const { part, take } = await checkedBody(request, Body);
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
-	return json(await ask((db) => takeForJob(db, params.id, part, take, person)));
+	return json(await withDatabase((db) => takeForJob(db, params.id, part, take, person)));
 }

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { VoidEntry } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { insertVoids } from '$lib/server/jobs/store';
@@ -13,7 +13,7 @@ import { refuse } from '$lib/server/refuse';
 export async function POST({ request, params, locals }) {
 	const entry = await checkedBody(request, VoidEntry);
 	refuseOtherName(locals, [entry.person]);
-	return ask(async (db) => {
+	return withDatabase(async (db) => {
 		const loaded = await loadJob(db, params.id);
 		if (!loaded) refuse(404, message('server.unknown', { what: 'job' }));
 		if (!loaded.job.readings.some((reading) => reading.id === entry.reading)) {

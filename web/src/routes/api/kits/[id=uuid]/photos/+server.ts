@@ -1,5 +1,5 @@
 import { message } from '@zinc-ledger/core';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { findKept } from '$lib/server/kept';
 import { keepPhoto } from '$lib/server/photos';
 import { photoSent } from '$lib/server/photo-sent';
@@ -9,9 +9,9 @@ import { refuse } from '$lib/server/refuse';
 export async function POST({ params, locals }) {
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
-	if (!(await ask((db) => findKept(db, 'kit', params.id))))
+	if (!(await withDatabase((db) => findKept(db, 'kit', params.id))))
 		refuse(404, message('server.unknown', { what: 'kit' }));
 	return photoSent(locals.sent, (made) =>
-		ask((db) => keepPhoto(db, { kit: params.id }, made, person))
+		withDatabase((db) => keepPhoto(db, { kit: params.id }, made, person))
 	);
 }

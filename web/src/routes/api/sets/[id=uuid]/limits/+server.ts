@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { setLimits } from '$lib/server/springs';
 import { issue, message } from '@zinc-ledger/core';
@@ -19,7 +19,7 @@ const Limits = z
 export async function PUT({ request, params, locals }) {
 	const limits = await checkedBody(request, Limits);
 	if (!locals.person) refuse(401, message('server.operator-required'));
-	const kept = await ask((db) => setLimits(db, params.id, limits));
+	const kept = await withDatabase((db) => setLimits(db, params.id, limits));
 	if (!kept) refuse(404, message('server.unknown', { what: 'set' }));
 	return json({ kept: true });
 }

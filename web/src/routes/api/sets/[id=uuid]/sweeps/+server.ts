@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody, isId } from '$lib/server/body';
 import { findPerson } from '$lib/server/people';
 import { keepSweep } from '$lib/server/springs';
@@ -18,18 +18,18 @@ export async function POST({ request, params, locals, url }) {
 	const by = url.searchParams.get('by') ?? locals.person?.id;
 	if (!isId(by)) refuse(401, message('server.operator-required'));
 	refuseOtherName(locals, [by]);
-	const person = (await ask((db) => findPerson(db, by)))?.person;
+	const person = (await withDatabase((db) => findPerson(db, by)))?.person;
 	const stray = { of: 'sweep', owner: params.id, entry: sweep, person: by } as const;
 	const again = isOfferedAgain(request);
 	if (!person && again) {
-		await ask((db) => keepStrays(db, [stray]));
+		await withDatabase((db) => keepStrays(db, [stray]));
 		return json({ kept: true });
 	}
 	if (!person) refuse(401, message('server.operator-required'));
 	// What is printed as who tested it is who sent it.
 	const own = { ...sweep, person: person.name };
-	const kept = await ask((db) => keepSweep(db, params.id, own, person));
-	if (!kept && again) await ask((db) => keepStrays(db, [stray]));
+	const kept = await withDatabase((db) => keepSweep(db, params.id, own, person));
+	if (!kept && again) await withDatabase((db) => keepStrays(db, [stray]));
 	else if (!kept) refuse(404, message('server.no-spring', { tag: sweep.tag }));
 	return json({ kept: true });
 }

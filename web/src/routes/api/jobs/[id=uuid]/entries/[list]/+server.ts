@@ -14,7 +14,7 @@ import {
 } from '@zinc-ledger/core/schema';
 import { openTrial, type Job } from '@zinc-ledger/core';
 import { refuseOtherName } from '$lib/server/access/gate';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import type { Database } from '$lib/server/database/connection';
 import { inTransaction } from '$lib/server/database/transaction';
@@ -93,5 +93,5 @@ export async function POST({ request, params, locals }) {
 		await insertEntries(db, params.id, list, [entry]);
 		return json({ kept: true, at: entry.at });
 	};
-	return ask((db) => inTransaction(db, add));
+	return withDatabase((db) => inTransaction(db, add));
 }

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { StationEntry, StationParts } from '@zinc-ledger/core/schema';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { setStation } from '$lib/server/jobs/change';
 import { message } from '@zinc-ledger/core';
@@ -17,7 +17,7 @@ export async function PATCH({ request, params, locals }) {
 	const change = await checkedBody(request, Change);
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
-	const decision = await ask((db) =>
+	const decision = await withDatabase((db) =>
 		'shims' in change
 			? setStation(db, params.id, params.label, 'shims', change.shims, person)
 			: setStation(db, params.id, params.label, 'parts', change.parts ?? undefined, person)

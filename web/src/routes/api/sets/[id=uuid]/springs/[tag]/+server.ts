@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Line, PositiveSize } from '@zinc-ledger/core/units-schema';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/body';
 import { setMeasured } from '$lib/server/springs';
 import { message } from '@zinc-ledger/core';
@@ -21,7 +21,7 @@ export async function PUT({ request, params, locals }) {
 	const { person } = locals;
 	if (!person) refuse(401, message('server.operator-required'));
 	const placed = bind && { height: bind, person: person.initials, at: new Date().toISOString() };
-	await ask((db) =>
+	await withDatabase((db) =>
 		setMeasured(db, params.id, params.tag, { ...measured, ...(placed && { bind: placed }) })
 	);
 	return json({ kept: true });

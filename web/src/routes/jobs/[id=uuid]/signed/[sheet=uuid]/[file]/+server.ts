@@ -1,7 +1,7 @@
 import { readSigned } from '@zinc-ledger/core/signed';
 import { codeText } from '$lib/server/access/network';
 import { opened } from '$lib/server/access/shares';
-import { ask } from '$lib/server/with-database';
+import { withDatabase } from '$lib/server/with-database';
 import { sheetCsv } from '$lib/server/out/csv';
 import { signedOut, type SignedOut } from '$lib/server/out/signed-out';
 import { signedText } from '$lib/server/signed';
@@ -11,7 +11,7 @@ import { refuse } from '$lib/server/refuse';
 
 /** A signed sheet as it goes out: the frozen text itself, paper, figures, or a label. */
 export async function GET({ params, url }) {
-	const text = await ask((db) => signedText(db, params.id, params.sheet));
+	const text = await withDatabase((db) => signedText(db, params.id, params.sheet));
 	const signed = signedOut(readSigned(text));
 	const size = url.searchParams.get('size') === 'Letter' ? 'Letter' : 'A4';
 	const name = `job-${signed.job.number.replace(/[^\w-]+/g, '_')}-sheet-${signed.signed.revision}`;
@@ -51,7 +51,7 @@ async function labelCode(
 ): Promise<string> {
 	const token = searchParams.get('share');
 	if (token === null) return codeText(`/jobs/${id}`, job.number);
-	const found = await ask((db) => opened(db, token, false));
+	const found = await withDatabase((db) => opened(db, token, false));
 	if (found?.sheet !== sheet) refuse(404, message('server.unknown', { what: 'share' }));
 	return codeText(`/shared/${token}`, job.number);
 }
