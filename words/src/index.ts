@@ -19,6 +19,7 @@ import { showPhrase, type Phrase } from './phrase.ts';
 
 export type { Labels, Token } from './labels.ts';
 export * from './phrase.ts';
+export type { AuditedAct, PasswordStrength, ShopRole } from './server-messages.ts';
 
 const language = en;
 

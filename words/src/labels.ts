@@ -1,7 +1,6 @@
 /** The values that are shown and kept, each set of them under what they are of. */
 import type {
 	Adjuster,
-	AuditedAct,
 	BindFound,
 	MANUAL_TESTER,
 	BuildLimit,
@@ -36,8 +35,6 @@ import type {
 	Served,
 	ScopeName,
 	ScopeNeed,
-	PasswordStrength,
-	ShopRole,
 	SettingOrder,
 	Setup,
 	Source,
@@ -62,6 +59,7 @@ import type {
 	Work,
 	Trace
 } from '@zinc-ledger/core';
+import type { AuditedAct, PasswordStrength, ShopRole } from './server-messages.ts';
 
 type Layout = Job['engine']['layout'];
 type Part<K extends keyof Setup['kinds']['intake']> = NonNullable<Setup['kinds']['intake'][K]>;

@@ -1,3 +1,2 @@
 export * from './issue.ts';
 export * from './message.ts';
-export * from './server.ts';

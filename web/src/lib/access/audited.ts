@@ -1,4 +1,4 @@
-import type { AuditedAct } from '@zinc-ledger/core';
+import type { AuditedAct } from '@zinc-ledger/words';
 import type { Role } from './roles';
 
 /** What an act was about: whom, which, where. Which acts are noted says the core. */

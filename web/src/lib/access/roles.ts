@@ -1,4 +1,4 @@
-import type { ShopRole } from '@zinc-ledger/core';
+import type { ShopRole } from '@zinc-ledger/words';
 
 /** What people may do in a shop that is on the network: each role more than the one before. */
 export const ROLES: readonly Role[] = ['reader', 'helper', 'machinist', 'owner'];

@@ -1,4 +1,4 @@
-import type { PasswordStrength } from '@zinc-ledger/core';
+import type { PasswordStrength } from '@zinc-ledger/words';
 
 /** By the estimator's score, 0 to 4. */
 const STRENGTHS: readonly PasswordStrength[] = ['at-once', 'easy', 'possible', 'hard', 'very-hard'];

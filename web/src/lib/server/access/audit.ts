@@ -1,7 +1,7 @@
 /** The shop's trail: who signed in, changed a role, took something out, shared or restored. */
+import type { AuditedAct } from '@zinc-ledger/words';
 import { sql } from 'kysely';
 import { v7 as uuid } from 'uuid';
-import type { AuditedAct } from '@zinc-ledger/core';
 import type { AuditAbout, Noted } from '$lib/access/audited';
 import type { Database } from '../database/connection';
 

@@ -1,7 +1,7 @@
 /** The tables, as Kysely types. Rows hold facts; figures are worked out by the core. */
+import type { AuditedAct } from '@zinc-ledger/words';
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
 import type {
-	AuditedAct,
 	Decision,
 	EntryList,
 	Reading,

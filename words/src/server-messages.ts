@@ -1,6 +1,8 @@
-/** What a server that keeps jobs answers where it does not do what it was asked. */
-import type { FileOf } from './issue.ts';
-import type { Message } from './message.ts';
+/**
+ * What a server that keeps jobs answers where it does not do what it was asked. The core knows no
+ * server: these codes join its {@link Message} here, above it, for the server and for the catalog.
+ */
+import type { FileOf, Message } from '@zinc-ledger/core';
 
 export interface ServerMessages {
 	'server.unknown': { readonly what: Unknown };
@@ -168,7 +170,7 @@ export type Unknown =
 	| 'output'
 	| 'share';
 
-declare module './message.ts' {
+declare module '@zinc-ledger/core/messages' {
 	// eslint-disable-next-line @typescript-eslint/no-empty-object-type
 	interface Messages extends ServerMessages {}
 }
