@@ -22,7 +22,7 @@ import {
 } from '@zinc-ledger/core';
 import { readJob, writeJob } from '@zinc-ledger/core/file';
 import { normal, randomFrom, sampled } from '@zinc-ledger/core/synthetic';
-import { bindOf, worked } from '../web/src/lib/springs/worked.ts';
+import { bindOf, worked } from '../web/src/lib/springs/sets/worked.ts';
 import { Bench, id, setupOf } from './demo-bench.ts';
 
 const random = randomFrom(2026);

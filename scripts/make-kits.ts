@@ -9,7 +9,7 @@ import { v5 as named } from 'uuid';
 import { INCH_POUND, KIT_PLACES, TYPE_OF, type Kit, type KitPlace } from '@zinc-ledger/core';
 import { readParts } from '@zinc-ledger/core/parts';
 import { writeKits } from '@zinc-ledger/core/kits';
-import { kitFromPaper } from '../web/src/lib/kits/paper.ts';
+import { kitFromPaper } from '../web/src/lib/parts/kits/paper.ts';
 
 const SPACE = '3c0b7c52-7a0e-4f0c-9d55-0a61f2a0d9e1';
 const id = (name: string) => named(name, SPACE);

@@ -23,7 +23,7 @@ import {
 } from '@zinc-ledger/core';
 import { readJob, writeJob } from '@zinc-ledger/core/file';
 import { normal, randomFrom, sampled } from '@zinc-ledger/core/synthetic';
-import { bindOf, testerName, worked } from '../web/src/lib/springs/worked.ts';
+import { bindOf, testerName, worked } from '../web/src/lib/springs/sets/worked.ts';
 import { Bench, id, setupOf } from './demo-bench.ts';
 
 const demo = (name: string): Job => {

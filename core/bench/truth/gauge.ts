@@ -41,9 +41,7 @@ export function madeUpGauge(random: Random, known: Known, usual: number): TrueGa
 			carried: plain,
 			formula: (count) =>
 				1.959964 *
-				Math.sqrt(
-					max ** 2 / count + max ** 2 + resolution ** 2 / 12 + (BIAS * resolution) ** 2 / 3
-				)
+				Math.sqrt(max ** 2 / count + max ** 2 + resolution ** 2 / 12 + (BIAS * resolution) ** 2 / 3)
 		};
 	}
 	const scatter = random.between(0.3, 2) * resolution;

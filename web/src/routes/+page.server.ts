@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { withDatabase } from '$lib/server/with-database';
 import { onNetwork } from '$lib/server/access/network';
 import { noteAct } from '$lib/server/access/sign-in';
-import { jobQueryOf } from '$lib/job/list';
+import { jobQueryOf } from '$lib/job/store/list';
 import { listJobIds } from '$lib/server/jobs/list';
 import { jobLines } from '$lib/server/jobs/lines';
 import { importJob, noteImport } from '$lib/server/jobs/store';
@@ -10,7 +10,7 @@ import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { backupFolder } from '$lib/server/backup/folder';
 import { backupWarning } from '$lib/server/backup/nightly';
-import { claimStrays, countStrays } from '$lib/server/strays';
+import { claimStrays, countStrays } from '$lib/server/jobs/strays';
 import { work } from '$lib/server/work/pool';
 
 const MAX_SHOWN = 24;

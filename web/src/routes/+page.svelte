@@ -4,8 +4,8 @@
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { goto } from '$app/navigation';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
-	import { JOB_FILTERS, listAddress } from '$lib/job/list';
-	import JobTable from '$lib/job/JobTable.svelte';
+	import { JOB_FILTERS, listAddress } from '$lib/job/store/list';
+	import JobTable from '$lib/job/store/JobTable.svelte';
 	import { label, problemText } from '@zinc-ledger/words';
 	import { capital } from '$lib/ui/words';
 	import Button from '$lib/ui/Button.svelte';

@@ -71,10 +71,7 @@ function canMatch(rows: readonly Float64Array[], bound: number): boolean {
 }
 
 /** The least of rising values for which something is so, if it stays so above; null if for none. */
-export function minOf(
-	values: readonly number[],
-	isSo: (value: number) => boolean
-): number | null {
+export function minOf(values: readonly number[], isSo: (value: number) => boolean): number | null {
 	let [low, high] = [0, values.length];
 	while (low < high) {
 		const middle = (low + high) >> 1;

@@ -12,7 +12,7 @@
 	import { foundAt } from '@zinc-ledger/core';
 	import { labelsOf } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import RadioGroup from '$lib/ui/RadioGroup.svelte';

@@ -3,7 +3,7 @@
 	import { v7 as uuid } from 'uuid';
 	import { CHECKING_SPRING, checkingSprings, stationsAtHand } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 

@@ -3,8 +3,8 @@
 	import { shimAction, type StationSheet } from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
-	import RoundFigures from '$lib/round/RoundFigures.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
+	import RoundFigures from '$lib/job/round/RoundFigures.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** A step that is done: when, by whom, and the way back. */
 	import type { AssemblyStep } from '@zinc-ledger/core';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { moment } from '$lib/ui/words';
 	import Button from '$lib/ui/Button.svelte';
 

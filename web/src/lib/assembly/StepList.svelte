@@ -3,7 +3,7 @@
 	import Check from '@lucide/svelte/icons/check';
 	import type { AssemblyStep, Step } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { capital, moment } from '$lib/ui/words';
 	import Button from '$lib/ui/Button.svelte';
 

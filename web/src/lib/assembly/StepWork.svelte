@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** What is entered at a step in the car besides its tick: what was found, the height, the shims. */
 	import type { Step, StationSheet } from '@zinc-ledger/core';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import AsFoundForm from './AsFoundForm.svelte';
 	import ChooseHere from './ChooseHere.svelte';

@@ -15,7 +15,7 @@ import {
 } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import type { Bench } from '$lib/bench/bench.svelte';
-import type { JobStore } from '$lib/job/job-store.svelte';
+import type { JobStore } from '$lib/job/store/job-store.svelte';
 
 /** The assembly as somebody goes through it: the step at hand, and what is ticked, undone or stopped. */
 export class Ticking {

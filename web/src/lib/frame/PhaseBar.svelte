@@ -4,7 +4,7 @@
 	import { page } from '$app/state';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import type { JobStore } from '$lib/job/job-store.svelte';
+	import type { JobStore } from '$lib/job/store/job-store.svelte';
 	import { isAt, nextOf, phasesOf, type PhaseItems } from './phases';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';

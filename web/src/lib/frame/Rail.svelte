@@ -7,7 +7,7 @@
 	import { page } from '$app/state';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import type { JobStore } from '$lib/job/job-store.svelte';
+	import type { JobStore } from '$lib/job/store/job-store.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import { isAt, nextOf, phasesOf, type Item, type PhaseItems } from './phases';
 

@@ -1,7 +1,7 @@
 /** What the palette finds: in the shop's records, or among pages and stations at hand. */
 import { PART_TYPES } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
-import { stationTyped } from '$lib/job/typed-station';
+import { stationTyped } from '$lib/job/store/typed-station';
 import { PLACES } from './places';
 
 export interface Found {

@@ -1,7 +1,7 @@
 /** The way through a job, and what is found without asking the server. */
 import { beforeEach, describe, expect, it } from 'vitest';
 import { assemblyOf, evaluate, type Job } from '@zinc-ledger/core';
-import { JobStore } from '$lib/job/job-store.svelte';
+import { JobStore } from '$lib/job/store/job-store.svelte';
 import { demoJob } from '$lib/test/demo';
 import { foundHere } from './found';
 import { isAt, jobPages, nextOf, phasesOf } from './phases';

@@ -11,7 +11,7 @@ import {
 	type StageName
 } from '@zinc-ledger/core';
 import { capital, label } from '@zinc-ledger/words';
-import type { JobStore } from '$lib/job/job-store.svelte';
+import type { JobStore } from '$lib/job/store/job-store.svelte';
 
 export interface Item {
 	readonly name: string;

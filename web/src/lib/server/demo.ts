@@ -10,16 +10,16 @@ import { readKits } from '@zinc-ledger/core/kits';
 import { readParts } from '@zinc-ledger/core/parts';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 import type { Database } from './database/connection';
-import { insertCheck, saveGauge } from './gauges';
+import { insertCheck, saveGauge } from './parts/gauges';
 import { jobNumbered } from './jobs/find';
 import { importJob } from './jobs/store';
 import { log } from './log';
 import { saveKept } from './kept';
-import { importKits } from './kits';
-import { keepParts } from './parts';
-import { addSet, keepSweep } from './springs';
-import { keepLimit } from './service';
-import { signJob } from './signed';
+import { importKits } from './parts/kits';
+import { keepParts } from './parts/parts';
+import { addSet, keepSweep } from './springs/springs';
+import { keepLimit } from './visits/service';
+import { signJob } from './signing/signed';
 
 const DemoGauges = z.object({
 	gauges: z.array(Gauge),

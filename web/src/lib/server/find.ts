@@ -4,8 +4,8 @@ import { label } from '@zinc-ledger/words';
 import type { Found } from '$lib/frame/found';
 import type { Database } from './database/connection';
 import { findJobIds } from './jobs/find';
-import { pageOfParts, partsLike } from './parts';
-import { stationTyped } from '$lib/job/typed-station';
+import { pageOfParts, partsLike } from './parts/parts';
+import { stationTyped } from '$lib/job/store/typed-station';
 
 /** Of each type. */
 const MAX = 5;

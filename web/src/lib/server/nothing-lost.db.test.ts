@@ -10,11 +10,11 @@ import { jobLines } from './jobs/lines';
 import { takeForJob } from './jobs/shelf';
 import { importJob, insertEntries, insertReadings, insertVoids } from './jobs/store';
 import { AlreadyKept } from './jobs/once';
-import { saveGauge } from './gauges';
-import { keepParts, listParts, pageOfParts, PAGE } from './parts';
+import { saveGauge } from './parts/gauges';
+import { keepParts, listParts, pageOfParts, PAGE } from './parts/parts';
 import { addPerson } from './people';
-import { keepPhoto } from './photos';
-import { Short, takenBy } from './stock';
+import { keepPhoto } from './jobs/photos';
+import { Short, takenBy } from './parts/stock';
 import { testDatabase, type TestDatabase } from './test-database';
 
 const read = readJob(readFileSync('demo/jobs/2417-straight-six.json', 'utf8'));

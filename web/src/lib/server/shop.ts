@@ -1,9 +1,9 @@
 /** What the shop decides for its jobs: the usual limits and choices, and what it changed of them. */
 import { v7 as uuid } from 'uuid';
 import type { LengthUnit, Person, Setup } from '@zinc-ledger/core';
-import { setupWith } from '$lib/setup/shop';
+import { setupWith } from '$lib/job/setup/shop';
 import type { Database } from './database/connection';
-import { WEIGHED } from './likelihoods';
+import { WEIGHED } from './visits/likelihoods';
 
 /** One change of the shop's own limits; `to` is empty where the usual one was taken back. */
 export interface LimitChange {

@@ -5,10 +5,10 @@ import { faultOf } from './database/faults';
 import { AlreadyKept } from './jobs/once';
 import { log } from './log';
 import { noteNoRoom } from './room';
-import { Short } from './stock';
+import { Short } from './parts/stock';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { refuse, described } from './refuse';
+import { refuse, described } from './http/refuse';
 
 export const AWAY: App.Error = {
 	...described(message('server.database-away')),

@@ -2,7 +2,7 @@
 	/** A component with the bench and the job that it asks for, for tests. */
 	import { untrack, type Component } from 'svelte';
 	import { setBench, type Bench } from '$lib/bench/bench.svelte';
-	import { setJobStore, type JobStore } from '$lib/job/job-store.svelte';
+	import { setJobStore, type JobStore } from '$lib/job/store/job-store.svelte';
 
 	let {
 		of: Of,

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { Job } from '@zinc-ledger/core';
 import { readJob } from '@zinc-ledger/core/file';
 import { Bench } from '$lib/bench/bench.svelte';
-import { JobStore } from '$lib/job/job-store.svelte';
+import { JobStore } from '$lib/job/store/job-store.svelte';
 import type { Around } from './rendered';
 
 export function demoJob(name: string): Job {

@@ -2,7 +2,7 @@
 import type { Component } from 'svelte';
 import { render } from 'svelte/server';
 import type { Bench } from '$lib/bench/bench.svelte';
-import type { JobStore } from '$lib/job/job-store.svelte';
+import type { JobStore } from '$lib/job/store/job-store.svelte';
 import Provided from './Provided.svelte';
 
 export interface Around {

@@ -2,8 +2,8 @@
 import { describe, expect, it } from 'vitest';
 import { message, scaleOf } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import Residuals from '$lib/gauges/Residuals.svelte';
-import PartsTable from '$lib/parts/PartsTable.svelte';
+import Residuals from '$lib/parts/gauges/Residuals.svelte';
+import PartsTable from '$lib/parts/library/PartsTable.svelte';
 import { atBench, demoJob } from '$lib/test/demo';
 import { markup, words } from '$lib/test/rendered';
 import Mark from '$lib/ui/Mark.svelte';

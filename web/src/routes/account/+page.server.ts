@@ -9,7 +9,7 @@ import { noteAct, refuseWithoutNetwork } from '$lib/server/access/sign-in';
 import { userNameOf } from '$lib/server/access/sign-ins';
 import { dropToken } from '$lib/server/access/who-asks';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts } from '$lib/server/body';
+import { formTexts } from '$lib/server/http/body';
 
 /** Of what befell one's sign-in, the last. */
 const LATEST = 12;

@@ -5,8 +5,8 @@ import { onNetwork } from '$lib/server/access/network';
 import { leaveBench, takeOver } from '$lib/server/access/sign-in';
 import { listWithPin } from '$lib/server/access/sign-ins';
 import { withDatabase } from '$lib/server/with-database';
-import { back } from '$lib/server/back';
-import { fieldProblems, formTexts, isId } from '$lib/server/body';
+import { back } from '$lib/server/http/back';
+import { fieldProblems, formTexts, isId } from '$lib/server/http/body';
 import { addPerson, findPerson, listPeople, Newcomer } from '$lib/server/people';
 
 const YEAR = 365 * 24 * 3600;

@@ -2,8 +2,8 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import { dueOn } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import LinkState from '$lib/gauges/LinkState.svelte';
-	import { correctionWords } from '$lib/gauges/words';
+	import LinkState from '$lib/parts/gauges/LinkState.svelte';
+	import { correctionWords } from '$lib/parts/gauges/words';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { label } from '@zinc-ledger/words';

@@ -6,7 +6,7 @@ import { passwordProblem, pinProblem } from '$lib/server/access/passwords';
 import { refuseWithoutNetwork, welcome } from '$lib/server/access/sign-in';
 import { findInvitation, join, type Invitation, listColleagues } from '$lib/server/access/sign-ins';
 import { withDatabase } from '$lib/server/with-database';
-import { fieldProblems, formTexts } from '$lib/server/body';
+import { fieldProblems, formTexts } from '$lib/server/http/body';
 import { addPerson, Newcomer } from '$lib/server/people';
 
 /** In small letters, which is how it is kept. */

@@ -1,10 +1,10 @@
 import { fail } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts, isId } from '$lib/server/body';
+import { formTexts, isId } from '$lib/server/http/body';
 import { listKept, retireKept } from '$lib/server/kept';
-import { importKits, partsOfKits } from '$lib/server/kits';
-import { listParts } from '$lib/server/parts';
+import { importKits, partsOfKits } from '$lib/server/parts/kits';
+import { listParts } from '$lib/server/parts/parts';
 import { work } from '$lib/server/work/pool';
 
 export const load = async ({ url }) => {

@@ -9,7 +9,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
-	import { paperOfKit } from '$lib/kits/of-kit';
+	import { paperOfKit } from '$lib/parts/kits/of-kit';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import FileButton from '$lib/ui/FileButton.svelte';

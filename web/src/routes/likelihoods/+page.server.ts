@@ -2,8 +2,8 @@ import { fail } from '@sveltejs/kit';
 import { COMPLAINTS, message, type Complaint } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts } from '$lib/server/body';
-import { isWeight, likelihoods, ownWeights, WEIGHED } from '$lib/server/likelihoods';
+import { formTexts } from '$lib/server/http/body';
+import { isWeight, likelihoods, ownWeights, WEIGHED } from '$lib/server/visits/likelihoods';
 import { changeLimits } from '$lib/server/shop';
 
 export const load = async ({ url }) => {

@@ -1,5 +1,5 @@
 import { isSameSecret } from '$lib/server/access/tokens';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 import { figures } from '$lib/server/watch';
 import { message } from '@zinc-ledger/core';
 

@@ -1,10 +1,16 @@
 import { fail } from '@sveltejs/kit';
 import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts, isId } from '$lib/server/body';
+import { formTexts, isId } from '$lib/server/http/body';
 import { inTransaction } from '$lib/server/database/transaction';
-import { importParts, listParts, pageOfParts, retirePart, revisionsOf } from '$lib/server/parts';
-import { countInOrOut, Short } from '$lib/server/stock';
+import {
+	importParts,
+	listParts,
+	pageOfParts,
+	retirePart,
+	revisionsOf
+} from '$lib/server/parts/parts';
+import { countInOrOut, Short } from '$lib/server/parts/stock';
 import { work } from '$lib/server/work/pool';
 import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';

@@ -6,7 +6,7 @@
 	import { goto } from '$app/navigation';
 	import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
-	import PartsTable from '$lib/parts/PartsTable.svelte';
+	import PartsTable from '$lib/parts/library/PartsTable.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, problemText } from '@zinc-ledger/words';
 	import Button from '$lib/ui/Button.svelte';

@@ -7,7 +7,7 @@ import { shopAddress } from '$lib/server/access/network';
 import { noteAct, refuseWithoutNetwork } from '$lib/server/access/sign-in';
 import { changeSignIn, invite, listColleagues } from '$lib/server/access/sign-ins';
 import { withDatabase } from '$lib/server/with-database';
-import { fieldProblems, formTexts } from '$lib/server/body';
+import { fieldProblems, formTexts } from '$lib/server/http/body';
 import { addPerson, Newcomer } from '$lib/server/people';
 
 export const load = async () => {

@@ -2,10 +2,10 @@ import { fail } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts } from '$lib/server/body';
-import { shopKeys } from '$lib/server/shop-key';
+import { formTexts } from '$lib/server/http/body';
+import { shopKeys } from '$lib/server/signing/shop-key';
 import { changeLimits, limitChanges, ownLimits } from '$lib/server/shop';
-import { changesOf, defaultTexts, shopProblems } from '$lib/setup/shop';
+import { changesOf, defaultTexts, shopProblems } from '$lib/job/setup/shop';
 
 export const load = async ({ locals }) => ({
 	usual: defaultTexts(locals.units.length),

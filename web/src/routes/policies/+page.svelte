@@ -10,7 +10,7 @@
 		LIMIT_FIELDS,
 		SHOP_FIELDS,
 		type SetupFieldSpec
-	} from '$lib/setup/fields';
+	} from '$lib/job/setup/fields';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import { moment } from '$lib/ui/words';

@@ -4,9 +4,9 @@ import { DUE_FROM, issue, message, SERVICE_UNITS, type SpringCard } from '@zinc-
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
 import { limitsOf } from '$lib/server/reporting/of-service';
-import { fieldProblems, formTexts, isId, trimmed } from '$lib/server/body';
-import { findPart, listParts } from '$lib/server/parts';
-import { dueHeads, keepLimit, lossByBatch } from '$lib/server/service';
+import { fieldProblems, formTexts, isId, trimmed } from '$lib/server/http/body';
+import { findPart, listParts } from '$lib/server/parts/parts';
+import { dueHeads, keepLimit, lossByBatch } from '$lib/server/visits/service';
 
 export const load = async ({ url }) => {
 	const asked = url.searchParams.get('card');

@@ -18,7 +18,7 @@
 		limitText,
 		priceOfLife,
 		ranText
-	} from '$lib/visit/service';
+	} from '$lib/visits/comparison/service';
 
 	let { data, form } = $props();
 	useKeys([{ keys: ['Enter'], does: 'save the limit' }]);

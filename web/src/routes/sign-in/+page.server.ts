@@ -1,8 +1,8 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { tell } from '@zinc-ledger/words';
 import { refuseWithoutNetwork, signIn } from '$lib/server/access/sign-in';
-import { back } from '$lib/server/back';
-import { formTexts } from '$lib/server/body';
+import { back } from '$lib/server/http/back';
+import { formTexts } from '$lib/server/http/body';
 
 export const load = refuseWithoutNetwork;
 

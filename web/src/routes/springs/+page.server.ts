@@ -3,10 +3,10 @@ import { z } from 'zod';
 import { issue, message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
-import { fieldProblems, formTexts, trimmed } from '$lib/server/body';
-import { listParts } from '$lib/server/parts';
-import { readSetForm } from '$lib/server/spring-set-form';
-import { addSet, listSets } from '$lib/server/springs';
+import { fieldProblems, formTexts, trimmed } from '$lib/server/http/body';
+import { listParts } from '$lib/server/parts/parts';
+import { readSetForm } from '$lib/server/springs/spring-set-form';
+import { addSet, listSets } from '$lib/server/springs/springs';
 
 export const load = async ({ url }) => {
 	const typed = url.searchParams.get('page') ?? '';

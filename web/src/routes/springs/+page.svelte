@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import SetFields from '$lib/springs/SetFields.svelte';
+	import SetFields from '$lib/springs/sets/SetFields.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Table from '$lib/ui/Table.svelte';
 

@@ -1,4 +1,4 @@
 import { withDatabase } from '$lib/server/with-database';
-import { listStrays } from '$lib/server/strays';
+import { listStrays } from '$lib/server/jobs/strays';
 
 export const load = async () => ({ strays: await withDatabase(listStrays) });

@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts, isId } from '$lib/server/body';
+import { formTexts, isId } from '$lib/server/http/body';
 import { listKept, retireKept } from '$lib/server/kept';
 
 export const load = async () => ({

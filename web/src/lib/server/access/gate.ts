@@ -3,7 +3,7 @@ import { error, json, redirect, type ActionResult, type RequestEvent } from '@sv
 import { message, type Message } from '@zinc-ledger/core';
 import { may, needOf } from '$lib/access/needs';
 import { AWAY } from '../with-database';
-import { refuse, described } from '../refuse';
+import { refuse, described } from '../http/refuse';
 import { asksTooOften } from './limits';
 import { onNetwork } from './network';
 import type { Who } from './who-asks';

@@ -1,6 +1,6 @@
 import { message } from '@zinc-ledger/core';
 import { withDatabase } from '../with-database';
-import { refuse } from '../refuse';
+import { refuse } from '../http/refuse';
 import { asksTooOften } from './limits';
 import { opened } from './shares';
 import { keyOf } from './tokens';

@@ -2,7 +2,7 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { message, type Message, type Person } from '@zinc-ledger/core';
 import { withDatabase } from '../with-database';
-import { refuse } from '../refuse';
+import { refuse } from '../http/refuse';
 import { note, type Act } from './audit';
 import { attempt, forgive } from './limits';
 import { onNetwork } from './network';

@@ -7,7 +7,7 @@ import type { Role } from '$lib/access/roles';
 import type { Session } from '$lib/access/session';
 import { database } from '../database';
 import { isDatabaseAway } from '../database/connection';
-import { isId } from '../body';
+import { isId } from '../http/body';
 import { findPerson, type Known } from '../people';
 import { onNetwork } from './network';
 import { findSession } from './sessions';

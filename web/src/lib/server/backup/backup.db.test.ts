@@ -21,7 +21,7 @@ import { encryptClear } from '../access/encrypted-columns';
 import { decrypt } from '../access/encrypted-text';
 import { setSecondFactor } from '../access/second-factor';
 import { loadDemo } from '../demo';
-import { keepPhoto, makeSmall, photoContent } from '../photos';
+import { keepPhoto, makeSmall, photoContent } from '../jobs/photos';
 import { testDatabase, type TestDatabase } from '../test-database';
 import { migrate, migrations, newestMigration } from '../database/migrate';
 import { backUp, checkBackup, forgetSignedIn, restore, rowsOf } from './backup';

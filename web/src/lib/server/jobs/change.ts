@@ -20,11 +20,11 @@ import {
 } from '@zinc-ledger/core';
 import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
-import { countedShims, keepParts } from '../parts';
-import { moveParts, Short, type Move } from '../stock';
+import { countedShims, keepParts } from '../parts/parts';
+import { moveParts, Short, type Move } from '../parts/stock';
 import { insertDecisions, insertEntries, partsIn, searchText } from './store';
 import { message, messageIn } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const json = (value: unknown) => JSON.stringify(value);
 

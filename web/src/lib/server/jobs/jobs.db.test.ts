@@ -18,10 +18,10 @@ import {
 import { findJobIds, nextJobNumber } from './find';
 import { findReadings, loadJob } from './load';
 import { importedBy, importJob, insertReadings, insertVoids, noteImport } from './store';
-import { setCount } from '../stock';
-import { findPart, keepParts, listParts } from '../parts';
-import { listGaugesWithRepeats, saveGauge } from '../gauges';
-import { storeReadings } from '../readings';
+import { setCount } from '../parts/stock';
+import { findPart, keepParts, listParts } from '../parts/parts';
+import { listGaugesWithRepeats, saveGauge } from '../parts/gauges';
+import { storeReadings } from './readings';
 import { testDatabase, type TestDatabase } from '../test-database';
 
 const demo = (name: string): Job => {

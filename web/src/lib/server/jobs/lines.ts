@@ -1,6 +1,6 @@
 /** Jobs as lines of a list: who, what, how far, what blocks. */
 import type { Message, StageName } from '@zinc-ledger/core';
-import type { JobLine } from '$lib/job/line';
+import type { JobLine } from '$lib/job/store/line';
 import { deriveJobs } from '../reporting/of-job';
 import type { Database } from '../database/connection';
 

@@ -1,6 +1,6 @@
 /** Lists of jobs as somebody asks for them: narrowed, ordered, a page at most. */
 import { sql, type RawBuilder } from 'kysely';
-import type { JobFilter, JobOrder, JobQuery } from '$lib/job/list';
+import type { JobFilter, JobOrder, JobQuery } from '$lib/job/store/list';
 import type { Database } from '../database/connection';
 import { findJobIds } from './find';
 

@@ -1,7 +1,7 @@
 /** Entries that come again: the same is let be, another under its id is refused. */
 import { isDeepStrictEqual } from 'node:util';
 import { message } from '@zinc-ledger/core';
-import { isId } from '../body';
+import { isId } from '../http/body';
 
 /** Something else is kept under the id of what was to be kept. */
 export class AlreadyKept extends Error {

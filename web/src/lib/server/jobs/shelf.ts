@@ -2,9 +2,9 @@
 import type { Person } from '@zinc-ledger/core';
 import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
-import { moveParts, takenBy } from '../stock';
+import { moveParts, takenBy } from '../parts/stock';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /**
  * Takes parts for a job, or gives them back where `take` is less than 0: no more than it took.

@@ -10,7 +10,7 @@ import {
 	type Job
 } from '@zinc-ledger/core';
 import { label } from '@zinc-ledger/words';
-import { refuse } from '../refuse';
+import { refuse } from '../http/refuse';
 
 /** A step of the assembly is kept only if nothing that must come before it is missing. */
 export function refuseSkipped(job: Job, entry: AssemblyStep): void {

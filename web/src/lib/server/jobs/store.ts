@@ -15,8 +15,8 @@ import {
 import type { Problem } from '@zinc-ledger/core/file';
 import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
-import { headAt } from '../heads';
-import { keepParts } from '../parts';
+import { headAt } from '../visits/heads';
+import { keepParts } from '../parts/parts';
 import { decisionOf, readingOf, voidOf } from './load';
 import { AlreadyKept, once } from './once';
 import { message } from '@zinc-ledger/core';

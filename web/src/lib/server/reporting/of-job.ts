@@ -4,7 +4,7 @@ import { evaluate, partsNeeded, stagesOf, type Job, type Signed } from '@zinc-le
 import type { Database } from '../database/connection';
 import { inTransaction } from '../database/transaction';
 import { loadJobs } from '../jobs/load';
-import { newestSigned } from '../signed';
+import { newestSigned } from '../signing/signed';
 import { deriveService } from './of-service';
 
 /** A job as it stands: its stages, its stations, what it needs. */

@@ -9,11 +9,11 @@ import { saveSetup } from '../jobs/change';
 import { jobLines } from '../jobs/lines';
 import { loadJob } from '../jobs/load';
 import { importJob, insertEntries, insertReadings } from '../jobs/store';
-import { keepParts } from '../parts';
+import { keepParts } from '../parts/parts';
 import { addPerson } from '../people';
-import { countInOrOut } from '../stock';
-import { signJob } from '../signed';
-import { addSet, keepSweep, setMeasured, springsOf } from '../springs';
+import { countInOrOut } from '../parts/stock';
+import { signJob } from '../signing/signed';
+import { addSet, keepSweep, setMeasured, springsOf } from '../springs/springs';
 import { testDatabase, type TestDatabase } from '../test-database';
 import { deriveMissing, rebuild } from './rebuild';
 

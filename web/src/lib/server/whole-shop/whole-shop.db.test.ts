@@ -9,7 +9,7 @@ import { evaluate } from '@zinc-ledger/core';
 import { rebuild } from '../reporting/rebuild';
 import { loadDemo } from '../demo';
 import { loadJob } from '../jobs/load';
-import { keepPhoto, makeSmall } from '../photos';
+import { keepPhoto, makeSmall } from '../jobs/photos';
 import { changeLimits } from '../shop';
 import { testDatabase, type TestDatabase } from '../test-database';
 import { exportShop } from './export';

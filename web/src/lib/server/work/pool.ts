@@ -6,7 +6,7 @@ import { Piscina } from 'piscina';
 import { error } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { log } from '../log';
-import { refuse } from '../refuse';
+import { refuse } from '../http/refuse';
 import type * as Tasks from './tasks';
 
 type Name = keyof typeof Tasks;

@@ -20,13 +20,13 @@ import { readParts } from '@zinc-ledger/core/parts';
 import { readSigned } from '@zinc-ledger/core/signed';
 import { readSweep } from '@zinc-ledger/core/sweep-schema';
 import type { Sent } from '$lib/access/body-limits';
-import { kitsFromCsv } from '$lib/kits/csv';
-import { partsFromCsv } from '$lib/parts/csv';
-import { sweepFromCsv, type Columns, type SweepCsv } from '$lib/springs/csv';
-import { formWithFile } from '../body';
-import { labelPdf as label, sheetPdf as sheet, type Size } from '../out/pdf';
-import { reportPdf as report } from '../out/report';
-import { signedOut } from '../out/signed-out';
+import { kitsFromCsv } from '$lib/parts/kits/csv';
+import { partsFromCsv } from '$lib/parts/library/csv';
+import { sweepFromCsv, type Columns, type SweepCsv } from '$lib/springs/sets/csv';
+import { formWithFile } from '../http/body';
+import { labelPdf as label, sheetPdf as sheet, type Size } from '../signing/out/pdf';
+import { reportPdf as report } from '../signing/out/report';
+import { signedOut } from '../signing/out/signed-out';
 
 const isJson = (text: string) => text.trimStart().startsWith('{');
 

@@ -1,10 +1,10 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import { setUnits } from '$lib/server/people';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const Choice = z.strictObject({
 	units: z

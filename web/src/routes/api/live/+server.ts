@@ -1,14 +1,14 @@
 import type { Session } from '$lib/access/session';
 import { isSignedIn } from '$lib/server/access/sessions';
 import { withDatabase } from '$lib/server/with-database';
-import { isId } from '$lib/server/body';
+import { isId } from '$lib/server/http/body';
 import { database } from '$lib/server/database';
 import { listenTo } from '$lib/server/devices/hub';
-import { eventStream } from '$lib/server/event-stream';
-import { findGauge } from '$lib/server/gauges';
+import { eventStream } from '$lib/server/http/event-stream';
+import { findGauge } from '$lib/server/parts/gauges';
 import { listenToJob } from '$lib/server/live';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /** More than the tabs of one browser listen to. */
 const MAX_TOPICS = 60;

@@ -1,11 +1,11 @@
-import { unitsFor } from '$lib/server/units-for';
+import { unitsFor } from '$lib/server/http/units-for';
 import { withDatabase } from '$lib/server/with-database';
-import { findEngineById, jobsOfEngine, lastSigned } from '$lib/server/customers';
-import { headsOfEngine } from '$lib/server/heads';
+import { findEngineById, jobsOfEngine, lastSigned } from '$lib/server/jobs/customers';
+import { headsOfEngine } from '$lib/server/visits/heads';
 import { jobLines } from '$lib/server/jobs/lines';
 import { loadJob } from '$lib/server/jobs/load';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 export const load = async ({ params, locals }) => {
 	const engine = await withDatabase((db) => findEngineById(db, params.id));

@@ -1,9 +1,9 @@
 <script lang="ts">
 	/** An engine: its heads as they are numbered, its visits, and what was signed of it last. */
 	import { defaultSetup, evaluate, newJob } from '@zinc-ledger/core';
-	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
-	import JobTable from '$lib/job/JobTable.svelte';
-	import LastSigned from '$lib/sheet/LastSigned.svelte';
+	import HeadPlan from '$lib/sheet/head-plan/HeadPlan.svelte';
+	import JobTable from '$lib/job/store/JobTable.svelte';
+	import LastSigned from '$lib/sheet/table/LastSigned.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 

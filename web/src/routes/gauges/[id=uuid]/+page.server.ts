@@ -3,15 +3,15 @@ import { v7 as uuid } from 'uuid';
 import { readSignedEntry, withUnit } from '@zinc-ledger/core';
 import { GaugeCheck } from '@zinc-ledger/core/gauge-schema';
 import { flatten } from '$lib/forms/flat';
-import { GAUGE_FIELDS } from '$lib/gauges/fields';
+import { GAUGE_FIELDS } from '$lib/parts/gauges/fields';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts, trimmed } from '$lib/server/body';
-import { findGauge, insertCheck, listGauges } from '$lib/server/gauges';
-import { keepGauge } from '$lib/server/keep-gauge';
+import { formTexts, trimmed } from '$lib/server/http/body';
+import { findGauge, insertCheck, listGauges } from '$lib/server/parts/gauges';
+import { keepGauge } from '$lib/server/parts/keep-gauge';
 import { message, messageOf, type Message } from '@zinc-ledger/core';
 import { pathText } from '@zinc-ledger/core/file';
 import { tell } from '@zinc-ledger/words';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 async function known(id: string) {
 	const gauge = await withDatabase((db) => findGauge(db, id));

@@ -14,11 +14,11 @@
 		readingsOfSame
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import CheckForm from '$lib/gauges/CheckForm.svelte';
-	import GaugeForm from '$lib/gauges/GaugeForm.svelte';
-	import LinkState from '$lib/gauges/LinkState.svelte';
-	import Residuals from '$lib/gauges/Residuals.svelte';
-	import { correctionWords } from '$lib/gauges/words';
+	import CheckForm from '$lib/parts/gauges/CheckForm.svelte';
+	import GaugeForm from '$lib/parts/gauges/GaugeForm.svelte';
+	import LinkState from '$lib/parts/gauges/LinkState.svelte';
+	import Residuals from '$lib/parts/gauges/Residuals.svelte';
+	import { correctionWords } from '$lib/parts/gauges/words';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';

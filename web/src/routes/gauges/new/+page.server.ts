@@ -1,8 +1,8 @@
 import { v7 as uuid } from 'uuid';
 import { LINE_PATTERN } from '@zinc-ledger/core';
 import { flatten } from '$lib/forms/flat';
-import { GAUGE_FIELDS } from '$lib/gauges/fields';
-import { keepGauge } from '$lib/server/keep-gauge';
+import { GAUGE_FIELDS } from '$lib/parts/gauges/fields';
+import { keepGauge } from '$lib/server/parts/keep-gauge';
 
 export const load = ({ locals }) => ({
 	pattern: LINE_PATTERN,

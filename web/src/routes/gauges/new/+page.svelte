@@ -1,5 +1,5 @@
 <script lang="ts">
-	import GaugeForm from '$lib/gauges/GaugeForm.svelte';
+	import GaugeForm from '$lib/parts/gauges/GaugeForm.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 
 	let { data, form } = $props();

@@ -2,13 +2,13 @@ import { fail } from '@sveltejs/kit';
 import { headsOf, message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts, isId, trimmed } from '$lib/server/body';
-import { findEngineById, listEngines } from '$lib/server/customers';
-import { findHead, markHead, moveHead, visitsOfHead } from '$lib/server/heads';
+import { formTexts, isId, trimmed } from '$lib/server/http/body';
+import { findEngineById, listEngines } from '$lib/server/jobs/customers';
+import { findHead, markHead, moveHead, visitsOfHead } from '$lib/server/visits/heads';
 import { jobLines } from '$lib/server/jobs/lines';
-import { refuse } from '$lib/server/refuse';
-import { serviceOfHead } from '$lib/server/service';
-import { lastSignedOfHead } from '$lib/server/visits';
+import { refuse } from '$lib/server/http/refuse';
+import { serviceOfHead } from '$lib/server/visits/service';
+import { lastSignedOfHead } from '$lib/server/visits/visits';
 
 export const load = async ({ params }) =>
 	withDatabase(async (db) => {

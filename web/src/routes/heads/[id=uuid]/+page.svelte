@@ -2,13 +2,13 @@
 	/** A head: where it is fitted, its visits, and what its parts have run. */
 	import { untrack } from 'svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
-	import JobTable from '$lib/job/JobTable.svelte';
+	import JobTable from '$lib/job/store/JobTable.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Combobox from '$lib/ui/Combobox.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
-	import ServiceTable from '$lib/visit/ServiceTable.svelte';
+	import ServiceTable from '$lib/visits/comparison/ServiceTable.svelte';
 
 	let { data, form } = $props();
 	useKeys([]);

@@ -1,11 +1,11 @@
-import { unitsFor } from '$lib/server/units-for';
+import { unitsFor } from '$lib/server/http/units-for';
 import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { importedBy } from '$lib/server/jobs/store';
-import { countedShims } from '$lib/server/parts';
-import { listSigned } from '$lib/server/signed';
+import { countedShims } from '$lib/server/parts/parts';
+import { listSigned } from '$lib/server/signing/signed';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 export const load = async ({ params, depends, locals }) => {
 	depends(`job:${params.id}`);

@@ -5,7 +5,7 @@
 	import PhaseBar from '$lib/frame/PhaseBar.svelte';
 	import Rail from '$lib/frame/Rail.svelte';
 	import Unsent from '$lib/frame/Unsent.svelte';
-	import { JobStore, setJobStore } from '$lib/job/job-store.svelte';
+	import { JobStore, setJobStore } from '$lib/job/store/job-store.svelte';
 	import { isTyping } from '$lib/keys/keys.svelte';
 	import { listenToJob } from '$lib/live/live';
 	import { outbox } from '$lib/outbox/outbox.svelte';

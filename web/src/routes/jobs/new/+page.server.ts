@@ -3,18 +3,18 @@ import { v7 as uuid } from 'uuid';
 import { newJob, type Cam, type Job, type LengthUnit } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
-import { fieldProblems, formTexts, isId } from '$lib/server/body';
-import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/customers';
+import { fieldProblems, formTexts, isId } from '$lib/server/http/body';
+import { findCustomer, findEngine, listCustomers, listEngines } from '$lib/server/jobs/customers';
 import type { Database } from '$lib/server/database/connection';
 import { nextJobNumber } from '$lib/server/jobs/find';
 import { loadJob } from '$lib/server/jobs/load';
 import { importJob } from '$lib/server/jobs/store';
 import { findKept, listKept } from '$lib/server/kept';
-import { kitsOffered, kitWithParts } from '$lib/server/kits';
-import { findPart, listParts } from '$lib/server/parts';
+import { kitsOffered, kitWithParts } from '$lib/server/parts/kits';
+import { findPart, listParts } from '$lib/server/parts/parts';
 import { shopSetup } from '$lib/server/shop';
-import { begin, type Named } from '$lib/setup/begin';
-import { EMPTY, layoutOf, layoutTexts, takenLike, TakeIn, onlyHead } from '$lib/setup/take-in';
+import { begin, type Named } from '$lib/job/setup/begin';
+import { EMPTY, layoutOf, layoutTexts, takenLike, TakeIn, onlyHead } from '$lib/job/setup/take-in';
 
 async function cams(db: Database): Promise<Cam[]> {
 	const parts = await listParts(db, { type: 'cam' });

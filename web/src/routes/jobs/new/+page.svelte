@@ -4,12 +4,18 @@
 	import { defaultSetup, evaluate, layoutProblem, newJob, type Job } from '@zinc-ledger/core';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
-	import LayoutPreview from '$lib/head-plan/LayoutPreview.svelte';
-	import BegunFrom from '$lib/setup/BegunFrom.svelte';
-	import BoxCheck from '$lib/kits/BoxCheck.svelte';
-	import HeadFields from '$lib/setup/HeadFields.svelte';
-	import MoreOfJob from '$lib/setup/MoreOfJob.svelte';
-	import { layoutOf, layoutTexts, onlyHead, USUAL_ENGINES, type TakeIn } from '$lib/setup/take-in';
+	import LayoutPreview from '$lib/sheet/head-plan/LayoutPreview.svelte';
+	import BegunFrom from '$lib/job/setup/BegunFrom.svelte';
+	import BoxCheck from '$lib/parts/kits/BoxCheck.svelte';
+	import HeadFields from '$lib/job/setup/HeadFields.svelte';
+	import MoreOfJob from '$lib/job/setup/MoreOfJob.svelte';
+	import {
+		layoutOf,
+		layoutTexts,
+		onlyHead,
+		USUAL_ENGINES,
+		type TakeIn
+	} from '$lib/job/setup/take-in';
 	import Button from '$lib/ui/Button.svelte';
 	import Combobox from '$lib/ui/Combobox.svelte';
 	import Disclosure from '$lib/ui/Disclosure.svelte';

@@ -2,15 +2,15 @@ import { fail, redirect } from '@sveltejs/kit';
 import { KINDS, KIT_PLACES, message, messageOf, TYPE_OF } from '@zinc-ledger/core';
 import { Kit } from '@zinc-ledger/core/kit-schema';
 import { tell } from '@zinc-ledger/words';
-import { textsOfKit } from '$lib/kits/csv';
-import { kitTexts } from '$lib/kits/paper';
+import { textsOfKit } from '$lib/parts/kits/csv';
+import { kitTexts } from '$lib/parts/kits/paper';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts, isId, revisionIn } from '$lib/server/body';
+import { formTexts, isId, revisionIn } from '$lib/server/http/body';
 import { findKept, saveKept } from '$lib/server/kept';
-import { partsOfKits } from '$lib/server/kits';
-import { listParts } from '$lib/server/parts';
-import { photosOfKit } from '$lib/server/photos';
-import { refuse } from '$lib/server/refuse';
+import { partsOfKits } from '$lib/server/parts/kits';
+import { listParts } from '$lib/server/parts/parts';
+import { photosOfKit } from '$lib/server/jobs/photos';
+import { refuse } from '$lib/server/http/refuse';
 
 async function known(id: string) {
 	const kept = await withDatabase((db) => findKept(db, 'kit', id));

@@ -7,8 +7,8 @@
 	import type { Values } from '$lib/forms/flat';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import KitTexts from '$lib/kits/KitTexts.svelte';
-	import { paperOfKit } from '$lib/kits/of-kit';
+	import KitTexts from '$lib/parts/kits/KitTexts.svelte';
+	import { paperOfKit } from '$lib/parts/kits/of-kit';
 	import Photos from '$lib/photos/Photos.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';

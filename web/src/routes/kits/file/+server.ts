@@ -1,8 +1,8 @@
 import { writeKits } from '@zinc-ledger/core/kits';
-import { kitsToCsv } from '$lib/kits/csv';
+import { kitsToCsv } from '$lib/parts/kits/csv';
 import { withDatabase } from '$lib/server/with-database';
 import { listKept } from '$lib/server/kept';
-import { partsOfKits } from '$lib/server/kits';
+import { partsOfKits } from '$lib/server/parts/kits';
 
 /** The shop's kits as a file: JSON with their parts, or CSV of the kits alone. */
 export async function GET({ url }) {

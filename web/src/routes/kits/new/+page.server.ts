@@ -2,13 +2,13 @@ import { fail, redirect } from '@sveltejs/kit';
 import { v7 as uuid } from 'uuid';
 import { message, TYPE_OF, type LibraryPart } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { PAPER_FIELDS } from '$lib/kits/fields';
-import { EXHAUST, kitFromPaper } from '$lib/kits/paper';
+import { PAPER_FIELDS } from '$lib/parts/kits/fields';
+import { EXHAUST, kitFromPaper } from '$lib/parts/kits/paper';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts } from '$lib/server/body';
+import { formTexts } from '$lib/server/http/body';
 import { inTransaction } from '$lib/server/database/transaction';
 import { saveKept } from '$lib/server/kept';
-import { keepParts, partCalled } from '$lib/server/parts';
+import { keepParts, partCalled } from '$lib/server/parts/parts';
 
 /** Fields of the paper that name a part, which the library may have already. */
 const NAMES = PAPER_FIELDS.filter(({ path }) => path.endsWith('.name')).flatMap(({ path }) => [

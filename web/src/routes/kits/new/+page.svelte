@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import KitForm from '$lib/kits/KitForm.svelte';
+	import KitForm from '$lib/parts/kits/KitForm.svelte';
 
 	let { form } = $props();
 	useKeys([{ keys: ['Enter'], does: 'keep the kit' }]);

@@ -1,10 +1,10 @@
 import { flatten } from '$lib/forms/flat';
-import { fieldsOf } from '$lib/parts/fields';
+import { fieldsOf } from '$lib/parts/library/fields';
 import { withDatabase } from '$lib/server/with-database';
-import { keepPart } from '$lib/server/keep-part';
-import { findPart } from '$lib/server/parts';
+import { keepPart } from '$lib/server/parts/keep-part';
+import { findPart } from '$lib/server/parts/parts';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 async function known(id: string) {
 	const part = await withDatabase((db) => findPart(db, id));

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { page } from '$app/state';
-	import PartForm from '$lib/parts/PartForm.svelte';
+	import PartForm from '$lib/parts/library/PartForm.svelte';
 	import Button from '$lib/ui/Button.svelte';
 
 	let { data, form } = $props();

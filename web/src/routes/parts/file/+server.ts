@@ -1,8 +1,8 @@
 import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 import { writeParts } from '@zinc-ledger/core/parts';
-import { partsToCsv } from '$lib/parts/csv';
+import { partsToCsv } from '$lib/parts/library/csv';
 import { withDatabase } from '$lib/server/with-database';
-import { listParts, revisionsOf } from '$lib/server/parts';
+import { listParts, revisionsOf } from '$lib/server/parts/parts';
 
 /** The library as a file: everything as JSON, or one type as CSV. */
 export async function GET({ url }) {

@@ -1,11 +1,11 @@
 import { v7 as uuid } from 'uuid';
 import { PART_TYPES, type PartType } from '@zinc-ledger/core';
 import { flatten } from '$lib/forms/flat';
-import { fieldsOf } from '$lib/parts/fields';
+import { fieldsOf } from '$lib/parts/library/fields';
 import { withDatabase } from '$lib/server/with-database';
-import { isId } from '$lib/server/body';
-import { keepPart } from '$lib/server/keep-part';
-import { findPart } from '$lib/server/parts';
+import { isId } from '$lib/server/http/body';
+import { keepPart } from '$lib/server/parts/keep-part';
+import { findPart } from '$lib/server/parts/parts';
 
 function typeIn(url: URL): PartType {
 	const type = url.searchParams.get('type') as PartType;

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import PartForm from '$lib/parts/PartForm.svelte';
+	import PartForm from '$lib/parts/library/PartForm.svelte';
 
 	let { data, form } = $props();
 	useKeys([{ keys: ['Enter'], does: 'keep the part' }]);

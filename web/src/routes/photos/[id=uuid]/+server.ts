@@ -1,7 +1,7 @@
 import { withDatabase } from '$lib/server/with-database';
-import { photoContent } from '$lib/server/photos';
+import { photoContent } from '$lib/server/jobs/photos';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /** A photo as it is kept; `?small` for its thumbnail. It never changes. */
 export async function GET({ params, url }) {

@@ -2,9 +2,9 @@
 import { message } from '@zinc-ledger/core';
 import { withDatabase } from '$lib/server/with-database';
 import { limitsOf } from '$lib/server/reporting/of-service';
-import { refuse } from '$lib/server/refuse';
-import { visitsOfSet } from '$lib/server/service';
-import { findSet } from '$lib/server/springs';
+import { refuse } from '$lib/server/http/refuse';
+import { visitsOfSet } from '$lib/server/visits/service';
+import { findSet } from '$lib/server/springs/springs';
 
 export const load = ({ params }) =>
 	withDatabase(async (db) => {

@@ -7,8 +7,8 @@
 	import Button from '$lib/ui/Button.svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import { byPercent } from '$lib/ui/words';
-	import { priceOfLife, ranText } from '$lib/visit/service';
-	import { trendChart, trendLines, trendUnit } from '$lib/visit/trend';
+	import { priceOfLife, ranText } from '$lib/visits/comparison/service';
+	import { trendChart, trendLines, trendUnit } from '$lib/visits/comparison/trend';
 
 	let { data } = $props();
 	const bench = getBench();

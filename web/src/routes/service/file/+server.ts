@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { withDatabase } from '$lib/server/with-database';
-import { csvFile } from '$lib/server/out/csv-file';
-import { dueHeads } from '$lib/server/service';
+import { csvFile } from '$lib/server/signing/out/csv-file';
+import { dueHeads } from '$lib/server/visits/service';
 
 /** Parts of every head of a shop of many years. */
 const MAX = 1_000_000;

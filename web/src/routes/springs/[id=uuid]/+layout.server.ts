@@ -1,10 +1,10 @@
 import { withDatabase } from '$lib/server/with-database';
-import { listGauges } from '$lib/server/gauges';
+import { listGauges } from '$lib/server/parts/gauges';
 import { loadJob } from '$lib/server/jobs/load';
-import { listParts } from '$lib/server/parts';
-import { findSet, springsOf } from '$lib/server/springs';
+import { listParts } from '$lib/server/parts/parts';
+import { findSet, springsOf } from '$lib/server/springs/springs';
 import { KINDS, message, tallestHeight, type Job, type LibraryPart } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 export const load = async ({ params, depends }) => {
 	depends(`set:${params.id}`);

@@ -3,19 +3,19 @@ import { z } from 'zod';
 import { lengthOf, medianSpring, mm, applyToSetup, type LibraryPart } from '@zinc-ledger/core';
 import { problemsOf } from '@zinc-ledger/core/file';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
-import { newSweep, type Columns } from '$lib/springs/csv';
-import { testedOf } from '$lib/springs/worked';
+import { newSweep, type Columns } from '$lib/springs/sets/csv';
+import { testedOf } from '$lib/springs/sets/worked';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts, formWithFile, trimmed } from '$lib/server/body';
+import { formTexts, formWithFile, trimmed } from '$lib/server/http/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
-import { listParts } from '$lib/server/parts';
-import { readSetForm } from '$lib/server/spring-set-form';
+import { listParts } from '$lib/server/parts/parts';
+import { readSetForm } from '$lib/server/springs/spring-set-form';
 import { work } from '$lib/server/work/pool';
-import { editSet, findSet, keepSweep, springsOf } from '$lib/server/springs';
+import { editSet, findSet, keepSweep, springsOf } from '$lib/server/springs/springs';
 import { message, type Problem } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const Told = z.object({
 	height: z.coerce.number().int().min(0).optional(),

@@ -1,9 +1,9 @@
 import type { LibraryPart } from '@zinc-ledger/core';
-import type { Found } from '$lib/springs/compare';
+import type { Found } from '$lib/springs/sets/compare';
 import { withDatabase } from '$lib/server/with-database';
-import { isId } from '$lib/server/body';
-import { findPart, listParts } from '$lib/server/parts';
-import { findSet, listSets, springsOf } from '$lib/server/springs';
+import { isId } from '$lib/server/http/body';
+import { findPart, listParts } from '$lib/server/parts/parts';
+import { findSet, listSets, springsOf } from '$lib/server/springs/springs';
 
 /** What is compared, and what may be. */
 export const load = async ({ url }) => {

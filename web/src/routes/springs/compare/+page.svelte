@@ -5,9 +5,9 @@
 	import { onMount, untrack } from 'svelte';
 	import { readEntry } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import ComparisonChart from '$lib/springs/ComparisonChart.svelte';
-	import ComparisonTable from '$lib/springs/ComparisonTable.svelte';
-	import { sideOf } from '$lib/springs/compare';
+	import ComparisonChart from '$lib/springs/sets/ComparisonChart.svelte';
+	import ComparisonTable from '$lib/springs/sets/ComparisonTable.svelte';
+	import { sideOf } from '$lib/springs/sets/compare';
 	import Combobox from '$lib/ui/Combobox.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import TextField from '$lib/ui/TextField.svelte';

@@ -2,10 +2,10 @@ import { fail, redirect } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts, revisionIn } from '$lib/server/body';
+import { formTexts, revisionIn } from '$lib/server/http/body';
 import { findKept, saveKept } from '$lib/server/kept';
-import { refuse } from '$lib/server/refuse';
-import { templateFrom, textsOfTemplate } from '$lib/templates/form';
+import { refuse } from '$lib/server/http/refuse';
+import { templateFrom, textsOfTemplate } from '$lib/job/templates/form';
 
 async function known(id: string) {
 	const kept = await withDatabase((db) => findKept(db, 'template', id));

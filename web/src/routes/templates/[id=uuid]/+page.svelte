@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import TemplateForm from '$lib/templates/TemplateForm.svelte';
+	import TemplateForm from '$lib/job/templates/TemplateForm.svelte';
 
 	let { data, form } = $props();
 	useKeys([{ keys: ['Enter'], does: 'keep the template' }]);

@@ -3,12 +3,12 @@ import { v7 as uuid } from 'uuid';
 import { message, templateOf, type Template, type Units } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts, isId } from '$lib/server/body';
+import { formTexts, isId } from '$lib/server/http/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { saveKept } from '$lib/server/kept';
 import { shopSetup } from '$lib/server/shop';
-import { USUAL_ENGINES } from '$lib/setup/take-in';
-import { templateFrom, textsOfTemplate } from '$lib/templates/form';
+import { USUAL_ENGINES } from '$lib/job/setup/take-in';
+import { templateFrom, textsOfTemplate } from '$lib/job/templates/form';
 
 /** What a template begins as: the engine of a job, or an empty one. */
 async function begun(from: string | null, units: Units): Promise<Template> {

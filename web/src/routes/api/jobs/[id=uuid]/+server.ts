@@ -1,10 +1,10 @@
 import { json } from '@sveltejs/kit';
 import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
-import { countedShims } from '$lib/server/parts';
-import { listSigned } from '$lib/server/signed';
+import { countedShims } from '$lib/server/parts/parts';
+import { listSigned } from '$lib/server/signing/signed';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /** A job whole, with the revision of its set-up and what was signed of it. */
 export async function GET({ params }) {

@@ -2,13 +2,13 @@ import { fail, isHttpError, redirect } from '@sveltejs/kit';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { withDatabase } from '$lib/server/with-database';
-import { formTexts } from '$lib/server/body';
-import { findHead } from '$lib/server/heads';
+import { formTexts } from '$lib/server/http/body';
+import { findHead } from '$lib/server/visits/heads';
 
 import { nextJobNumber } from '$lib/server/jobs/find';
-import { refuse } from '$lib/server/refuse';
-import { beginVisit, otherHeads, lastSignedOfHead } from '$lib/server/visits';
-import { readSince } from '$lib/visit/since';
+import { refuse } from '$lib/server/http/refuse';
+import { beginVisit, otherHeads, lastSignedOfHead } from '$lib/server/visits/visits';
+import { readSince } from '$lib/visits/comparison/since';
 
 export const load = async ({ params }) =>
 	withDatabase(async (db) => {

@@ -7,8 +7,8 @@
 	import Checkbox from '$lib/ui/Checkbox.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { moment } from '$lib/ui/words';
-	import { sinceTexts } from '$lib/visit/since';
-	import SinceFields from '$lib/visit/SinceFields.svelte';
+	import { sinceTexts } from '$lib/visits/comparison/since';
+	import SinceFields from '$lib/visits/comparison/SinceFields.svelte';
 
 	let { data, form } = $props();
 	useKeys([{ keys: ['Enter'], does: 'begin the visit' }]);

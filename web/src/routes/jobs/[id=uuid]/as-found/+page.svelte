@@ -4,8 +4,8 @@
 	import { labelsOf } from '@zinc-ledger/words';
 	import AsFoundForm from '$lib/assembly/AsFoundForm.svelte';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import HeadPlan from '$lib/sheet/head-plan/HeadPlan.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Table from '$lib/ui/Table.svelte';
 
 	const store = getJobStore();

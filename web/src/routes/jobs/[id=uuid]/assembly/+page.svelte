@@ -9,7 +9,7 @@
 		WAYS
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
 	import StepDone from '$lib/assembly/StepDone.svelte';
 	import StepList from '$lib/assembly/StepList.svelte';
@@ -17,8 +17,8 @@
 	import StepWork from '$lib/assembly/StepWork.svelte';
 	import Together from '$lib/assembly/Together.svelte';
 	import { Ticking } from '$lib/assembly/ticking.svelte';
-	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
-	import Section from '$lib/section/Section.svelte';
+	import HeadPlan from '$lib/sheet/head-plan/HeadPlan.svelte';
+	import Section from '$lib/sheet/section/Section.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';

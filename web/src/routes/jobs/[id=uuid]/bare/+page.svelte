@@ -2,7 +2,7 @@
 	/** Bare heights along the head: what stands apart from its own kind, and what may be the cause. */
 	import { KINDS, mm, walk, type StationSheet } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { stateClass } from '$lib/ui/state';
 	import { capital } from '$lib/ui/words';

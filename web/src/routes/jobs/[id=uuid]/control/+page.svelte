@@ -9,17 +9,17 @@
 	} from '@zinc-ledger/core';
 	import { label, write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import Assumptions from '$lib/control/Assumptions.svelte';
-	import ExhaustOpening from '$lib/control/ExhaustOpening.svelte';
-	import Forces from '$lib/control/Forces.svelte';
-	import Maps from '$lib/control/Maps.svelte';
-	import Masses from '$lib/control/Masses.svelte';
-	import MotionCourse from '$lib/control/MotionCourse.svelte';
-	import MotionSweep from '$lib/control/MotionSweep.svelte';
-	import PortPressure from '$lib/control/PortPressure.svelte';
-	import StationLimits from '$lib/control/StationLimits.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
-	import NeedLink from '$lib/needs/NeedLink.svelte';
+	import Assumptions from '$lib/valvetrain/control/Assumptions.svelte';
+	import ExhaustOpening from '$lib/valvetrain/control/ExhaustOpening.svelte';
+	import Forces from '$lib/valvetrain/control/Forces.svelte';
+	import Maps from '$lib/valvetrain/control/Maps.svelte';
+	import Masses from '$lib/valvetrain/control/Masses.svelte';
+	import MotionCourse from '$lib/valvetrain/control/MotionCourse.svelte';
+	import MotionSweep from '$lib/valvetrain/control/MotionSweep.svelte';
+	import PortPressure from '$lib/valvetrain/control/PortPressure.svelte';
+	import StationLimits from '$lib/valvetrain/control/StationLimits.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
+	import NeedLink from '$lib/sheet/needs/NeedLink.svelte';
 	import { capital } from '$lib/ui/words';
 
 	const store = getJobStore();

@@ -1,8 +1,8 @@
 /** What was signed of the head before, what the shop weighs by, and the photos of what was seen. */
 import { withDatabase } from '$lib/server/with-database';
-import { likelihoods } from '$lib/server/likelihoods';
-import { listPhotos } from '$lib/server/photos';
-import { jobSignedBefore } from '$lib/server/signed';
+import { likelihoods } from '$lib/server/visits/likelihoods';
+import { listPhotos } from '$lib/server/jobs/photos';
+import { jobSignedBefore } from '$lib/server/signing/signed';
 
 export const load = ({ params }) =>
 	withDatabase(async (db) => ({

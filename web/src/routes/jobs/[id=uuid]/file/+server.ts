@@ -2,7 +2,7 @@ import { writeJob } from '@zinc-ledger/core/file';
 import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /** The job as its open file. */
 export async function GET({ params }) {

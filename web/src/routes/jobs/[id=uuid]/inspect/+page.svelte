@@ -12,11 +12,11 @@
 		type Inspection
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import Came from '$lib/inspect/Came.svelte';
+	import Came from '$lib/job/inspection/Came.svelte';
 	import Photos from '$lib/photos/Photos.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
-	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
+	import HeadPlan from '$lib/sheet/head-plan/HeadPlan.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { moment } from '$lib/ui/words';
 	import { labelsOf, tell } from '@zinc-ledger/words';

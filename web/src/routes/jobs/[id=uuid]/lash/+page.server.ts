@@ -1,6 +1,6 @@
 import { withDatabase } from '$lib/server/with-database';
-import { countedFollowerShims } from '$lib/server/parts';
-import { takenBy } from '$lib/server/stock';
+import { countedFollowerShims } from '$lib/server/parts/parts';
+import { takenBy } from '$lib/server/parts/stock';
 
 export const load = async ({ params }) => {
 	const { followerShims, taken } = await withDatabase(async (db) => ({

@@ -10,11 +10,11 @@
 	} from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
-	import CrankDial from '$lib/lash/CrankDial.svelte';
-	import FollowerShims from '$lib/lash/FollowerShims.svelte';
-	import LashDrift from '$lib/lash/LashDrift.svelte';
-	import SettingOrderTable from '$lib/lash/SettingOrderTable.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
+	import CrankDial from '$lib/valvetrain/lash/CrankDial.svelte';
+	import FollowerShims from '$lib/valvetrain/lash/FollowerShims.svelte';
+	import LashDrift from '$lib/valvetrain/lash/LashDrift.svelte';
+	import SettingOrderTable from '$lib/valvetrain/lash/SettingOrderTable.svelte';
 	import { capital } from '$lib/ui/words';
 
 	let { data } = $props();

@@ -1,9 +1,9 @@
 <script lang="ts">
 	/** How much lift this head can take, and what changes laid on each other gain. */
 	import { KINDS, keptSteps, type ChangeStep, type Kind } from '@zinc-ledger/core';
-	import { getJobStore } from '$lib/job/job-store.svelte';
-	import { Ladders } from '$lib/lift/ladders.svelte';
-	import LiftOf from '$lib/lift/LiftOf.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
+	import { Ladders } from '$lib/planning/max-lift/ladders.svelte';
+	import LiftOf from '$lib/planning/max-lift/LiftOf.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 

@@ -1,8 +1,8 @@
 import { message } from '@zinc-ledger/core';
-import { LISTED, type Listed } from '$lib/round/listed';
+import { LISTED, type Listed } from '$lib/job/round/listed';
 import { withDatabase } from '$lib/server/with-database';
-import { listGaugesWithRepeats } from '$lib/server/gauges';
-import { refuse } from '$lib/server/refuse';
+import { listGaugesWithRepeats } from '$lib/server/parts/gauges';
+import { refuse } from '$lib/server/http/refuse';
 
 export const load = async ({ url }) => {
 	const name = url.searchParams.get('of') ?? LISTED[0];

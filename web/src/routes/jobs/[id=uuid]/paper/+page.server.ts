@@ -1,8 +1,8 @@
-import { unitsFor } from '$lib/server/units-for';
+import { unitsFor } from '$lib/server/http/units-for';
 import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 export const load = async ({ params, url, locals }) => {
 	const loaded = await withDatabase((db) => loadJob(db, params.id));

@@ -3,9 +3,9 @@
 	import { goto } from '$app/navigation';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import { paperOf } from '$lib/paper/layout';
-	import PaperSheet from '$lib/paper/PaperSheet.svelte';
-	import { printedDraft } from '$lib/paper/printed';
+	import { paperOf } from '$lib/signing/paper/layout';
+	import PaperSheet from '$lib/signing/paper/PaperSheet.svelte';
+	import { printedDraft } from '$lib/signing/paper/printed';
 	import Button from '$lib/ui/Button.svelte';
 
 	let { data } = $props();

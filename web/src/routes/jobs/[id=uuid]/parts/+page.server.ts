@@ -1,7 +1,7 @@
 import { withDatabase } from '$lib/server/with-database';
-import { kitsOffered } from '$lib/server/kits';
-import { listParts } from '$lib/server/parts';
-import { takenBy } from '$lib/server/stock';
+import { kitsOffered } from '$lib/server/parts/kits';
+import { listParts } from '$lib/server/parts/parts';
+import { takenBy } from '$lib/server/parts/stock';
 
 export const load = async ({ params }) => {
 	const { library, taken, kits } = await withDatabase(async (db) => ({

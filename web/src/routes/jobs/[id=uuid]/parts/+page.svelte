@@ -15,13 +15,13 @@
 		message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import QuietFindings from '$lib/fit/QuietFindings.svelte';
-	import KitChoice from '$lib/kits/KitChoice.svelte';
-	import FindingItem from '$lib/fit/FindingItem.svelte';
-	import MassTable from '$lib/fit/MassTable.svelte';
-	import OwnParts from '$lib/fit/OwnParts.svelte';
-	import ShelfTable from '$lib/fit/ShelfTable.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import QuietFindings from '$lib/sheet/fit/QuietFindings.svelte';
+	import KitChoice from '$lib/parts/kits/KitChoice.svelte';
+	import FindingItem from '$lib/sheet/fit/FindingItem.svelte';
+	import MassTable from '$lib/sheet/fit/MassTable.svelte';
+	import OwnParts from '$lib/sheet/fit/OwnParts.svelte';
+	import ShelfTable from '$lib/sheet/fit/ShelfTable.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { capital } from '$lib/ui/words';
 	import { label, tell } from '@zinc-ledger/words';

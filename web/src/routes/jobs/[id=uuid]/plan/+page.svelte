@@ -14,17 +14,17 @@
 		type PlanAnswer
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { isTyping, isWithin, useKeys } from '$lib/keys/keys.svelte';
-	import { Planner } from '$lib/planner/planner.svelte';
-	import PlanTable from '$lib/planner/PlanTable.svelte';
-	import LoadsAlong from '$lib/planner/LoadsAlong.svelte';
-	import LoadSpread from '$lib/planner/LoadSpread.svelte';
-	import PlanStatus from '$lib/planner/PlanStatus.svelte';
-	import Picks from '$lib/planner/Picks.svelte';
-	import StationChange from '$lib/planner/StationChange.svelte';
-	import { usedSpringsOf } from '$lib/planner/used-springs';
-	import UsedSprings from '$lib/planner/UsedSprings.svelte';
+	import { Planner } from '$lib/planning/plan/planner.svelte';
+	import PlanTable from '$lib/planning/plan/PlanTable.svelte';
+	import LoadsAlong from '$lib/planning/plan/LoadsAlong.svelte';
+	import LoadSpread from '$lib/planning/plan/LoadSpread.svelte';
+	import PlanStatus from '$lib/planning/plan/PlanStatus.svelte';
+	import Picks from '$lib/planning/plan/Picks.svelte';
+	import StationChange from '$lib/planning/plan/StationChange.svelte';
+	import { usedSpringsOf } from '$lib/planning/plan/used-springs';
+	import UsedSprings from '$lib/planning/plan/UsedSprings.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';

@@ -1,8 +1,8 @@
 import { QUANTITIES, SETTING_ORDERS, type Quantity, type SettingOrder } from '@zinc-ledger/core';
 import { withDatabase } from '$lib/server/with-database';
-import { listGaugesWithRepeats } from '$lib/server/gauges';
+import { listGaugesWithRepeats } from '$lib/server/parts/gauges';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 export const load = async ({ url }) => {
 	const name = url.searchParams.get('of') ?? 'installed-height';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import RoundBench from '$lib/round/RoundBench.svelte';
+	import RoundBench from '$lib/job/round/RoundBench.svelte';
 
 	let { data } = $props();
 </script>

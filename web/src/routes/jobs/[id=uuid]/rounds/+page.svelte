@@ -1,8 +1,8 @@
 <script lang="ts">
 	/** Everything that is read with a gauge: a round each, how far it has come, and what was read last. */
 	import { INSPECTED, ROCKER_GAPS, type Quantity } from '@zinc-ledger/core';
-	import { getJobStore } from '$lib/job/job-store.svelte';
-	import { ROUND_WORDS } from '$lib/round/words';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
+	import { ROUND_WORDS } from '$lib/job/round/words';
 	import Table from '$lib/ui/Table.svelte';
 	import { moment } from '$lib/ui/words';
 

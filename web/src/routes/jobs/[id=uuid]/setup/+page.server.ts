@@ -1,20 +1,20 @@
-import { unitsFor, unitsNamed } from '$lib/server/units-for';
+import { unitsFor, unitsNamed } from '$lib/server/http/units-for';
 import { fail } from '@sveltejs/kit';
 import type { Cam } from '@zinc-ledger/core';
 import { Setup } from '@zinc-ledger/core/schema';
 import { withDatabase } from '$lib/server/with-database';
-import { fieldProblems, formTexts, isId, revisionIn } from '$lib/server/body';
+import { fieldProblems, formTexts, isId, revisionIn } from '$lib/server/http/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { loadJob } from '$lib/server/jobs/load';
-import { findPart, listParts } from '$lib/server/parts';
+import { findPart, listParts } from '$lib/server/parts/parts';
 import { shopSetup } from '$lib/server/shop';
 import { flatten, type Values } from '$lib/forms/flat';
-import { OWN_CAM } from '$lib/setup/cam';
-import { SHOP_FIELDS } from '$lib/setup/fields';
-import { setupFrom } from '$lib/setup/values';
+import { OWN_CAM } from '$lib/job/setup/cam';
+import { SHOP_FIELDS } from '$lib/job/setup/fields';
+import { setupFrom } from '$lib/job/setup/values';
 import { message, type Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 type LibraryCam = Cam & { id: string };
 

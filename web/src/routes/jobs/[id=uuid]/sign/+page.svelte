@@ -11,14 +11,14 @@
 		type ScopeNeed
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
-	import { paperOf } from '$lib/paper/layout';
-	import PaperSheet from '$lib/paper/PaperSheet.svelte';
-	import { printedDraft } from '$lib/paper/printed';
-	import Notes from '$lib/sign/Notes.svelte';
-	import ScopeChoice from '$lib/sign/ScopeChoice.svelte';
-	import Shares from '$lib/sign/Shares.svelte';
-	import SignedSheets from '$lib/sign/SignedSheets.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
+	import { paperOf } from '$lib/signing/paper/layout';
+	import PaperSheet from '$lib/signing/paper/PaperSheet.svelte';
+	import { printedDraft } from '$lib/signing/paper/printed';
+	import Notes from '$lib/signing/sign/Notes.svelte';
+	import ScopeChoice from '$lib/signing/sign/ScopeChoice.svelte';
+	import Shares from '$lib/signing/sign/Shares.svelte';
+	import SignedSheets from '$lib/signing/sign/SignedSheets.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { capital } from '$lib/ui/words';
 	import { write } from '@zinc-ledger/words';

@@ -10,8 +10,8 @@
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Chart from '$lib/charts/Chart.svelte';
-	import HeadPlan from '$lib/head-plan/HeadPlan.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import HeadPlan from '$lib/sheet/head-plan/HeadPlan.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';
@@ -21,10 +21,10 @@
 		comparisonState,
 		isAmong,
 		type ComparisonFilter
-	} from '$lib/visit/comparison';
-	import { lossesChart } from '$lib/visit/losses-chart';
-	import SpringFates from '$lib/visit/SpringFates.svelte';
-	import VisitComparison from '$lib/visit/VisitComparison.svelte';
+	} from '$lib/visits/comparison/comparison';
+	import { lossesChart } from '$lib/visits/comparison/losses-chart';
+	import SpringFates from '$lib/visits/comparison/SpringFates.svelte';
+	import VisitComparison from '$lib/visits/comparison/VisitComparison.svelte';
 
 	let { data } = $props();
 	const store = getJobStore();

@@ -1,8 +1,8 @@
 /** Springs and retainers to try, and on a visit what its springs were. */
 import { withDatabase } from '$lib/server/with-database';
-import { listParts } from '$lib/server/parts';
-import { springLife } from '$lib/server/service';
-import { jobSignedBefore } from '$lib/server/signed';
+import { listParts } from '$lib/server/parts/parts';
+import { springLife } from '$lib/server/visits/service';
+import { jobSignedBefore } from '$lib/server/signing/signed';
 
 export const load = ({ params }) =>
 	withDatabase(async (db) => ({

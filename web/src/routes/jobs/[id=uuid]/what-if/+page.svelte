@@ -16,15 +16,15 @@
 		type Setup
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
-	import LoadsAlong from '$lib/planner/LoadsAlong.svelte';
-	import { gainLine, type Side } from '$lib/what-if/comparison';
-	import Tightest from '$lib/what-if/Tightest.svelte';
-	import ChangeFields from '$lib/what-if/ChangeFields.svelte';
-	import type { Change } from '$lib/what-if/changes';
-	import SideBySide from '$lib/what-if/SideBySide.svelte';
-	import { Planner } from '$lib/planner/planner.svelte';
-	import { usedSpringsOf } from '$lib/planner/used-springs';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
+	import LoadsAlong from '$lib/planning/plan/LoadsAlong.svelte';
+	import { gainLine, type Side } from '$lib/planning/what-if/comparison';
+	import Tightest from '$lib/planning/what-if/Tightest.svelte';
+	import ChangeFields from '$lib/planning/what-if/ChangeFields.svelte';
+	import type { Change } from '$lib/planning/what-if/changes';
+	import SideBySide from '$lib/planning/what-if/SideBySide.svelte';
+	import { Planner } from '$lib/planning/plan/planner.svelte';
+	import { usedSpringsOf } from '$lib/planning/plan/used-springs';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import { WORKER_FAILED } from '$lib/worker/worker-client';

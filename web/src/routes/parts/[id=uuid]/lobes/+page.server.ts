@@ -5,9 +5,9 @@ import { libraryPartOf } from '@zinc-ledger/core/parts';
 import { tell } from '@zinc-ledger/words';
 import { z } from 'zod';
 import { withDatabase } from '$lib/server/with-database';
-import { CHANGED_MEANWHILE, formTexts, revisionIn } from '$lib/server/body';
-import { findPart, savePart } from '$lib/server/parts';
-import { refuse } from '$lib/server/refuse';
+import { CHANGED_MEANWHILE, formTexts, revisionIn } from '$lib/server/http/body';
+import { findPart, savePart } from '$lib/server/parts/parts';
+import { refuse } from '$lib/server/http/refuse';
 
 async function camOf(id: string) {
 	const part = await withDatabase((db) => findPart(db, id));

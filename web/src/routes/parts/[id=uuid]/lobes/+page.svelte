@@ -4,9 +4,9 @@
 	import { label } from '@zinc-ledger/words';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import { tableOf } from '$lib/lobes/card';
-	import LobeFigures from '$lib/lobes/LobeFigures.svelte';
-	import ReadLiftTable from '$lib/lobes/ReadLiftTable.svelte';
+	import { tableOf } from '$lib/valvetrain/lobes/card';
+	import LobeFigures from '$lib/valvetrain/lobes/LobeFigures.svelte';
+	import ReadLiftTable from '$lib/valvetrain/lobes/ReadLiftTable.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import ToggleGroup from '$lib/ui/ToggleGroup.svelte';

@@ -1,10 +1,10 @@
 import Papa from 'papaparse';
 import { message } from '@zinc-ledger/core';
 import { withDatabase } from '$lib/server/with-database';
-import { csvFile } from '$lib/server/out/csv-file';
-import { refuse } from '$lib/server/refuse';
-import { visitsOfSet } from '$lib/server/service';
-import { findSet } from '$lib/server/springs';
+import { csvFile } from '$lib/server/signing/out/csv-file';
+import { refuse } from '$lib/server/http/refuse';
+import { visitsOfSet } from '$lib/server/visits/service';
+import { findSet } from '$lib/server/springs/springs';
 
 /** A set's mean load at its nominal height by visit, as open CSV in SI units. */
 export async function GET({ params }) {

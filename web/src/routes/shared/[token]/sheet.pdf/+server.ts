@@ -1,5 +1,5 @@
 import { openedSheet } from '$lib/server/access/shared-sheet';
-import { signedOut } from '$lib/server/out/signed-out';
+import { signedOut } from '$lib/server/signing/out/signed-out';
 import { readSigned } from '@zinc-ledger/core/signed';
 import { work } from '$lib/server/work/pool';
 

@@ -1,9 +1,9 @@
 import { writeSweep } from '@zinc-ledger/core/sweep-schema';
-import { sweepToCsv } from '$lib/springs/csv';
+import { sweepToCsv } from '$lib/springs/sets/csv';
 import { withDatabase } from '$lib/server/with-database';
-import { springsOf } from '$lib/server/springs';
+import { springsOf } from '$lib/server/springs/springs';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /** A spring's newest sweep as a file: the open JSON, or CSV. */
 export async function GET({ params, url }) {

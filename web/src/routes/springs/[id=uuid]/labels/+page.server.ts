@@ -1,9 +1,9 @@
 import QRCode from 'qrcode';
 import { codeText } from '$lib/server/access/network';
 import { withDatabase } from '$lib/server/with-database';
-import { findSet, springsOf } from '$lib/server/springs';
+import { findSet, springsOf } from '$lib/server/springs/springs';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /** A label for every spring, with a code of its record. */
 export const load = async ({ params }) => {

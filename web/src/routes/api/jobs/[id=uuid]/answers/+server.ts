@@ -1,10 +1,10 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import { answerQuestion } from '$lib/server/jobs/change';
 import { issue, message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /** What the sheet asks: if a part was forgotten, if a reading came before or after a work, if pockets were measured again. */
 const ASKED =

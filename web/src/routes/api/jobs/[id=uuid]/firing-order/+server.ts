@@ -1,10 +1,10 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import { saveFiringOrder } from '$lib/server/jobs/change';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const Body = z.strictObject({
 	firingOrder: z.array(z.int()).min(1).max(16),

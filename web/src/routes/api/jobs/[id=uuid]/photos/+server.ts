@@ -1,9 +1,9 @@
 import { EVIDENCE_CODES, message, type EvidenceCode } from '@zinc-ledger/core';
 import { withDatabase } from '$lib/server/with-database';
 import { loadJob } from '$lib/server/jobs/load';
-import { photoSent } from '$lib/server/photo-sent';
-import { keepPhoto } from '$lib/server/photos';
-import { refuse } from '$lib/server/refuse';
+import { photoSent } from '$lib/server/jobs/photo-sent';
+import { keepPhoto } from '$lib/server/jobs/photos';
+import { refuse } from '$lib/server/http/refuse';
 
 const isEvidence = (code: string): code is EvidenceCode =>
 	(EVIDENCE_CODES as readonly string[]).includes(code);

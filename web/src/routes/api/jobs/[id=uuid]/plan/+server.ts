@@ -4,11 +4,11 @@ import { Plan } from '@zinc-ledger/core/schema';
 import { Id, Line } from '@zinc-ledger/core/units-schema';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import { acceptPlan, withdrawPlan } from '$lib/server/jobs/change';
 import { findPerson } from '$lib/server/people';
 import { issue, message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const Withdrawal = z.strictObject({ plan: Id, reason: Line.min(1, issue('field.required')) });
 

@@ -4,9 +4,9 @@ import { issue } from '@zinc-ledger/core';
 import { Reading } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
-import { clockOf, storeOffered, storeReadings } from '$lib/server/readings';
-import { isOfferedAgain } from '$lib/server/strays';
+import { checkedBody } from '$lib/server/http/body';
+import { clockOf, storeOffered, storeReadings } from '$lib/server/jobs/readings';
+import { isOfferedAgain } from '$lib/server/jobs/strays';
 
 /**
  * Stores a reading and answers with the newest readings of its station, so that

@@ -2,10 +2,10 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Setup, StationEntry } from '@zinc-ledger/core/schema';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import { saveSetup } from '$lib/server/jobs/change';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const Change = z.strictObject({
 	revision: z.int(),

@@ -7,8 +7,8 @@ import { shopAddress } from '$lib/server/access/network';
 import { endShare, listShares, share } from '$lib/server/access/shares';
 import { noteAct } from '$lib/server/access/sign-in';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
-import { refuse } from '$lib/server/refuse';
+import { checkedBody } from '$lib/server/http/body';
+import { refuse } from '$lib/server/http/refuse';
 
 const Wanted = z.strictObject({
 	sheet: z.uuid(),

@@ -2,12 +2,12 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import { findPerson } from '$lib/server/people';
-import { publishKeys } from '$lib/server/shop-key';
-import { signJob } from '$lib/server/signed';
+import { publishKeys } from '$lib/server/signing/shop-key';
+import { signJob } from '$lib/server/signing/signed';
 import { message, SCOPES } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const Signing = z.strictObject({
 	person: z.uuid(),

@@ -4,12 +4,12 @@ import { message } from '@zinc-ledger/core';
 import { AssemblyStep } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { refuseSkipped } from '$lib/server/jobs/steps';
 import { insertEntries } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const Steps = z.strictObject({ steps: z.array(AssemblyStep).min(1).max(96) });
 

@@ -2,10 +2,10 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Id } from '@zinc-ledger/core/units-schema';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import { takeForJob } from '$lib/server/jobs/shelf';
 import { issue, message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const Body = z.strictObject({
 	part: Id,

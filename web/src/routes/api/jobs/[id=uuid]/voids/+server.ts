@@ -2,12 +2,12 @@ import { json } from '@sveltejs/kit';
 import { VoidEntry } from '@zinc-ledger/core/schema';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import { loadJob } from '$lib/server/jobs/load';
 import { insertVoids } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /** Strikes a reading through, with its reason. */
 export async function POST({ request, params, locals }) {

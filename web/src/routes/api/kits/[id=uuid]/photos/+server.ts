@@ -1,9 +1,9 @@
 import { message } from '@zinc-ledger/core';
 import { withDatabase } from '$lib/server/with-database';
 import { findKept } from '$lib/server/kept';
-import { keepPhoto } from '$lib/server/photos';
-import { photoSent } from '$lib/server/photo-sent';
-import { refuse } from '$lib/server/refuse';
+import { keepPhoto } from '$lib/server/jobs/photos';
+import { photoSent } from '$lib/server/jobs/photo-sent';
+import { refuse } from '$lib/server/http/refuse';
 
 /** Takes a photo of a kit's paper: the bytes as the body. */
 export async function POST({ params, locals }) {

@@ -1,10 +1,10 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
-import { setLimits } from '$lib/server/springs';
+import { checkedBody } from '$lib/server/http/body';
+import { setLimits } from '$lib/server/springs/springs';
 import { issue, message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const part = z
 	.number(issue('field.number', { example: '0.05' }))

@@ -2,12 +2,12 @@ import { json } from '@sveltejs/kit';
 import { Sweep } from '@zinc-ledger/core/sweep-schema';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody, isId } from '$lib/server/body';
+import { checkedBody, isId } from '$lib/server/http/body';
 import { findPerson } from '$lib/server/people';
-import { keepSweep } from '$lib/server/springs';
-import { isOfferedAgain, keepStrays } from '$lib/server/strays';
+import { keepSweep } from '$lib/server/springs/springs';
+import { isOfferedAgain, keepStrays } from '$lib/server/jobs/strays';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /**
  * Keeps a sweep with its tagged spring; the same one twice is harmless. It names who took it,

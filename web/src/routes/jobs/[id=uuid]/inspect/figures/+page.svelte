@@ -1,11 +1,11 @@
 <script lang="ts">
 	/** Inspection with figures: none of it has to be, all of it is kept for when the head comes back. */
-	import InspectedTable from '$lib/inspect/InspectedTable.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import InspectedTable from '$lib/job/inspection/InspectedTable.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
-	import { INSPECTED_VIEWS, verdictIn } from '$lib/sheet/columns';
+	import { INSPECTED_VIEWS, verdictIn } from '$lib/sheet/table/columns';
 
 	const store = getJobStore();
 	const bench = getBench();

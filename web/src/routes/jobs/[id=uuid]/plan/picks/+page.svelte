@@ -9,7 +9,7 @@
 		type Message
 	} from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
-	import { getJobStore } from '$lib/job/job-store.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { capital, moment } from '$lib/ui/words';
 	import { write } from '@zinc-ledger/words';
 	import Button from '$lib/ui/Button.svelte';

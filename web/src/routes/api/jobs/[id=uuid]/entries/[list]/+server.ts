@@ -15,7 +15,7 @@ import {
 import { openTrial, type Job } from '@zinc-ledger/core';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
+import { checkedBody } from '$lib/server/http/body';
 import type { Database } from '$lib/server/database/connection';
 import { inTransaction } from '$lib/server/database/transaction';
 import { loadJob } from '$lib/server/jobs/load';
@@ -23,7 +23,7 @@ import { refuseSkipped } from '$lib/server/jobs/steps';
 import { insertEntries } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const SCHEMAS = {
 	inspections: Inspection,

@@ -2,10 +2,10 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Line, PositiveSize } from '@zinc-ledger/core/units-schema';
 import { withDatabase } from '$lib/server/with-database';
-import { checkedBody } from '$lib/server/body';
-import { setMeasured } from '$lib/server/springs';
+import { checkedBody } from '$lib/server/http/body';
+import { setMeasured } from '$lib/server/springs/springs';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 const Measured = z.strictObject({
 	freeHeight: PositiveSize.optional(),

@@ -2,12 +2,12 @@ import { readSigned } from '@zinc-ledger/core/signed';
 import { codeText } from '$lib/server/access/network';
 import { opened } from '$lib/server/access/shares';
 import { withDatabase } from '$lib/server/with-database';
-import { sheetCsv } from '$lib/server/out/csv';
-import { signedOut, type SignedOut } from '$lib/server/out/signed-out';
-import { signedText } from '$lib/server/signed';
+import { sheetCsv } from '$lib/server/signing/out/csv';
+import { signedOut, type SignedOut } from '$lib/server/signing/out/signed-out';
+import { signedText } from '$lib/server/signing/signed';
 import { work } from '$lib/server/work/pool';
 import { message } from '@zinc-ledger/core';
-import { refuse } from '$lib/server/refuse';
+import { refuse } from '$lib/server/http/refuse';
 
 /** A signed sheet as it goes out: the frozen text itself, paper, figures, or a label. */
 export async function GET({ params, url }) {
