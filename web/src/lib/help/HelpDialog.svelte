@@ -5,7 +5,7 @@
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import Drawing from './Drawing.svelte';
-	import type { Help } from './help.svelte';
+	import { FORMULA_OF, type Help } from './help.svelte';
 
 	let { help }: { help: Help } = $props();
 	let find = $state('');
@@ -43,6 +43,11 @@
 				<h3 class="mt-2 text-[13px] font-semibold text-soft">{title}</h3>
 				<p class="max-w-prose">{says}</p>
 			{/each}
+			<p class="mt-3 text-[13px]">
+				<a class="underline" href="/trade#{FORMULA_OF[help.topic] ?? 'sheet'}"
+					>Formulas and limits</a
+				>
+			</p>
 			<p class="caution mt-3 text-[13px]">The makers’ own instructions come first.</p>
 		</article>
 	</div>

@@ -1,0 +1,3 @@
+import { TRADE } from '$lib/server/trade';
+
+export const load = () => ({ pages: TRADE });
