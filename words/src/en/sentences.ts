@@ -22,17 +22,14 @@ import {
 	type Phrase
 } from '../phrase.ts';
 import { labels } from './labels.ts';
-import { rules } from './rules.ts';
+import { and, faced, orUnknown, plural } from './common.ts';
+import { fitSentences } from './fit.ts';
 
-const and = (texts: readonly string[]) => texts.join(' and ');
-const plural = (count: number, one: string, many = `${one}s`) =>
-	`${count} ${count === 1 ? one : many}`;
 const stack = (shims: Parameters<typeof length>[0][]): Phrase =>
 	joined(
 		shims.map((shim) => [length(shim)]),
 		' + '
 	);
-const orUnknown = (of: Parameters<typeof length>[0] | null) => (of === null ? '?' : length(of));
 
 const LOBE_FAULT = {
 	'too-few-lines': 'Lift table has too few lines on the lobe',
@@ -95,19 +92,6 @@ const UNKNOWN = {
 	output: 'output of a signed sheet',
 	share: 'link'
 } as const;
-const STEM_OF = {
-	valve: 'valve',
-	locks: 'locks',
-	seal: 'seal',
-	guide: 'guide',
-	'lash-cap': 'lash cap'
-} as const;
-const ROOM = {
-	'locator-cup': 'locator cup',
-	pocket: 'pocket',
-	'locator-spigot': 'locator spigot',
-	'guide-boss': 'guide boss'
-} as const;
 
 /** What of a figure is somebody's word; a sheet that was signed before it was named has none. */
 const BEHIND = {
@@ -123,7 +107,6 @@ const BEHIND = {
 const ALIKE = 0.5;
 
 /** Which face goes up, as somebody wrote it. */
-const faced = (up: string | null) => (up === null ? '' : ` (${up})`);
 
 /** A figure of an inspection, by what it is read as. */
 const inspectedBy = (quantity: Inspected, by: number) =>
@@ -433,120 +416,7 @@ export const sentences: Sentences = {
 	'inspected.apart': ({ quantity, by, way }) =>
 		say`${capital(labels.quantity[quantity])} is ${inspectedBy(quantity, by)} ${way === 'over' ? 'above' : 'below'} the middle of its kind`,
 
-	// Fit: the figures that a rule compared
-	'fit.rule': ({ rule }) => `${rule} ${rules[rule].title}`,
-	'fit.rule-needs': ({ rule, needs }, tell) =>
-		say`${rules[rule].title}: ${joined(needs.map(tell), ', ')} not known`,
-	'fit.stems': ({ stems, tolerance }) =>
-		say`${joined(
-			stems.map(({ of, stem }) => say`${STEM_OF[of]} ${length(stem)}`),
-			', '
-		)}; tolerance ${length(tolerance)}`,
-	'fit.bead': ({ bead, groove }) => `locks ${labels.groove[bead]}, stem ${labels.groove[groove]}`,
-	'fit.angles': ({ locks, retainer }) => `locks ${locks}°, retainer ${retainer}°`,
-	'fit.no-lash-cap': 'no lash cap',
-	'fit.cap-on-tip': ({ material, tip }) =>
-		`${labels.metal[material]} valve, ${labels.valveTip[tip]} tip, lash cap`,
-	'fit.valve-tip': ({ tip }) => `${labels.valveTip[tip]} tip`,
-	'fit.wafer-held': 'wafer tip, locks that support the tip',
-	'fit.wafer-not-held': 'wafer tip, locks that end below it',
-	'fit.valve-material': ({ material }) => `${labels.metal[material]} valve`,
-	'fit.titanium-capped': 'titanium valve, lash cap',
-	'fit.titanium-uncapped': ({ tip }) => `titanium valve, ${labels.valveTip[tip]} tip, no lash cap`,
-	'fit.bead-not-given': 'where the bead of the locks lies is not said, so not looked at',
-	'fit.tip-above-locks': ({ above }) =>
-		above > 0
-			? say`tip ${length(above)} above the locks`
-			: say`locks ${length(mm(-above))} above the tip`,
-	'fit.taper': ({ angle }) => `${angle}° locks`,
-	'fit.taper-under-load': ({ angle, load: open, max }) =>
-		say`${angle}° locks, open load ${load(open)}, a steeper taper preferred from ${load(max)}`,
-	'fit.tip-length': ({ tip, locks, min, max }) =>
-		say`tip length ${length(tip)}, ${locks === 'captive' ? 'captive locks' : 'locks'} ${length(min)} to ${length(max)}`,
-	'fit.cap-without-recess': 'lash cap, locks without a recess',
-	'fit.captive-tip-length': 'captive locks: see their tip length',
-	'fit.not-captive': 'locks not captive',
-	'fit.groove': ({ groove }) => `${labels.groove[groove]} groove`,
-	'fit.square-groove': ({ load: open, max }) =>
-		say`square groove, open load ${load(open)}, high above ${load(max)}`,
-	'fit.makers': ({ makers }) =>
-		makers.map(({ of, maker }) => `${labels.part[of]} ${maker}`).join(', '),
-	'fit.not-ground': 'not ground',
-	'fit.retainer-ground': ({ ground, height }) => {
-		const left =
-			height === null
-				? 'height of the rest not known'
-				: say`${length((height - ground) as typeof ground)} of ${length(height)} left`;
-		return say`${length(ground)} off its underside, ${left}: maker’s approval needed`;
-	},
-	'fit.locks-new': 'new locks',
-	'fit.locks-inspected': 'used locks, inspected: this job’s choice',
-	'fit.locks-used-not-allowed': 'used locks; this job fits new ones only',
-	'fit.no-rocker': 'bucket follower, no rocker',
-	'fit.rocker-nose': ({ nose }) => `${labels.rockerNose[nose]} rocker`,
-	'fit.rail-with-cap': 'rail rocker, lash cap',
-	'fit.rail-tip': ({ tip, min }) => say`rail rocker, tip height ${length(tip)}, min ${length(min)}`,
-	'fit.room-to-seal': ({ inside, seal, room, min }) =>
-		say`spring ID ${length(inside)}, seal OD ${length(seal)}: clearance ${length(room)}, min ${length(min)}`,
-	'fit.spring-in-pocket': ({ outside, within, withinIs, inside, round, roundIs }) =>
-		say`spring OD ${length(outside)} in ${ROOM[within]} ${length(withinIs)}; ID ${length(inside)} round ${ROOM[round]} ${length(roundIs)}`,
-	'fit.landing-count': ({ springs, landings }) =>
-		`${plural(springs, 'spring')}, ${plural(landings, 'landing')}`,
-	'fit.landings': ({ pairs, max }) =>
-		say`${joined(
-			pairs.map(
-				({ inside, landing }) => say`spring ID ${length(inside)} on landing ${length(landing)}`
-			),
-			'; '
-		)}; max ${length(max)} loose`,
-	'fit.iron-head': 'iron head',
-	'fit.aluminium-with-locator': 'aluminium head, locator',
-	'fit.aluminium-bare': 'aluminium head, no locator, no shim',
-	'fit.aluminium-with-shim': 'aluminium head, no locator, hardened shim',
-	'fit.spring-lift': ({ lift, max }) => say`lift ${length(lift)}, spring’s max ${length(max)}`,
-	'fit.no-damper': ({ build }) => `${labels.springBuild[build]} spring, no damper`,
-	'fit.damper-removed': 'damper removed on this job: more surge, and a coil less friction',
-	'fit.way-up': ({ build, ways }) =>
-		`${labels.springBuild[build]} spring: ${ways
-			.map((way) =>
-				way === 'small-end-up' ? 'small end and its retainer on top' : labels.wayUp[way]
-			)
-			.join(', ')}`,
-	'fit.either-way-up': ({ build }) => `${labels.springBuild[build]} spring, the same both ways`,
-	'fit.no-shims': 'no shims',
-	'fit.too-many-shims': ({ shims, max }) => `${shims} shims under one spring, max ${max}`,
-	'fit.shim-placed': ({ inside, outside, boss, pocket }) =>
-		say`shim ${orUnknown(inside)} to ${orUnknown(outside)}, boss ${orUnknown(boss)}, pocket ${orUnknown(pocket)}`,
-	'fit.lifter-load': ({ open, max }) => say`open load ${load(open)}, lifter ${load(max)}`,
-	'fit.lifter-type': ({ type, lifters }) =>
-		`${labels.lifter[type]} lifter on a job with ${labels.lifters[lifters]} lifters`,
-	'fit.lash-given': ({ lifters }) => `${labels.lifters[lifters]} lifters, a lash figure`,
-	'fit.no-lash': ({ lifters }) => `${labels.lifters[lifters]} lifters, no lash figure`,
-	'fit.springs-new-and-used': 'new and used springs in one head',
-	'fit.spring-batches-mixed': ({ spring, batches }) => `${spring}: batches ${and(batches)}`,
-	'fit.spring-batches': ({ condition, batches }) =>
-		`${condition}, ${batches.map((batch) => `batch ${batch}`).join(', ')}`,
-	'fit.spring-build': ({ build }) => `${labels.springBuild[build]} spring`,
-	'fit.single-spring': ({ build, load: open, speed, maxLoad, maxSpeed }) =>
-		say`${labels.springBuild[build]} spring at ${load(open)} and ${speed} rpm; noted above ${load(maxLoad)} or ${maxSpeed} rpm`,
-	'fit.no-long-duty': 'no long duty',
-	'fit.long-duty': ({ insert, facing }) =>
-		`${labels.seatInsert[insert]} seat, ${facing === 'hard' ? 'hard-faced' : 'plain'} valve, long duty`,
-	'fit.new-not-required': 'the set does not require it',
-	'fit.new-required': ({ reused }) =>
-		`the set requires new, ${and(reused.map((part) => labels.slot[part]))} reused`,
-	'fit.new-fitted': 'the set requires new, seals and locks new',
-	'fit.no-kit': 'not built from a kit',
-	'fit.kit-refuses': ({ kit, place, part }) =>
-		`kit ${kit} must not be used with the ${labels.slot[place]} ${part}`,
-	'fit.kit-asks': ({ kit, place, asks, has }) =>
-		`kit ${kit} asks for the ${labels.slot[place]} ${asks}, ${has === null ? 'none is chosen' : `fitted is ${has}`}`,
-	'fit.kit-as-asked': ({ kit }) => `seal and locator as kit ${kit} asks`,
-	'kit.no-part': 'No such part of this type is there',
-	'fit.springs-new': 'new springs',
-	'fit.springs-used-not-allowed': 'used springs; this job fits none',
-	'fit.springs-retested': 'used springs, retested',
-	'fit.springs-not-retested': 'used springs, to be retested, and not tested yet',
+	...fitSentences,
 
 	// Assembly
 	'step.count-out': ({ halves }) => `Count the lock halves out: ${halves} required`,

@@ -2,7 +2,8 @@
 import type { Message, Need } from '../../foundation/message/index.ts';
 import type { Kind } from '../../foundation/station/index.ts';
 import type { Acceptance } from '../../job/document/index.ts';
-import type { FitContext, RuleId, Severity } from './rule.ts';
+import type { FitContext, Severity } from './rule.ts';
+import type { RuleId } from './rules/index.ts';
 
 export interface Finding {
 	readonly rule: RuleId;

@@ -93,47 +93,10 @@ export type RuleCheck =
 	| { readonly outcome: 'passes'; readonly compared: Message }
 	| { readonly outcome: 'missing'; readonly missing: readonly Need[] };
 
-/**
- * Codes of the rules of fit, in the order in which they are shown (docs/trade/parts.md#compatibility).
- * Files keep them, with what was accepted: a code never changes its meaning.
- */
-export const RULE_IDS = [
-	'stem-diameter',
-	'lock-bead',
-	'lock-angle',
-	'cap-on-wafer',
-	'locks-for-wafer',
-	'titanium-tip',
-	'cap-recess',
-	'captive-locks',
-	'groove-load',
-	'one-maker',
-	'inner-spring-to-seal',
-	'pocket-and-locator',
-	'retainer-landings',
-	'spring-base',
-	'spring-max-lift',
-	'damper-to-seal',
-	'rail-rocker-tip',
-	'lifter-load',
-	'lash-for-lifters',
-	'spring-way-up',
-	'spring-batch',
-	'single-spring',
-	'seat-insert',
-	'shim-fit',
-	'new-seals-and-locks',
-	'ground-retainer',
-	'used-springs',
-	'used-locks',
-	'kit-parts',
-	'tip-above-locks',
-	'lock-taper-load'
-] as const;
-export type RuleId = (typeof RULE_IDS)[number];
-
-export interface Rule {
-	readonly id: RuleId;
+/** A rule of fit (docs/trade/parts.md#compatibility). */
+export interface Rule<Id extends string = string> {
+	/** What it compares. Files keep it with what was accepted: it never changes its meaning. */
+	readonly id: Id;
 	readonly severity: Severity;
 	/** Parts of which another one could put it right, the likeliest first. */
 	readonly fixableBy: readonly StationPart[];

@@ -150,11 +150,18 @@ function asOf(signed: SignedSheet['sheet'], now: ReturnType<typeof sheetJson>) {
 	// Which units figures stand in is said to a reader; a later program names those of what came since.
 	return { ...now, units: signed.units, stations, fit };
 }
+/** A sheet with what its rules found in the order of their keys: a release may list its rules in another order. */
+function inRuleOrder<S extends object>(sheet: S): S {
+	const byKey = (a: { readonly key: string }, b: { readonly key: string }) =>
+		a.key < b.key ? -1 : a.key > b.key ? 1 : 0;
+	return { ...sheet, fit: findingsIn(sheet).toSorted(byKey) };
+}
 type JsonStation = {
 	readonly label: string;
 	readonly figures: { readonly [name: string]: Json };
 };
-const findingsIn = (sheet: object) => (sheet as { fit?: { readonly rule: string }[] }).fit ?? [];
+const findingsIn = (sheet: object) =>
+	(sheet as { fit?: { readonly rule: string; readonly key: string }[] }).fit ?? [];
 const stationsIn = (sheet: object) => (sheet as { stations?: JsonStation[] }).stations ?? [];
 const figuresIn = (sheet: object) => stationsIn(sheet).map(({ figures }) => figures);
 
@@ -171,12 +178,14 @@ function comparedWithNow(
 		return { same: isWhole && differences.length === 0, differences };
 	}
 	const now = withoutWords(
-		asOf(
-			signed.sheet,
-			sheetJson(sheet, signed.sheet.units.sentences, () => '')
+		inRuleOrder(
+			asOf(
+				signed.sheet,
+				sheetJson(sheet, signed.sheet.units.sentences, () => '')
+			)
 		)
 	) as object;
-	const then = withoutWords(signed.sheet) as object;
+	const then = inRuleOrder(withoutWords(signed.sheet) as object);
 	const same =
 		canonical(now) === canonical(then) &&
 		canonical(openAsSigned(job, sheet)) === canonical(withoutWords(signed.open));

@@ -39,7 +39,7 @@ declare module '../../../foundation/message/message.ts' {
 type SeatInsert = NonNullable<NonNullable<Setup['head']>['seatInsert']>;
 type Reusable = NonNullable<KindSetup['reused']>[number];
 
-const lifterLoad: Rule = {
+const lifterLoad: Rule<'lifter-load'> = {
 	id: 'lifter-load',
 	severity: 'watch',
 	fixableBy: ['lifter', 'spring'],
@@ -59,7 +59,7 @@ const lifterLoad: Rule = {
 		)
 };
 
-const lashForLifters: Rule = {
+const lashForLifters: Rule<'lash-for-lifters'> = {
 	id: 'lash-for-lifters',
 	severity: 'watch',
 	fixableBy: [],
@@ -76,7 +76,7 @@ const lashForLifters: Rule = {
 	}
 };
 
-const oneBatch: Rule = {
+const oneBatch: Rule<'spring-batch'> = {
 	id: 'spring-batch',
 	severity: 'watch',
 	fixableBy: [],
@@ -108,7 +108,7 @@ const oneBatch: Rule = {
 		)
 };
 
-const singleSpring: Rule = {
+const singleSpring: Rule<'single-spring'> = {
 	id: 'single-spring',
 	severity: 'note',
 	fixableBy: ['spring'],
@@ -134,7 +134,7 @@ const singleSpring: Rule = {
 		})
 };
 
-const softSeat: Rule = {
+const softSeat: Rule<'seat-insert'> = {
 	id: 'seat-insert',
 	severity: 'watch',
 	fixableBy: ['valve'],
@@ -157,7 +157,7 @@ const softSeat: Rule = {
 	}
 };
 
-const newWhereAsked: Rule = {
+const newWhereAsked: Rule<'new-seals-and-locks'> = {
 	id: 'new-seals-and-locks',
 	severity: 'watch',
 	fixableBy: [],
@@ -171,7 +171,7 @@ const newWhereAsked: Rule = {
 		})
 };
 
-const usedSprings: Rule = {
+const usedSprings: Rule<'used-springs'> = {
 	id: 'used-springs',
 	severity: 'watch',
 	fixableBy: ['spring'],
@@ -185,7 +185,7 @@ const usedSprings: Rule = {
 	}
 };
 
-export const DUTY_RULES: readonly Rule[] = [
+export const DUTY_RULES = [
 	lifterLoad,
 	lashForLifters,
 	oneBatch,
@@ -193,4 +193,4 @@ export const DUTY_RULES: readonly Rule[] = [
 	softSeat,
 	newWhereAsked,
 	usedSprings
-];
+] as const;

@@ -85,7 +85,7 @@ const MADE = {
 
 const isTitanium = (context: FitContext) => context.parts.valve?.material === 'titanium';
 
-const stemsMatch: Rule = {
+const stemsMatch: Rule<'stem-diameter'> = {
 	id: 'stem-diameter',
 	severity: 'stop',
 	fixableBy: ['locks', 'seal', 'valve'],
@@ -113,7 +113,7 @@ const stemsMatch: Rule = {
 	}
 };
 
-const beadMatches: Rule = {
+const beadMatches: Rule<'lock-bead'> = {
 	id: 'lock-bead',
 	severity: 'stop',
 	fixableBy: ['locks', 'valve'],
@@ -126,7 +126,7 @@ const beadMatches: Rule = {
 		)
 };
 
-const anglesMatch: Rule = {
+const anglesMatch: Rule<'lock-angle'> = {
 	id: 'lock-angle',
 	severity: 'stop',
 	fixableBy: ['locks', 'retainer'],
@@ -139,7 +139,7 @@ const anglesMatch: Rule = {
 		)
 };
 
-const capOnWafer: Rule = {
+const capOnWafer: Rule<'cap-on-wafer'> = {
 	id: 'cap-on-wafer',
 	severity: 'stop',
 	fixableBy: ['valve'],
@@ -156,7 +156,7 @@ const capOnWafer: Rule = {
 	}
 };
 
-const waferHeld: Rule = {
+const waferHeld: Rule<'locks-for-wafer'> = {
 	id: 'locks-for-wafer',
 	severity: 'watch',
 	fixableBy: ['locks'],
@@ -172,7 +172,7 @@ const waferHeld: Rule = {
 		})
 };
 
-const bareTitanium: Rule = {
+const bareTitanium: Rule<'titanium-tip'> = {
 	id: 'titanium-tip',
 	severity: 'stop',
 	fixableBy: ['lashCap', 'valve'],
@@ -210,7 +210,7 @@ function tipWindow({ parts }: FitContext, seat: 'recess' | 'captive') {
 	);
 }
 
-const capNeedsRecess: Rule = {
+const capNeedsRecess: Rule<'cap-recess'> = {
 	id: 'cap-recess',
 	severity: 'stop',
 	fixableBy: ['locks'],
@@ -227,7 +227,7 @@ const capNeedsRecess: Rule = {
 	}
 };
 
-const captiveTip: Rule = {
+const captiveTip: Rule<'captive-locks'> = {
 	id: 'captive-locks',
 	severity: 'stop',
 	fixableBy: ['locks', 'valve'],
@@ -241,7 +241,7 @@ const captiveTip: Rule = {
 	}
 };
 
-const roundForLoad: Rule = {
+const roundForLoad: Rule<'groove-load'> = {
 	id: 'groove-load',
 	severity: 'note',
 	fixableBy: ['valve'],
@@ -260,7 +260,7 @@ const roundForLoad: Rule = {
 };
 
 /** The stem's end above the locks: a tip that they bury cannot be reached by a rocker. */
-const tipAboveLocks: Rule = {
+const tipAboveLocks: Rule<'tip-above-locks'> = {
 	id: 'tip-above-locks',
 	severity: 'stop',
 	fixableBy: ['locks', 'lashCap'],
@@ -279,7 +279,7 @@ const tipAboveLocks: Rule = {
 };
 
 /** Under high loads a steeper taper is preferred: it bears on more of the retainer and lets go again. */
-const taperForLoad: Rule = {
+const taperForLoad: Rule<'lock-taper-load'> = {
 	id: 'lock-taper-load',
 	severity: 'note',
 	fixableBy: ['locks', 'retainer'],
@@ -299,7 +299,7 @@ const taperForLoad: Rule = {
 /** Degrees from which a taper counts as steep. */
 const STEEP = 10;
 
-const oneMaker: Rule = {
+const oneMaker: Rule<'one-maker'> = {
 	id: 'one-maker',
 	severity: 'watch',
 	fixableBy: ['locks', 'retainer', 'lashCap'],
@@ -323,7 +323,7 @@ const oneMaker: Rule = {
 		)
 };
 
-const groundRetainer: Rule = {
+const groundRetainer: Rule<'ground-retainer'> = {
 	id: 'ground-retainer',
 	severity: 'watch',
 	fixableBy: ['retainer'],
@@ -336,7 +336,7 @@ const groundRetainer: Rule = {
 	}
 };
 
-const newLocks: Rule = {
+const newLocks: Rule<'used-locks'> = {
 	id: 'used-locks',
 	severity: 'watch',
 	fixableBy: ['locks'],
@@ -348,7 +348,7 @@ const newLocks: Rule = {
 	}
 };
 
-const railTip: Rule = {
+const railTip: Rule<'rail-rocker-tip'> = {
 	id: 'rail-rocker-tip',
 	severity: 'stop',
 	fixableBy: ['rocker', 'locks'],
@@ -370,7 +370,7 @@ const railTip: Rule = {
 	}
 };
 
-export const GRIP_RULES: readonly Rule[] = [
+export const GRIP_RULES = [
 	stemsMatch,
 	beadMatches,
 	anglesMatch,
@@ -386,4 +386,4 @@ export const GRIP_RULES: readonly Rule[] = [
 	railTip,
 	groundRetainer,
 	newLocks
-];
+] as const;

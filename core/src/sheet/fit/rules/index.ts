@@ -1,13 +1,9 @@
-/** All rules of compatibility (docs/trade/parts.md#compatibility), in the order in which they are shown. */
+/** All rules of fit (docs/trade/parts.md#compatibility), in the order in which they are shown. A new rule is one entry in a file beside this one, its words in words/src/en/fit.ts, and a test. */
 import { DUTY_RULES } from './duty.ts';
 import { GRIP_RULES } from './grip.ts';
 import { KIT_RULES } from './kit.ts';
 import { ROOM_RULES } from './room.ts';
-import { RULE_IDS, type Rule } from '../rule.ts';
 
-export const RULES: readonly Rule[] = [
-	...GRIP_RULES,
-	...ROOM_RULES,
-	...DUTY_RULES,
-	...KIT_RULES
-].toSorted((a, b) => RULE_IDS.indexOf(a.id) - RULE_IDS.indexOf(b.id));
+export const RULES = [...GRIP_RULES, ...ROOM_RULES, ...DUTY_RULES, ...KIT_RULES] as const;
+
+export type RuleId = (typeof RULES)[number]['id'];

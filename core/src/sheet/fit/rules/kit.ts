@@ -25,7 +25,7 @@ interface Named {
 const isSame = (a: Named, b: Named) =>
 	(a.id !== undefined && a.id === b.id) || a.name.toLowerCase() === b.name.toLowerCase();
 
-const asTheKitAsks: Rule = {
+const asTheKitAsks: Rule<'kit-parts'> = {
 	id: 'kit-parts',
 	severity: 'watch',
 	fixableBy: ['seal', 'locator'],
@@ -54,4 +54,4 @@ const asTheKitAsks: Rule = {
 	}
 };
 
-export const KIT_RULES: readonly Rule[] = [asTheKitAsks];
+export const KIT_RULES = [asTheKitAsks] as const;

@@ -106,14 +106,14 @@ function roomToSeal({ parts }: FitContext, play: Millimetres): RuleCheck {
 	);
 }
 
-const innerToSeal: Rule = {
+const innerToSeal: Rule<'inner-spring-to-seal'> = {
 	id: 'inner-spring-to-seal',
 	severity: 'stop',
 	fixableBy: ['seal', 'spring'],
 	check: (context) => roomToSeal(context, lengthOf(context.setup.limits.fit.sealClearance))
 };
 
-const springInPlace: Rule = {
+const springInPlace: Rule<'pocket-and-locator'> = {
 	id: 'pocket-and-locator',
 	severity: 'stop',
 	fixableBy: ['locator', 'spring'],
@@ -157,7 +157,7 @@ const springInPlace: Rule = {
 	}
 };
 
-const landingsFit: Rule = {
+const landingsFit: Rule<'retainer-landings'> = {
 	id: 'retainer-landings',
 	severity: 'stop',
 	fixableBy: ['retainer', 'spring'],
@@ -191,7 +191,7 @@ const landingsFit: Rule = {
 		)
 };
 
-const hardUnderSpring: Rule = {
+const hardUnderSpring: Rule<'spring-base'> = {
 	id: 'spring-base',
 	severity: 'stop',
 	fixableBy: ['locator'],
@@ -206,7 +206,7 @@ const hardUnderSpring: Rule = {
 		})
 };
 
-const liftOfCard: Rule = {
+const liftOfCard: Rule<'spring-max-lift'> = {
 	id: 'spring-max-lift',
 	severity: 'stop',
 	fixableBy: ['spring'],
@@ -220,7 +220,7 @@ const liftOfCard: Rule = {
 		})
 };
 
-const damperToSeal: Rule = {
+const damperToSeal: Rule<'damper-to-seal'> = {
 	id: 'damper-to-seal',
 	severity: 'watch',
 	fixableBy: ['seal', 'spring'],
@@ -234,7 +234,7 @@ const damperToSeal: Rule = {
 		})
 };
 
-const rightWayUp: Rule = {
+const rightWayUp: Rule<'spring-way-up'> = {
 	id: 'spring-way-up',
 	severity: 'note',
 	fixableBy: [],
@@ -248,7 +248,7 @@ const rightWayUp: Rule = {
 		})
 };
 
-const shimsFit: Rule = {
+const shimsFit: Rule<'shim-fit'> = {
 	id: 'shim-fit',
 	severity: 'stop',
 	fixableBy: [],
@@ -308,7 +308,7 @@ const placed = (
 		pocket: pocket ?? null
 	});
 
-export const ROOM_RULES: readonly Rule[] = [
+export const ROOM_RULES = [
 	innerToSeal,
 	springInPlace,
 	landingsFit,
@@ -317,4 +317,4 @@ export const ROOM_RULES: readonly Rule[] = [
 	damperToSeal,
 	rightWayUp,
 	shimsFit
-];
+] as const;

@@ -69,7 +69,7 @@ export interface SpringCandidate {
 }
 
 /** What another spring could mend speaks against a spring, and what fails only with what comes with it. */
-const rulesOn = (before: FitContext, after: FitContext): readonly Rule[] =>
+const rulesOn = (before: FitContext, after: FitContext): readonly Rule<RuleId>[] =>
 	RULES.filter(
 		(rule) =>
 			rule.fixableBy.includes('spring') ||
