@@ -1,7 +1,8 @@
 /**
  * Every judged figure of a station, in the order of the sheet. Screens, paper,
- * PDF, CSV, the command line, signing, what-if and plan read this list: a new
- * figure is a file of its own, a line here, and its words in the catalogue.
+ * PDF, CSV, the command line, signing, what-if and plan read this list. A new
+ * figure takes four files: its own beside this one, a line here, its name in
+ * words/src/en/labels.ts, and its explanation in words/src/en/help.ts.
  */
 import { asBuiltHeight } from './as-built-height.ts';
 import { bareHeight } from './bare-height.ts';

@@ -1,11 +1,11 @@
 <script lang="ts">
 	/** The stack of one valve, not to scale, with the quantity at hand marked in it. */
 	import { helpOf, type HelpTopic } from '@zinc-ledger/words/help';
-	import { AT, isAtLift, MARKS } from './drawing';
+	import { AT, isAtLift, markOf } from './drawing';
 
 	let { topic }: { topic: HelpTopic } = $props();
-	const mark = $derived(MARKS[topic]);
-	const lifted = $derived(isAtLift(mark));
+	const mark = $derived(markOf(topic));
+	const lifted = $derived(isAtLift(topic));
 	const top = $derived(lifted ? AT.atLift : AT.retainer);
 	const down = $derived(lifted ? AT.atLift - AT.retainer : 0);
 	const TURNS = 5;

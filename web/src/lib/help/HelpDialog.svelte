@@ -5,7 +5,7 @@
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import Drawing from './Drawing.svelte';
-	import { FORMULA_OF, type Help } from './help.svelte';
+	import type { Help } from './help.svelte';
 
 	let { help }: { help: Help } = $props();
 	let find = $state('');
@@ -44,9 +44,7 @@
 				<p class="max-w-prose">{says}</p>
 			{/each}
 			<p class="mt-3 text-[13px]">
-				<a class="underline" href="/trade#{FORMULA_OF[help.topic] ?? 'sheet'}"
-					>Formulas and limits</a
-				>
+				<Button look="quiet" href="/trade#{text.formula}">Formulas and limits</Button>
 			</p>
 			<p class="caution mt-3 text-[13px]">The makers’ own instructions come first.</p>
 		</article>

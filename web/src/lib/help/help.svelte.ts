@@ -19,28 +19,6 @@ export const HELP_OF: Readonly<Record<Quantity, FigureName>> = {
 	...INSPECTED_FIGURE
 };
 
-/** Where the formula of a topic is on the page of formulas; on that of the sheet unless it is named here. */
-export const FORMULA_OF: Readonly<Partial<Record<HelpTopic, string>>> = {
-	height: 'sheet-heights',
-	bare: 'sheet-heights',
-	built: 'sheet-heights',
-	seatLoad: 'sheet-loads',
-	openLoad: 'sheet-loads',
-	bindMargin: 'sheet-clearances',
-	sealClearance: 'sheet-clearances',
-	rocker: 'sheet-clearances',
-	tipHeight: 'sheet-clearances',
-	cushion: 'sheet-target-height',
-	lash: 'valvetrain-lash',
-	preload: 'valvetrain-lash',
-	netSeatLoad: 'valvetrain-control',
-	controlLimit: 'valvetrain-control',
-	loss: 'springs-bench-tests',
-	piston: 'job-head-work',
-	shims: 'parts-shims',
-	locks: 'parts-compatibility'
-};
-
 /** What is being explained; asked for by F1, or by a press on a quantity's name. */
 export class Help {
 	open = $state(false);

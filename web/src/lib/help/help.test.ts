@@ -3,11 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { render } from 'svelte/server';
 import { HELP_TOPICS, helpOf } from '@zinc-ledger/words/help';
 import Drawing from './Drawing.svelte';
-import { AT, isAtLift, MARKS } from './drawing.ts';
+import { AT, isAtLift, markOf } from './drawing.ts';
 
 describe('the drawing of an explanation', () => {
 	it.each(HELP_TOPICS)('marks %s within the stack, and says so', (topic) => {
-		const mark = MARKS[topic];
+		const mark = markOf(topic);
 		if (mark.type === 'across') expect(mark.width).toBeGreaterThan(0);
 		else if (mark.type !== 'force') {
 			expect(mark.from).toBeLessThan(mark.to);
@@ -19,10 +19,10 @@ describe('the drawing of an explanation', () => {
 		expect(html).toContain('stroke-stop');
 	});
 	it('has the valve open where a margin at full lift is meant', () => {
-		expect(isAtLift(MARKS.bindMargin)).toBe(true);
-		expect(isAtLift(MARKS.sealClearance)).toBe(true);
-		expect(isAtLift(MARKS.openLoad)).toBe(true);
-		expect(isAtLift(MARKS.height)).toBe(false);
-		expect(isAtLift(MARKS.seatLoad)).toBe(false);
+		expect(isAtLift('bindMargin')).toBe(true);
+		expect(isAtLift('sealClearance')).toBe(true);
+		expect(isAtLift('openLoad')).toBe(true);
+		expect(isAtLift('height')).toBe(false);
+		expect(isAtLift('seatLoad')).toBe(false);
 	});
 });

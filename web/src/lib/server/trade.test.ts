@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FORMULA_OF } from '$lib/help/help.svelte';
+import { HELP_TOPICS, helpOf } from '@zinc-ledger/words/help';
 import { TRADE } from './trade';
 
 const html = TRADE.map((page) => page.html).join('');
@@ -11,7 +11,10 @@ describe('the page of formulas', () => {
 		for (const page of TRADE) expect(page.html).toContain(`id="${page.place}"`);
 	});
 	it('has every place that the help leads to', () => {
-		for (const place of Object.values(FORMULA_OF)) expect(places.has(place), place).toBe(true);
+		for (const topic of HELP_TOPICS) {
+			const { formula } = helpOf(topic);
+			expect(places.has(formula), formula).toBe(true);
+		}
 	});
 	it('shows the working and the figures of a worked line, and no code', () => {
 		expect(html).toContain('<td>1.800 − 0.550 − 1.190 = 0.060</td><td>0.060 in</td>');
