@@ -26,7 +26,10 @@ export function springFaults({ seat, bind }: SpringCard): { field: string; text:
 	];
 }
 
-/** The same of all springs among the parts of a file, with their places in it. */
+/**
+ * What is impossible about the springs among the parts of a file, each problem with its path
+ * (`parts[3].part.inner.rate`); parts of other types have no such rules.
+ */
 export const faultsOf = (parts: readonly LibraryPart[]): Problem[] =>
 	parts.flatMap((one, i) =>
 		one.type === 'spring'

@@ -36,7 +36,7 @@ const schemaOf = <S extends PartType>(type: S) =>
 
 const SCHEMAS = new Map(PART_TYPES.map((type) => [type, schemaOf(type)]));
 
-/** One part of a type as the library keeps it. */
+/** The schema of a library entry of one type: the part, its stock, and whether it is retired. */
 export const libraryPartOf = <S extends PartType>(type: S) =>
 	SCHEMAS.get(type) as unknown as ReturnType<typeof schemaOf<S>>;
 

@@ -12,6 +12,7 @@ export function scarceParts(problem: Problem): ReadonlySet<number> {
 /** Asked for again with every model of one problem. */
 const known = new WeakMap<Problem, ReadonlySet<number>>();
 
+/** The parts of which the stations together could take more than there are: only these can be short. */
 function scarceOf({ stations, stock, choices }: Problem): ReadonlySet<number> {
 	const max = stock.map(() => new Float64Array(stations));
 	for (const { station, takes } of choices) {

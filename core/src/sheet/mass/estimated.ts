@@ -46,6 +46,7 @@ function springMass({ spring }: KindSetup): Kilograms | null {
 	return kilograms(mass);
 }
 
+/** Mass of a part whose shape scales with one size: a share of the cube of that size; null where the size is not given. */
 const cubed = (size: string | undefined, share: number, density: number) =>
 	size ? kilograms(density * share * lengthOf(size) ** 3) : null;
 

@@ -220,7 +220,10 @@ function claims(job: Job, name: ScopeName): boolean {
 	return own.some((need) => !leftOut.has(need));
 }
 
-/** How a scope stands. */
+/**
+ * What keeps a scope from being signed, if anything does: whether it was read at all, what it lacks
+ * and what is open at its stations. Source: docs/trade/assembly.md.
+ */
 export function scopeStatus(job: Job, sheet: Sheet, scope: Scope): ScopeStatus {
 	const isRead =
 		claims(job, scope.name) &&

@@ -165,6 +165,12 @@ function intervalOf(x: readonly number[], height: number): number {
 	return low;
 }
 
+/**
+ * Slopes at the points of a piecewise cubic that rises or falls wherever its points do: weighted
+ * harmonic means of the secants on either side. Source: Fritsch and Butland, 1984.
+ *
+ * @param x ascending; `y` has as many values, two at least
+ */
 function monotoneSlopes(x: readonly number[], y: readonly number[]): number[] {
 	const last = x.length - 1;
 	const width = x.slice(1).map((value, i) => value - x[i]!);

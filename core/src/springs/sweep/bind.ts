@@ -197,6 +197,28 @@ function windowAbove({ points }: Sweep, first: number): readonly Point[] {
 	return points.slice(from, first);
 }
 
+/**
+ * How many points of a tail have left the working curve: all of them but for one that may be misread,
+ * the first among them.
+ *
+ * @param offs distances of the tail's points from the working curve, in standard deviations
+ * @returns null where the tail has not left it
+ */
+function departed(offs: readonly number[]): number | null {
+	const left = offs.filter((off) => off > DEPARTURE_SIGMAS).length;
+	// A corner just above the last point but one shows only a little in that point.
+	const isJustBegun =
+		offs.length === 2 && offs[0]! > DEPARTURE_SIGMAS / 2 && offs[1]! > 2 * DEPARTURE_SIGMAS;
+	const hasLeft = left >= 2 && left >= offs.length - 1 && offs[0]! > DEPARTURE_SIGMAS;
+	return isJustBegun || hasLeft ? left : null;
+}
+
+/**
+ * The tail of a sweep that begins at a point, where it is steep enough to be a solid stack.
+ *
+ * @param first index of the first point of the tail
+ * @returns null where it is no stack, 'unclear' where it may be one
+ */
 function tailFrom(sweep: Sweep, first: number): Tail | 'unclear' | null {
 	const { points, frame } = sweep;
 	const max = points.at(-1)!.load;
@@ -206,16 +228,12 @@ function tailFrom(sweep: Sweep, first: number): Tail | 'unclear' | null {
 	const edge = points[first - 1]!.height;
 	const slope = Math.max(-working.slope(edge), -medianSlope(above), 1e-6);
 	const tail = points.slice(first);
-	// All of the tail has left the working curve, but for one that may be misread.
-	const offs = tail.map(
-		({ height, load }) => (load - working.value(height)) / sigmaOf(sweep, load, slope, max)
+	const left = departed(
+		tail.map(
+			({ height, load }) => (load - working.value(height)) / sigmaOf(sweep, load, slope, max)
+		)
 	);
-	const left = offs.filter((off) => off > DEPARTURE_SIGMAS).length;
-	// A corner just above the last point but one shows in that one, be it little.
-	const isJustBegun =
-		tail.length === 2 && offs[0]! > DEPARTURE_SIGMAS / 2 && offs[1]! > 2 * DEPARTURE_SIGMAS;
-	if (!isJustBegun && (left < 2 || left < tail.length - 1 || offs[0]! <= DEPARTURE_SIGMAS))
-		return null;
+	if (left === null) return null;
 	const start = firstLine(tail, sweep.noise);
 	const line = lineThrough(start.points, sweep.noise);
 	const begins = steepest(tail, sweep.noise);

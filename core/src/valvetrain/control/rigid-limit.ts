@@ -44,7 +44,10 @@ type Held = readonly {
 }[];
 const known = new WeakMap<Lobe, Held>();
 
-/** Looked at once for as long as the lobe lives: every station of a kind has the same. */
+/**
+ * The cam angles at which the spring has to hold the follower on the lobe: where the lift's second
+ * derivative is below zero. Kept for as long as the lobe lives, since every valve of a kind has the same.
+ */
 function heldAngles(lobe: Lobe): Held {
 	const before = known.get(lobe);
 	if (before) return before;

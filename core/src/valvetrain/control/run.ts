@@ -136,4 +136,5 @@ function shut({ stiffness, seat, lash }: CompliantTrain, load: number) {
 			};
 }
 
+/** Whether a valve so far off its seat (m) and so fast (m/s) counts as at rest. */
 const isStill = (off: number, v: number) => Math.abs(off) < AT_REST.x && Math.abs(v) < AT_REST.v;

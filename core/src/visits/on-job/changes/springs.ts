@@ -47,6 +47,12 @@ const readAsThen = (curve: Curve, ratio: number): Curve => ({
 	}
 });
 
+/** Whether two curves come from one test: they reach as far, and agree at both ends. */
+const isSameTest = (one: Curve, other: Curve): boolean =>
+	one.lowest === other.lowest &&
+	one.highest === other.highest &&
+	[one.lowest, one.highest].every((height) => one.load(height) === other.load(height));
+
 /**
  * The spring that a station had then, and the same spring now: at the height at which it came back,
  * whatever was shimmed or changed places since.
@@ -65,12 +71,7 @@ export function springsOf(before: At, back: At, ratio: number | null): TestedTwi
 			: kindSheet(itself.kind, partsOf(setup, itself), setup, null).curve;
 	const [h0, h1] = [before.sheet.figures.height.figure, cameBackAt(before, back)];
 	if (was?.from !== 'tested' || is?.from !== 'tested' || h0 === null || h1 === null) return null;
-	const heights = [was.lowest, was.highest, is.lowest, is.highest];
-	const isTheSameTest =
-		was.lowest === is.lowest &&
-		was.highest === is.highest &&
-		heights.every((height) => was.load(height) === is.load(height));
-	if (isTheSameTest) return null;
+	if (isSameTest(was, is)) return null;
 	const [spring, springNow] = [
 		springAt(before.job.setup, entryOf(before)),
 		springAt(setup, itself)
@@ -80,19 +81,19 @@ export function springsOf(before: At, back: At, ratio: number | null): TestedTwi
 	const [tester, testerNow] = [spring?.tester, springNow?.tester];
 	const isOnAnotherTester = tester !== undefined && testerNow !== undefined && tester !== testerNow;
 	const takenOff = isOnAnotherTester ? ratio : null;
-	const current = (curve: Curve, height: number, of: At, read: number) => ({
+	const atHeight = (curve: Curve, height: number, of: At, read: number) => ({
 		curve,
 		height: { value: height, uncertainty: of.sheet.uncertainty ?? 0 },
 		tester: read
 	});
 	return {
 		isOnAnotherTester,
-		then: current(was, h0, before, TESTER),
+		then: atHeight(was, h0, before, TESTER),
 		now:
 			takenOff === null
-				? current(is, h1, back, TESTER)
+				? atHeight(is, h1, back, TESTER)
 				: // The reference was read once on each.
-					current(readAsThen(is, takenOff), h1, back, combinedUncertainty(TESTER, TESTER, TESTER))
+					atHeight(readAsThen(is, takenOff), h1, back, combinedUncertainty(TESTER, TESTER, TESTER))
 	};
 }
 
