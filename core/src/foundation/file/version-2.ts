@@ -55,7 +55,8 @@ export function valueSince2(field: string, value: string): string {
 	if (field === 'code') return CODES[value] ?? value;
 	if (field === 'rule') return RULES[value] ?? value;
 	if (field === 'finding' || field === 'key') return keySince2(value);
-	if (field === 'subject') return value.split('.').map(fieldSince2).join('.');
+	// Paths in a document: of a decision, and of a policy of the shop.
+	if (field === 'subject' || field === 'field') return value.split('.').map(fieldSince2).join('.');
 	return value;
 }
 

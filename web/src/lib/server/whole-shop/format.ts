@@ -8,11 +8,12 @@
  * - `springs/SET/SWEEP.json` and CSV.
  */
 import { z } from 'zod';
+import { fromVersion2 } from '@zinc-ledger/core/file';
 import { Gauge, GaugeCheck } from '@zinc-ledger/core/gauge-schema';
 import { Template } from '@zinc-ledger/core/template-schema';
 
 export const FORMAT = 'zinc-ledger/shop';
-export const VERSION = 1;
+export const VERSION = 2;
 
 const Id = z.uuid();
 const At = z.iso.datetime();
@@ -127,3 +128,9 @@ export type Shop = z.infer<typeof Shop>;
 /** Where a photo of a shop lies in its folder. */
 export const photoFile = ({ id, folder }: Shop['photos'][number]): string =>
 	folder === null ? `kits/${id}.webp` : `jobs/${folder}/photos/${id}.webp`;
+
+/** Reads what `shop.json` has, of this version or of the first, whose documents had the names of version 2 of a job. */
+export function readShop(value: unknown) {
+	const isFirst = (value as { version?: unknown } | null)?.version === 1;
+	return Shop.safeParse(isFirst ? { ...fromVersion2(value as object), version: VERSION } : value);
+}

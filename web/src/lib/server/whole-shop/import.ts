@@ -22,7 +22,7 @@ import { makeSmall } from '../jobs/photos';
 import { readSigned as readSignedText } from '@zinc-ledger/core/signed';
 import { keepSweep } from '../springs/springs';
 import type { Exported } from './export';
-import { photoFile, Shop } from './format';
+import { photoFile, readShop, type Shop } from './format';
 
 /** A file of the folder that is not as it should be. */
 export class Unreadable extends Error {
@@ -39,7 +39,7 @@ export async function importShop(db: Database, folder: string): Promise<Exported
 		readFile(join(folder, name)).catch((error: Error) => {
 			throw new Unreadable(name, error.message);
 		});
-	const shop = Shop.safeParse(JSON.parse((await read('shop.json')).toString()));
+	const shop = readShop(JSON.parse((await read('shop.json')).toString()));
 	if (!shop.success) throw new Unreadable('shop.json', shop.error.issues[0]);
 	const some = await db.selectFrom('job').select('id').limit(1).executeTakeFirst();
 	const parts = await db.selectFrom('part').select('id').limit(1).executeTakeFirst();

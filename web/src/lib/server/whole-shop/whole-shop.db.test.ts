@@ -13,6 +13,7 @@ import { keepPhoto, makeSmall } from '../jobs/photos';
 import { changeLimits } from '../shop';
 import { testDatabase, type TestDatabase } from '../test-database';
 import { exportShop } from './export';
+import { readShop } from './format';
 import { importShop } from './import';
 
 let shop: TestDatabase;
@@ -92,6 +93,17 @@ describe('a whole shop', () => {
 			'select id, job_id, station, width, height, content, person_id, date_trunc($$milliseconds$$, at) from photo'
 		])
 			expect(await contentOf(other, query), query).toEqual(await contentOf(shop, query));
+	});
+	it('opens where an earlier release wrote it, by the names that things had then', async () => {
+		const text = await readFile(join(folder, 'shop.json'), 'utf8');
+		const of = (replaced: string) => JSON.parse(replaced) as { version: number };
+		const now = of(text.replaceAll('limits.bindMargin', 'limits.vacuum.min'));
+		const before = of(
+			text.replaceAll('"type":', '"sort":').replaceAll('limits.bindMargin', 'limits.vacuum.least')
+		);
+		expect(JSON.stringify(before)).toContain('"sort":"height-gauge"');
+		expect(readShop({ ...before, version: 1 }).data).toEqual(now);
+		expect(readShop({ ...now, version: 3 }).success).toBe(false);
 	});
 	it('comes in whole or not at all, and names the file that is wrong', async () => {
 		await expect(importShop(other.db, folder)).rejects.toThrow('is not empty');
