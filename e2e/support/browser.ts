@@ -315,19 +315,25 @@ export class Browser {
 	 * protocol, which takes a third of the driver's time. A press that the page moved away from
 	 * under the pointer is made again, as a person would.
 	 *
-	 * @throws where something else is on top of it
+	 * @throws where something else stays on top of it
 	 */
 	async #mouse(element: WebElement): Promise<void> {
 		await this.run(NOTE_PRESS, element);
-		await until(async () => {
-			const { x, y, covered } = await this.wait<Aim>(AIM, element);
-			if (covered) throw new Error(`${covered} is on top of ${await element.getText()}`);
-			const at = { x, y, button: 'left', clickCount: 1 };
-			await this.#dispatch({ ...at, type: 'mouseMoved', button: 'none' });
-			await this.#dispatch({ ...at, type: 'mousePressed' });
-			await this.#dispatch({ ...at, type: 'mouseReleased' });
-			return this.#wasPressed();
-		}, 'the press did not reach it');
+		let onTop = '';
+		await until(
+			async () => {
+				const { x, y, covered } = await this.wait<Aim>(AIM, element);
+				onTop = covered;
+				// What a page that still moves has on top of it may go; what stays is told at the end.
+				if (covered) return false;
+				const at = { x, y, button: 'left', clickCount: 1 };
+				await this.#dispatch({ ...at, type: 'mouseMoved', button: 'none' });
+				await this.#dispatch({ ...at, type: 'mousePressed' });
+				await this.#dispatch({ ...at, type: 'mouseReleased' });
+				return this.#wasPressed();
+			},
+			() => (onTop ? `${onTop} is on top of it` : 'the press did not reach it')
+		);
 	}
 
 	#dispatch(mouse: object): Promise<void> {
