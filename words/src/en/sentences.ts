@@ -22,7 +22,7 @@ import {
 	type Phrase
 } from '../phrase.ts';
 import { labels } from './labels.ts';
-import { and, faced, orUnknown, plural } from './common.ts';
+import { faced } from './common.ts';
 import { fitSentences } from './fit.ts';
 
 const stack = (shims: Parameters<typeof length>[0][]): Phrase =>
