@@ -67,6 +67,12 @@ describe('calculators', () => {
 		expect(made.setup.springs).toBeUndefined();
 		expect([made.readings, made.inspections, made.plans]).toEqual([[], [], []]);
 	});
+	it('are found at their old address, with what was entered there', async () => {
+		await at.browser.go('/sums?seal.gap=0.628');
+		await until(async () =>
+			(await at.browser.driver.getCurrentUrl()).endsWith('/calculators?seal.gap=0.628')
+		);
+	});
 	it('go on with the server away, after one visit', async () => {
 		const { browser } = at;
 		await browser.go('/calculators');

@@ -156,13 +156,13 @@ describe('a server that cannot be kept up', () => {
 			env: { ...process.env, HOST: '192.0.2.1', PORT: String(await freePort()) },
 			stdio: ['ignore', 'pipe', 'pipe']
 		});
-		let described = '';
+		let output = '';
 		let errors = '';
-		supervisor.stdout.on('data', (bytes: Buffer) => (described += bytes.toString()));
+		supervisor.stdout.on('data', (bytes: Buffer) => (output += bytes.toString()));
 		supervisor.stderr.on('data', (bytes: Buffer) => (errors += bytes.toString()));
 		const code = await new Promise((over) => supervisor.once('close', over));
 		expect(code).toBe(1);
-		expect(described.match(/started again/g)).toHaveLength(4);
+		expect(output.match(/started again/g)).toHaveLength(4);
 		const [, last] = errors.split('ended 5 times within a minute');
 		expect(last).toContain('nothing listens beyond loopback');
 	});
@@ -189,9 +189,9 @@ describe('the database’s password', () => {
 	it('stands in no command line, and the application’s role is no superuser', async () => {
 		const { password } = new URL(at.app.database);
 		expect(password.length).toBeGreaterThan(20);
-		const described = spawnScripts();
+		const output = spawnScripts();
 		const lines: string[] = [];
-		while (described.exitCode === null) {
+		while (output.exitCode === null) {
 			for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
 				try {
 					lines.push(readFileSync(`/proc/${pid}/cmdline`, 'utf8'));
@@ -201,7 +201,7 @@ describe('the database’s password', () => {
 			}
 			await new Promise((later) => setTimeout(later, 2));
 		}
-		expect(described.exitCode).toBe(0);
+		expect(output.exitCode).toBe(0);
 		expect(lines.some((line) => line.includes('psql'))).toBe(true);
 		expect(lines.filter((line) => line.includes(password))).toEqual([]);
 		const [role] = await query(

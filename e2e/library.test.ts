@@ -147,10 +147,10 @@ describe('files', () => {
 			'{"format":"zinc-ledger/parts","version":9,"parts":[]}',
 			['version: was written by a newer program']
 		]
-	])('what is wrong in %j is told by line, and nothing changed', async (text, described) => {
+	])('reports what is wrong in %j by line and changes nothing', async (text, problems) => {
 		const before = await library();
 		await takeIn('wrong.csv', text);
-		for (const one of described) await at.browser.sees(one);
+		for (const one of problems) await at.browser.sees(one);
 		expect(await library()).toEqual(before);
 	});
 });

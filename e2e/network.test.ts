@@ -204,10 +204,10 @@ describe('what is guessed', () => {
 		expect(known.at(-1)).toBe('200 Too many attempts');
 		await rows('delete from attempt');
 		// Whoever it was tried on is told, and nobody else but the owner.
-		const described = async (role: Role) =>
+		const activityOf = async (role: Role) =>
 			(await shop.ask('/account', { cookie: await shop.signIn(role) })).text;
-		expect(await described('reader')).toContain('sign-in refused');
-		expect(await described('helper')).not.toContain('sign-in refused');
+		expect(await activityOf('reader')).toContain('sign-in refused');
+		expect(await activityOf('helper')).not.toContain('sign-in refused');
 	});
 	it('a PIN: it is locked after a few, and the bench still works', async () => {
 		let cookie = await shop.signIn('owner', true);

@@ -30,22 +30,22 @@ const sweeps = async () =>
 		where spring_set.name = 'Straight six, D-37' order by sweep.position`
 	)) as { tag: string; points: number; fixture: string }[];
 async function phase(wanted: string) {
-	let described = '';
+	let shown = '';
 	await until(
 		async () => {
-			described = await at.browser.run<string>(
+			shown = await at.browser.run<string>(
 				"const is = document.querySelector('[data-phase]'); return `${is?.dataset.phase}: ${is?.textContent.trim()}`"
 			);
-			return described.startsWith(wanted);
+			return shown.startsWith(wanted);
 		},
-		() => `wanted the sweep to be ${wanted}, it is ${described}`
+		() => `wanted the sweep to be ${wanted}, it is ${shown}`
 	);
 }
-async function keep(described: string) {
+async function keep(shown: string) {
 	await phase('done');
 	await at.browser.run('document.activeElement.blur()');
 	await at.browser.press(Key.ENTER);
-	await at.browser.sees(described);
+	await at.browser.sees(shown);
 }
 async function pull(spring: string) {
 	await phase('waiting');

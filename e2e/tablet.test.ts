@@ -145,19 +145,19 @@ describe('a tablet at a shared bench', () => {
 	});
 
 	it('says on a page that a role may only read whose work it is, and on others nothing', async () => {
-		const described = async (path: string) => {
+		const noticeOn = async (path: string) => {
 			await tablet.go(path);
 			return /You are here as [^.]*\./.exec(await tablet.text())?.[0];
 		};
 		const page = `You are here as a helper: changing what is here takes`;
-		expect(await described(`${path}/plan`)).toBe(`${page} a machinist.`);
-		expect(await described('/policies')).toBe(`${page} an owner.`);
-		expect(await described(`${path}/checks`)).toBeUndefined();
+		expect(await noticeOn(`${path}/plan`)).toBe(`${page} a machinist.`);
+		expect(await noticeOn('/policies')).toBe(`${page} an owner.`);
+		expect(await noticeOn(`${path}/checks`)).toBeUndefined();
 		const machinist = await initialsOf('machinist');
 		await tablet.go('/bench');
 		await takeOver(machinist.name, machinist.initials);
 		await until(async () => new URL(await tablet.driver.getCurrentUrl()).pathname === '/');
-		expect(await described(`${path}/plan`)).toBeUndefined();
+		expect(await noticeOn(`${path}/plan`)).toBeUndefined();
 	});
 });
 
@@ -215,7 +215,7 @@ describe('a second factor', () => {
 			await tablet.click('Turn on', 'button');
 		};
 		await tell('000000', PASSWORD);
-		await tablet.sees('Not the code of now');
+		await tablet.sees('That code is wrong or was already used');
 		expect(await tablet.text('[data-secret]')).toBe(secret);
 		await tell(later(secret, 0), 'not my password');
 		await tablet.sees('Not your present password');
@@ -247,7 +247,7 @@ describe('a second factor', () => {
 		await field.sendKeys(PASSWORD);
 		await operator(tablet).code('000000');
 		await tablet.click('Turn off', 'button');
-		await tablet.sees('Not the code of now');
+		await tablet.sees('That code is wrong or was already used');
 		const [kept] = await query(
 			shop,
 			'select second_factor is not null as is from sign_in where person_id = $1',

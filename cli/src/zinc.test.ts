@@ -79,10 +79,10 @@ describe('zinc evaluate', () => {
 		[['measure', demo], /usage/],
 		[['evaluate', demo, '--units', 'ells'], /not known/],
 		[['evaluate', demo, '--colour'], /usage/]
-	])('exits 2 on %j', async (args, described) => {
+	])('exits 2 on %j', async (args, complaint) => {
 		const { status, stderr } = await zinc(args);
 		expect(status).toBe(2);
-		expect(stderr).toMatch(described);
+		expect(stderr).toMatch(complaint);
 	});
 });
 

@@ -15,7 +15,7 @@ import type { SpringBuild } from '../src/parts/part/types.ts';
 const WRONG: readonly (SpringBuild | undefined)[] = [undefined, 'single', 'dual', 'beehive'];
 
 /** The build as it is told: right in half of all cases, missing or another's in the rest. */
-const toldBuild = (family: Family, random: () => number): SpringBuild | undefined =>
+const statedBuild = (family: Family, random: () => number): SpringBuild | undefined =>
 	random() < 0.5 ? BUILD_OF_FAMILY[family] : WRONG[Math.floor(random() * WRONG.length)];
 
 export function roughTable(runs: number, only?: Family): void {
@@ -37,29 +37,29 @@ export function roughTable(runs: number, only?: Family): void {
 					const sweep = roughSweep(spring, { step, past }, random);
 					const frame = isKnown ? sweep.frameMeasured : null;
 					const down = travelled(sweep.points, 'down');
-					const described = findBind(down, solidOf(toldBuild(family, random)), USUAL_NOISE, frame);
-					return { described, sweep, truth: isKnown ? spring.solid : sweep.dialSolid };
+					const bind = findBind(down, solidOf(statedBuild(family, random)), USUAL_NOISE, frame);
+					return { bind, sweep, truth: isKnown ? spring.solid : sweep.dialSolid };
 				};
 				for (let run = 0; run < runs; run++) {
 					const atLeast = family === 'cone' || family === 'beehive' ? 0.5 : 0.05;
 					const before = find(-(atLeast + random() * 5 * step));
 					asked++;
-					if (before.described.type === 'bind') called++;
-					const { described, truth, sweep } = find(3 + Math.floor(random() * 3));
-					if (described.type === 'none') {
-						if (described.why === 'unclear' && sweep.working < 5) cannot++;
-						else if (described.why === 'unclear' && family === 'cone' && !isKnown) cannot++;
+					if (before.bind.type === 'bind') called++;
+					const { bind, truth, sweep } = find(3 + Math.floor(random() * 3));
+					if (bind.type === 'none') {
+						if (bind.why === 'unclear' && sweep.working < 5) cannot++;
+						else if (bind.why === 'unclear' && family === 'cone' && !isKnown) cannot++;
 						else missed++;
 						continue;
 					}
 					found++;
-					const error = described.height - truth;
+					const error = bind.height - truth;
 					errors.push(Math.abs(error));
 					if (error < -0.1) {
 						short++;
-						if (truth <= described.to) covered++;
+						if (truth <= bind.to) covered++;
 					}
-					if (Math.abs(error) > 1 && !isUncertain(described, error)) far++;
+					if (Math.abs(error) > 1 && !isUncertain(bind, error)) far++;
 				}
 				errors.sort((a, b) => a - b);
 				console.log(

@@ -25,7 +25,7 @@ interface Told {
 }
 
 /** What the program says of a head whose stations have their true figures so far above the limit. */
-function described(
+function judgedOf(
 	row: Row,
 	random: Random,
 	contexts: readonly unknown[],
@@ -68,7 +68,7 @@ for (const [i, row] of ROWS.entries()) {
 			else contexts.push(context);
 		}
 		const at = row.limit ?? NO_LIMIT;
-		const first = described(
+		const first = judgedOf(
 			row,
 			random,
 			contexts,
@@ -82,11 +82,9 @@ for (const [i, row] of ROWS.entries()) {
 		const halves = first.map(({ uncertainty }) => uncertainty);
 		if (row.limit !== null) {
 			const beyond = halves.map((half) => -half * random.between(0, 4));
-			falseClear += described(row, random, contexts, beyond).filter(
-				({ isClear }) => isClear
-			).length;
+			falseClear += judgedOf(row, random, contexts, beyond).filter(({ isClear }) => isClear).length;
 			const inside = halves.map((half) => 3 * half);
-			useful += described(row, random, contexts, inside).filter(({ isClear }) => isClear).length;
+			useful += judgedOf(row, random, contexts, inside).filter(({ isClear }) => isClear).length;
 		}
 		runs += contexts.length;
 	}

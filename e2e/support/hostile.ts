@@ -355,18 +355,18 @@ export async function storm({ requests, targets, world, client, ...how }: Storm)
 		const sent = hostile(target, world);
 		const answer = await how.send(sent);
 		const { status } = answer;
-		const described = JSON.stringify({
+		const request = JSON.stringify({
 			status,
 			...sent,
 			body: sent.body.toString('utf8').slice(0, 300)
 		});
-		if (status >= 500 || status === 0) wrong.push(described);
+		if (status >= 500 || status === 0) wrong.push(request);
 		if (sent.method === 'GET') continue;
 		const after = await read();
 		if (isDone(answer)) {
 			writes++;
-			if (!how.may(sent, target)) wrong.push(`done: ${described}`);
-		} else if (after !== before) wrong.push(`changed: ${described}`);
+			if (!how.may(sent, target)) wrong.push(`done: ${request}`);
+		} else if (after !== before) wrong.push(`changed: ${request}`);
 		before = after;
 	}
 	return { wrong, writes };

@@ -29,7 +29,7 @@ import { closeLive } from '$lib/server/live';
 import { log } from '$lib/server/log';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { described } from '$lib/server/http/refuse';
+import { asError } from '$lib/server/http/refuse';
 import { unitsNamed } from '$lib/server/http/units-for';
 import { noteAnswer } from '$lib/server/watch';
 import { closeWork } from '$lib/server/work/pool';
@@ -87,7 +87,7 @@ const requestId = (request: Request) => request.headers.get('x-request-id') ?? u
 const answer: Handle = async ({ event, resolve }) => {
 	if (isForeign(event.request, event.url)) return json(FOREIGN, { status: 403 });
 	if (namesNoAction(event.url))
-		return json(described(message('server.unknown', { what: 'action' })), { status: 404 });
+		return json(asError(message('server.unknown', { what: 'action' })), { status: 404 });
 	const who = await whoAsks(event.cookies);
 	const refusal = await refusalOf(event, who);
 	if (refusal) return refusal;
@@ -117,7 +117,7 @@ async function answerRead(
 	return onNetwork() ? forOneBrowser(response) : response;
 }
 
-const FOREIGN = described(message('server.foreign'));
+const FOREIGN = asError(message('server.foreign'));
 
 /** Reads a body up to its limit before anything else does; the answer where it is refused. */
 async function takeBody(event: RequestEvent): Promise<Response | { done: () => void }> {
@@ -125,8 +125,7 @@ async function takeBody(event: RequestEvent): Promise<Response | { done: () => v
 	if (request.method === 'GET' || request.method === 'HEAD') return { done: () => undefined };
 	const asked = { route: route.id, method: request.method, url, list: params.list };
 	const read = await bodyWithin(request, bodyLimitOf(asked));
-	if (!read.ok)
-		return answerNo(request, REFUSED[read.why].status, described(REFUSED[read.why].says));
+	if (!read.ok) return answerNo(request, REFUSED[read.why].status, asError(REFUSED[read.why].says));
 	event.request = read.request;
 	event.locals.sent = read.sent ?? null;
 	return read;
@@ -174,13 +173,13 @@ const namesNoAction = ({ searchParams }: URL) =>
 	);
 
 export const handleError: HandleServerError = ({ error, event, status, message: text }) => {
-	if (status === 404) return described(message('server.unknown', { what: 'page' }));
+	if (status === 404) return asError(message('server.unknown', { what: 'page' }));
 	// What the framework itself did not understand: a method, an action, a body that is none of its own.
 	if (status < 500) return { message: text };
 	const { request, route } = event;
 	log.error({ err: error, request: requestId(request), route: route.id, status }, text);
 	return {
-		...described(message('server.failed')),
+		...asError(message('server.failed')),
 		advice: tell(message('server.failed-advice'))
 	};
 };

@@ -41,7 +41,7 @@ function messagesIn(value: unknown): Message[] {
 }
 
 /** All that the demo's jobs have to say, each once. */
-function described(): Message[] {
+function examples(): Message[] {
 	const all = readdirSync('demo/jobs').flatMap((file) => {
 		const read = readJob(readFileSync(`demo/jobs/${file}`, 'utf8'));
 		if (!read.ok) throw new Error(JSON.stringify(read.problems));
@@ -84,7 +84,7 @@ describe('the catalogue', () => {
 		expect(unnamed).not.toHaveProperty('inconclusive');
 	});
 	it('says all that the demo’s jobs have to say, in words and never in codes', () => {
-		const messages = described();
+		const messages = examples();
 		expect(messages.length).toBeGreaterThan(80);
 		for (const one of messages) {
 			const text = write(one, METRIC);
@@ -96,9 +96,9 @@ describe('the catalogue', () => {
 		}
 	});
 	it('has no figure in it that is not the reader’s', () => {
-		const differs = described().filter((one) => write(one, METRIC) !== write(one, INCH_POUND));
+		const differs = examples().filter((one) => write(one, METRIC) !== write(one, INCH_POUND));
 		expect(differs.length).toBeGreaterThan(20);
-		const measured = described().filter((one) =>
+		const measured = examples().filter((one) =>
 			phraseOf(one).some((part) => typeof part !== 'string')
 		);
 		expect(differs.map(({ code }) => code).toSorted()).toEqual(

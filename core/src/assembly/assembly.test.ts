@@ -25,7 +25,7 @@ if (!read.ok) throw new Error(JSON.stringify(read.problems));
 const six = read.value;
 const stepsOf = (job: Job) => assemblySteps(job, evaluate(job));
 const of = (steps: readonly Step[], place: string) => steps.filter((step) => step.place === place);
-const described = (step: Step | undefined) => (step ? keyOf(step.text) : '');
+const textOf = (step: Step | undefined) => (step ? keyOf(step.text) : '');
 const entry = (step: Step, minute: number, done = true): AssemblyStep => ({
 	id: `${minute}`,
 	place: step.place,
@@ -88,9 +88,9 @@ describe('the steps of a station', () => {
 			)
 		};
 		const own = of(stepsOf(job), '3E');
-		expect(described(own[0])).toMatch(/^step\.locator \{"shims":\[0\.762,0\.381\]/);
-		expect(described(own.find(({ step }) => step === 'spring'))).toContain('"tag":"T7"');
-		expect(described(of(stepsOf(six), '1I')[0])).toMatch(/^step\.locator \{"shims":\[\]/);
+		expect(textOf(own[0])).toMatch(/^step\.locator \{"shims":\[0\.762,0\.381\]/);
+		expect(textOf(own.find(({ step }) => step === 'spring'))).toContain('"tag":"T7"');
+		expect(textOf(of(stepsOf(six), '1I')[0])).toMatch(/^step\.locator \{"shims":\[\]/);
 	});
 	it('say which way up a spring goes, and what home means for a seal', () => {
 		const job = withKinds(({ spring, seal }) => ({
@@ -98,16 +98,14 @@ describe('the steps of a station', () => {
 			seal: { ...seal, name: 'Seal', bottomsOn: 'guide' }
 		}));
 		const own = of(stepsOf(job), '1I');
-		const spring = described(own.find(({ step }) => step === 'spring'));
+		const spring = textOf(own.find(({ step }) => step === 'spring'));
 		expect(spring).toContain('["small-end-up","close-coils-down","marked-end-up"]');
-		expect(described(own.find(({ step }) => step === 'seal'))).toBe(
-			'step.seal {"bottomsOn":"guide"}'
-		);
+		expect(textOf(own.find(({ step }) => step === 'seal'))).toBe('step.seal {"bottomsOn":"guide"}');
 	});
 	it('warn of the stored energy where the spring is compressed', () => {
 		const compress = of(stepsOf(six), '1I').find(({ step }) => step === 'compress')!;
 		expect(compress.energy).toBeGreaterThan(5);
-		expect(described({ ...compress, text: compress.caution! })).toBe('caution.compress');
+		expect(textOf({ ...compress, text: compress.caution! })).toBe('caution.compress');
 	});
 });
 
@@ -126,7 +124,7 @@ describe('a head in the car', () => {
 		expect(strip).toMatchObject({ step: 'strip-compress', needs: ['cylinder 2 rags'] });
 		expect(of(steps, 'cylinder 2')[4]!.needs.toSorted()).toEqual(['2E look', '2I look']);
 		expect(of(steps, 'cylinder 2')[0]!.needs).toEqual(['cylinder 1 air-off']);
-		expect(described(of(steps, 'cylinder 2')[2])).toBe('step.air');
+		expect(textOf(of(steps, 'cylinder 2')[2])).toBe('step.air');
 	});
 	it('is stripped, looked at and measured under the air, and its valve stays where it is', () => {
 		const own = names(of(stepsOf(job), '6E'));
@@ -200,7 +198,7 @@ describe('progress', () => {
 	it('nothing comes before the locks are counted out', () => {
 		expect(nextStep(steps, doneSteps(steps, []))).toBe(count);
 		expect(firstMissingPrerequisite(rest[0]!, steps, new Map())).toBe(count);
-		expect(described(count)).toBe(`step.count-out {"halves":${lockHalves(six)}}`);
+		expect(textOf(count)).toBe(`step.count-out {"halves":${lockHalves(six)}}`);
 	});
 	it('what must not be skipped cannot be: no seal before its locator', () => {
 		const done = doneSteps(steps, [entry(count, 0)]);
@@ -248,7 +246,7 @@ describe('caps, faces, seal heights', () => {
 		}));
 		const held = of(stepsOf(captive), '3E');
 		expect(names(held)).not.toContain('lash-cap');
-		expect(described(held.find(({ step }) => step === 'locks'))).toContain('"cap":"Cap 8"');
+		expect(textOf(held.find(({ step }) => step === 'locks'))).toContain('"cap":"Cap 8"');
 	});
 	it('a station that was finished before its cap was asked for is not asked for it now', () => {
 		const capped = withKinds(() => ({ lashCap }));
@@ -267,10 +265,10 @@ describe('caps, faces, seal heights', () => {
 		);
 		faced.stations = faced.stations.map((one) => ({ ...one, shims: ['0.030 in'] }));
 		const steps = of(stepsOf(faced), '3E');
-		expect(described(steps.find(({ step }) => step === 'locator'))).toContain(
+		expect(textOf(steps.find(({ step }) => step === 'locator'))).toContain(
 			'"up":"cup up","shimUp":"chamfer down"'
 		);
-		expect(described(steps.find(({ step }) => step === 'retainer'))).toContain('"up":"letters up"');
+		expect(textOf(steps.find(({ step }) => step === 'retainer'))).toContain('"up":"letters up"');
 	});
 	it('a seal that stands off its record is held against the tolerance of the shop', () => {
 		const job = withKinds(({ seal }) => ({ seal: { ...seal, name: 'Seal', height: '0.600 in' } }));

@@ -104,11 +104,11 @@ export const nextStep = (way: readonly Step[], done: Done): Step | null =>
  * all of them. A step with another shim, part or spring is another step.
  */
 export function alike(step: Step, steps: readonly Step[], done: Done): Step[] {
-	const described = wordsOf(step);
+	const words = wordsOf(step);
 	return steps.filter(
 		(one) =>
 			one.step === step.step &&
-			wordsOf(one) === described &&
+			wordsOf(one) === words &&
 			!one.counts &&
 			!done.has(one.key) &&
 			firstMissingPrerequisite(one, steps, done) === null

@@ -839,7 +839,7 @@ export const sentences: Sentences = {
 	'access.refused': 'User name or password is wrong.',
 	'access.pin-refused': 'PIN is wrong.',
 	'access.code-wanted': 'The six digits that your phone shows now',
-	'access.code-refused': 'Not the code of now, or one that was used: take the next.',
+	'access.code-refused': 'That code is wrong or was already used. Enter the next one.',
 	'access.password-short': ({ min }) =>
 		`At least ${min} characters: a few words in a row are good.`,
 	'access.password-long': ({ max }) => `At most ${max} characters.`,

@@ -122,8 +122,8 @@ export const problemsOf = (error: z.ZodError): Problem[] =>
 const MAX_PROBLEMS = 100;
 
 /** The first problems of many, and how many more there are. */
-export function firstOf<T>(all: readonly T[], described: (one: T) => Problem): Problem[] {
-	const first = all.slice(0, MAX_PROBLEMS).map(described);
+export function firstOf<T>(all: readonly T[], toProblem: (one: T) => Problem): Problem[] {
+	const first = all.slice(0, MAX_PROBLEMS).map(toProblem);
 	const more = all.length - first.length;
 	return more > 0 ? [...first, { path: '', text: message('file.more', { count: more }) }] : first;
 }

@@ -132,10 +132,10 @@ const VALUES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 	}
 };
 
-/** The name that a field of version 1 has since. */
+/** The name in version 2 of a field of version 1. */
 export const fieldSince1 = (field: string): string => FIELDS[field] ?? field;
 
-/** A value of version 1 that stands in a field, by the field’s name of version 2. */
+/** The code in version 2 of a value of version 1; `field` is the version 2 name of the field that holds it. */
 export const valueSince1 = (field: string, value: string): string =>
 	VALUES[field]?.[value] ?? value;
 

@@ -1,13 +1,13 @@
 /**
- * Files of version 2 as files of version 3: what tells the members of a union apart is called
- * `type`, and rules of fit have named codes in place of numbers. Figures, times, persons and
- * whatever somebody wrote stay as they are, to the letter.
+ * From version 2 of files to version 3: the discriminator of a union is called `type`, bounds are `min`
+ * and `max`, and rules of fit have named codes instead of numbers. Figures, times, people and free text
+ * are not changed.
  */
 type Json = string | number | boolean | null | Json[] | { [key: string]: Json };
 
 const FIELDS: Readonly<Record<string, string>> = { sort: 'type', least: 'min', most: 'max' };
 
-/** Codes of the rules of fit by the numbers that they had. */
+/** Codes of the rules of fit, by their numbers in version 2. */
 const RULES: Readonly<Record<string, string>> = {
 	F1: 'stem-diameter',
 	F2: 'lock-bead',
@@ -42,15 +42,15 @@ const RULES: Readonly<Record<string, string>> = {
 	F31: 'lock-taper-load'
 };
 
-/** Codes of sentences that named a rule by its number. */
+/** Message codes that contained a rule's number. */
 const CODES: Readonly<Record<string, string>> = {
 	'fit.captive-see-f8': 'fit.captive-tip-length'
 };
 
-/** The name that a field of version 2 has since. */
+/** The name in version 3 of a field of version 2. */
 export const fieldSince2 = (field: string): string => FIELDS[field] ?? field;
 
-/** A value of version 2 that stands in a field, by the field's name of version 3. */
+/** The code in version 3 of a value of version 2; `field` is the version 3 name of the field that holds it. */
 export function valueSince2(field: string, value: string): string {
 	if (field === 'code') return CODES[value] ?? value;
 	if (field === 'rule') return RULES[value] ?? value;
@@ -66,7 +66,7 @@ const keySince2 = (key: string): string =>
 		.replace(/^F\d+(?= )/, (rule) => RULES[rule] ?? rule)
 		.replace(/"(sort|least|most)":/g, (_, field: string) => `"${fieldSince2(field)}":`);
 
-/** A value of version 2, and all that stands in it, as version 3 has it. */
+/** A document of version 2, or part of one, in the names and codes of version 3. */
 export const fromVersion2 = <T>(value: T, field = ''): T => walked(value as Json, field) as T;
 
 function walked(value: Json, field: string): Json {

@@ -200,13 +200,13 @@ export function withUnit(typed: string, unit: string): string {
 	const trimmed = typed.trim();
 	if (TWO_MEANINGS.test(trimmed)) return trimmed;
 	const text = trimmed.replace(/^(\d+),(\d+)/, '$1.$2');
-	const [, digits, described] = /^(\d+\.?\d*|\.\d+)\s*(\D.*)?$/.exec(text) ?? [];
+	const [, digits, unitText] = /^(\d+\.?\d*|\.\d+)\s*(\D.*)?$/.exec(text) ?? [];
 	if (digits === undefined) return text;
-	if (described === undefined) return `${tidy(digits)} ${unit}`;
+	if (unitText === undefined) return `${tidy(digits)} ${unit}`;
 	// A kilogram is a force where a force is wanted, and a mass where a mass is.
-	const own = unit === 'g' && /^(?:kg|kilos?)$/i.test(described) ? 'kg' : undefined;
-	const known = own ?? SAID_UNITS.find(([of]) => of.test(described))?.[1];
-	return `${digits} ${known ?? described}`;
+	const own = unit === 'g' && /^(?:kg|kilos?)$/i.test(unitText) ? 'kg' : undefined;
+	const known = own ?? SAID_UNITS.find(([of]) => of.test(unitText))?.[1];
+	return `${digits} ${known ?? unitText}`;
 }
 
 /**
@@ -229,13 +229,13 @@ export function readLoadEntry(typed: string, unit: LoadUnit, band?: Band<number>
 }
 
 function readOneMeaning(
-	[typed, whole, rest, described]: RegExpExecArray,
+	[typed, whole, rest, unitText]: RegExpExecArray,
 	unit: LoadUnit,
 	band: Band<number> | undefined
 ): FigureEntry {
 	const meanings = [`${whole}${rest}`, `${whole}.${rest}`];
 	const likely = meanings
-		.map((digits) => withUnit(`${digits} ${described}`.trim(), unit))
+		.map((digits) => withUnit(`${digits} ${unitText}`.trim(), unit))
 		.filter((text) => LOAD_TEXT.test(text) && band && isPlausible(loadOf(text), band));
 	return likely.length === 1
 		? { ok: true, text: likely[0]! }

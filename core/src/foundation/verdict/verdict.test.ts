@@ -59,11 +59,11 @@ describe('a verdict', () => {
 			message('figure.unconfirmed', { source: 'recalled', of: null })
 		);
 		const lift = { of: 'lift', source: 'customer' } as const;
-		const described = against(0.08, 0, ['measured', lift]);
-		expect(described.remedy).toEqual(
+		const verdict = against(0.08, 0, ['measured', lift]);
+		expect(verdict.remedy).toEqual(
 			message('figure.unconfirmed', { source: 'customer', of: 'lift' })
 		);
-		expect(described.sources).toEqual(['measured', 'customer']);
+		expect(verdict.sources).toEqual(['measured', 'customer']);
 		expect(against(0.04, 0, ['customer']).state).toBe('stop');
 	});
 

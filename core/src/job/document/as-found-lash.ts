@@ -29,9 +29,9 @@ export function lashNotFound(job: Job): { readonly open: string[]; readonly lost
 	const { visitOf, setup, stations, notes } = job;
 	const none = { open: [], lost: [] };
 	if (!visitOf || setup.lifters !== 'solid') return none;
-	const described = notes.filter(({ about }) => about === 'lash-not-found');
-	if (described.some(({ station }) => station === undefined)) return none;
-	const excused = new Set(described.map(({ station }) => station));
+	const notFound = notes.filter(({ about }) => about === 'lash-not-found');
+	if (notFound.some(({ station }) => station === undefined)) return none;
+	const excused = new Set(notFound.map(({ station }) => station));
 	const asked = stations.filter(({ label }) => !excused.has(label)).map(({ label }) => label);
 	const first = firstLashes(job);
 	return {

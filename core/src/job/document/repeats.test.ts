@@ -148,10 +148,10 @@ describe('what readings come to', () => {
 describe('the peak of an on-head tester', () => {
 	it('is told once a pull, when the load has fallen off it', () => {
 		const peak = new PeakReader();
-		const described = (loads: number[]) => loads.map((load) => peak.push(load));
-		expect(described([150, 300, 480, 500, 480])).toEqual([null, null, null, null, 500]);
-		expect(described([470, 460])).toEqual([null, null]);
-		expect(described([150, 510, 505, 490])).toEqual([null, null, null, 510]);
+		const peaksOf = (loads: number[]) => loads.map((load) => peak.push(load));
+		expect(peaksOf([150, 300, 480, 500, 480])).toEqual([null, null, null, null, 500]);
+		expect(peaksOf([470, 460])).toEqual([null, null]);
+		expect(peaksOf([150, 510, 505, 490])).toEqual([null, null, null, 510]);
 	});
 });
 

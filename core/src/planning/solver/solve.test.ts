@@ -223,14 +223,14 @@ describe('the best plan', () => {
 			choice(0, 9, 0),
 			choice(1, 5, 0)
 		];
-		const described: boolean[] = [];
+		const proofs: boolean[] = [];
 		const answer = await solvePlan(
 			// With a spring to place it is the solver that resolves whole numbers.
 			{ stations: 2, springs: 1, stock: [1], choices },
-			{ solver: () => Promise.resolve(stopped), onProgress: ({ proven }) => described.push(proven) }
+			{ solver: () => Promise.resolve(stopped), onProgress: ({ proven }) => proofs.push(proven) }
 		);
 		if (answer.type !== 'plan') throw new Error(answer.type);
-		expect([answer.proven, answer.value.worst, described]).toEqual([false, 5, [false, false]]);
+		expect([answer.proven, answer.value.worst, proofs]).toEqual([false, 5, [false, false]]);
 		expect(answer.bound.worst).toBeLessThanOrEqual(answer.value.worst);
 	});
 });

@@ -36,7 +36,7 @@ const shown = (label: string) => {
 		showLength(figures.bindMargin.figure!, INCH_POUND)
 	];
 };
-const described = (label: string) => station(label).remarks.map((remark) => keyOf(remark.text));
+const remarksAt = (label: string) => station(label).remarks.map((remark) => keyOf(remark.text));
 
 function read(label: string, figure: string, change: Partial<Reading> = {}): Reading {
 	const like = job.readings[0]!;
@@ -77,7 +77,7 @@ describe('the worked example of docs/worked-example.md', () => {
 		const { exhaust } = evaluate(job).kinds;
 		expect(showLength(mm(bareHeight.figure! - exhaust.bareMedian!), INCH_POUND)).toBe('0.046');
 		expect(showLength(exhaust.bareReach!, INCH_POUND)).toBe('0.013');
-		expect(described('4E').join()).toContain('height.taller {"by":1.1');
+		expect(remarksAt('4E').join()).toContain('height.taller {"by":1.1');
 	});
 
 	it('station 3I has 0.050 to the seal, too close to call with a gauge that is known to 0.0017', () => {
@@ -104,11 +104,11 @@ describe('which reading counts', () => {
 	it('remarks on two readings further apart than the gauge explains', () => {
 		const other = job.people.find(({ id }) => id !== job.readings[0]!.person)!;
 		read('1I', '1.830 in', { person: other.id });
-		expect(described('1I')).toContain(
+		expect(remarksAt('1I')).toContain(
 			keyOf(message('height.readings-disagree', { people: 'two', times: 2, by: inches(0.012) }))
 		);
 		read('1E', '1.822 in');
-		expect(described('1E')).toEqual([]);
+		expect(remarksAt('1E')).toEqual([]);
 	});
 
 	it('counts the readings of a set that disagrees', () => {
@@ -189,7 +189,7 @@ describe('springs', () => {
 		job.setup.kinds.intake.retainer!.step = '0.215 in';
 		// 1.040 + 0.215 = 1.255; 1.818 − 0.540 − 1.255 = 0.023
 		expect(shown('1I')[3]).toBe('0.023');
-		expect(described('1I')[0]).toBe(
+		expect(remarksAt('1I')[0]).toBe(
 			keyOf(
 				message('bind-margin.short', {
 					by: inches(0.027),
@@ -204,9 +204,9 @@ describe('springs', () => {
 		job.stations.find((one) => one.label === '1I')!.shims = [];
 		// 0.051 short: more than plus locks of 0.050 give, and no shim is there
 		job.setup.kinds.intake.retainer!.step = '0.239 in';
-		expect(described('1I')[0]).toContain('bind-margin.wrong-spring');
+		expect(remarksAt('1I')[0]).toContain('bind-margin.wrong-spring');
 		job.setup.kinds.intake.retainer!.step = '0.237 in';
-		expect(described('1I')[0]).toContain('bind-margin.short');
+		expect(remarksAt('1I')[0]).toContain('bind-margin.short');
 	});
 
 	it('stop at a lift above what their card allows', () => {
@@ -242,7 +242,7 @@ describe('aims', () => {
 
 	it('warn of an open load above what the lifter stands', () => {
 		job.setup.kinds.intake.maxOpenLoad = '305 lbf';
-		expect(described('1I')).toContain('open-load.above-max {"by":30.544}');
+		expect(remarksAt('1I')).toContain('open-load.above-max {"by":30.544}');
 	});
 });
 
@@ -282,7 +282,7 @@ describe('the seal gap', () => {
 	it('read with the seal not home is remarked on', () => {
 		const gap = job.readings.find((each) => each.quantity === 'seal-gap' && each.station === '1I')!;
 		gap.inPlace.sealHome = false;
-		expect(described('1I')[0]).toBe('seal.not-seated');
+		expect(remarksAt('1I')[0]).toBe('seal.not-seated');
 	});
 });
 

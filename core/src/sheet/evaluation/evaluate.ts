@@ -116,8 +116,8 @@ export function evaluate(job: Job): Sheet {
 		kinds,
 		measured: countOf(stations),
 		min: {
-			bindMargin: min(stations, 'bindMargin'),
-			sealClearance: min(stations, 'sealClearance')
+			bindMargin: tightest(stations, 'bindMargin'),
+			sealClearance: tightest(stations, 'sealClearance')
 		},
 		seatLoads: byKind((kind) => seatLoadRange(stations, kind)),
 		remarks
@@ -215,7 +215,7 @@ const medianAmong = (
 		limits.outlierMax
 	);
 
-function min(
+function tightest(
 	stations: readonly StationSheet[],
 	column: 'bindMargin' | 'sealClearance'
 ): Extreme<Millimetres> | null {

@@ -107,8 +107,8 @@ describe('a figure of an inspection', () => {
 		});
 		expect(at('1I', 'seat-width')).toBeNull();
 		expect(at('1I', 'stem-diameter')).not.toBeNull();
-		const described = evaluate(job).stations[0]!.remarks.map(({ text }) => text.code);
-		expect(described).toContain('reading.stale');
+		const codes = evaluate(job).stations[0]!.remarks.map(({ text }) => text.code);
+		expect(codes).toContain('reading.stale');
 	});
 });
 

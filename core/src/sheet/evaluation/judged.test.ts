@@ -30,7 +30,7 @@ beforeEach(() => {
 const person = () => job.people[0]!.id;
 const at = (label: string, of: Job = job): StationSheet =>
 	evaluate(of).stations.find((station) => station.label === label)!;
-const described = (label: string) => at(label).remarks.map(({ text }) => keyOf(text));
+const remarksAt = (label: string) => at(label).remarks.map(({ text }) => keyOf(text));
 const shown = (length: number | null | undefined) => showLength(mm(length!), INCH_POUND);
 function read(
 	label: string,
@@ -151,7 +151,7 @@ describe('retainer-to-seal', () => {
 		const { groundOff: _, ...unsaid } = inPlace;
 		read('1I', 'seal-gap', '0.620 in', { inPlace: unsaid, at: '2026-11-20T10:00:00.000Z' });
 		expect(clearance()).toBe('0.080');
-		expect(described('1I').join()).toMatch(/seal\.ground-unknown/);
+		expect(remarksAt('1I').join()).toMatch(/seal\.ground-unknown/);
 	});
 	it('a round writes down which retainer, seal and cap stood there', () => {
 		const entry = job.stations.find(({ label }) => label === '1I')!;
@@ -213,7 +213,7 @@ describe('work on the head', () => {
 		expect(after.checks.vacuum).not.toBeNull();
 		expect(after.figures.lash!.state).toBe('not-measured');
 		expect(after.figures.height.figure).not.toBeNull();
-		expect(described('1I').join()).toContain(
+		expect(remarksAt('1I').join()).toContain(
 			'check.stale {"what":"piston-to-valve","work":"deck-cut"}'
 		);
 		// Taken back with a reason, everything counts again.
@@ -260,7 +260,7 @@ describe('work on the head', () => {
 			at: '2026-11-20T08:00:00Z'
 		});
 		done('guides');
-		expect(described('1I').join()).toContain('inspection.stale {"work":"guides"}');
+		expect(remarksAt('1I').join()).toContain('inspection.stale {"work":"guides"}');
 	});
 });
 
@@ -340,7 +340,7 @@ describe('a tested spring', () => {
 		expect(figures.seatLoad.state).toBe('watch');
 		expect(figures.openLoad.state).toBe('watch');
 		expect(figures.loss!.state).toBe('stop');
-		expect(described('1I').join()).toMatch(/spring\.lost-load .*"part":0\.3\b/);
+		expect(remarksAt('1I').join()).toMatch(/spring\.lost-load .*"part":0\.3\b/);
 		expect(
 			openItems(job, evaluate(job)).some(({ key, place }) => place === '1I' && key.includes('loss'))
 		).toBe(true);
@@ -418,7 +418,7 @@ describe('a tested spring', () => {
 		job.setup.cardBeyondTested = true;
 		expect(at('1I').figures.openLoad.figure).not.toBeNull();
 		expect(at('1I').figures.openLoad.sources).toEqual(expect.arrayContaining(['tested', 'card']));
-		expect(described('1I').join()).toMatch(/spring\.card-line-at/);
+		expect(remarksAt('1I').join()).toMatch(/spring\.card-line-at/);
 	});
 	it('its bind’s own uncertainty enters the margin, and a lift’s', () => {
 		test(0.98);
@@ -432,7 +432,7 @@ describe('a tested spring', () => {
 		job.setup.kinds.intake.spring!.tested = { ...tested, bind, bindUncertainty: '0.30 mm' };
 		expect(at('1I').figures.bindMargin.state).toBe('inconclusive');
 		expect(at('1I').figures.bindMargin.uncertainty).toBeGreaterThan(0.3);
-		expect(described('1I').join()).toMatch(/bind-margin\.inconclusive \{"remeasure":"bind"\}/);
+		expect(remarksAt('1I').join()).toMatch(/bind-margin\.inconclusive \{"remeasure":"bind"\}/);
 		job.setup.kinds.intake.spring!.tested = { ...tested, bind };
 		job.setup.kinds.intake.lift = { ...job.setup.kinds.intake.lift!, uncertainty: '0.4 mm' };
 		expect(at('1I').figures.bindMargin.uncertainty).toBeGreaterThan(0.4);
@@ -460,7 +460,7 @@ describe('a remembered or told figure', () => {
 		expect(at('1I').figures.height.state).toBe('clear');
 		spring.source = 'recalled';
 		expect(at('1I').figures.height.state).toBe('watch');
-		expect(described('1I').join()).toMatch(
+		expect(remarksAt('1I').join()).toMatch(
 			/figure\.unconfirmed \{"source":"recalled","of":"target"\}/
 		);
 		expect(at('1I').figures.bindMargin.state).toBe('watch');
@@ -510,7 +510,7 @@ describe('a whole head', () => {
 			'head.read-tall {"head":"head","valves":12,"by":1.524,"part":"locator"}'
 		);
 		expect(evaluate(job).stations.every(({ shim }) => shim === null)).toBe(true);
-		expect(described('1I').join()).toMatch(/height\.answer-first/);
+		expect(remarksAt('1I').join()).toMatch(/height\.answer-first/);
 		job.decisions.push({
 			id: crypto.randomUUID(),
 			subject: forgottenSubject('A', 'locator'),

@@ -11,7 +11,7 @@ it('a sample that speaks for a whole set is said to be one', () => {
 	const { setup } = read.value;
 	const all = setup.springs!;
 	const of = all[0]!;
-	const described = (count: number) => {
+	const remarksWith = (count: number) => {
 		const kinds = structuredClone(setup.kinds);
 		for (const { spring } of Object.values(kinds))
 			if (spring?.id === of.card) spring!.tested = { points: of.points, set: of.set };
@@ -19,7 +19,7 @@ it('a sample that speaks for a whole set is said to be one', () => {
 			.remarks.map(({ text }) => keyOf(text))
 			.filter((text) => text.startsWith('spring.sampled'));
 	};
-	expect(described(0)).toEqual([]);
-	expect(described(1)[0]).toMatch(/"tested":1,"of":\d+/);
-	expect(described(all.length)).toEqual([]);
+	expect(remarksWith(0)).toEqual([]);
+	expect(remarksWith(1)[0]).toMatch(/"tested":1,"of":\d+/);
+	expect(remarksWith(all.length)).toEqual([]);
 });

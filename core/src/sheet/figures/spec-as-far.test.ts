@@ -14,7 +14,7 @@ let job: Job;
 beforeEach(() => {
 	job = structuredClone(read.value);
 });
-const described = (change: object) => {
+const sheetWith = (change: object) => {
 	const card = SpringCard.parse({
 		id: job.setup.kinds.intake.spring!.id,
 		name: 'As the customer says',
@@ -32,7 +32,7 @@ const described = (change: object) => {
 
 describe('a spring of which one load at one height is known', () => {
 	it('has a target, its load there, and asks for a rate anywhere else and for its bind', () => {
-		const { kind, first } = described({});
+		const { kind, first } = sheetWith({});
 		expect(kind.target.height).toBeCloseTo(lengthOf('1.820 in'), 9);
 		expect(kind.rate).toBeNull();
 		expect(kind.bind).toBeNull();
@@ -46,7 +46,7 @@ describe('a spring of which one load at one height is known', () => {
 
 describe('a spring without a bind', () => {
 	it('has loads as far as its second height, and none that it says nothing of', () => {
-		const { kind, stations } = described({ open: { height: '1.300 in', load: '303 lbf' } });
+		const { kind, stations } = sheetWith({ open: { height: '1.300 in', load: '303 lbf' } });
 		expect(kind.bind).toBeNull();
 		expect(kind.curve!.lowest).toBeCloseTo(inches(1.3), 9);
 		expect(kind.curve!.load(inches(1.2))).toBeNull();
@@ -57,11 +57,11 @@ describe('a spring without a bind', () => {
 		expect(stations.every(({ figures }) => figures.bindMargin.state === 'not-measured')).toBe(true);
 	});
 	it('goes as far down as its greatest lift leads, where it says that', () => {
-		const { kind } = described({ rate: '340 lbf/in', maxLift: '0.600 in' });
+		const { kind } = sheetWith({ rate: '340 lbf/in', maxLift: '0.600 in' });
 		expect(kind.curve!.lowest).toBeCloseTo(inches(1.22), 9);
 		expect(kind.curve!.load(inches(1.22))).not.toBeNull();
 	});
 	it('of which only the inner is known has none for the pair', () => {
-		expect(described({ rate: '340 lbf/in', innerBind: '1.040 in' }).kind.bind).toBeNull();
+		expect(sheetWith({ rate: '340 lbf/in', innerBind: '1.040 in' }).kind.bind).toBeNull();
 	});
 });

@@ -30,7 +30,7 @@ function judged({ job, checks }: StationRead): Verdict<Kilopascals> | null {
 		dimension: 'pressure',
 		limits: [{ code: 'min-vacuum', side: 'floor', at: vacuumOf(min), severity: 'stop' }],
 		sources: ['measured'],
-		remedy: () => message('vacuum.not-held', { reached, min: min })
+		remedy: () => message('vacuum.not-held', { reached, min })
 	});
 	const needed = job.setup.limits.vacuum.seconds;
 	if (verdict.state === 'stop' || seconds >= needed) return verdict;

@@ -337,17 +337,17 @@ describe('more ways to trip', () => {
 	});
 	it('a ground retainer is a watch, with what is left of it', () => {
 		const ground = set('parts.retainer.groundOff', '0.020 in');
-		const described = (change: Change) => {
+		const outcomeOf = (change: Change) => {
 			const found = check('ground-retainer', change);
 			return found.outcome === 'fails' ? keyOf(found.compared) : found.outcome;
 		};
-		expect(described(all(ground, set('parts.retainer.height', '0.300 in')))).toBe(
+		expect(outcomeOf(all(ground, set('parts.retainer.height', '0.300 in')))).toBe(
 			'fit.retainer-ground {"ground":0.508,"height":7.62}'
 		);
-		expect(described(all(ground, set('parts.retainer.height', undefined)))).toBe(
+		expect(outcomeOf(all(ground, set('parts.retainer.height', undefined)))).toBe(
 			'fit.retainer-ground {"ground":0.508,"height":null}'
 		);
-		expect(described(set('parts.retainer.groundOff', '0 mm'))).toBe('passes');
+		expect(outcomeOf(set('parts.retainer.groundOff', '0 mm'))).toBe('passes');
 	});
 	it('used springs and locks go by the policy of the job, the careful one unless it says otherwise', () => {
 		const used = set('parts.reused', ['spring', 'locks']);

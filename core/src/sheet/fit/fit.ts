@@ -50,7 +50,7 @@ export function fitGroups(job: Job, fitted: readonly Fitted[]): FitGroup[] {
 
 /** What an acceptance names: rule, place and the figures compared. */
 const KEY = /^(\S+) ([^:]*): (.*)$/s;
-interface Said {
+interface PlacedAcceptance {
 	readonly rule: string;
 	readonly where: string;
 	readonly compared: string | undefined;
@@ -59,12 +59,12 @@ interface Said {
 
 /** The newest that was said of a rule's finding at a place; of what nobody spoke, null. */
 const newestOf = (
-	described: readonly Said[],
+	acceptances: readonly PlacedAcceptance[],
 	rule: string,
 	where: string,
 	compared: string | null
 ) =>
-	described.reduce<Acceptance | null>(
+	acceptances.reduce<Acceptance | null>(
 		(newest, one) =>
 			one.rule === rule &&
 			one.compared === compared &&
@@ -80,7 +80,7 @@ export function findings(
 	groups: readonly FitGroup[],
 	acceptances: readonly Acceptance[]
 ): Finding[] {
-	const accepted = acceptances.map((entry): Said => {
+	const accepted = acceptances.map((entry): PlacedAcceptance => {
 		const [, rule = '', where = '', compared] = KEY.exec(entry.finding) ?? [];
 		return { rule, where, compared, entry };
 	});

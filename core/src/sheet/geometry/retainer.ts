@@ -39,7 +39,7 @@ export function retainerShape({
 	const rim = outer.outside / 2 + 0.4;
 	const foot = stem + FOOT;
 	const out = (up: number) => foot + Math.tan((angle * Math.PI) / 180) * (up + hub);
-	const min = out(TOP) + WALL;
+	const topWidth = out(TOP) + WALL;
 	const shoulderOf = (coil: typeof outer, given: number | undefined) =>
 		Math.max(given ?? coil.outside / 2 - coil.wire - ROOM, foot + 0.8);
 	const first = Math.min(shoulderOf(outer, landings[0]), rim - 0.6);
@@ -56,8 +56,8 @@ export function retainerShape({
 		[last, -hub],
 		[foot, -hub],
 		[out(TOP), TOP],
-		[Math.min(min, rim), TOP],
-		[Math.min(Math.max(first, min), rim), RIM],
+		[Math.min(topWidth, rim), TOP],
+		[Math.min(Math.max(first, topWidth), rim), RIM],
 		[rim, RIM]
 	];
 	const lock: PlanePoint[] = [

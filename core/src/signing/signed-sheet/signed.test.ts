@@ -359,7 +359,7 @@ describe('what is open', () => {
 		const open = pointsOf({ ...twin, checks: bad }).filter(
 			({ severity }) => severity === 'acceptance'
 		);
-		expect(open.map(({ text: described }) => keyOf(described))).toEqual([
+		expect(open.map(({ text: says }) => keyOf(says))).toEqual([
 			expect.stringContaining('"reached":"300 mbar","min":"500 mbar"'),
 			'passage.contact {"passage":"rocker-slot","note":"at half lift"}'
 		]);

@@ -150,7 +150,7 @@ function asOf(signed: SignedSheet['sheet'], now: ReturnType<typeof sheetJson>) {
 	// Which units figures stand in is said to a reader; a later program names those of what came since.
 	return { ...now, units: signed.units, stations, fit };
 }
-/** A sheet with what its rules found in the order of their keys: a release may list its rules in another order. */
+/** A sheet with its findings sorted by key: releases may list the rules in different orders. */
 function inRuleOrder<S extends object>(sheet: S): S {
 	const byKey = (a: { readonly key: string }, b: { readonly key: string }) =>
 		a.key < b.key ? -1 : a.key > b.key ? 1 : 0;
@@ -244,7 +244,7 @@ export function verifySheet(
 			problem: message('signed.not-whole'),
 			problems: problemsOf(shape.error)
 		};
-	const signed = withNamesOfNow(value as AnySignedSheet);
+	const signed = withCurrentNames(value as AnySignedSheet);
 	const read = checkJob(signed.job);
 	const signer = signerOf(signed, canonical(body), verifies, shopKeys);
 	if (signer === null) return refused(message('signed.forged'));
@@ -255,18 +255,18 @@ export function verifySheet(
 const VERSIONS: ReadonlySet<unknown> = new Set([1, 2, 3, SIGNED_VERSION]);
 
 /**
- * A signed sheet as its text has it, but with the names and codes of now in all but its job, which
- * has a version of its own. The text that was signed stays as it is.
+ * A signed sheet in the current names and codes, except for its job, which has its own version and is
+ * upgraded when it is read. The signed text itself is not changed.
  */
-function withNamesOfNow(signed: AnySignedSheet): AnySignedSheet {
+function withCurrentNames(signed: AnySignedSheet): AnySignedSheet {
 	if (signed.version === SIGNED_VERSION) return signed;
 	const { job, ...rest } = signed;
 	return { ...fromVersion2(rest), job } as AnySignedSheet;
 }
 
-/** Reads the text of a signed sheet that the shop keeps, without verifying it again. */
+/** Parses a signed sheet from the shop's records without verifying it again. */
 export const readSigned = (text: string): AnySignedSheet =>
-	withNamesOfNow(JSON.parse(text) as AnySignedSheet);
+	withCurrentNames(JSON.parse(text) as AnySignedSheet);
 
 /** Whose key signed a text; null where the signature is not of the key that the sheet names. */
 function signerOf(

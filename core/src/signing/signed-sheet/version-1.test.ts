@@ -1,8 +1,6 @@
 /** Files of the release before: they open, come to the same figures to the last digit, and verify. */
-import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { checkJob, readJob, writeJob } from '../../job/document/file.ts';
-import type { Job } from '../../job/document/index.ts';
+import { checkJob, writeJob } from '../../job/document/file.ts';
 import { VERSION } from '../../job/document/schema.ts';
 import { evaluate } from '../../sheet/evaluation/index.ts';
 import { openItems } from '../open-items/index.ts';
@@ -10,17 +8,11 @@ import { readParts, writeParts } from '../../parts/part/file.ts';
 import { sheetCrypto } from './node.ts';
 import { verifySheet } from './signed.ts';
 import { figureOfVersion1 } from './version-1.ts';
+import { jobIn, oldFiles } from './test/old-files.ts';
 
 type Station = Parameters<typeof figureOfVersion1>[0];
 
-const folder = new URL('../../../old/version-1/', import.meta.url);
-const read = (name: string) => readFileSync(new URL(name, folder), 'utf8');
-const names = readdirSync(new URL('jobs/', folder));
-const jobIn = (text: string): Job => {
-	const file = readJob(text);
-	if (!file.ok) throw new Error(JSON.stringify(file.problems));
-	return file.value;
-};
+const { names, read } = oldFiles(1);
 
 /** Everything that the version before wrote and that may not change by a letter. */
 const kept = (job: Record<string, unknown>) =>
@@ -45,7 +37,7 @@ const JUDGED_OTHERWISE: Readonly<Record<string, readonly string[]>> = {
 
 describe.each(names)('%s of version 1', (name) => {
 	const text = read(`jobs/${name}`);
-	it('opens, and is written as the version of now, which opens as the same', () => {
+	it('opens, is written in the current version, and opens again unchanged', () => {
 		const job = jobIn(text);
 		expect(job.version).toBe(VERSION);
 		expect(jobIn(writeJob(job))).toEqual(job);
@@ -74,7 +66,7 @@ describe.each(names)('%s of version 1', (name) => {
 		});
 		expect(changed).toEqual(JUDGED_OTHERWISE[name] ?? []);
 	});
-	it('signed and changed by one figure is told', () => {
+	it('signed and changed by one figure is rejected', () => {
 		const sheet = read(`signed/${name}`);
 		const changed = sheet.replace(/"resolution":"0/, '"resolution":"1');
 		expect(verifySheet(changed, sheetCrypto).ok).toBe(changed === sheet);
@@ -100,7 +92,7 @@ describe('what was accepted in version 1', () => {
 	});
 });
 
-it('a parts file of version 1 opens, and is written as the version of now', () => {
+it('a parts file of version 1 opens and is written in the current version', () => {
 	const parts = readParts(read('parts.json'));
 	if (!parts.ok) throw new Error(JSON.stringify(parts.problems));
 	expect(readParts(writeParts(parts.value))).toEqual(parts);

@@ -49,7 +49,7 @@ const STATES: Readonly<Record<string, State>> = {
 	'too close': 'inconclusive'
 };
 
-/** A state by its code of now. */
+/** The current code of a state. */
 export const stateOfVersion1 = (state: string): State => STATES[state] ?? (state as State);
 
 /** The judged figure of a station of version 1; undefined for one that it did not keep. */

@@ -1,22 +1,14 @@
-/** Files of version 2 and sheets signed with them: they open with the same figures to the last digit. */
-import { readdirSync, readFileSync } from 'node:fs';
+/** Files and signed sheets of version 2 open with the same figures, to the last digit. */
 import { describe, expect, it } from 'vitest';
-import { readJob, writeJob } from '../../job/document/file.ts';
-import type { Job } from '../../job/document/index.ts';
+import { writeJob } from '../../job/document/file.ts';
 import { readKits, writeKits } from '../../parts/kit/file.ts';
 import { readParts, writeParts } from '../../parts/part/file.ts';
 import { evaluate } from '../../sheet/evaluation/index.ts';
 import { sheetCrypto } from './node.ts';
 import { readSigned, verifySheet } from './signed.ts';
+import { jobIn, oldFiles } from './test/old-files.ts';
 
-const folder = new URL('../../../old/version-2/', import.meta.url);
-const read = (name: string) => readFileSync(new URL(name, folder), 'utf8');
-const names = readdirSync(new URL('jobs/', folder));
-const jobIn = (text: string): Job => {
-	const file = readJob(text);
-	if (!file.ok) throw new Error(JSON.stringify(file.problems));
-	return file.value;
-};
+const { names, read } = oldFiles(2);
 /** Keys anywhere in a document. */
 function keysIn(value: unknown): string[] {
 	if (typeof value !== 'object' || value === null) return [];
@@ -25,7 +17,7 @@ function keysIn(value: unknown): string[] {
 
 describe.each(names)('%s of version 2', (name) => {
 	const text = read(`jobs/${name}`);
-	it('opens, and is written as version 3, which opens as the same', () => {
+	it('opens, is written as version 3, and opens again unchanged', () => {
 		const job = jobIn(text);
 		expect(job.version).toBe(3);
 		expect(keysIn(JSON.parse(text))).toContain('sort');
@@ -38,12 +30,12 @@ describe.each(names)('%s of version 2', (name) => {
 		expect(signed.signed.version).toBe(3);
 		expect(signed).toMatchObject({ same: true, differences: [], signer: 'unknown' });
 	});
-	it('is read from the shop’s record with the names of now, its job as it was signed', () => {
+	it('is read from the shop’s records in the current names, with its job as it was signed', () => {
 		const signed = readSigned(read(`signed/${name}`));
 		expect(keysIn({ ...signed, job: null })).not.toContain('sort');
 		expect(signed.job).toEqual((JSON.parse(read(`signed/${name}`)) as { job: unknown }).job);
 	});
-	it('signed and changed by one digit is told', () => {
+	it('is rejected after one digit of it was changed', () => {
 		const sheet = read(`signed/${name}`);
 		const changed = sheet.replace('"revision":1', '"revision":2');
 		expect(changed).not.toBe(sheet);

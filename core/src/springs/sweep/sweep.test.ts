@@ -104,19 +104,19 @@ describe('bind', () => {
 	it.each(FAMILIES)(
 		'of a %s on a rough tester is told with its frame known, and not before',
 		(family) => {
-			let [described, close] = [0, 0];
+			let [located, close] = [0, 0];
 			for (let seed = 1; seed <= 60; seed++) {
 				const { spring, points, frameMeasured } = rough(family, seed, 3);
 				const down = travelled(points, 'down');
 				const found = findBind(down, solidOf(undefined), USUAL_NOISE, frameMeasured);
-				if (found.type === 'bind') described++;
+				if (found.type === 'bind') located++;
 				if (found.type === 'bind' && Math.abs(found.height - spring.solid) < 0.15) close++;
 				const before = rough(family, seed + 500, -0.6);
 				expect(
 					findBind(travelled(before.points, 'down'), 'knee', USUAL_NOISE, before.frame).type
 				).toBe('none');
 			}
-			expect(described).toBeGreaterThanOrEqual(59);
+			expect(located).toBeGreaterThanOrEqual(59);
 			expect(close).toBeGreaterThanOrEqual(57);
 		}
 	);

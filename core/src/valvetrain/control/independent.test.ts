@@ -177,11 +177,11 @@ describe.each(Object.entries(TRAINS))('%s', (_, train) => {
 	it('meets its seat as fast to 0.2 %, and bounces as far to 1 % above 20 µm', () => {
 		const parts = separationSpeed(train, 3000, 20_000)!;
 		for (const part of [0.6, 0.8, 0.98]) {
-			const described = motionAt(train, parts * part)!;
+			const motion = motionAt(train, parts * part)!;
 			const other = integrated(train, parts * part);
-			expect(Math.abs(described.seatingVelocity! / other.seating! - 1)).toBeLessThan(0.002);
+			expect(Math.abs(motion.seatingVelocity! / other.seating! - 1)).toBeLessThan(0.002);
 			if (other.bounce > 2e-5)
-				expect(Math.abs(described.bounce / other.bounce - 1)).toBeLessThan(0.01);
+				expect(Math.abs(motion.bounce / other.bounce - 1)).toBeLessThan(0.01);
 		}
 	});
 });

@@ -42,13 +42,13 @@ describe('drift', () => {
 			engine,
 			...(as && { lash: { as, marked: false } })
 		}) as Reading;
-	const described = (drift: ReturnType<typeof lashDrift>) =>
+	const remarksOn = (drift: ReturnType<typeof lashDrift>) =>
 		driftRemarks(drift, limits).map(({ state, text }) => [state, keyOf(text)]);
 
 	it('is what was found less what was set, in the same state of the engine', () => {
 		const drift = lashDrift([read('0.019 in', 2, 'found'), read('0.014 in', 1, 'set')]);
 		expect(drift).toBeCloseTo(inches(0.005));
-		expect(described(drift)).toEqual([['watch', 'lash.opened {"by":0.127}']]);
+		expect(remarksOn(drift)).toEqual([['watch', 'lash.opened {"by":0.127}']]);
 	});
 	it('is not told of a lash that was set, nor between cold and hot', () => {
 		expect(lashDrift([read('0.019 in', 2, 'set'), read('0.014 in', 1, 'set')])).toBeNull();
@@ -57,10 +57,10 @@ describe('drift', () => {
 		expect(lashDrift([])).toBeNull();
 	});
 	it('is quiet to the limit, a watch above it, a stop from twice that', () => {
-		expect(described(lengthOf('0.003 in'))).toEqual([]);
-		expect(described(lengthOf('0.004 in'))[0]![0]).toBe('watch');
-		expect(described(lengthOf('0.006 in'))[0]![0]).toBe('stop');
-		expect(described(lengthOf('-0.006 in'))[0]).toEqual(['stop', 'lash.closed {"by":0.152}']);
+		expect(remarksOn(lengthOf('0.003 in'))).toEqual([]);
+		expect(remarksOn(lengthOf('0.004 in'))[0]![0]).toBe('watch');
+		expect(remarksOn(lengthOf('0.006 in'))[0]![0]).toBe('stop');
+		expect(remarksOn(lengthOf('-0.006 in'))[0]).toEqual(['stop', 'lash.closed {"by":0.152}']);
 	});
 	it('the same way at most valves is laid to warmth or gauge first', () => {
 		const four = [0.004, 0.005, 0.004, 0.001].map(inches);

@@ -77,15 +77,15 @@ const near = ([peak, duration]: readonly [number, number]) => {
 
 describe('a lift table as it is handed over', () => {
 	it('says what its figures are, or what is likely', () => {
-		const described = guessTable(
+		const guess = guessTable(
 			table({ heading: ['crank angle', 'valve lift mm'], from: -180, to: 180, crank: true })
 		);
-		expect(described.meaning).toMatchObject({ degrees: 'crank', at: 'valve', unit: 'mm' });
-		expect(described.described).toEqual(['degree', 'lift', 'degrees', 'at', 'unit']);
+		expect(guess.meaning).toMatchObject({ degrees: 'crank', at: 'valve', unit: 'mm' });
+		expect(guess.named).toEqual(['degree', 'lift', 'degrees', 'at', 'unit']);
 		const bare = guessTable(table({ from: -90, to: 90, per: 25.4, digits: 4 }));
 		expect(bare).toMatchObject({
 			meaning: { degree: 0, lift: 1, degrees: 'cam', at: 'lobe', unit: 'in' },
-			described: []
+			named: []
 		});
 		expect(guessTable(table({ from: 0, to: 360, nose: 90, crank: true })).meaning.degrees).toBe(
 			'crank'

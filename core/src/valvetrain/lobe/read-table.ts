@@ -32,7 +32,7 @@ export interface TableGuess {
 	readonly columns: readonly string[];
 	readonly meaning: TableMeaning;
 	/** What the table says of itself; the rest is a guess. */
-	readonly described: readonly (keyof TableMeaning)[];
+	readonly named: readonly (keyof TableMeaning)[];
 }
 
 type Rows = readonly (readonly string[])[];
@@ -76,8 +76,8 @@ export function guessTable(all: Rows): TableGuess {
 	const names = headingIn(rows);
 	const width = Math.max(0, ...rows.map((row) => row.length));
 	const columns = Array.from({ length: width }, (_, i) => names?.[i]?.trim() || String(i + 1));
-	const named = (pattern: RegExp) => columns.findIndex((name) => pattern.test(name));
-	const [degreeNamed, liftNamed] = [named(DEGREE_NAMES), named(LIFT_NAMES)];
+	const columnNamed = (pattern: RegExp) => columns.findIndex((name) => pattern.test(name));
+	const [degreeNamed, liftNamed] = [columnNamed(DEGREE_NAMES), columnNamed(LIFT_NAMES)];
 	const degree = Math.max(degreeNamed, 0);
 	const lift = liftNamed >= 0 ? liftNamed : degree === 0 ? 1 : 0;
 	const [degreeName, liftName] = [columns[degree] ?? '', columns[lift] ?? ''];
@@ -95,7 +95,7 @@ export function guessTable(all: Rows): TableGuess {
 	const degrees = pairs.map((pair) => pair.degree);
 	const span = (open * (Math.max(...degrees) - Math.min(...degrees))) / (pairs.length - 1);
 	const isHalf = pairs.length > 0 && pairs[0]!.lift === peak;
-	const described: (keyof TableMeaning)[] = [
+	const named: (keyof TableMeaning)[] = [
 		...(degreeNamed >= 0 ? (['degree'] as const) : []),
 		...(liftNamed >= 0 ? (['lift'] as const) : []),
 		...(turn ? (['degrees'] as const) : []),
@@ -112,7 +112,7 @@ export function guessTable(all: Rows): TableGuess {
 			unit: unit ?? (peak > HIGHEST_INCHES ? 'mm' : 'in'),
 			ratio: 1
 		},
-		described
+		named
 	};
 }
 

@@ -161,13 +161,13 @@ describe.each([1, 2, 5] as const)(`${LOBES} tables rounded to 0.001 in, every %i
 			squares += (read.at(angle).acceleration - truth) ** 2;
 			peak = Math.max(peak, Math.abs(truth));
 		}
-		const [truth, described] = [limitOf(known), limitOf(read)];
-		const { acceleration } = read.at(described.angle);
+		const [truth, estimate] = [limitOf(known), limitOf(read)];
+		const { acceleration } = read.at(estimate.angle);
 		return {
 			acceleration: Math.sqrt(squares / angles) / peak,
-			limit: Math.abs(described.limit / truth.limit - 1),
+			limit: Math.abs(estimate.limit / truth.limit - 1),
 			// A limit goes by the root of the acceleration.
-			half: read.uncertainty(described.angle) / Math.abs(acceleration) / 2
+			half: read.uncertainty(estimate.angle) / Math.abs(acceleration) / 2
 		};
 	});
 	it('tell the acceleration to a twentieth of its peak and the limit to 1.2 % at one degree', () => {

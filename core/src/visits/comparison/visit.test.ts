@@ -61,11 +61,11 @@ describe('what happened to a station', () => {
 		const chance = dice(6);
 		const both = { 'seat-sank': 0.3, 'tip-worn': 0.3 };
 		const { explanations, parts } = whatHappened(read(both, BENCH, chance));
-		const described = explanations.map(({ happened }) =>
+		const named = explanations.map(({ happened }) =>
 			happened.map(({ happening }) => happening).join('+')
 		);
-		expect(described).toContain('locks-pulled');
-		expect(described).toContain('seat-sank+tip-worn');
+		expect(named).toContain('locks-pulled');
+		expect(named).toContain('seat-sank+tip-worn');
 		expect(['tip-length', 'head-below-deck']).toContain(parts);
 		const parted = whatHappened(read(both, ALL, chance));
 		expect(parted.explanations).toHaveLength(1);
@@ -172,14 +172,14 @@ describe('all springs that read alike', () => {
 	const single = 0.015 * Math.SQRT2;
 	const reference = (off: number) => ({ value: off, uncertainty: 0.01 });
 	it('on another tester may be either, until a reference spring was read on both', () => {
-		const described = Array.from({ length: 200 }, (_, i) => {
+		const named = Array.from({ length: 200 }, (_, i) => {
 			const part = commonPart(ratios(0.92, i), single);
 			return [commonCause(part, false, null), commonCause(part, false, reference(0.92))];
 		});
-		expect(described.map(([without]) => without)).not.toContain('sag');
-		expect(described.map(([, withReference]) => withReference)).not.toContain('sag');
-		expect(described.filter(([without]) => without === 'either').length).toBeGreaterThan(190);
-		expect(described.filter(([, one]) => one === 'tester').length).toBeGreaterThan(186);
+		expect(named.map(([without]) => without)).not.toContain('sag');
+		expect(named.map(([, withReference]) => withReference)).not.toContain('sag');
+		expect(named.filter(([without]) => without === 'either').length).toBeGreaterThan(190);
+		expect(named.filter(([, one]) => one === 'tester').length).toBeGreaterThan(186);
 	});
 	it('have sagged where the tester is the same, or its reference says so', () => {
 		const part = commonPart(ratios(0.92, 1), single)!;

@@ -85,14 +85,14 @@ function weighedBy(
 	start: Beliefs,
 	by: Likelihoods
 ): Weighed {
-	const described = (Object.keys(found) as EvidenceCode[])
+	const weighed = (Object.keys(found) as EvidenceCode[])
 		.map((code) => ({ code, lift: liftOf(code, cause, found[code]!, start, by) }))
 		.toSorted((a, b) => Math.abs(Math.log(b.lift)) - Math.abs(Math.log(a.lift)));
 	return {
 		cause,
 		likely: belief >= MOST_LIKELY ? 'most-likely' : belief >= POSSIBLE ? 'possible' : 'unlikely',
-		for: described.filter(({ lift }) => lift > TELLS).map(({ code }) => code),
-		against: described.filter(({ lift }) => lift < 1 / TELLS).map(({ code }) => code)
+		for: weighed.filter(({ lift }) => lift > TELLS).map(({ code }) => code),
+		against: weighed.filter(({ lift }) => lift < 1 / TELLS).map(({ code }) => code)
 	};
 }
 

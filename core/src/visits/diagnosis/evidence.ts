@@ -72,7 +72,7 @@ const mark = (
 	group?: string,
 	rest: HowOften = 'hardly-ever'
 ): EvidenceRule => ({ check, type: 'mark', by, else: rest, ...(group && { group }) });
-const described = (by: EvidenceRule['by'], rest: HowOften): EvidenceRule => ({
+const statement = (by: EvidenceRule['by'], rest: HowOften): EvidenceRule => ({
 	check: 'ask',
 	type: 'said',
 	by,
@@ -80,7 +80,7 @@ const described = (by: EvidenceRule['by'], rest: HowOften): EvidenceRule => ({
 });
 
 export const EVIDENCE = {
-	'at-one-speed': described(
+	'at-one-speed': statement(
 		{
 			float: 'always',
 			surge: 'always',
@@ -91,7 +91,7 @@ export const EVIDENCE = {
 		},
 		'sometimes'
 	),
-	'also-far-below': described(
+	'also-far-below': statement(
 		{
 			float: 'hardly-ever',
 			surge: 'hardly-ever',
@@ -103,13 +103,13 @@ export const EVIDENCE = {
 		},
 		'sometimes'
 	),
-	'only-under-boost': described({ 'port-pressure': 'always', elsewhere: 'seldom' }, 'hardly-ever'),
-	'over-speed-event': described(
+	'only-under-boost': statement({ 'port-pressure': 'always', elsewhere: 'seldom' }, 'hardly-ever'),
+	'over-speed-event': statement(
 		{ float: 'often', 'valve-met-piston': 'often', locks: 'sometimes' },
 		'seldom'
 	),
-	'comes-and-goes': described({ elsewhere: 'often', lifter: 'sometimes' }, 'seldom'),
-	'clears-after-bleed-down': described({ lifter: 'often' }, 'hardly-ever'),
+	'comes-and-goes': statement({ elsewhere: 'often', lifter: 'sometimes' }, 'seldom'),
+	'clears-after-bleed-down': statement({ lifter: 'often' }, 'hardly-ever'),
 
 	'blue-rocker': mark('look-under-cover', { 'rocker-burnt': 'always' }),
 	'hammered-tips': mark(

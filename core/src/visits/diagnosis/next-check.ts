@@ -19,9 +19,9 @@ export interface ProposedCheck {
 
 /** Not yet divided by what they sum to, which is given: of such weights, how much is unknown, in bits. */
 function bits(weights: Float64Array, sum: number): number {
-	let described = 0;
-	for (const weight of weights) if (weight > 0) described -= weight * Math.log2(weight / sum);
-	return described / sum;
+	let entropy = 0;
+	for (const weight of weights) if (weight > 0) entropy -= weight * Math.log2(weight / sum);
+	return entropy / sum;
 }
 
 /** How often each cause brings each thing that a check tells, by what is weighed by. */
@@ -45,12 +45,12 @@ export function expectedGain(
 	by: Likelihoods = USUAL_LIKELIHOODS
 ): number {
 	const start = Float64Array.from(CAUSES, (cause) => beliefs[cause]);
-	const described = chancesOf(check, by);
+	const each = chancesOf(check, by);
 	const after = new Float64Array(start.length);
 	let left = 0;
-	for (let outcome = 0; outcome < 2 ** described.length; outcome++) {
+	for (let outcome = 0; outcome < 2 ** each.length; outcome++) {
 		after.set(start);
-		described.forEach((chance, i) => {
+		each.forEach((chance, i) => {
 			const isThere = ((outcome >> i) & 1) === 1;
 			for (let k = 0; k < after.length; k++) after[k]! *= isThere ? chance[k]! : 1 - chance[k]!;
 		});

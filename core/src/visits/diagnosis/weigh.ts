@@ -93,13 +93,13 @@ export function weigh(
 	}
 	let beliefs = beginning(complaint, by);
 	for (const codes of groups.values()) {
-		const described = each((cause) =>
+		const likelihoods = each((cause) =>
 			codes.reduce((product, code) => product * likelihood(code, cause, found[code]!, by), 1)
 		);
-		const max = Math.max(...Object.values(described));
+		const max = Math.max(...Object.values(likelihoods));
 		const min = codes.length > 1 ? max / MAX_OF_A_GROUP : 0;
 		const before = beliefs;
-		beliefs = normalised(each((cause) => before[cause] * Math.max(described[cause], min)));
+		beliefs = normalised(each((cause) => before[cause] * Math.max(likelihoods[cause], min)));
 	}
 	return beliefs;
 }

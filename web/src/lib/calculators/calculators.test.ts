@@ -147,8 +147,8 @@ describe('a line', () => {
 			'sum.above-zero'
 		]
 	])('%s gives no answer to %s', (code, typed, why) => {
-		const { results, why: described } = line(typed, calculatorOf(code));
-		expect([results, described?.code]).toEqual([null, why]);
+		const { results, why: problem } = line(typed, calculatorOf(code));
+		expect([results, problem?.code]).toEqual([null, why]);
 	});
 	it('takes a finger follower’s ratio: 3.00 + (0.30 − 0.20) × 1.5', () => {
 		const finger = line(

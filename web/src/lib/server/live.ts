@@ -95,14 +95,14 @@ async function tell(): Promise<void> {
 	const now = waiting;
 	waiting = new Map();
 	for (const [jobId, { readings, changed }] of now) {
-		const described = listeners.get(jobId);
-		if (!described) continue;
+		const ofJob = listeners.get(jobId);
+		if (!ofJob) continue;
 		try {
 			const found = readings.length > 0 ? await findReadings(await database(), readings) : [];
-			for (const listener of described) listener({ readings: found, changed });
+			for (const listener of ofJob) listener({ readings: found, changed });
 		} catch (error) {
 			log.warn({ error: (error as Error).message }, 'live news not read');
-			for (const listener of described) listener({ readings: [], changed: true });
+			for (const listener of ofJob) listener({ readings: [], changed: true });
 		}
 	}
 }

@@ -124,11 +124,11 @@ describe('an entry that comes again', () => {
 
 describe('at once', () => {
 	it('twenty jobs with one number: one is in the book, the rest are told why', async () => {
-		const described = await Promise.all(
+		const outcomes = await Promise.all(
 			Array.from({ length: 20 }, () => importJob(test.db, another('4711')))
 		);
-		expect(described.filter(({ problems }) => problems.length === 0)).toHaveLength(1);
-		for (const { problems } of described)
+		expect(outcomes.filter(({ problems }) => problems.length === 0)).toHaveLength(1);
+		for (const { problems } of outcomes)
 			if (problems[0])
 				expect(problems[0].text).toEqual({
 					code: 'import.number-taken',

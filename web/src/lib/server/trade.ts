@@ -37,7 +37,7 @@ const cellsOf = (tag: 'th' | 'td', cells: readonly string[]) =>
 const worked = (cells: readonly Tokens.TableCell[]) =>
 	cells.slice(-2).map(({ text }) => text.replaceAll(/[\w-]+=(?=[\d-])/g, ''));
 
-/** An index of a symbol, as in h_m, is set as one, and a compound word stays on one line. */
+/** Sets the index of a symbol (h_m) as a subscript, and keeps compound words on one line. */
 const typeset = (html: string) =>
 	html
 		.replaceAll(/\b([A-Za-z])_(\w+)/g, '$1<sub>$2</sub>')

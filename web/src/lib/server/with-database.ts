@@ -8,14 +8,14 @@ import { noteNoRoom } from './room';
 import { Short } from './parts/stock';
 import { message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
-import { refuse, described } from './http/refuse';
+import { refuse, asError } from './http/refuse';
 
 export const AWAY: App.Error = {
-	...described(message('server.database-away')),
+	...asError(message('server.database-away')),
 	advice: tell(message('server.database-away-advice'))
 };
 const FULL: App.Error = {
-	...described(message('server.disk-full')),
+	...asError(message('server.disk-full')),
 	advice: tell(message('server.disk-full-advice'))
 };
 

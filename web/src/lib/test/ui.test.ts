@@ -47,8 +47,8 @@ describe('a field', () => {
 		const wrong = markup(TextField, { label: 'Lift', value: '', problem }, around);
 		expect(wrong).toContain('aria-invalid="true"');
 		expect(words(wrong)).toContain(tell(problem));
-		const [, described] = /aria-describedby="([^"]*)"/.exec(wrong)!;
-		expect(wrong).toContain(`id="${described}"`);
+		const [, description] = /aria-describedby="([^"]*)"/.exec(wrong)!;
+		expect(wrong).toContain(`id="${description}"`);
 	});
 	it('for a reason asks before it is withdrawn', () => {
 		const html = markup(

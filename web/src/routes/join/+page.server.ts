@@ -48,9 +48,9 @@ export const actions = {
 		const found = await invitationBy(event, code);
 		if ('code' in found) return refused({}, found);
 		const problems = {
-			...described('userName', USER_NAME.test(userName) ? null : message('access.user-name')),
-			...described('password', passwordProblem(password, userName)),
-			...described('pin', pin === '' ? null : pinProblem(pin))
+			...problemAt('userName', USER_NAME.test(userName) ? null : message('access.user-name')),
+			...problemAt('password', passwordProblem(password, userName)),
+			...problemAt('pin', pin === '' ? null : pinProblem(pin))
 		};
 		if (Object.keys(problems).length > 0) return refused(problems);
 		const who = found.person ? { person: found.person } : await firstOwner(id, { name, initials });
@@ -65,7 +65,7 @@ export const actions = {
 	}
 };
 
-const described = (field: string, says: Message | null) => (says ? { [field]: tell(says) } : {});
+const problemAt = (field: string, says: Message | null) => (says ? { [field]: tell(says) } : {});
 
 /** The person that the first owner is: one who worked here before, or somebody new. */
 async function firstOwner(

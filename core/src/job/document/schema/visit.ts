@@ -21,12 +21,12 @@ const amount = (max: number, unit: FieldUnit) =>
 	z
 		.number(issue('field.number', { example: '40' }))
 		.min(0, issue('field.min', { min: 0, unit }))
-		.max(max, issue('field.max', { max: max, unit }));
+		.max(max, issue('field.max', { max, unit }));
 const count = (max: number, unit: FieldUnit) =>
 	z
 		.int(issue('field.number', { example: '4' }))
 		.min(0, issue('field.min', { min: 0, unit }))
-		.max(max, issue('field.max', { max: max, unit }));
+		.max(max, issue('field.max', { max, unit }));
 
 /** What happened to a head between two visits, as far as it is known; the newest counts. */
 export const Since = z.strictObject({

@@ -52,7 +52,7 @@ export function limitsOf(job: Job, sheet: Sheet, kind: Kind, change: Change = {}
 	const stations = sheet.stations.filter((station) => station.kind === kind);
 	const bindFloor = lengthOf(job.setup.limits.bindFloor);
 	const sealFloor = lengthOf(job.setup.limits.sealFloor);
-	const min = (limit: LiftLimit, liftAt: (station: StationSheet) => number | null) => {
+	const smallest = (limit: LiftLimit, liftAt: (station: StationSheet) => number | null) => {
 		const known = stations.flatMap((station) => {
 			const lift = liftAt(station);
 			return lift === null ? [] : [{ limit, lift: mm(lift), station: station.label }];
@@ -61,18 +61,18 @@ export function limitsOf(job: Job, sheet: Sheet, kind: Kind, change: Change = {}
 	};
 	return [
 		...bindAtTarget(sheet.kinds[kind], stations, bindFloor, change),
-		...min('coil-bind', ({ figures, shared, stack }) => {
+		...smallest('coil-bind', ({ figures, shared, stack }) => {
 			if (figures.height.figure === null || !shared.bind) return null;
 			const shims = change.noShims ? sum(stack.shims) : 0;
 			return figures.height.figure + shims + (change.height ?? 0) - shared.bind.height - bindFloor;
 		}),
 		// Read at full lift only, what was left there is on top of that lift.
-		...min('retainer-to-seal', ({ sealGap, figures, shared }) => {
+		...smallest('retainer-to-seal', ({ sealGap, figures, shared }) => {
 			const atLift = figures.sealClearance.figure;
 			const gap = sealGap ?? (atLift === null || !shared.lift ? null : shared.lift.worst + atLift);
 			return gap === null ? null : gap + (change.seal ?? 0) - sealFloor;
 		}),
-		...min('rocker-to-retainer', ({ rockerGaps, shared }) =>
+		...smallest('rocker-to-retainer', ({ rockerGaps, shared }) =>
 			shared.lift === null
 				? null
 				: liftAtRockerFloor(
@@ -82,14 +82,14 @@ export function limitsOf(job: Job, sheet: Sheet, kind: Kind, change: Change = {}
 					)
 		),
 		// As if the whole of more lift came where valve and piston are nearest; at the timing it was measured with.
-		...min('piston-to-valve', ({ kind, figures: { piston }, shared }) =>
+		...smallest('piston-to-valve', ({ kind, figures: { piston }, shared }) =>
 			piston === null || piston.figure === null || !shared.lift
 				? null
 				: shared.lift.worst + piston.figure - lengthOf(job.setup.limits.pistonFloors[kind])
 		),
 		...(change.anyCard
 			? []
-			: min('spring-card', ({ label }) => {
+			: smallest('spring-card', ({ label }) => {
 					const entry = job.stations.find((station) => station.label === label)!;
 					const max = partsOf(job.setup, entry).spring?.maxLift;
 					return max ? lengthOf(max) : null;

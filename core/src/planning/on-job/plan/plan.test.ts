@@ -202,10 +202,8 @@ describe('the plan of a job', () => {
 		};
 		const short = await plan(strict);
 		if (short.type !== 'no-plan') throw new Error(short.type);
-		const described = short.why.map((why) => keyOf(why));
-		expect(described.some((why) => /plan\.limit-short .*"limit":"bind-floor"/.test(why))).toBe(
-			true
-		);
+		const answer = short.why.map((why) => keyOf(why));
+		expect(answer.some((why) => /plan\.limit-short .*"limit":"bind-floor"/.test(why))).toBe(true);
 		const locks = { ...job.setup.kinds.intake.locks!, name: 'Plus locks', offset: '0.050 in' };
 		const ordered = await plan(strict, { lockStock: [{ locks, count: 0 }] });
 		if (ordered.type !== 'no-plan') throw new Error(ordered.type);
@@ -340,8 +338,8 @@ describe('a plan and the speed that springs hold their valves to', () => {
 		}
 	});
 	it('only tells of it, unless the shop keeps it as a floor', async () => {
-		const described = await found(turnedTo(7150));
-		const sheet = evaluate(withPlan(turnedTo(7150), described.stations));
+		const answer = await found(turnedTo(7150));
+		const sheet = evaluate(withPlan(turnedTo(7150), answer.stations));
 		expect(
 			sheet.stations.every(({ figures }) =>
 				['inconclusive', 'stop', 'watch'].includes(figures.controlLimit!.state)

@@ -53,7 +53,7 @@ const lifterLoad: Rule<'lifter-load'> = {
 				const max = loadOf(all['lifter.max-load']);
 				return failsIf(
 					toComparisonStep(all['open-load'] - max, 'load') > 0,
-					message('fit.lifter-load', { open: all['open-load'], max: max })
+					message('fit.lifter-load', { open: all['open-load'], max })
 				);
 			}
 		)

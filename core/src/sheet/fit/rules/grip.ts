@@ -204,7 +204,7 @@ function tipWindow({ parts }: FitContext, seat: 'recess' | 'captive') {
 			const outside = (a: Millimetres, b: Millimetres) => toComparisonStep(mm(a - b), 'length') > 0;
 			return failsIf(
 				outside(min, tip) || outside(tip, max),
-				message('fit.tip-length', { tip, locks: seat, min: min, max: max })
+				message('fit.tip-length', { tip, locks: seat, min, max })
 			);
 		}
 	);
@@ -363,7 +363,7 @@ const railTip: Rule<'rail-rocker-tip'> = {
 				const min = lengthOf(setup.limits.fit.railTip);
 				return failsIf(
 					toComparisonStep(all['tip-height'] - min, 'length') < 0,
-					message('fit.rail-tip', { tip: all['tip-height'], min: min })
+					message('fit.rail-tip', { tip: all['tip-height'], min })
 				);
 			});
 		});

@@ -215,7 +215,7 @@ const liftOfCard: Rule<'spring-max-lift'> = {
 			const max = lengthOf(all['spring.max-lift']);
 			return failsIf(
 				above(all.lift.worst, max),
-				message('fit.spring-lift', { lift: all.lift.worst, max: max })
+				message('fit.spring-lift', { lift: all.lift.worst, max })
 			);
 		})
 };

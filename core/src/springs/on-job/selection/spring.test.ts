@@ -42,10 +42,10 @@ it.each([
 	['Fennick N-40 beehive', 'fit.landing-count {"springs":1,"landings":2}'],
 	['Fennick D-52 dual', 'fit.spring-in-pocket {"outside":39.37,"within":"pocket","withinIs":38.1']
 ])('says what rules %s out', (name, reason) => {
-	const described = of(name)
+	const reasons = of(name)
 		.ruledOut.map((phrase) => keyOf(phrase))
 		.join('; ');
-	expect(described).toContain(reason);
+	expect(reasons).toContain(reason);
 });
 
 it('brings what has to come with a spring, and names it', () => {

@@ -71,14 +71,14 @@ describe('the forces over a turn', () => {
 });
 
 describe('a sweep', () => {
-	const described: number[] = [];
-	const sweep = controlSweep(first!, (done) => described.push(done))!;
+	const progress: number[] = [];
+	const sweep = controlSweep(first!, (done) => progress.push(done))!;
 	it('parts below the rigid limit, and tells how far it is', () => {
 		for (const separation of Object.values(sweep.separation)) {
 			expect(separation! / first!.limit.speed).toBeGreaterThan(0.6);
 			expect(separation! / first!.limit.speed).toBeLessThan(0.97);
 		}
-		expect(described).toEqual([1 / 3, 2 / 3, 1]);
+		expect(progress).toEqual([1 / 3, 2 / 3, 1]);
 	});
 	it('parts sooner on a softer train, where no coils of its own swing', () => {
 		const { low, middle, high } = controlSweep({ ...first!, surge: null })!.separation;

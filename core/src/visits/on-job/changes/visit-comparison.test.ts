@@ -85,10 +85,10 @@ describe('a head then and now', () => {
 		expect(all.height!.change.by).toBeCloseTo(0.4, 3);
 		expect(all['seal-gap']!.change.by).toBeCloseTo(0.4, 3);
 		expect(isBeyond(all.height!.change)).toBe(true);
-		const described = happened!.explanations.flatMap((one) =>
+		const happenings = happened!.explanations.flatMap((one) =>
 			one.happened.map(({ happening }) => happening)
 		);
-		expect(described).toEqual(
+		expect(happenings).toEqual(
 			expect.arrayContaining(['seat-sank', 'stem-stretched', 'locks-pulled'])
 		);
 		expect(happened!.parts).not.toBeNull();

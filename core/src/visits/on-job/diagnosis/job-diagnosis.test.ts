@@ -60,11 +60,14 @@ describe('a complaint of a job', () => {
 				}))
 			]
 		});
-		const described = (back: Job) =>
+		const evidenceOf = (back: Job) =>
 			figureEvidence(back, evaluate(back), visitComparison(lifts('0.520 in'), back))['lift-fell']!;
-		expect(described(lifts('0.500 in'))).toMatchObject({ stations: ['4E'], by: { moved: 'lift' } });
-		expect(described(lifts('0.500 in')).surely).toBeGreaterThan(0.9);
-		expect(described(lifts('0.520 in')).surely).toBeLessThan(0.1);
+		expect(evidenceOf(lifts('0.500 in'))).toMatchObject({
+			stations: ['4E'],
+			by: { moved: 'lift' }
+		});
+		expect(evidenceOf(lifts('0.500 in')).surely).toBeGreaterThan(0.9);
+		expect(evidenceOf(lifts('0.520 in')).surely).toBeLessThan(0.1);
 	});
 	it('counts heights as looked at once all were read, and as grown by how surely they are', () => {
 		const complaint = since({ complaint: 'stops-pulling' });

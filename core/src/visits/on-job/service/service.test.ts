@@ -4,17 +4,17 @@ import { readJob } from '../../../job/document/file.ts';
 import { lifeUsed, priceOfService, servedParts, serviceTold } from './service.ts';
 
 const NONE = { hours: 0, runs: 0, kilometres: 0, cycles: 0, overSpeed: 0 };
-const described = { id: 'x', person: 'x', at: '2026-01-01T00:00:00.000Z' };
+const entry = { id: 'x', person: 'x', at: '2026-01-01T00:00:00.000Z' };
 
 describe('service', () => {
 	it('counts cycles of the cam at most, and only where hours and speed were told', () => {
-		expect(serviceTold({ ...described, hours: 10, highestSpeed: 6000 })).toMatchObject({
+		expect(serviceTold({ ...entry, hours: 10, highestSpeed: 6000 })).toMatchObject({
 			hours: 10,
 			runs: null,
 			cycles: 1_800_000
 		});
-		expect(serviceTold({ ...described, hours: 10 }).cycles).toBeNull();
-		expect(serviceTold({ ...described, overSpeed: 0 }).overSpeed).toBe(0);
+		expect(serviceTold({ ...entry, hours: 10 }).cycles).toBeNull();
+		expect(serviceTold({ ...entry, overSpeed: 0 }).overSpeed).toBe(0);
 	});
 	it('uses up the limit that is nearest, and so much more for each over-speed', () => {
 		expect(lifeUsed({ ...NONE, hours: 30, runs: 10 }, { hours: 40, runs: 100 })).toBe(0.75);

@@ -151,11 +151,11 @@ export function priceOfService(
 	limit: ServiceLimit,
 	lasts: { readonly unit: ServiceUnit; readonly life: number } | null = null
 ): ServicePrice | null {
-	const described = SERVICE_UNITS.flatMap((unit) => {
+	const limited = SERVICE_UNITS.flatMap((unit) => {
 		const at = limit[unit];
 		return at && unit !== 'cycles' ? [{ unit, life: at }] : [];
 	})[0];
-	const known = described ?? lasts;
+	const known = limited ?? lasts;
 	if (!known) return null;
 	const life = lasts?.unit === known.unit ? Math.min(known.life, lasts.life) : known.life;
 	return { per: price / life, unit: known.unit, life };

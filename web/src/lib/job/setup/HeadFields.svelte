@@ -45,10 +45,10 @@
 		{name}
 		options={choices.map((choice) => {
 			const called = of ? labelsOf(of)[choice]! : choice;
-			const described = words[choice];
+			const explained = words[choice];
 			return {
 				value: choice,
-				label: described ? (of ? `${called}: ${described}` : described) : called
+				label: explained ? (of ? `${called}: ${explained}` : explained) : called
 			};
 		})}
 		bind:value={() => form[name] as string, (value) => (form[name] = value as never)}

@@ -54,7 +54,7 @@ export function begin(form: TakeIn, named: Named, units: Units): Begun {
 			kinds: field === 'lift' ? kinds : { ...setup.kinds, exhaust: kinds.exhaust }
 		};
 	}
-	return { ok: true, setup: { ...setup, ...described(form, setup) } };
+	return { ok: true, setup: { ...setup, ...fromCheckIn(form, setup) } };
 }
 
 function startOf({ like, template, usual }: Named): Setup {
@@ -71,7 +71,7 @@ function withSpring(setup: Setup, spring: Setup['kinds']['intake']['spring']): S
 }
 
 /** What is told of the job itself. */
-function described(form: TakeIn, { use }: Setup): Partial<Setup> {
+function fromCheckIn(form: TakeIn, { use }: Setup): Partial<Setup> {
 	const { duty, workDone, customerStatement, lifters, due, price } = form;
 	const came = cameFrom(form.came);
 	const order = { ...(due && { due }), ...(price && { price }) };

@@ -10,7 +10,7 @@ import {
 
 /** The correction in force of a gauge, said: "+0.001 in" or "× 0.9990 + 0.4 N". */
 export function correctionWords(gauge: Gauge, checks: readonly GaugeCheck[], units: Units): string {
-	const described = READS[gauge.type].flatMap((dimension) => {
+	const texts = READS[gauge.type].flatMap((dimension) => {
 		const { gain, offset, residuals } = correctionInForce(checks, dimension);
 		if (residuals.length === 0) return [];
 		const shown =
@@ -22,5 +22,5 @@ export function correctionWords(gauge: Gauge, checks: readonly GaugeCheck[], uni
 		const times = gain === 1 ? '' : `× ${gain.toFixed(4)}`;
 		return [[times, by].filter(Boolean).join(' ') || 'none needed'];
 	});
-	return described.join(', ') || 'none: not checked yet';
+	return texts.join(', ') || 'none: not checked yet';
 }

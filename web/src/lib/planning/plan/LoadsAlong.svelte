@@ -45,7 +45,7 @@
 		);
 	};
 	const strips = $derived(KINDS.flatMap((kind) => stripFor(kind) ?? []));
-	const described = ({ values, after }: (typeof strips)[number]) =>
+	const loadsText = ({ values, after }: (typeof strips)[number]) =>
 		values
 			.map(({ label: at, value }, i) =>
 				after[i] && after[i].value !== value
@@ -72,7 +72,7 @@
 					<div
 						class="relative h-16 border-y border-hair"
 						role="img"
-						aria-label="{label('kind', strip.kind)}s: {described(strip)}"
+						aria-label="{label('kind', strip.kind)}s: {loadsText(strip)}"
 					>
 						{#each strip.points as { label: at, at: high }, i (at)}
 							{@const left = `${((i + 0.5) / strip.points.length) * 100}%`}

@@ -40,8 +40,8 @@ const answers = (give: () => Promise<PlanAnswer>) =>
 		ask: (remote: unknown) => Promise<unknown>
 	) => {
 		void ask({
-			plan: (_: unknown, __: unknown, described: typeof progress) => {
-				progress = described;
+			plan: (_: unknown, __: unknown, report: typeof progress) => {
+				progress = report;
 				return Promise.resolve();
 			}
 		});

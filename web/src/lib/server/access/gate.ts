@@ -3,7 +3,7 @@ import { error, json, redirect, type ActionResult, type RequestEvent } from '@sv
 import { message, type Message } from '@zinc-ledger/core';
 import { may, needOf } from '$lib/access/needs';
 import { AWAY } from '../with-database';
-import { refuse, described } from '../http/refuse';
+import { refuse, asError } from '../http/refuse';
 import { asksTooOften } from './limits';
 import { onNetwork } from './network';
 import type { Who } from './who-asks';
@@ -39,11 +39,11 @@ export async function refusalOf(event: RequestEvent, who: Who | 'away'): Promise
 	const isOften = who.session
 		? asksTooOften('session', who.session.key)
 		: asksTooOften('address', event.getClientAddress());
-	if (await isOften) return no(event, 429, described(message('access.too-often')));
+	if (await isOften) return no(event, 429, asError(message('access.too-often')));
 	if (may({ hasSession: who.session !== null, role: who.role }, need)) return null;
 	if (who.session === null) return comeIn(event, '/sign-in', message('access.sign-in-first'));
 	if (who.role === null) return comeIn(event, '/bench', message('server.operator-required'));
-	return no(event, 403, described(message('access.not-allowed', { role: who.role })));
+	return no(event, 403, asError(message('access.not-allowed', { role: who.role })));
 }
 
 const isPage = ({ request, route }: RequestEvent) =>
@@ -51,7 +51,7 @@ const isPage = ({ request, route }: RequestEvent) =>
 
 /** A page is asked for again once somebody is known; anything else is told so. */
 function comeIn(event: RequestEvent, way: string, says: Message): Response {
-	if (!isPage(event)) return no(event, 401, described(says));
+	if (!isPage(event)) return no(event, 401, asError(says));
 	const { pathname, search } = event.url;
 	redirect(303, `${way}?back=${encodeURIComponent(pathname + search)}`);
 }

@@ -31,6 +31,6 @@ export async function run(
 	const ended = new Promise<number | null>((resolve, reject) =>
 		child.once('error', reject).once('close', resolve)
 	);
-	const [code, described] = await Promise.all([ended, text(child.stderr)]);
-	if (code !== 0) throw new Error(`${program}: ${described.trim() || code}`);
+	const [code, errors] = await Promise.all([ended, text(child.stderr)]);
+	if (code !== 0) throw new Error(`${program}: ${errors.trim() || code}`);
 }

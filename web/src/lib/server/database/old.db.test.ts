@@ -1,11 +1,11 @@
 /** A database that the release before made, by its own code: it opens with everything in it. */
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import { sql } from 'kysely';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { changedSince, evaluate } from '@zinc-ledger/core';
-import { checkJob } from '@zinc-ledger/core/file';
+import { changedSince, evaluate, type Job } from '@zinc-ledger/core';
+import { checkJob, readJob } from '@zinc-ledger/core/file';
 import { figureOfVersion1, verifySheet } from '@zinc-ledger/core/signed';
 import { sheetCrypto } from '@zinc-ledger/core/signed-node';
 import { deriveMissing } from '../reporting/rebuild';
@@ -201,11 +201,22 @@ describe('a database of version 2 of the documents', () => {
 	it('has every row, and its readings, sweeps and signed sheets to the letter', async () => {
 		expect(await digests(test.db)).toEqual(before);
 	});
-	it('holds jobs that are files of now, with the figures of the demo', async () => {
+	it('holds jobs that are valid files of the current version, with the figures they had', async () => {
 		const jobs = await allJobs();
 		expect(jobs).toHaveLength(19);
 		for (const { job } of jobs)
 			expect(checkJob(JSON.parse(JSON.stringify(job)))).toMatchObject({ ok: true });
+		const kept = readdirSync('core/old/version-2/jobs').map((name) => {
+			const read = readJob(readFileSync(`core/old/version-2/jobs/${name}`, 'utf8'));
+			if (!read.ok) throw new Error(name);
+			return read.value;
+		});
+		const figuresOf = (job: Job) =>
+			evaluate(job).stations.map(({ label, figures }) => [label, figures]);
+		for (const before of kept) {
+			const { job } = jobs.find((one) => one.job.id === before.id)!;
+			expect(JSON.stringify(figuresOf(job)), before.number).toBe(JSON.stringify(figuresOf(before)));
+		}
 	});
 	it('has signed sheets that verify with every figure as it was', async () => {
 		const sheets = await test.db.selectFrom('signed_sheet').select('content').execute();
@@ -225,7 +236,7 @@ describe('a database of version 2 of the documents', () => {
 			if (last) expect(changedSince(job, last)).toBe(false);
 		}
 	});
-	it('names fields in its documents and in what was decided as they are called now', async () => {
+	it('uses the current field names in documents and decisions', async () => {
 		const { rows } = await sql<{ n: number }>`
 			select (select count(*) from part where doc::text like '%"sort"%')
 				+ (select count(*) from gauge where doc::text like '%"sort"%')

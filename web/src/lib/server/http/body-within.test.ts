@@ -39,8 +39,8 @@ describe('a body', () => {
 	});
 	it('that says it is longer is not read at all', async () => {
 		const { request, taken } = sending(['a=1']);
-		const described = new Request(request, { headers: { 'content-length': '15000000' } });
-		expect(await bodyWithin(described, LIMIT)).toEqual({ ok: false, why: 'too-large' });
+		const announced = new Request(request, { headers: { 'content-length': '15000000' } });
+		expect(await bodyWithin(announced, LIMIT)).toEqual({ ok: false, why: 'too-large' });
 		expect(taken()).toBeLessThan(2);
 	});
 	it.each([

@@ -4,9 +4,9 @@ import type { Message } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 
 /** A message as an answer carries it: its code and figures, and the words. */
-export const described = (says: Message): App.Error => ({ ...says, message: tell(says) });
+export const asError = (says: Message): App.Error => ({ ...says, message: tell(says) });
 
 /** Ends the request with a refusal. */
 export function refuse(status: number, says: Message): never {
-	error(status, described(says));
+	error(status, asError(says));
 }

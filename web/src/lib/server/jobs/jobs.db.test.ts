@@ -252,17 +252,17 @@ describe('plans and repeats', () => {
 		const nobody = [{ ...many[0]!, person: '0197a223-0000-7000-8000-0000000000ff' }];
 		await expect(storeReadings(test.db, six.id, nobody)).rejects.toMatchObject({ status: 400 });
 		expect(await count()).toBe(before);
-		const described = await storeReadings(test.db, six.id, many);
+		const answers = await storeReadings(test.db, six.id, many);
 		await storeReadings(test.db, six.id, many.slice(0, 5));
 		expect(await count()).toBe(before + 45);
-		expect(described).toHaveLength(40);
-		expect(described.at(-1)).toMatchObject(many[43]!);
+		expect(answers).toHaveLength(40);
+		expect(answers.at(-1)).toMatchObject(many[43]!);
 	});
 	it('repeats keep their set and the correction in force, and every change is told of', async () => {
 		const client = new pg.Client({ connectionString: test.url });
 		await client.connect();
-		const described: string[] = [];
-		client.on('notification', ({ payload }) => described.push(payload ?? ''));
+		const answers: string[] = [];
+		client.on('notification', ({ payload }) => answers.push(payload ?? ''));
 		await client.query('listen job_change');
 		const reading = {
 			...six.readings[0]!,
@@ -280,7 +280,7 @@ describe('plans and repeats', () => {
 			await insertReadings(test.db, six.id, [reading]);
 			expect(await findReadings(test.db, [reading.id])).toEqual([reading]);
 			await client.query('select 1');
-			expect(described.map((text) => JSON.parse(text) as unknown)).toContainEqual({
+			expect(answers.map((text) => JSON.parse(text) as unknown)).toContainEqual({
 				job: six.id,
 				reading: reading.id
 			});

@@ -150,15 +150,15 @@ export async function limitsOf(db: Database, parts: readonly string[]): Promise<
 		.orderBy('duty')
 		.orderBy('position', 'desc')
 		.execute();
-	const described = (value: number | null) => value ?? undefined;
+	const orUndefined = (value: number | null) => value ?? undefined;
 	return rows.map((row) => ({
 		part: row.part_id,
 		duty: row.duty,
-		hours: described(row.hours),
-		runs: described(row.runs),
-		kilometres: described(row.kilometres),
-		cycles: described(row.cycles),
-		overSpeed: described(row.over_speed)
+		hours: orUndefined(row.hours),
+		runs: orUndefined(row.runs),
+		kilometres: orUndefined(row.kilometres),
+		cycles: orUndefined(row.cycles),
+		overSpeed: orUndefined(row.over_speed)
 	}));
 }
 

@@ -32,7 +32,7 @@ export async function deriveSpring(db: Database, springId: string): Promise<void
 			'spring_set.seat',
 			'spring_set.lift',
 			'spring_set.card_id',
-			'spring_set.build as described',
+			'spring_set.build as statedBuild',
 			'part.doc as card',
 			'spring_result.source as before'
 		])
@@ -42,8 +42,8 @@ export async function deriveSpring(db: Database, springId: string): Promise<void
 		.where('sweep.spring_id', '=', springId)
 		.orderBy('sweep.position')
 		.execute();
-	for (const { id, doc, at, card, described, before, visit, ...of } of rows) {
-		const { build = described ?? undefined, name, batch } = (card ?? {}) as Partial<SpringCard>;
+	for (const { id, doc, at, card, statedBuild, before, visit, ...of } of rows) {
+		const { build = statedBuild ?? undefined, name, batch } = (card ?? {}) as Partial<SpringCard>;
 		const source = JSON.stringify([of, build, name, batch, visit]);
 		if (before === source) continue;
 		const row = {

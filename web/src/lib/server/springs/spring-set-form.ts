@@ -18,7 +18,7 @@ import { jobNumbered } from '../jobs/find';
 import { findPart } from '../parts/parts';
 import type { SetFields } from './springs';
 
-const Said = z.object({
+const Entered = z.object({
 	name: z
 		.string()
 		.trim()
@@ -48,7 +48,7 @@ export async function readSetForm(
 		const entry = readEntry(text || ofCard, units.length);
 		return entry.ok ? entry.text : (text ?? '');
 	};
-	const read = Said.safeParse({
+	const read = Entered.safeParse({
 		name: typed.name || (card ? `${card.name}, ${shortDate(new Date().toISOString())}` : ''),
 		build: typed.build || null,
 		seat: length(typed.seat, card?.seat.height ?? ''),

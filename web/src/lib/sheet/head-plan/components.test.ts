@@ -19,11 +19,11 @@ const labels = (html: string) =>
 
 describe('the head plan', () => {
 	it('says of every valve what was read and how it stands', () => {
-		const described = labels(plan());
-		expect(described).toContain('1I, 1.818 in, not measured');
-		expect(described).toContain('4E, 1.867 in, stop');
-		expect(described).toContain('5I, not measured');
-		expect(described[0]).toBe('Head plan');
+		const names = labels(plan());
+		expect(names).toContain('1I, 1.818 in, not measured');
+		expect(names).toContain('4E, 1.867 in, stop');
+		expect(names).toContain('5I, not measured');
+		expect(names[0]).toBe('Head plan');
 	});
 	it('is a drawing where nothing can be chosen, and the way to a station where it can', () => {
 		expect(plan()).not.toContain('<button');
@@ -41,9 +41,9 @@ describe('the head plan', () => {
 	it('tells what was inspected, or built, instead', () => {
 		expect(labels(plan({ seen: true }))).toContain('4E, inspected, stop');
 		const done = { is: ({ label }: { label: string }) => label === '2I', word: 'built' };
-		const described = labels(plan({ done } as never));
-		expect(described).toContain('2I, built');
-		expect(described).toContain('2E, not built');
+		const names = labels(plan({ done } as never));
+		expect(names).toContain('2I, built');
+		expect(names).toContain('2E, not built');
 	});
 	it('needs a pitch at which no valve lies on another', () => {
 		const widest = (name: string) => {

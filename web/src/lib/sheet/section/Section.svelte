@@ -72,12 +72,12 @@
 	/** The picture for one who hears it. */
 	const label = $derived.by(() => {
 		const { installed, toBind, toSeal } = picture ?? { installed: null };
-		const described = [
+		const figures = [
 			`${show(installed?.length ?? 0)} installed`,
 			...(toBind ? [`${show(toBind.length)} to bind`] : []),
 			...(toSeal ? [`${show(toSeal.length)} to the seal`] : [])
 		];
-		return `Section of station ${station.label}: ${described.join(', ')} at ${show(lift)} lift`;
+		return `Section of station ${station.label}: ${figures.join(', ')} at ${show(lift)} lift`;
 	});
 </script>
 

@@ -9,7 +9,7 @@
 
 	const store = getJobStore();
 	const bench = getBench();
-	const described = $derived(
+	const lines = $derived(
 		findingLines(alikeFindings(store.sheet.fit, store.job.stations), ({ compared }) =>
 			write(compared, bench.units)
 		).filter(({ finding }) => finding.severity === 'stop' || !finding.acceptance)
@@ -17,7 +17,7 @@
 </script>
 
 <span class="ml-auto text-soft">
-	{#each described as { finding, places, compared } (finding.key)}
+	{#each lines as { finding, places, compared } (finding.key)}
 		<a class="ml-3 underline" href="/jobs/{store.job.id}/parts">
 			<Mark state={finding.severity as 'stop' | 'watch'} />
 			{ruleWords(finding.rule).title}, {places}: {compared}{finding.acceptance ? ', accepted' : ''}

@@ -29,10 +29,8 @@ const linesOf = ({ fit }: Sheet) =>
 describe('findings on the sheet', () => {
 	it('that both kinds share are told once, stops first', () => {
 		job.setup.kinds.exhaust.locks!.angle = 7;
-		const described = linesOf(evaluate(job));
-		expect(
-			described.map(({ finding, places, compared }) => [finding.rule, places, compared])
-		).toEqual([
+		const lines = linesOf(evaluate(job));
+		expect(lines.map(({ finding, places, compared }) => [finding.rule, places, compared])).toEqual([
 			['lock-angle', 'Exhaust', 'locks 7°, retainer 10°'],
 			['one-maker', 'Intake, Exhaust', 'retainer Ostrel, locks Brackel']
 		]);

@@ -79,7 +79,7 @@
 		{/each}
 	</div>
 
-	{#each paper.described as { title, lines } (title)}
+	{#each paper.remarks as { title, lines } (title)}
 		<section class="mt-1.5">
 			<h2 class="font-semibold">{title}</h2>
 			<ul>

@@ -29,7 +29,7 @@ const cell = (paper: Paper, station: string, figure: Parameters<typeof label<'fi
 	return paper.rows.find((row) => row.label === station)!.cells[column];
 };
 const lines = (paper: Paper, title: string) =>
-	paper.described.find((block) => block.title === title)?.lines.map(({ text }) => text) ?? [];
+	paper.remarks.find((block) => block.title === title)?.lines.map(({ text }) => text) ?? [];
 const stamp = { person: six.people[0]!.id, at: '2026-11-20T09:00:00Z' };
 
 describe('the paper of a sheet', () => {
@@ -188,7 +188,7 @@ describe('what is said on paper', () => {
 		expect(cell(paper, '1I', 'lash')!.text).toBe('0.36');
 	});
 	it('is no title without a line', () => {
-		for (const { lines: own } of draft().described) expect(own.length).toBeGreaterThan(0);
-		expect(draft().described.some(({ title }) => title === 'Notes')).toBe(false);
+		for (const { lines: own } of draft().remarks) expect(own.length).toBeGreaterThan(0);
+		expect(draft().remarks.some(({ title }) => title === 'Notes')).toBe(false);
 	});
 });

@@ -59,7 +59,7 @@ export interface Paper {
 	}[];
 	/** The stack with the least room before bind, as it was signed. */
 	readonly section: { readonly drawing: Drawing; readonly caption: string } | null;
-	readonly described: readonly {
+	readonly remarks: readonly {
 		readonly title: string;
 		readonly lines: readonly { readonly state: State | null; readonly text: string }[];
 	}[];
@@ -122,7 +122,7 @@ export function paperOf(printed: Printed, isCustomers = false): Paper {
 					caption: `${section.station}: closed on the left, full lift on the right`
 				}
 			: null,
-		described: saidOn(printed, isCustomers),
+		remarks: remarksOn(printed, isCustomers),
 		measured: `${measuredBy(job)}${minMargin(sheet)}`,
 		signature: signed
 			? {
@@ -244,7 +244,7 @@ function minMargin({ stations, units: { sentences } }: Printed['sheet']): string
 }
 
 /** Fit, remarks, what was accepted and why, lash, notes. */
-function saidOn({ job, sheet, open }: Printed, isCustomers: boolean): Paper['described'] {
+function remarksOn({ job, sheet, open }: Printed, isCustomers: boolean): Paper['remarks'] {
 	const nameOf = (id: string) => job.people.find((person) => person.id === id)?.name ?? '';
 	const plain = (text: string) => ({ state: null, text });
 	const lash = new Set(
@@ -254,7 +254,7 @@ function saidOn({ job, sheet, open }: Printed, isCustomers: boolean): Paper['des
 				: []
 		)
 	);
-	const described = [
+	const blocks = [
 		{ title: 'Fit', lines: fitLines(sheet) },
 		{
 			title: 'Remarks',
@@ -286,7 +286,7 @@ function saidOn({ job, sheet, open }: Printed, isCustomers: boolean): Paper['des
 				)
 		}
 	];
-	return described.filter(({ lines }) => lines.length > 0);
+	return blocks.filter(({ lines }) => lines.length > 0);
 }
 
 /** What came off the head when it was stripped, counted; and what was written down where. */

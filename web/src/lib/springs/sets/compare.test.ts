@@ -60,11 +60,11 @@ describe('the table of two', () => {
 			)
 		);
 	it('has loads, what differs and its part, rate and margin at both lifts', () => {
-		const described = text([0.5, 0.54], 0.1);
-		expect(described).toMatch(/Seat lbf 125 140 \+15 \+12\.0 %/);
-		expect(described).toMatch(/Open at 0\.540 lbf 340 340 \+0 0\.0 %/);
-		expect(described).toMatch(/Bind margin at 0\.540 0\.100 0\.100/);
-		expect(described).toMatch(/1\.720 0\.100 165 177/);
+		const table = text([0.5, 0.54], 0.1);
+		expect(table).toMatch(/Seat lbf 125 140 \+15 \+12\.0 %/);
+		expect(table).toMatch(/Open at 0\.540 lbf 340 340 \+0 0\.0 %/);
+		expect(table).toMatch(/Bind margin at 0\.540 0\.100 0\.100/);
+		expect(table).toMatch(/1\.720 0\.100 165 177/);
 	});
 	it('has no heights of its rows where each stands at its own', () => {
 		expect(text([0.5], 0.1, [1.82, 1.8])).toMatch(/at the same lift/);

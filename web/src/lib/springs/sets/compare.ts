@@ -72,9 +72,9 @@ export function compareAddress(
 	tag: string,
 	other = ''
 ): string {
-	const described = new URLSearchParams({ height: set.seat, lift: set.lift });
-	if (other) described.set('a', `set.${set.id}.${other}`);
-	else if (set.card?.id) described.set('a', `card.${set.card.id}`);
-	described.set('b', `set.${set.id}.${tag}`);
-	return `/springs/compare?${described}`;
+	const query = new URLSearchParams({ height: set.seat, lift: set.lift });
+	if (other) query.set('a', `set.${set.id}.${other}`);
+	else if (set.card?.id) query.set('a', `card.${set.card.id}`);
+	query.set('b', `set.${set.id}.${tag}`);
+	return `/springs/compare?${query}`;
 }

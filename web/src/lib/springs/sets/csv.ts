@@ -31,8 +31,8 @@ const LOAD_SAID: Said<Sweep['loadUnit']> = [
 ];
 /** "load_kgf" is two words. */
 const words = (name: string) => name.replaceAll('_', ' ');
-const unitIn = <U>(name: string, described: Said<U>): U | undefined =>
-	described.find(([pattern]) => pattern.test(words(name)))?.[1];
+const unitIn = <U>(name: string, stated: Said<U>): U | undefined =>
+	stated.find(([pattern]) => pattern.test(words(name)))?.[1];
 /** Heights in thousandths of an inch, as the heading says. */
 const inThousandths = (name: string) =>
 	HEIGHT_SAID.find(([pattern]) => pattern.test(words(name))) === HEIGHT_SAID[1];
@@ -70,7 +70,7 @@ const MAX_ROWS = 50_001;
  *
  * @param described columns and units as somebody said them; what is not told is recognised
  */
-export function sweepFromCsv(text: string, described: Partial<Columns> = {}): SweepCsv {
+export function sweepFromCsv(text: string, stated: Partial<Columns> = {}): SweepCsv {
 	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
 		skipEmptyLines: 'greedy',
 		preview: MAX_ROWS
@@ -84,7 +84,7 @@ export function sweepFromCsv(text: string, described: Partial<Columns> = {}): Sw
 		? first.map((cell) => cell.trim())
 		: first.map((_, i) => `column ${i + 1}`);
 	const rows = hasNames ? rest : data;
-	const columns = { ...guessed(names), ...described };
+	const columns = { ...guessed(names), ...stated };
 	if (!isWhole(columns)) return { type: 'ask', names, guess: columns };
 
 	const isThousandths = inThousandths(names[columns.height] ?? '') && columns.heightUnit === 'in';

@@ -81,8 +81,8 @@ describe('CSV from elsewhere', () => {
 			type: 'ask',
 			names: ['column 1', 'column 2']
 		});
-		const described = { height: 0, load: 1, heightUnit: 'mm', loadUnit: 'N' } as const;
-		const read = sweepFromCsv('50,100\n49,160\n50,98\n', described);
+		const columns = { height: 0, load: 1, heightUnit: 'mm', loadUnit: 'N' } as const;
+		const read = sweepFromCsv('50,100\n49,160\n50,98\n', columns);
 		expect(read.type === 'read' && read.points.map((point) => point[2])).toEqual([
 			'down',
 			'down',

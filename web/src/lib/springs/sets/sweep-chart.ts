@@ -96,14 +96,14 @@ interface Pointed {
 }
 
 function tooltip(units: Units) {
-	const described = ({ seriesName, value: [height, load] }: Pointed) => {
+	const pointText = ({ seriesName, value: [height, load] }: Pointed) => {
 		const length = showLength(mm(height! * MM_PER[units.length]), units);
 		return `${seriesName}: ${length}, ${showLoad(newtons(load! * NEWTONS_PER[units.load]), units)}`;
 	};
 	return {
 		trigger: 'axis',
 		axisPointer: { type: 'line' },
-		formatter: (pointed: readonly Pointed[]) => pointed.slice(0, 3).map(described).join('<br>')
+		formatter: (pointed: readonly Pointed[]) => pointed.slice(0, 3).map(pointText).join('<br>')
 	};
 }
 

@@ -30,7 +30,7 @@
 	);
 	/** Whether any port's pressure is given. */
 	const isPressed = $derived(rows.some((row) => row.sheet.figures.netSeatLoad !== null));
-	const described = $derived(
+	const chosenLimit = $derived(
 		rows.find(({ station }) => station === chosen)?.sheet.figures.controlLimit
 	);
 	const speed = (of: number) => showSpeed(of as RevolutionsPerMinute);
@@ -86,10 +86,10 @@
 		</tbody>
 	</Table>
 </div>
-{#if described?.remedy}
+{#if chosenLimit?.remedy}
 	<p class="mt-2 text-[13px]" aria-live="polite">
 		<b class="figure">{chosen}</b>
-		<Mark state={described.state} word />
-		{write(described.remedy, bench.units)}
+		<Mark state={chosenLimit.state} word />
+		{write(chosenLimit.remedy, bench.units)}
 	</p>
 {/if}

@@ -70,7 +70,7 @@ export const surgeChart =
 	(frequency: number, orders: readonly FedOrder[], max: number, { highest, wanted }: Speeds) =>
 	(colours: ChartColours) => ({
 		...base(colours),
-		xAxis: { ...axis('engine speed, rpm', colours, 'x'), min: 0, max: max },
+		xAxis: { ...axis('engine speed, rpm', colours, 'x'), min: 0, max },
 		yAxis: { ...axis('frequency, Hz', colours, 'y'), min: 0, max: Math.round(frequency * 1.6) },
 		series: [
 			...orders.map(({ order, strength }) => ({

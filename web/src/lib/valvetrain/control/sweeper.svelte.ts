@@ -26,12 +26,12 @@ export class Sweeper {
 			new Worker(new URL('./sweep.worker.ts', import.meta.url), { type: 'module' })
 		);
 		// Progress comes by a line of its own, and may come in after the answer.
-		const described = proxy((done: number) => {
+		const onProgress = proxy((done: number) => {
 			if (mine === this.#asked && this.done !== null) this.done = done;
 		});
 		let swept: Swept;
 		try {
-			swept = await this.#worker.ask((remote) => remote.sweep(asked, described));
+			swept = await this.#worker.ask((remote) => remote.sweep(asked, onProgress));
 		} catch {
 			if (mine !== this.#asked) return null;
 			this.cancel();

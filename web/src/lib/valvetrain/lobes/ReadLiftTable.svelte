@@ -38,11 +38,7 @@
 	const meaning = $derived<TableMeaning>({ ...guess.meaning, ...chosen, ratio });
 	const read = $derived(rows.length > 0 ? readTable(rows, meaning) : null);
 	const hint = (key: keyof TableMeaning) =>
-		key in chosen
-			? undefined
-			: guess.described.includes(key)
-				? 'said by its heading'
-				: 'taken to be';
+		key in chosen ? undefined : guess.named.includes(key) ? 'said by its heading' : 'taken to be';
 	const columns = $derived(guess.columns.map((name, i) => ({ value: String(i), label: name })));
 	/** More than any lift table takes. */
 	const MAX_BYTES = 1_000_000;

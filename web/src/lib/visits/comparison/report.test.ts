@@ -30,7 +30,7 @@ const visit = visitJob(then, {
 	engine: then.engine,
 	heads: then.heads
 })!;
-const described = { id: ID, person: then.people[0]!.id, at: '2026-11-20T08:00:00.000Z' };
+const entry = { id: ID, person: then.people[0]!.id, at: '2026-11-20T08:00:00.000Z' };
 
 /** The same readings again, with a valve's heights and gap so many mm taller. */
 function back(by: number, more: Partial<Job> = {}): Job {
@@ -67,12 +67,10 @@ describe('the report of a return visit', () => {
 	it('says what happened since, what was done, and that it lies elsewhere only as it was weighed', () => {
 		const job = back(0, {
 			since: [
-				{ ...described, hours: 41, highestSpeed: 7800, complaint: 'misfire', noticed: 'cuts out' }
+				{ ...entry, hours: 41, highestSpeed: 7800, complaint: 'misfire', noticed: 'cuts out' }
 			],
-			headWork: [{ ...described, work: 'seats', stations: ['2Ia'], note: 'sunk seat cut and set' }],
-			trials: [
-				{ ...described, changed: 'other leads', tried: 'ten minutes idling', result: 'gone' }
-			],
+			headWork: [{ ...entry, work: 'seats', stations: ['2Ia'], note: 'sunk seat cut and set' }],
+			trials: [{ ...entry, changed: 'other leads', tried: 'ten minutes idling', result: 'gone' }],
 			stations: visit.stations.map((one, i) => (i === 0 ? { ...one, shims: ['0.75 mm'] } : one))
 		});
 		const { since, done, found } = report(job);
@@ -103,7 +101,7 @@ describe('the report of a return visit', () => {
 			expect.stringMatching(/^All springs read −3\.5 % .*: read a reference spring on both/)
 		]);
 		const looked = (then: string, read_: string) => {
-			const look = { ...described, check: 'gauge-reference' as const, seen: [] };
+			const look = { ...entry, check: 'gauge-reference' as const, seen: [] };
 			return read({ ...now, looks: [...now.looks, { ...look, reference: { then, now: read_ } }] });
 		};
 		const tester = looked('600 N', '580 N');

@@ -51,8 +51,8 @@ export function reportOf(visit: FrozenVisit, job: Job, units: Units = METRIC): R
 	const moved = visit.stations.filter((one) =>
 		Object.values(one.moved).some(({ isNews }) => isNews)
 	);
-	const described = [...inCommonMessages(visit.common, visit.loads)];
-	if (visit.diagnosis) described.push(answerMessage(visit.diagnosis));
+	const lines = [...inCommonMessages(visit.common, visit.loads)];
+	if (visit.diagnosis) lines.push(answerMessage(visit.diagnosis));
 	return {
 		since: sinceLines(visit),
 		columns: traces.map((trace) => ({
@@ -76,7 +76,7 @@ export function reportOf(visit: FrozenVisit, job: Job, units: Units = METRIC): R
 		})),
 		found: [
 			movedText(moved.length, visit.stations.length),
-			...described.map((message) => `${write(message, units)}.`)
+			...lines.map((message) => `${write(message, units)}.`)
 		],
 		done: doneLines(visit, job)
 	};
@@ -110,9 +110,9 @@ function sinceLines({ of, since }: FrozenVisit): string[] {
 function looksLike({ happened }: FrozenVisit['stations'][number], reader: Reader): string {
 	if (!happened) return '';
 	if (happened.fitsNone) return FITS_NONE;
-	const described = happened.explanations.map((one) => explanationText({ happened: one }, reader));
+	const lines = happened.explanations.map((one) => explanationText({ happened: one }, reader));
 	const parts = happened.parts ? `; ${partsText(happened.parts)}` : '';
-	return `${described.filter(Boolean).join(', or ')}${parts}`;
+	return `${lines.filter(Boolean).join(', or ')}${parts}`;
 }
 
 function doneLines({ trials, changes }: FrozenVisit, job: Job): string[] {

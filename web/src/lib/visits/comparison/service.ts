@@ -32,11 +32,11 @@ export function ranText({ hours, runs, kilometres, over_speed }: Ran): string {
 		[runs, runs === 1 ? 'run' : 'runs'],
 		[kilometres, 'km']
 	] as const;
-	const described = amounts.flatMap(([amount, unit]) =>
+	const texts = amounts.flatMap(([amount, unit]) =>
 		amount > 0 ? [`${Number(amount.toFixed(1)).toLocaleString('en')} ${unit}`] : []
 	);
-	if (over_speed > 0) described.push(`over-sped ${over_speed} ×`);
-	return described.join(', ') || 'nothing told';
+	if (over_speed > 0) texts.push(`over-sped ${over_speed} ×`);
+	return texts.join(', ') || 'nothing told';
 }
 
 /** "62 %", and what it means from the whole of it on. */

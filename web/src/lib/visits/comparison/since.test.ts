@@ -21,8 +21,8 @@ describe('what happened since', () => {
 		expect(!read.ok && read.problems.hours).toMatch(/number/);
 	});
 	it('can be typed over', () => {
-		const described = { id: '', person: '', at: '', hours: 3, complaint: 'misfire' as const };
-		expect(sinceTexts(described)).toMatchObject({ hours: '3', complaint: 'misfire', runs: '' });
+		const since = { id: '', person: '', at: '', hours: 3, complaint: 'misfire' as const };
+		expect(sinceTexts(since)).toMatchObject({ hours: '3', complaint: 'misfire', runs: '' });
 		expect(sinceTexts(null).hours).toBe('');
 	});
 });

@@ -96,12 +96,12 @@
 	{#if isReference}
 		<div class="mt-2 grid max-w-xl grid-cols-2 gap-3">
 			<TextField
-				label="Reference spring, tester of then"
+				label="Reference spring on the earlier tester"
 				hint="at one height, in {bench.units.load}"
 				figure
 				bind:value={then}
 			/>
-			<TextField label="The same, tester of now" figure bind:value={now} />
+			<TextField label="The same spring on today’s tester" figure bind:value={now} />
 		</div>
 	{/if}
 	<div class="mt-2 flex flex-wrap items-end gap-3">

@@ -16,7 +16,7 @@
 	const results = labelsOf('trialResult');
 	const RESULTS = ['gone', 'better', 'same', 'worse'] as const;
 	const open = $derived(openTrial(store.job));
-	const described = $derived(store.job.trials.filter(({ result }) => result !== undefined));
+	const finished = $derived(store.job.trials.filter(({ result }) => result !== undefined));
 	let changed = $state('');
 	let tried = $state('');
 	let problem = $state<string | null>(null);
@@ -37,11 +37,11 @@
 
 <section aria-label="Changes tried" class="mt-6">
 	<h2 class="border-b border-ink pb-1 font-semibold">Tried, one change at a time</h2>
-	{#if described.length > 0}
+	{#if finished.length > 0}
 		<Table class="mt-1 w-full text-left text-[14px]">
 			<thead><tr><th>Changed</th><th>Tried how</th><th>Result</th><th>When</th></tr></thead>
 			<tbody>
-				{#each described as trial (trial.id)}
+				{#each finished as trial (trial.id)}
 					<tr>
 						<td>{trial.changed}</td>
 						<td>{trial.tried}</td>

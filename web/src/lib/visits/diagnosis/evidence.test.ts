@@ -29,8 +29,8 @@ describe('evidence in words and figures', () => {
 			person: '',
 			at: ''
 		});
-		const described = { ...look('blue-rocker'), seen: [{ evidence: 'over-speed-event' as const }] };
-		expect(marksSeen([look('hammered-tips', ['1E']), look('blue-rocker'), described], [])).toEqual([
+		const second = { ...look('blue-rocker'), seen: [{ evidence: 'over-speed-event' as const }] };
+		expect(marksSeen([look('hammered-tips', ['1E']), look('blue-rocker'), second], [])).toEqual([
 			{ evidence: 'hammered-tips', stations: ['1E'] },
 			{ evidence: 'blue-rocker', stations: [] }
 		]);

@@ -17,7 +17,7 @@ import { message, type Problem } from '@zinc-ledger/core';
 import { tell } from '@zinc-ledger/words';
 import { refuse } from '$lib/server/http/refuse';
 
-const Told = z.object({
+const Chosen = z.object({
 	height: z.coerce.number().int().min(0).optional(),
 	load: z.coerce.number().int().min(0).optional(),
 	heightUnit: z.enum(['mm', 'in']).optional(),
@@ -42,11 +42,11 @@ export const actions = {
 			fail(400, { file: name, problems: [...problems] });
 		if (text.trim() === '')
 			return refused([{ path: 'file', text: message('import.choose-file', { what: 'sweep' }) }]);
-		const described = Told.safeParse(strip(form));
-		if (!described.success)
+		const chosen = Chosen.safeParse(strip(form));
+		if (!chosen.success)
 			return refused([{ path: 'columns', text: message('import.which-column') }]);
 		const columns = Object.fromEntries(
-			Object.entries(described.data).filter(([, value]) => value !== undefined)
+			Object.entries(chosen.data).filter(([, value]) => value !== undefined)
 		) as Partial<Columns>;
 		const found = await work('sweepFile', { text, columns });
 		let sweep;

@@ -77,8 +77,8 @@
 	);
 
 	const address = () => {
-		const described = Object.entries(typed).filter(([, text]) => text.trim() !== '');
-		return described.length > 0 ? `?${new URLSearchParams(described)}` : page.url.pathname;
+		const entered = Object.entries(typed).filter(([, text]) => text.trim() !== '');
+		return entered.length > 0 ? `?${new URLSearchParams(entered)}` : page.url.pathname;
 	};
 	function choose(side: 'a' | 'b', code: string) {
 		typed[side] = code;

@@ -74,7 +74,7 @@ export function sheetPdf(printed: SignedOut, size: Size, isCustomers: boolean): 
 				columnGap: 12,
 				margin: [0, 8, 0, 0]
 			},
-			...described(paper)
+			...remarks(paper)
 		],
 		footer: (page, pages) => ({
 			margin: [MARGIN, 4, MARGIN, 0],
@@ -209,8 +209,8 @@ const section = ({ section: drawn }: Paper, units: Units): Column[] =>
 			]
 		: [];
 
-const described = (paper: Paper): Content[] => [
-	...paper.described.flatMap(({ title, lines }): Content[] => [
+const remarks = (paper: Paper): Content[] => [
+	...paper.remarks.flatMap(({ title, lines }): Content[] => [
 		{ text: title, bold: true, margin: [0, 5, 0, 0] },
 		{
 			text: lines

@@ -75,9 +75,9 @@
 			</p>
 		{/if}
 		<p class="mt-2 max-w-3xl text-[13px] text-soft">
-			Compared over the same parts only, shims taken off, loads at the height of now. Grey is within
-			what both were read to; * was read on another gauge. Lash counts as it was found, before it
-			was turned.
+			Compared over the same parts only, shims taken off, loads at the current height. Grey is
+			within what both were read to; * was read on another gauge. Lash counts as it was found,
+			before it was turned.
 		</p>
 		<div class="mt-3">
 			<HeadPlan

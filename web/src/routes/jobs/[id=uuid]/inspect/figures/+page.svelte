@@ -10,7 +10,7 @@
 	const store = getJobStore();
 	const bench = getBench();
 	/** What is to be said of them, the worst first. */
-	const described = $derived(
+	const findings = $derived(
 		store.sheet.stations.flatMap((station) =>
 			INSPECTED_VIEWS.flatMap(({ key }) => {
 				const verdict = verdictIn(station, key);
@@ -32,10 +32,10 @@
 		stay for when the head comes back.
 	</p>
 	<div class="mt-4"><InspectedTable /></div>
-	{#if described.length > 0}
+	{#if findings.length > 0}
 		<h2 class="mt-6 border-b border-ink pb-1 font-semibold">To look at</h2>
 		<ul>
-			{#each described as { label, key, state, text } (`${label} ${key}`)}
+			{#each findings as { label, key, state, text } (`${label} ${key}`)}
 				<li class="border-b border-hair py-1.5">
 					<b class="figure inline-block w-10">{label}</b>
 					<Mark {state} word />
