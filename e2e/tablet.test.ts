@@ -229,7 +229,7 @@ describe('a second factor', () => {
 		// What turned it on was used up by that.
 		await operator(tablet).code(used);
 		await operator(tablet).signIn();
-		await tablet.sees('take the next');
+		await tablet.sees('Enter the next one');
 		await operator(tablet).code(later(secret, 1));
 		await operator(tablet).signIn();
 		await atHome();
