@@ -31,6 +31,7 @@ export * from './sheet/fit/index.ts';
 export * from './sheet/evaluation/index.ts';
 export * from './visits/comparison/index.ts';
 export * from './visits/on-job/changes/index.ts';
+export * from './visits/on-job/stops/index.ts';
 export * from './visits/on-job/diagnosis/index.ts';
 export * from './visits/on-job/service/index.ts';
 export * from './visits/on-job/used-springs/index.ts';

@@ -5,7 +5,7 @@
 // Rooms that have doors of their own say things too.
 import type {} from '@zinc-ledger/core/planner';
 import type {} from '@zinc-ledger/core/signed';
-import type { Code, Message, Messages, PartType, RuleId } from '@zinc-ledger/core';
+import type { Cause, Code, Message, Messages, PartType, RuleId } from '@zinc-ledger/core';
 import type { Labels } from './labels.ts';
 import type { Phrase } from './phrase.ts';
 
@@ -26,10 +26,19 @@ export interface RuleWords {
 	readonly why: string;
 }
 
+/** A cause of a complaint: what to do, what to measure again afterward, and what to tell the customer. */
+export interface CauseWords {
+	readonly remedy: string;
+	readonly again: string;
+	readonly customer: string;
+}
+
 export interface Language {
 	readonly sentences: Sentences;
 	readonly labels: Labels;
 	readonly rules: Readonly<Record<RuleId, RuleWords>>;
+	/** What to do about each cause of a complaint. */
+	readonly causes: Readonly<Record<Cause, CauseWords>>;
 	/** What else parts are called. */
 	readonly alsoSaid: Readonly<Record<PartType, readonly string[]>>;
 }

@@ -5,6 +5,7 @@
 import {
 	messageIn,
 	PART_TYPES,
+	type Cause,
 	type Code,
 	type Message,
 	type PartType,
@@ -55,6 +56,8 @@ export const labelDomains = Object.keys(language.labels) as (keyof Labels)[];
 export const labelsOf = (of: keyof Labels): Readonly<Record<string, string>> => language.labels[of];
 
 export const ruleWords = (rule: RuleId) => language.rules[rule];
+/** What to do about a cause, what to measure again, and what to tell the customer. */
+export const causeWords = (cause: Cause) => language.causes[cause];
 
 /** The types of parts that are called so, or something that begins so; "keep" finds locks. */
 export function partsCalled(word: string): PartType[] {

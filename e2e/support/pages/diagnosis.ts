@@ -2,6 +2,6 @@
 import type { Hand } from './hand.ts';
 
 export const diagnosis = (hand: Hand) => ({
-	keepFindings: () => hand.click('Done: keep what was found', 'button'),
+	keepFindings: () => hand.click('Save findings', 'button'),
 	atValves: (text: string) => hand.fill('At valves', text)
 });

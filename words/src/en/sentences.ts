@@ -6,7 +6,8 @@ import {
 	newtons,
 	readAs,
 	type FigureName,
-	type Inspected
+	type Inspected,
+	type StopCode
 } from '@zinc-ledger/core';
 import type { Sentences } from '../catalogue.ts';
 import {
@@ -120,6 +121,27 @@ function measured(figure: FigureName, value: number): Phrase {
 	if (dimension === 'speed') return [' ', speed(value)];
 	return [' ', dimension === 'load' ? load(newtons(value)) : length(mm(value))];
 }
+
+/** Reasons not to run or crank the engine, each with what to do. */
+const DO_NOT_RUN: Readonly<Record<StopCode, string>> = {
+	'piston-contact':
+		'Valve-to-piston contact. Do not turn the engine before a borescope inspection.',
+	'spring-cracked':
+		'Cracked, broken or pitted spring. Do not compress it; replace it and account for every piece.',
+	'valve-bent': 'Bent valve. Replace it, and check its guide and piston.',
+	'seat-loose': 'Loose valve seat. Replace the seat.',
+	'locks-pulled':
+		'Locks may have pulled through the retainer. Measure tip length with the valve out; replace retainer and locks.',
+	'locks-not-seated': 'Locks missing, mismatched or not seated. Fit a matching set and seat it.',
+	'part-damaged': 'Damaged groove, retainer, rocker or stud. Replace the part.',
+	'bare-titanium-tip': 'Bare titanium tip. Fit a lash cap or a hardened tip.',
+	'no-oil': 'No oil at the rockers. Restore the oil supply.',
+	'coil-bind':
+		'Spring goes solid before full lift. Fit thinner shims, plus locks or another spring.',
+	'retainer-on-seal': 'Retainer touches the seal at full lift. Fit a shorter seal or plus locks.',
+	'retainer-on-rocker': 'Rocker touches the retainer. Fit minus locks or a lash cap.',
+	'pushed-open': 'Port pressure pushes the valve off its seat. Fit more seat load.'
+};
 
 export const sentences: Sentences = {
 	// In general
@@ -729,22 +751,31 @@ export const sentences: Sentences = {
 	'server.changed-meanwhile':
 		'Somebody else changed this meanwhile; your entries are kept. Compare with theirs in another window, then load this page again.',
 	'beside.all-on-another-gauge': ({ trace, by }) =>
-		say`All valves read ${by < 0 ? '−' : '+'}${length(mm(Math.abs(by)))} in ${labels.trace[trace]} on another gauge: read a standard on both. Until then the whole of it counts`,
+		say`${capital(labels.trace[trace])} shifted ${by < 0 ? '−' : '+'}${length(mm(Math.abs(by)))} at all valves, on another gauge. Read a reference standard on both gauges; until then the whole shift counts`,
+	'beside.all-lash-alike': ({ by, isOtherTemperature }) =>
+		isOtherTemperature
+			? say`All lash shifted ${by < 0 ? '−' : '+'}${length(mm(Math.abs(by)))}, read at another engine temperature. Read it again at like temperature before you suspect a part`
+			: say`All lash shifted ${by < 0 ? '−' : '+'}${length(mm(Math.abs(by)))}. Check the engine temperature first, then the gauge, before you suspect a part`,
 	'beside.all-on-another-tester': ({ ratio, reference, cause }) => {
 		const all = `All springs read ${byPercent(ratio - 1)} at the same height, on another tester`;
 		if (reference === null)
 			return cause === 'either'
-				? `${all}: read a reference spring on both. Until then the whole of it counts`
-				: `${all}, and not all alike: springs lost load, whatever the testers read. Read a reference spring on both`;
-		const read = `a reference spring read ${byPercent(reference - 1)} on it, which is taken off`;
+				? `${all}. Read a reference spring on both testers before you condemn any spring; until then the whole loss counts`
+				: `${all}, and not all alike: springs lost load. Read a reference spring on both testers`;
+		const read = `A reference spring read ${byPercent(reference - 1)} on it, which is subtracted`;
 		return cause === 'tester'
-			? `${all}: ${read}. No more than that is left in common`
-			: `${all}: ${read}. The rest is the springs’`;
+			? `${all}. ${read}; nothing more is left in common`
+			: `${all}. ${read}; the springs lost the rest`;
 	},
 	'diagnosis.cause': ({ cause }) => `Most likely: ${labels.cause[cause]}`,
+	'diagnosis.named': ({ causes, stations }) =>
+		`Most likely: ${causes.map((cause) => labels.cause[cause]).join(', or ')}${stations.length === 0 ? '' : ` at ${stations.join(', ')}`}`,
 	'diagnosis.elsewhere':
-		'The valve train is in order: look elsewhere, at spark, plugs, leads, cap and fuel, in no order. No spring is ordered',
-	'diagnosis.not-known-yet': 'What is behind the complaint is not known yet',
+		'The valvetrain is in order. Check spark, plugs, plug wires, cap and fuel first; order no springs',
+	'diagnosis.not-known-yet': 'Cause not found yet',
+	'do-not-run': ({ stop }) => DO_NOT_RUN[stop],
+	'do-not-run.try-nothing':
+		'Nothing can be tried while the engine must not be run. Settle the stops first.',
 	'lash.not-found':
 		'lash was turned before it was read as found: what moved since it was signed cannot be told',
 	'visit.nothing-signed':

@@ -27,6 +27,8 @@ import type { RuleId } from '../../sheet/fit/index.ts';
 import { keyOf, message, type Message } from '../../foundation/message/index.ts';
 import type { Millimetres } from '../../foundation/units/index.ts';
 import type { State, Verdict } from '../../foundation/verdict/index.ts';
+import type { StationComparison } from '../../visits/on-job/changes/index.ts';
+import { recordedStops, stopMessage } from '../../visits/on-job/stops/index.ts';
 import { figureKeyInVersion1, remarkKeyInVersion1 } from './version-1.ts';
 
 declare module '../../foundation/message/message.ts' {
@@ -77,8 +79,16 @@ type MakeItem = (
 	more?: { readonly state?: State; readonly otherKeys?: readonly (string | null)[] }
 ) => OpenItem;
 
-/** Everything that is open on a job, what blocks first. */
-export function openItems(job: Job, sheet: Sheet): OpenItem[] {
+/**
+ * Returns everything that is open on a job, what blocks first.
+ *
+ * @param comparison the head compared with its last signed sheet; empty where it was not here before
+ */
+export function openItems(
+	job: Job,
+	sheet: Sheet,
+	comparison: readonly StationComparison[] = []
+): OpenItem[] {
 	const accepted = new Map<string, Acceptance>();
 	for (const entry of job.acceptances.toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at)))
 		accepted.set(entry.finding, entry);
@@ -105,6 +115,10 @@ export function openItems(job: Job, sheet: Sheet): OpenItem[] {
 		...unresolved(job).map(({ id, station, text }) =>
 			item(`hold ${id}`, station ?? 'job', message('note.text', { text }), 'blocking')
 		),
+		...recordedStops(job, comparison).map((stop) => {
+			const place = stop.stations.join(' ') || 'job';
+			return item(`do-not-run ${stop.code} ${place}`, place, stopMessage(stop), 'acceptance');
+		}),
 		...assemblyItems(job, sheet, item),
 		...sheet.remarks
 			.filter(isOfWholeSheet)

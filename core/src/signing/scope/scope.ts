@@ -19,6 +19,7 @@ import {
 import type { Sheet } from '../../sheet/evaluation/index.ts';
 import type { StationSheet } from '../../sheet/figures/index.ts';
 import { isToAnswer, maySign, openItems, type OpenItem } from '../open-items/index.ts';
+import type { StationComparison } from '../../visits/on-job/changes/index.ts';
 import { KINDS } from '../../foundation/station/index.ts';
 import type { Verdict } from '../../foundation/verdict/index.ts';
 
@@ -223,15 +224,22 @@ function claims(job: Job, name: ScopeName): boolean {
 /**
  * What keeps a scope from being signed, if anything does: whether it was read at all, what it lacks
  * and what is open at its stations. Source: docs/trade/assembly.md.
+ *
+ * @param comparison the head compared with its last signed sheet; empty where it was not here before
  */
-export function scopeStatus(job: Job, sheet: Sheet, scope: Scope): ScopeStatus {
+export function scopeStatus(
+	job: Job,
+	sheet: Sheet,
+	scope: Scope,
+	comparison: readonly StationComparison[] = []
+): ScopeStatus {
 	const isRead =
 		claims(job, scope.name) &&
 		sheet.stations.some(
 			({ label, inForce }) => scope.stations.includes(label) && Object.keys(inForce).length > 0
 		);
 	const lacking = lackingFor(job, sheet, scope);
-	const items = openItems(job, sheet).filter((item) => concerns(item, job, scope));
+	const items = openItems(job, sheet, comparison).filter((item) => concerns(item, job, scope));
 	return { isRead, lacking, items, maySign: isRead && lacking.length === 0 && maySign(items) };
 }
 

@@ -188,8 +188,18 @@ function comparedWithNow(
 	const then = inRuleOrder(withoutWords(signed.sheet) as object);
 	const same =
 		canonical(now) === canonical(then) &&
-		canonical(openAsSigned(job, sheet)) === canonical(withoutWords(signed.open));
+		canonical(openAsOf(signed.open, openAsSigned(job, sheet))) ===
+			canonical(withoutWords(signed.open));
 	return { same, differences: same ? [] : differencesBetween(then, now) };
+}
+
+/** What is open, without the stop rules where a sheet was signed by a release that had none. */
+function openAsOf(signed: AnySignedSheet['open'], now: ReturnType<typeof openAsSigned>) {
+	const isStop = (one: { readonly says?: { readonly code: string } }) =>
+		one.says?.code === 'do-not-run';
+	return (signed as readonly Parameters<typeof isStop>[0][]).some(isStop)
+		? now
+		: now.filter((one) => !isStop(one));
 }
 
 /** The figures of two sheets that differ, station by station. */

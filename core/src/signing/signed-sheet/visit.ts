@@ -3,6 +3,7 @@ import {
 	partsOf,
 	sinceOf,
 	stationsThen,
+	testerRatio,
 	type Job,
 	type KindSetup
 } from '../../job/document/index.ts';
@@ -47,7 +48,7 @@ function changesOf(then: Job, now: Job) {
 export function visitAsSigned(job: Job, sheet: Sheet, then: Job) {
 	if (!job.visitOf) return null;
 	const stations = visitComparison(then, job);
-	const diagnosis = diagnoseJob(job, sheet, stations);
+	const diagnosis = diagnoseJob(job, sheet, { comparison: stations });
 	return {
 		of: job.visitOf,
 		since: sinceOf(job),
@@ -67,7 +68,7 @@ export function visitAsSigned(job: Job, sheet: Sheet, then: Job) {
 			}
 		})),
 		common: inCommon(stations),
-		loads: loadsInCommon(stations, job),
+		loads: loadsInCommon(stations, testerRatio(job)),
 		diagnosis: diagnosis && { complaint: diagnosis.complaint, answer: diagnosis.answer },
 		trials: job.trials.filter(({ result }) => result !== undefined),
 		changes: changesOf(then, job)

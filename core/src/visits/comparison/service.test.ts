@@ -84,6 +84,8 @@ describe('a load over service', () => {
 describe('a spring that has run', () => {
 	const known = (value: number, uncertainty = 0) => ({ value, uncertainty });
 	const sound: UsedSpring = {
+		isDamaged: false,
+		ownSag: null,
 		sag: known(0.02, 0.01),
 		sagLimit: 0.1,
 		sagWatch: 0.05,
@@ -139,16 +141,41 @@ describe('a spring that has run', () => {
 			'is not passed too near coil bind',
 			{ bindMargin: known(1.3, 0.05) },
 			'not-known',
-			'too-close'
+			'margin-too-close'
 		],
 		[
 			'is not passed too near the seal',
 			{ sealClearance: known(1.3, 0.05) },
 			'not-known',
-			'too-close'
+			'margin-too-close'
 		],
 		['is not known before it was tested', { sag: null }, 'not-known', 'not-tested'],
-		['is not cleared by a margin nobody read', { bindMargin: null }, 'not-known', 'not-tested']
+		['is not cleared by a margin nobody read', { bindMargin: null }, 'not-known', 'margin-unknown'],
+		['is not cleared by a shim nobody knows', { shim: null }, 'not-known', 'margin-unknown'],
+		[
+			'is replaced when it is cracked, however good it tests',
+			{ isDamaged: true },
+			'replace',
+			'damaged'
+		],
+		[
+			'is neither passed nor condemned by another tester without a reference',
+			{ sag: known(0.12, 0.01), ownSag: known(0.05, 0.01) },
+			'not-known',
+			'tester-unchecked'
+		],
+		[
+			'is not passed by another tester without a reference, however little it lost',
+			{ sag: known(0.01, 0.01), ownSag: known(0, 0.01) },
+			'not-known',
+			'tester-unchecked'
+		],
+		[
+			'is replaced when it lost more than the rest by the whole limit',
+			{ sag: known(0.17, 0.01), ownSag: known(0.11, 0.01) },
+			'replace',
+			'sagged'
+		]
 	])('%s', (_, change, fate, reason) => {
 		expect(fateOf({ ...sound, ...change })).toEqual({ fate, reason });
 	});

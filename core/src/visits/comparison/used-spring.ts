@@ -1,8 +1,15 @@
-/** What is to be done with a spring that has run. Source: docs/trade/visits.md. */
+/** The decision on a used spring: reuse it, shim it, move it or replace it. Source: docs/trade/visits.md. */
 import type { FigureRead } from './change.ts';
 
 /** What is known of a spring that came back, each against its limit; null for what is not known. */
 export interface UsedSpring {
+	/** Whether somebody recorded a crack, a break or pits on it. */
+	readonly isDamaged: boolean;
+	/**
+	 * Part of its load that it lost beyond what all springs lost on another tester, until a reference
+	 * spring has been read on both; null where the testers are known to agree.
+	 */
+	readonly ownSag: FigureRead | null;
 	/** Part of its load lost at the same height with its half-width, and the part from which it is not used any more. */
 	readonly sag: FigureRead | null;
 	readonly sagLimit: number;
@@ -31,6 +38,7 @@ export type Fate = (typeof FATES)[number];
 /** Why: what decided. */
 export const FATE_REASONS = [
 	'policy',
+	'damaged',
 	'service-over',
 	'sagged',
 	'bind-short',
@@ -42,20 +50,28 @@ export const FATE_REASONS = [
 	/** Reused, with a loss that is watched. */
 	'sag-watched',
 	'not-tested',
-	/** A figure is nearer to its limit than it is known. */
-	'too-close'
+	/** The shim that it needs, or a margin at its valve, is not known. */
+	'margin-unknown',
+	/** Its loss is too close to the limit to call. */
+	'too-close',
+	/** A margin at its valve is too close to its limit to call. */
+	'margin-too-close',
+	/** Tested on another tester, and no reference spring was read on both. */
+	'tester-unchecked'
 ] as const;
 export type FateReason = (typeof FATE_REASONS)[number];
 
 const isShort = (room: FigureRead | null, floor: number) => room !== null && room.value < floor;
 
-/** What to do with a used spring, and what decided it. The shop's policy goes first, then what cannot be mended; what cannot be called is not passed. */
+/** Returns what to do with a used spring, and what decided it. The shop's policy comes first, then damage that cannot be repaired; a spring too close to call does not pass. */
 export function fateOf(spring: UsedSpring): { readonly fate: Fate; readonly reason: FateReason } {
 	const { sag, shim, bindMargin, sealClearance, serviceLeft } = spring;
 	if (!spring.isReuseAllowed) return { fate: 'replace', reason: 'policy' };
+	if (spring.isDamaged) return { fate: 'replace', reason: 'damaged' };
 	if (serviceLeft !== null && serviceLeft <= 0) return { fate: 'replace', reason: 'service-over' };
-	if (sag === null || shim === null) return { fate: 'not-known', reason: 'not-tested' };
-	if (sag.value >= spring.sagLimit) return { fate: 'replace', reason: 'sagged' };
+	if (sag === null) return { fate: 'not-known', reason: 'not-tested' };
+	// What all springs lost together may be the tester's, so it condemns none and passes none.
+	if ((spring.ownSag ?? sag).value >= spring.sagLimit) return { fate: 'replace', reason: 'sagged' };
 	if (isShort(bindMargin, spring.bindFloor))
 		return spring.fitsElsewhere
 			? { fate: 'swap', reason: 'even-elsewhere' }
@@ -63,13 +79,15 @@ export function fateOf(spring: UsedSpring): { readonly fate: Fate; readonly reas
 	// Another spring changes neither: the seal, the locks or the seat is what to work on.
 	if (isShort(sealClearance, spring.sealFloor)) return { fate: 'fix-first', reason: 'seal-short' };
 	if (spring.isHeightOut) return { fate: 'fix-first', reason: 'height-out' };
-	if (bindMargin === null || sealClearance === null)
-		return { fate: 'not-known', reason: 'not-tested' };
+	if (spring.ownSag !== null) return { fate: 'not-known', reason: 'tester-unchecked' };
+	if (sag.value + sag.uncertainty >= spring.sagLimit)
+		return { fate: 'not-known', reason: 'too-close' };
+	if (shim === null || bindMargin === null || sealClearance === null)
+		return { fate: 'not-known', reason: 'margin-unknown' };
 	const isTooClose =
-		sag.value + sag.uncertainty >= spring.sagLimit ||
 		bindMargin.value - bindMargin.uncertainty < spring.bindFloor ||
 		sealClearance.value - sealClearance.uncertainty < spring.sealFloor;
-	if (isTooClose) return { fate: 'not-known', reason: 'too-close' };
+	if (isTooClose) return { fate: 'not-known', reason: 'margin-too-close' };
 	if (shim > 0) return { fate: 'reshim', reason: 'shim-brings-back' };
 	return { fate: 'reuse', reason: sag.value >= spring.sagWatch ? 'sag-watched' : 'in-order' };
 }

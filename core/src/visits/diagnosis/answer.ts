@@ -1,109 +1,234 @@
-/** What is said: in words, never as a chance; nothing as found without a figure or a mark behind it. Source: docs/trade/visits.md. */
-import { CAUSES, type Cause, type Complaint } from './causes.ts';
-import { EVIDENCE, type CheckCode, type EvidenceRule, type EvidenceCode } from './evidence.ts';
-import { leftBeforeElsewhere, proposedChecks, type ProposedCheck } from './next-check.ts';
+/** The answer to a complaint: in words, never as a percentage, and no cause without a figure or a mark that supports it. Source: docs/trade/visits.md. */
+import { alikeTo, CAUSES, type Cause, type Complaint } from './causes.ts';
 import {
-	beginning,
-	likelihood,
+	CHECKS,
+	EVIDENCE,
+	type CheckCode,
+	type EvidenceCode,
+	type EvidenceRule
+} from './evidence.ts';
+import {
+	leftBeforeElsewhere,
+	leftBeforeRunning,
+	proposedChecks,
+	type ProposedCheck
+} from './next-check.ts';
+import {
+	beliefInAny,
+	beliefsOf,
+	isStated,
+	supportOf,
 	USUAL_LIKELIHOODS,
-	weigh,
-	type Beliefs,
+	weighSets,
 	type Found,
-	type Likelihoods
+	type Likelihoods,
+	type TrialOutcome
 } from './weigh.ts';
 
-export type Likely = 'most-likely' | 'possible' | 'unlikely';
+export const LIKELY = ['most-likely', 'suspected', 'possible', 'unlikely'] as const;
+export type Likely = (typeof LIKELY)[number];
 
 export interface Weighed {
 	readonly cause: Cause;
 	readonly likely: Likely;
-	/** Evidence that raises it, and that lowers it, the strongest first. */
+	/** Evidence for it and against it, the strongest first. */
 	readonly for: readonly EvidenceCode[];
 	readonly against: readonly EvidenceCode[];
 }
 
+/** A cause that is found, or several that the findings cannot tell apart. */
+export interface NamedCause {
+	readonly cause: Cause;
+	/** Causes that fit the same findings. */
+	readonly or: readonly Cause[];
+}
+
 export interface Diagnosis {
-	/** A cause, that it lies elsewhere, or that it is not known yet. */
+	/** One or two causes; not the valvetrain; or not known yet. */
 	readonly answer:
-		| { readonly type: 'cause'; readonly cause: Cause }
-		| { readonly type: 'elsewhere' }
+		| {
+				readonly type: 'cause';
+				readonly cause: Cause;
+				/** All that are found, the likeliest first. */
+				readonly named: readonly NamedCause[];
+		  }
+		| { readonly type: 'elsewhere'; readonly named: readonly NamedCause[] }
 		| { readonly type: 'not-known-yet' };
 	/** Every cause, the likeliest first. */
 	readonly causes: readonly Weighed[];
-	/** What to do next; null where nothing is left that would tell anything. */
+	/** Figures beyond their lines that no named cause explains. */
+	readonly unexplained: readonly EvidenceCode[];
+	/** The next check; null where none would reveal enough. */
 	readonly next: ProposedCheck | null;
+	/** Checks still required before the program may say "not the valvetrain", and their minutes together. */
+	readonly beforeElsewhere: { readonly checks: readonly CheckCode[]; readonly minutes: number };
 }
 
-/** Beliefs from which a cause is found, most likely, possible. */
-const FOUND = 0.9;
-const MOST_LIKELY = 0.5;
-const POSSIBLE = 0.05;
-/** Evidence that moves a cause against the average by less than this is neither for nor against it. */
-const TELLS = 1.5;
-/** Checks that tell less than this many bits a minute are not worth it. */
+/** The least belief that each word stands for; see docs/trade/visits.md for how often each proved right. */
+const WORDS = { 'most-likely': 0.9, suspected: 0.5, possible: 0.1 } as const;
+/** A member of a group that looks alike is named with it from this part of the group's belief. */
+const NAMED_WITH = 0.1;
+/** Evidence that changes the odds of a cause by less than this is neither for nor against it. */
+const TELLING = 1.5;
+/** A check that reveals fewer bits a minute than this is not proposed: chosen on trials, bench:diagnosis. */
 const WORTHLESS = 5e-4;
 
-/** What is said of a complaint by all that was found so far. */
+/**
+ * Returns the diagnosis of a complaint by all that has been found so far.
+ *
+ * @param found by finding, how surely it is there: 0 to 1
+ * @param done checks that are complete
+ * @param trials changes that were tried for a cause, with their results
+ */
 export function diagnose(
 	complaint: Complaint,
 	found: Found,
 	done: readonly CheckCode[],
-	by: Likelihoods = USUAL_LIKELIHOODS
+	by: Likelihoods = USUAL_LIKELIHOODS,
+	trials: readonly TrialOutcome[] = []
 ): Diagnosis {
-	const beliefs = weigh(complaint, found, by);
-	const start = beginning(complaint, by);
-	const causes = CAUSES.toSorted((a, b) => beliefs[b] - beliefs[a]).map((cause) =>
-		weighedBy(cause, beliefs[cause], found, start, by)
-	);
-	const [first] = causes;
-	const leftToDo = leftBeforeElsewhere(done);
-	const isSure = beliefs[first!.cause] >= FOUND;
-	const proposed = proposedChecks(complaint, found, done, by);
+	const weights = weighSets(complaint, found, by, trials);
+	const beliefs = beliefsOf(weights);
+	const evidenceOn = weighEvidence(found, complaint, by);
+	const causes = CAUSES.toSorted((a, b) => beliefs[b] - beliefs[a]).map((cause): Weighed => ({
+		cause,
+		likely: wordFor(beliefs[cause]),
+		...evidenceOn(cause)
+	}));
+	const sure = namedCauses(weights, beliefs, found, by);
+	const named = [...sure, ...explaining(unexplainedBy(sure, found, by), weights, beliefs, by)];
+	const unexplained = unexplainedBy(named, found, by);
+	const proposed = proposedChecks(complaint, beliefs, done, by);
 	const [best] = proposed;
 	const worthwhile = best && best.worth > WORTHLESS ? best : null;
-	if (first!.cause === 'elsewhere' && (isSure || !worthwhile)) {
-		// It is said to lie elsewhere only once the train was gone over.
-		const [missing] = leftToDo;
-		if (missing === undefined) return { answer: { type: 'elsewhere' }, causes, next: null };
-		return {
-			answer: { type: 'not-known-yet' },
-			causes,
-			next: proposed.find(({ check }) => check === missing)!
-		};
-	}
-	const isBacked = first!.for.some((code) => (EVIDENCE[code] as EvidenceRule).type !== 'said');
-	if (isSure && isBacked && first!.cause !== 'unlisted')
-		return { answer: { type: 'cause', cause: first!.cause }, causes, next: null };
-	return { answer: { type: 'not-known-yet' }, causes, next: worthwhile };
-}
-
-/** How likely a cause is in words, and what of all that was found speaks for and against it. */
-function weighedBy(
-	cause: Cause,
-	belief: number,
-	found: Found,
-	start: Beliefs,
-	by: Likelihoods
-): Weighed {
-	const weighed = (Object.keys(found) as EvidenceCode[])
-		.map((code) => ({ code, lift: liftOf(code, cause, found[code]!, start, by) }))
-		.toSorted((a, b) => Math.abs(Math.log(b.lift)) - Math.abs(Math.log(a.lift)));
-	return {
-		cause,
-		likely: belief >= MOST_LIKELY ? 'most-likely' : belief >= POSSIBLE ? 'possible' : 'unlikely',
-		for: weighed.filter(({ lift }) => lift > TELLS).map(({ code }) => code),
-		against: weighed.filter(({ lift }) => lift < 1 / TELLS).map(({ code }) => code)
+	const left = leftBeforeElsewhere(done);
+	const common = {
+		causes,
+		unexplained,
+		beforeElsewhere: {
+			checks: left,
+			minutes: left.reduce((sum, check) => sum + CHECKS[check], 0)
+		}
 	};
+	const proposalOf = (check: CheckCode) => proposed.find((one) => one.check === check)!;
+	const first = causes[0]!.cause;
+	if (first === 'elsewhere' && (beliefs.elsewhere >= WORDS['most-likely'] || !worthwhile)) {
+		const [missing] = left;
+		return missing === undefined
+			? { answer: { type: 'elsewhere', named }, ...common, next: null }
+			: { answer: { type: 'not-known-yet' }, ...common, next: proposalOf(missing) };
+	}
+	const isAnswered = named.some(({ cause }) => !isOfReading(cause)) && unexplained.length === 0;
+	const answer: Diagnosis['answer'] =
+		named.length > 0 && (isAnswered || !worthwhile)
+			? { type: 'cause', cause: named[0]!.cause, named }
+			: { type: 'not-known-yet' };
+	if (answer.type === 'not-known-yet') return { answer, ...common, next: worthwhile };
+	// Damage with which the engine must not be run is looked for before an answer is final.
+	const [due] = leftBeforeRunning(done);
+	return { answer, ...common, next: due === undefined ? null : proposalOf(due) };
 }
 
-/** How much likelier a piece of evidence is by this cause than by all of them as they were believed at first. */
-function liftOf(
-	code: EvidenceCode,
-	cause: Cause,
-	surely: number,
-	start: Beliefs,
+const wordFor = (belief: number): Likely =>
+	belief >= WORDS['most-likely']
+		? 'most-likely'
+		: belief >= WORDS.suspected
+			? 'suspected'
+			: belief >= WORDS.possible
+				? 'possible'
+				: 'unlikely';
+
+/** Causes that explain readings and no complaint. */
+const isOfReading = (cause: Cause) => cause === 'gauge' || cause === 'temperature';
+
+const isThere = (code: EvidenceCode, found: Found) => (found[code] ?? 0) > 0.5;
+const ruleOf = (code: EvidenceCode): EvidenceRule => EVIDENCE[code];
+
+/** Whether a figure or a mark that is there supports one of some causes. */
+const isSupported = (causes: readonly Cause[], found: Found, by: Likelihoods): boolean =>
+	(Object.keys(found) as EvidenceCode[]).some(
+		(code) =>
+			isThere(code, found) &&
+			ruleOf(code).type !== 'said' &&
+			causes.some((cause) => isStated(code, cause, by))
+	);
+
+/** Causes that are most likely, by themselves or together with those that look alike. */
+function namedCauses(
+	weights: Float64Array,
+	beliefs: Readonly<Record<Cause, number>>,
+	found: Found,
 	by: Likelihoods
-): number {
-	const of = (one: Cause) => likelihood(code, one, surely, by);
-	return of(cause) / CAUSES.reduce((sum, one) => sum + start[one] * of(one), 0);
+): NamedCause[] {
+	const named: NamedCause[] = [];
+	for (const cause of CAUSES.toSorted((a, b) => beliefs[b] - beliefs[a])) {
+		if (cause === 'elsewhere' || cause === 'unlisted') continue;
+		const group = alikeTo(cause);
+		const isSure = beliefs[cause] >= WORDS['most-likely'];
+		if (!isSure && named.some((one) => group.includes(one.cause))) continue;
+		const belief = beliefInAny(weights, group);
+		if (belief < WORDS['most-likely'] || !isSupported(group, found, by)) continue;
+		const or = isSure
+			? []
+			: group.filter((other) => other !== cause && beliefs[other] >= NAMED_WITH * belief);
+		named.push({ cause, or });
+	}
+	return named;
+}
+
+/**
+ * Causes of figures that those named do not explain. A figure beyond its line has a cause: of the
+ * causes that produce it, one is named that is most likely among them.
+ */
+function explaining(
+	unexplained: readonly EvidenceCode[],
+	weights: Float64Array,
+	beliefs: Readonly<Record<Cause, number>>,
+	by: Likelihoods
+): NamedCause[] {
+	const named = new Map<Cause, NamedCause>();
+	for (const code of unexplained) {
+		const producers = CAUSES.filter((cause) => isStated(code, cause, by));
+		const any = beliefInAny(weights, producers);
+		const [first] = producers.toSorted((a, b) => beliefs[b] - beliefs[a]);
+		if (any < WORDS.suspected || first === undefined) continue;
+		const group = alikeTo(first);
+		if (beliefInAny(weights, group) < WORDS['most-likely'] * any) continue;
+		const or = group.filter((other) => other !== first && beliefs[other] >= NAMED_WITH * any);
+		named.set(first, { cause: first, or });
+	}
+	return [...named.values()];
+}
+
+/** Figures that are there and that no named cause produces. */
+function unexplainedBy(
+	named: readonly NamedCause[],
+	found: Found,
+	by: Likelihoods
+): EvidenceCode[] {
+	const causes = named.flatMap(({ cause, or }) => [cause, ...or]);
+	return (Object.keys(found) as EvidenceCode[]).filter(
+		(code) =>
+			isThere(code, found) &&
+			ruleOf(code).type === 'figure' &&
+			ruleOf(code).else === 'hardly-ever' &&
+			!causes.some((cause) => isStated(code, cause, by))
+	);
+}
+
+/** The findings that speak for each cause and against it, the strongest first. */
+function weighEvidence(found: Found, complaint: Complaint, by: Likelihoods) {
+	const supports = (Object.keys(found) as EvidenceCode[]).map((code) => ({
+		code,
+		of: supportOf(code, found[code]!, complaint, by)
+	}));
+	return (cause: Cause): Pick<Weighed, 'for' | 'against'> => {
+		const all = supports
+			.map(({ code, of }) => ({ code, ratio: of(cause) }))
+			.toSorted((a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio)));
+		return {
+			for: all.filter(({ ratio }) => ratio > TELLING).map(({ code }) => code),
+			against: all.filter(({ ratio }) => ratio < 1 / TELLING).map(({ code }) => code)
+		};
+	};
 }

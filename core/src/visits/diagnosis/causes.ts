@@ -1,13 +1,18 @@
-/** What may be behind a complaint about a valve train, and how it begins to be weighed. Source: docs/trade/visits.md. */
+/** Possible causes of a complaint about a valvetrain, with the weight that each starts with. Source: docs/trade/visits.md. */
 
 export const CAUSES = [
 	'spring-lost-load',
 	'height-grew',
+	'stem-stretched',
 	'float',
 	'surge',
 	'coil-bind',
 	'retainer-on-seal',
+	/** The inner or outer spring has cut the seal. */
+	'seal-by-spring',
 	'port-pressure',
+	'adjuster-loose',
+	/** Wear at the lifter, rocker, pushrod end or tip. */
 	'lash-opened',
 	'rocker-nose',
 	'rocker-pushrod-side',
@@ -16,16 +21,25 @@ export const CAUSES = [
 	'lobe-worn',
 	'lifter',
 	'pushrod',
+	'stud-pulling',
+	/** Wrong, loose or not seated. */
 	'locks',
+	'locks-pulled',
 	'valve-sealing',
 	'valve-met-piston',
 	'corroded-spring',
 	'fatigue',
 	'mixed-springs',
+	/** Broken, worn or taken out. */
+	'damper',
 	'gauge',
-	/** Spark, plugs, leads, cap, fuel: not the valve train. */
+	/** Lash was read on an engine warmer or colder than it was set on. */
+	'temperature',
+	/** The engine's own growth from cold to hot, which lash must allow for. */
+	'thermal-growth',
+	/** Spark, plugs, plug wires, cap, fuel: not the valvetrain. */
 	'elsewhere',
-	/** In the valve train, and none of these. */
+	/** In the valvetrain, and none of these. */
 	'unlisted'
 ] as const;
 export type Cause = (typeof CAUSES)[number];
@@ -44,11 +58,33 @@ export const COMPLAINTS = [
 ] as const;
 export type Complaint = (typeof COMPLAINTS)[number];
 
-/** Weights that causes begin with where a complaint says something of them; the rest begin with {@link USUAL_WEIGHT}. */
+/**
+ * Causes that the same figures point to. The program names such a group as soon as it is sure of
+ * the group, and gives the check that tells its members apart.
+ */
+export const ALIKE: readonly (readonly Cause[])[] = [
+	['height-grew', 'stem-stretched'],
+	['lash-opened', 'adjuster-loose', 'stud-pulling'],
+	['locks', 'locks-pulled'],
+	['surge', 'damper'],
+	['retainer-on-seal', 'seal-by-spring'],
+	['temperature', 'thermal-growth']
+];
+
+/** The causes that look the same as one, itself first. */
+export const alikeTo = (cause: Cause): readonly Cause[] => {
+	const group = ALIKE.find((causes) => causes.includes(cause)) ?? [];
+	return [cause, ...group.filter((other) => other !== cause)];
+};
+
+/** Causes that change what is read and nothing in the engine; they occur together with any other. */
+export const OF_MEASURING = ['gauge', 'temperature'] as const satisfies readonly Cause[];
+
+/** Starting weights of the causes that a complaint points to; all others start with {@link USUAL_WEIGHT}. */
 export type Weights = Readonly<Record<Complaint, Readonly<Partial<Record<Cause, number>>>>>;
 export const USUAL_WEIGHT = 0.3;
 
-/** What a shop begins with; it may weigh otherwise. */
+/** Starting weights as shipped; a shop can change them. */
 export const USUAL_WEIGHTS: Weights = {
 	'stops-pulling': {
 		elsewhere: 10,
@@ -75,7 +111,8 @@ export const USUAL_WEIGHTS: Weights = {
 		pushrod: 1
 	},
 	'noise-at-one-valve': {
-		'lash-opened': 8,
+		'lash-opened': 5,
+		'adjuster-loose': 4,
 		lifter: 5,
 		'lobe-worn': 3,
 		pushrod: 3,
@@ -86,8 +123,13 @@ export const USUAL_WEIGHTS: Weights = {
 		elsewhere: 1
 	},
 	'lash-moves': {
-		'lash-opened': 6,
+		'lash-opened': 4,
+		'adjuster-loose': 4,
 		'height-grew': 5,
+		temperature: 3,
+		'thermal-growth': 1,
+		'locks-pulled': 1,
+		'stud-pulling': 1,
 		float: 3,
 		locks: 2,
 		'lobe-worn': 2,
@@ -112,6 +154,18 @@ export const USUAL_WEIGHTS: Weights = {
 	},
 	'broken-pushrod': { pushrod: 5, 'coil-bind': 4, 'valve-met-piston': 3, float: 3, lifter: 1 },
 	'lost-vacuum': { 'valve-sealing': 9, 'height-grew': 1, elsewhere: 0.5 },
-	'oil-at-guide': { 'valve-sealing': 8, 'retainer-on-seal': 5, elsewhere: 0.5 },
-	'dropped-valve': { locks: 6, fatigue: 4, float: 3, 'corroded-spring': 2, 'coil-bind': 2 }
+	'oil-at-guide': {
+		'valve-sealing': 8,
+		'retainer-on-seal': 5,
+		'seal-by-spring': 2,
+		elsewhere: 0.5
+	},
+	'dropped-valve': {
+		locks: 4,
+		'locks-pulled': 3,
+		fatigue: 4,
+		float: 3,
+		'corroded-spring': 2,
+		'coil-bind': 2
+	}
 };

@@ -1,6 +1,11 @@
 /** A head that came back: what its visit starts from, what happened since, what was looked at and tried. */
 import { z } from 'zod';
-import { CHECK_CODES, COMPLAINTS, EVIDENCE_CODES } from '../../../visits/diagnosis/index.ts';
+import {
+	CAUSES,
+	CHECK_CODES,
+	COMPLAINTS,
+	EVIDENCE_CODES
+} from '../../../visits/diagnosis/index.ts';
 import { issue, type FieldUnit } from '../../../foundation/message/index.ts';
 import { loadOf } from '../../../foundation/units/index.ts';
 import { Id, Line, Load, Moment, Name } from '../../../foundation/units/schema.ts';
@@ -75,6 +80,8 @@ export const TRIAL_RESULTS = ['gone', 'better', 'same', 'worse'] as const;
 export const Trial = z.strictObject({
 	id: Id,
 	changed: Line.min(1, issue('field.required')),
+	/** The cause that it addresses, where it is one of the program's. */
+	cause: z.enum(CAUSES).optional(),
 	/** How it was tried. */
 	tried: Line.min(1, issue('field.required')),
 	result: z.enum(TRIAL_RESULTS).optional(),

@@ -1,4 +1,4 @@
-/** A head then and now: what stands beside each other at a station. */
+/** One valve of a head that came back, compared with the last signed sheet. */
 import type { Kind } from '../../../foundation/station/index.ts';
 import {
 	TRACES,
@@ -9,13 +9,15 @@ import {
 	type WhatHappened
 } from '../../comparison/index.ts';
 
-/** One quantity then and now. */
+/** One quantity on the last sheet and now. */
 export interface QuantityComparison {
 	readonly then: FigureRead;
 	readonly now: FigureRead;
 	readonly change: Moved;
-	/** Read on another gauge: what all stations have in common may be the gauges'. */
+	/** Read on another gauge: a shift that all stations share may be the gauge's. */
 	readonly isAnotherGauge: boolean;
+	/** Lash read on an engine warmer or colder than then. */
+	readonly isOtherTemperature?: boolean;
 }
 
 export interface StationComparison {

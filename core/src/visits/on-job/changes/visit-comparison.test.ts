@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readJob } from '../../../job/document/file.ts';
-import type { Job, Reading } from '../../../job/document/index.ts';
+import { testerRatio, type Job, type Reading } from '../../../job/document/index.ts';
 import { isBeyond } from '../../comparison/index.ts';
 import { inCommon, loadsInCommon } from './common.ts';
 import { visitComparison } from './visit-comparison.ts';
@@ -163,7 +163,7 @@ describe('springs on another tester', () => {
 	});
 	const look = (job: Job) => {
 		const stations = visitComparison(then, job);
-		return { loads: loadsInCommon(stations, job)!, stations };
+		return { loads: loadsInCommon(stations, testerRatio(job))!, stations };
 	};
 	const sagAt = (job: Job, label: string) => {
 		const { load } = look(job).stations.find(({ station }) => station === label)!.moved;

@@ -1,6 +1,6 @@
 /**
- * A head as it was signed beside the head as it came back, station by station and quantity by
- * quantity: like with like only, and what lies within the uncertainty of both is no news.
+ * Compares a head that came back with its last signed sheet, station by station and quantity by
+ * quantity: like with like only, and a change within the uncertainty of both is no change.
  * Source: docs/trade/visits.md.
  */
 import {
@@ -28,6 +28,7 @@ import {
 	type QuantityComparison,
 	type StationComparison
 } from './station-comparison.ts';
+import { inCommon, loadsInCommon, ownChange } from './common.ts';
 import { loadsOf, springsOf } from './springs.ts';
 
 /** The reading that each compared quantity is from. */
@@ -69,7 +70,7 @@ export function visitComparison(signed: Job, back: Job): StationComparison[] {
 	const [then, now] = [lookAt(signed), lookAt(back)];
 	const partners = stationsThen(signed, back);
 	const sheets = new Map(then.sheet.stations.map((station) => [station.label, station]));
-	return now.sheet.stations.flatMap((station): StationComparison[] => {
+	const compared = now.sheet.stations.flatMap((station): StationComparison[] => {
 		const entry = partners?.get(station.label);
 		const before = entry && sheets.get(entry.label);
 		if (!before) return [];
@@ -85,9 +86,6 @@ export function visitComparison(signed: Job, back: Job): StationComparison[] {
 		);
 		const loads = tested && loadsOf(tested);
 		if (loads) moved.load = loads;
-		const changes = Object.fromEntries(
-			Object.entries(moved).map(([trace, { change }]) => [trace, change])
-		);
 		return [
 			{
 				station: station.label,
@@ -95,9 +93,33 @@ export function visitComparison(signed: Job, back: Job): StationComparison[] {
 				spring: entry.spring ?? null,
 				moved,
 				losses: tested && lossesOf(tested.then, tested.now),
-				happened: Object.keys(changes).length > 0 ? whatHappened(changes) : null
+				happened: null
 			}
 		];
+	});
+	return explainedChanges(compared, testerRatio(back));
+}
+
+/**
+ * Returns each station with what explains its changes, after the shifts that all stations share
+ * have been subtracted.
+ *
+ * @param reference load of a reference spring on the present tester over that on the earlier one; null where none was read
+ */
+export function explainedChanges(
+	stations: readonly StationComparison[],
+	reference: number | null
+): StationComparison[] {
+	const common = inCommon(stations);
+	const loads = loadsInCommon(stations, reference);
+	return stations.map((station) => {
+		const own = (Object.entries(station.moved) as [Trace, QuantityComparison][]).map(
+			([trace, compared]) => [trace, ownChange(trace, compared, common, loads)] as const
+		);
+		return {
+			...station,
+			happened: own.length > 0 ? whatHappened(Object.fromEntries(own)) : null
+		};
 	});
 }
 
@@ -118,7 +140,12 @@ function comparisonOf(
 		then: was,
 		now: is,
 		change: changeOf(was, is),
-		isAnotherGauge: gauge(before) !== gauge(station)
+		isAnotherGauge: gauge(before) !== gauge(station),
+		...(trace === 'lash' && {
+			isOtherTemperature:
+				(before.inForce.lash?.engine ?? 'cold') !==
+				(lashAsFound(now.job, station.label)?.engine ?? 'cold')
+		})
 	};
 }
 

@@ -1,1 +1,2 @@
+export * from './figure-evidence.ts';
 export * from './job-diagnosis.ts';

@@ -38,7 +38,8 @@ const grown = (by: number): Job => ({
 			: reading
 	)
 });
-const diagnosed = (job: Job) => diagnoseJob(job, evaluate(job), visitComparison(signed, job));
+const diagnosed = (job: Job) =>
+	diagnoseJob(job, evaluate(job), { comparison: visitComparison(signed, job) });
 
 describe('a complaint of a job', () => {
 	it('is none where nobody told one', () => {
@@ -61,7 +62,9 @@ describe('a complaint of a job', () => {
 			]
 		});
 		const evidenceOf = (back: Job) =>
-			figureEvidence(back, evaluate(back), visitComparison(lifts('0.520 in'), back))['lift-fell']!;
+			figureEvidence(back, evaluate(back), {
+				comparison: visitComparison(lifts('0.520 in'), back)
+			})['lift-fell']!;
 		expect(evidenceOf(lifts('0.500 in'))).toMatchObject({
 			stations: ['4E'],
 			by: { moved: 'lift' }
@@ -88,7 +91,7 @@ describe('a complaint of a job', () => {
 		expect(weight(asWas!)).toBeGreaterThan(3);
 	});
 	it('weighs nothing that was not looked at', () => {
-		const evidence = figureEvidence(signed, evaluate(signed), []);
+		const evidence = figureEvidence(signed, evaluate(signed), { comparison: [] });
 		expect(evidence).not.toHaveProperty('heights-grown');
 		expect(evidence).not.toHaveProperty('bench-low');
 		expect(evidence).not.toHaveProperty('piston-short');

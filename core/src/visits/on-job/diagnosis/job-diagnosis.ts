@@ -1,6 +1,7 @@
 /**
- * Diagnoses a complaint about a head from the findings and from the job's figures: today's, and what
- * moved since the last signed sheet. Source: docs/trade/visits.md.
+ * Diagnoses a complaint from everything the program knows about the head: the readings, what
+ * changed since the last signed sheet, service, trials, and what somebody recorded as seen.
+ * Source: docs/trade/visits.md.
  */
 import {
 	CHECK_CODES,
@@ -12,185 +13,220 @@ import {
 	type Diagnosis,
 	type EvidenceCode,
 	type Found,
-	type Likelihoods
+	type Likelihoods,
+	type TrialOutcome
 } from '../../diagnosis/index.ts';
-import { newestLooks, sinceOf, type Job } from '../../../job/document/index.ts';
+import { newestLooks, sinceOf, testerRatio, type Job } from '../../../job/document/index.ts';
+import { holdsAir } from '../../../sheet/checks/index.ts';
 import type { Sheet } from '../../../sheet/evaluation/index.ts';
 import { jobLimits, type FigureName, type StationSheet } from '../../../sheet/figures/index.ts';
 import { message, type Message } from '../../../foundation/message/index.ts';
-import type { StationComparison } from '../changes/index.ts';
-import { NORMAL } from '../../../foundation/verdict/index.ts';
+import { LOW_ORDER, surgeOrder } from '../../../valvetrain/control/index.ts';
+import { controlledStations } from '../../../valvetrain/on-job/control/index.ts';
 import type { Trace } from '../../comparison/index.ts';
-
-/** What moved, or which figure stands so. */
-type FigureOf = { readonly moved: Trace } | { readonly figure: FigureName };
+import type { StationComparison } from '../changes/index.ts';
+import { doNotRun, type Stop } from '../stops/index.ts';
+import {
+	changeEvidence,
+	isKnown,
+	sheetEvidence,
+	type ByFigures,
+	type FigureEvidence
+} from './figure-evidence.ts';
+import { condemnedBy, stationsOf } from './locate.ts';
 
 declare module '../../../foundation/message/message.ts' {
 	interface Messages {
 		'diagnosis.cause': { readonly cause: Cause };
+		'diagnosis.named': { readonly causes: readonly Cause[]; readonly stations: readonly string[] };
 		'diagnosis.elsewhere': null;
 		'diagnosis.not-known-yet': null;
 	}
 }
 
-/** How surely something is so by the figures, and where it is most. */
-export interface FigureEvidence {
-	readonly surely: number;
-	/** Stations at which it is likelier than not. */
-	readonly stations: readonly string[];
-	/** The figure of the station where it is surest, in its SI unit; null where none is told. */
-	readonly by: ({ readonly station: string; readonly value: number } & FigureOf) | null;
-}
-export type ByFigures = Readonly<Partial<Record<EvidenceCode, FigureEvidence>>>;
-
 export interface JobDiagnosis extends Diagnosis {
 	readonly complaint: Complaint;
+	/** Reasons not to run or crank the engine; nothing is tried while one is open. */
+	readonly stops: readonly Stop[];
 	readonly found: Found;
 	readonly byFigures: ByFigures;
-	/** Checks that are done: looked at, or every figure of them is there. */
+	/** Checks that are complete: every figure behind them is known, or somebody recorded what was seen. */
 	readonly done: readonly CheckCode[];
+	/** By cause, the stations that it concerns. */
+	readonly stationsOf: (cause: Cause) => readonly string[];
+	/** Stations whose springs the named causes condemn. */
+	readonly condemned: readonly string[];
 }
 
-/** How surely a figure that was read to so much lies above a line. The logistic curve stands for the normal one, within 0.01. */
-const surelyAbove = (value: number, uncertainty: number, line: number): number =>
-	uncertainty > 0
-		? 1 / (1 + Math.exp((-1.702 * (value - line)) / (uncertainty / NORMAL)))
-		: Number(value > line);
-
-interface At {
-	readonly station: string;
-	readonly surely: number;
-	readonly value: number;
+/** What is known beside the job and its sheet. */
+export interface DiagnosisContext {
+	/** The head compared with its last signed sheet; empty where it was not here before. */
+	readonly comparison: readonly StationComparison[];
+	readonly likelihoods?: Likelihoods;
+	/** By station, the part of its service life that a spring has used; none where the shop sets no limit. */
+	readonly lifeUsed?: ReadonlyMap<string, number>;
 }
 
-/** Of several stations the one where it is surest says how surely it is so. */
-function surest(at: readonly At[], of: FigureOf, nth = 0): FigureEvidence | null {
-	const sorted = at.toSorted((a, b) => b.surely - a.surely);
-	const chosen = sorted[nth];
-	if (!chosen) return null;
-	return {
-		surely: chosen.surely,
-		stations: at.filter(({ surely }) => surely > 0.5).map(({ station }) => station),
-		by: { station: sorted[0]!.station, value: sorted[0]!.value, ...of }
+/** Evidence that follows from figures: nobody checks it off by hand. */
+export const COMPUTED: ReadonlySet<EvidenceCode> = new Set<EvidenceCode>([
+	'over-speed-event',
+	'one-lash-opened',
+	'lash-closed',
+	'lash-spread',
+	'all-lash-alike',
+	'other-temperature',
+	'on-head-low',
+	'lift-fell',
+	'leaks-down',
+	'heights-grown',
+	'locks-pulled-in',
+	'tip-lower',
+	'all-heights-alike',
+	'bench-low',
+	'all-loads-alike',
+	'head-sunk',
+	'bind-short',
+	'seal-short',
+	'nose-short',
+	'net-seat-short',
+	'piston-short',
+	'control-short',
+	'low-order',
+	'stem-clearance'
+]);
+
+/** Everything that the figures of a job show. */
+export function figureEvidence(job: Job, sheet: Sheet, context: DiagnosisContext): ByFigures {
+	const found: Partial<Record<EvidenceCode, FigureEvidence>> = {
+		...changeEvidence(context.comparison, jobLimits(job).limits, testerRatio(job)),
+		...sheetEvidence(sheet),
+		...leakEvidence(sheet),
+		...surgeEvidence(job, sheet),
+		...serviceEvidence(context.lifeUsed)
 	};
+	const overSpeed = sinceOf(job)?.overSpeed;
+	if (overSpeed !== undefined) found['over-speed-event'] = asFound(overSpeed > 0);
+	const reference = testerRatio(job);
+	if (reference !== null) found['reference-off'] = asFound(Math.abs(reference - 1) > AGREES);
+	return found;
 }
 
-/** From this much of its lift lost on, in mm, a lobe is worn more than lifts are read apart. */
-const LIFT_FELL = 0.1;
-/** Lash that moved on as many valves is spread, and no single one's. */
-const MANY = 3;
+/** Testers whose reference springs differ by less than this part agree: the repeatability of two readings. */
+const AGREES = 0.02;
 
-/** What the figures of a job say of each piece of evidence that is a figure. */
-export function figureEvidence(
-	job: Job,
-	sheet: Sheet,
-	beside: readonly StationComparison[]
-): ByFigures {
-	const { limits } = jobLimits(job);
-	const lashLine = () => limits.lash.watch;
-	const moved = (trace: Trace, line: (then: number) => number, sign = 1): At[] =>
-		beside.flatMap(({ station, moved: all }) => {
-			const one = all[trace];
-			if (!one) return [];
-			const { by, uncertainty } = one.change;
-			const surely = surelyAbove(sign * by, uncertainty, line(one.then.value));
-			return [{ station, surely, value: by }];
-		});
-	const lashMoved = moved('lash', lashLine);
-	const lashClosed = moved('lash', lashLine, -1);
-	const either = lashMoved.map((one, i) => ({
-		...one,
-		surely: Math.max(one.surely, lashClosed[i]!.surely)
-	}));
-	const isSpread = either.filter(({ surely }) => surely > 0.5).length >= MANY;
-	const found: Record<string, FigureEvidence | null> = {
-		'heights-grown': surest(
-			moved('height', () => limits.heightTolerance),
-			{ moved: 'height' }
-		),
-		'lash-closed': surest(lashClosed, { moved: 'lash' }),
-		'one-lash-opened': isSpread ? null : surest(lashMoved, { moved: 'lash' }),
-		'lash-spread': surest(either, { moved: 'lash' }, MANY - 1),
-		'bench-low': surest(
-			moved('load', (then) => limits.sag.watch * then, -1),
-			{ moved: 'load' }
-		),
-		'lift-fell': surest(
-			moved('lift', () => LIFT_FELL, -1),
-			{ moved: 'lift' }
-		),
-		'bind-short': short(sheet, 'bindMargin'),
-		'seal-short': short(sheet, 'sealClearance'),
-		'nose-short': short(sheet, 'rocker'),
-		'net-seat-short': short(sheet, 'netSeatLoad'),
-		'piston-short': short(sheet, 'piston'),
-		'control-short': short(sheet, 'controlLimit')
-	};
-	const since = sinceOf(job);
-	if (since?.overSpeed !== undefined)
-		found['over-speed-event'] = { surely: Number(since.overSpeed > 0), stations: [], by: null };
-	return Object.fromEntries(Object.entries(found).filter(([, one]) => one !== null)) as ByFigures;
+const asFound = (is: boolean, stations: readonly string[] = []): FigureEvidence => ({
+	surely: Number(is),
+	stations,
+	by: null
+});
+
+/** Ports that do not hold vacuum and cylinders that do not hold air. */
+function leakEvidence({ stations }: Sheet): ByFigures {
+	const tried = stations.filter(wasTried);
+	const leaking = tried
+		.filter(
+			({ figures, checks: { leakDown } }) =>
+				figures.vacuum?.state === 'stop' || (leakDown && !holdsAir(leakDown))
+		)
+		.map(({ label }) => label);
+	return tried.length > 0 ? { 'leaks-down': asFound(leaking.length > 0, leaking) } : {};
 }
+const wasTried = ({ checks }: StationSheet) => checks.vacuum !== null || checks.leakDown;
 
-/** A figure of every station against the floor it must not fall under. */
-function short({ stations }: Sheet, name: FigureName): FigureEvidence | null {
-	return surest(
-		stations.flatMap((station): At[] => {
-			const verdict = station.figures[name];
-			const floor = verdict?.limits.findLast(({ side }) => side === 'floor')?.at;
-			if (!isKnown(station, name) || verdict!.figure === null || floor === undefined) return [];
-			const surely = 1 - surelyAbove(verdict!.figure, verdict!.uncertainty, floor);
-			return [{ station: station.label, surely, value: verdict!.figure }];
-		}),
-		{ figure: name }
+/** Surge orders at the highest speed that the engine was turned to, or else at that of the job. */
+function surgeEvidence(job: Job, sheet: Sheet): ByFigures {
+	const speed = sinceOf(job)?.highestSpeed ?? job.setup.use.engineSpeed;
+	if (speed === undefined) return {};
+	const known = controlledStations(sheet).flatMap(({ station, surge }) =>
+		surge ? [{ station, order: surgeOrder(surge.frequency, speed) }] : []
 	);
+	if (known.length === 0) return {};
+	const low = known.filter(({ order }) => order < LOW_ORDER).map(({ station }) => station);
+	return { 'low-order': asFound(low.length > 0, low) };
 }
 
-/** Checks that the figures of a job have done, at every station. */
-function doneByFigures(sheet: Sheet, beside: readonly StationComparison[]): CheckCode[] {
-	const every = (trace: Trace) => beside.length > 0 && beside.every(({ moved }) => moved[trace]);
+/** Springs beyond their service limit. */
+function serviceEvidence(lifeUsed: ReadonlyMap<string, number> = new Map()): ByFigures {
+	if (lifeUsed.size === 0) return {};
+	const over = [...lifeUsed].filter(([, used]) => used >= 1).map(([station]) => station);
+	return { 'service-over': asFound(over.length > 0, over) };
+}
+
+/** Checks whose figures are known at every station. A check without its figures is not done, whoever closed it. */
+function doneByFigures(job: Job, sheet: Sheet, { comparison, lifeUsed }: DiagnosisContext) {
+	const changed = (trace: Trace) =>
+		comparison.length > 0 && comparison.every(({ moved }) => moved[trace]);
 	const known = (...names: FigureName[]) =>
 		sheet.stations.every((station) => names.every((name) => isKnown(station, name)));
-	const done: Partial<Record<CheckCode, boolean>> = {
-		heights: every('height'),
-		'lash-as-found': every('lash'),
-		'bench-loads': every('load'),
-		margins: known('bindMargin', 'sealClearance'),
-		'control-figure': known('controlLimit')
-	};
-	return CHECK_CODES.filter((check) => done[check]);
+	const hasRocker = job.setup.train !== 'bucket';
+	const onAnotherTester = comparison.some(({ moved }) => moved.load?.isAnotherGauge);
+	return {
+		heights: changed('height'),
+		'lash-as-found': changed('lash'),
+		'bench-loads': changed('load'),
+		'lift-round': changed('lift'),
+		'on-head-loads': known('headLoad'),
+		margins: known('bindMargin', 'sealClearance', 'netSeatLoad') && (!hasRocker || known('rocker')),
+		'control-figure': known('controlLimit'),
+		'leak-down': sheet.stations.every(wasTried),
+		'gauge-reference':
+			newestLooks(job).has('gauge-reference') && (testerRatio(job) !== null || !onAnotherTester),
+		...(lifeUsed && lifeUsed.size > 0 && { 'service-record': true })
+	} satisfies Partial<Record<CheckCode, boolean>>;
 }
-/** Whether a figure is known and judged: a bound from above alone tells nothing of control. */
-const isKnown = ({ figures }: StationSheet, name: FigureName) =>
-	(figures[name]?.figure ?? null) !== null && figures[name]!.state !== 'not-measured';
+
+/** Trials that name the cause they address. */
+const outcomesOf = (job: Job): TrialOutcome[] =>
+	job.trials.flatMap(({ cause, result }) => (cause && result ? [{ cause, result }] : []));
 
 /**
- * What is said of the complaint of a job; null where nobody told one.
+ * Returns the diagnosis of a job's complaint; null where none is recorded.
  *
- * @param beside the head then and now; empty where nothing was signed before
+ * @param context what is known beside the job: the last signed sheet, the shop's likelihoods, service
  */
 export function diagnoseJob(
 	job: Job,
 	sheet: Sheet,
-	beside: readonly StationComparison[],
-	by?: Likelihoods
+	context: DiagnosisContext = { comparison: [] }
 ): JobDiagnosis | null {
 	const complaint = sinceOf(job)?.complaint;
 	if (!complaint) return null;
-	const byFigures = figureEvidence(job, sheet, beside);
+	const byFigures = figureEvidence(job, sheet, context);
 	const found: Partial<Record<EvidenceCode, number>> = {};
 	for (const [code, { surely }] of Object.entries(byFigures)) found[code as EvidenceCode] = surely;
 	const looks = newestLooks(job);
-	// What was seen with the eyes stands where a figure says nothing.
+	const seenAt = new Map<EvidenceCode, readonly string[]>();
 	for (const [check, { seen }] of looks) {
-		const here = new Set(seen.map(({ evidence }) => evidence));
-		for (const code of evidenceOf(check)) found[code] ??= Number(here.has(code));
+		const here = new Map(seen.map(({ evidence, stations = [] }) => [evidence, stations]));
+		for (const code of evidenceOf(check)) {
+			const stations = here.get(code);
+			if (stations) seenAt.set(code, stations);
+			// Where nobody ticked what only figures can tell, nothing was checked.
+			if (stations !== undefined || !COMPUTED.has(code)) found[code] ??= Number(!!stations);
+		}
 	}
-	const done = [...new Set([...looks.keys(), ...doneByFigures(sheet, beside)])];
-	return { complaint, found, byFigures, done, ...diagnose(complaint, found, done, by) };
+	const byFigure: Partial<Record<CheckCode, boolean>> = doneByFigures(job, sheet, context);
+	const done = CHECK_CODES.filter((check) => byFigure[check] ?? looks.has(check));
+	for (const [code, { stations }] of Object.entries(byFigures))
+		seenAt.set(code as EvidenceCode, stations);
+	const located = { found, at: seenAt };
+	const diagnosis = diagnose(complaint, found, done, context.likelihoods, outcomesOf(job));
+	const named = diagnosis.answer.type === 'not-known-yet' ? [] : diagnosis.answer.named;
+	const inOrder = (labels: readonly string[]) =>
+		job.stations.flatMap(({ label }) => (labels.includes(label) ? [label] : []));
+	return {
+		complaint,
+		stops: doNotRun(job, sheet, context.comparison),
+		found,
+		byFigures,
+		done,
+		stationsOf: (cause) => inOrder(stationsOf(cause, located)),
+		condemned: inOrder(condemnedBy(named, located)),
+		...diagnosis
+	};
 }
 
-/** The answer, to be said. */
+/** The answer as a message. */
 export function answerMessage({ answer }: Pick<Diagnosis, 'answer'>): Message {
 	switch (answer.type) {
 		case 'cause':

@@ -24,7 +24,24 @@ const demo = (name: string): Job => {
 	if (!read.ok) throw new Error(name);
 	return read.value;
 };
-const [signed, back] = [demo('2403-circuit-six'), demo('2423-circuit-six-back')];
+/** The reference spring reads the same on both testers. */
+const withReference = (job: Job): Job => ({
+	...job,
+	looks: [
+		...job.looks,
+		{
+			id: 'b5a1a3c0-0000-7000-8000-000000000301',
+			check: 'gauge-reference',
+			seen: [],
+			reference: { then: '600 N', now: '600 N' },
+			person: job.people[0]!.id,
+			at: '2026-11-20T08:00:00.000Z'
+		}
+	]
+});
+const signed = demo('2403-circuit-six');
+const unchecked = demo('2423-circuit-six-back');
+const back = withReference(unchecked);
 const card = back.setup.kinds.intake.spring!;
 const labels = back.stations.map(({ label }) => label);
 const LIFE = new Map(labels.map((label, i) => [label, label === '2I' ? 1.1 : 0.4 + i / 100]));
@@ -51,6 +68,11 @@ const newAt = (stations: Awaited<ReturnType<typeof planned>>) =>
 	stations.flatMap(({ label, newSpring }) => (newSpring ? [label] : []));
 
 describe('springs that ran, in a plan', () => {
+	it('are installed nowhere before anybody knows that they are good', () => {
+		const unknown = fatesNow(unchecked);
+		expect(springsToReplace(unchecked, unknown)).toEqual(labels);
+		expect(wornSprings(unchecked, unknown)).toHaveLength(labels.length);
+	});
 	it('that are not used again make way for new ones, the others stay', async () => {
 		const replaced = springsToReplace(back, fates);
 		expect(replaced).toEqual(['2I', '4E']);

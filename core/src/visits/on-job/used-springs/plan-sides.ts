@@ -1,13 +1,24 @@
-/** The springs of a plan for a head that came back: which may not run again, and what a plan costs and has left of life. Source: docs/trade/visits.md. */
+/** The springs of a plan for a head that came back: which may not run again, what the plan costs, and the life it leaves. Source: docs/trade/visits.md. */
 import { springCards, type Job } from '../../../job/document/index.ts';
 import type { PlannedStation } from '../../../planning/on-job/plan/index.ts';
 import type { FateReason } from '../../comparison/index.ts';
 import type { SpringFate } from './used-springs.ts';
 
-/** Why a spring does not run again anywhere; where only its own station has no room for it, the plan looks for another. */
-const NOWHERE: ReadonlySet<FateReason> = new Set(['policy', 'service-over', 'sagged']);
+/**
+ * Why a spring is not installed anywhere: it is condemned, or nobody knows yet whether it is good.
+ * Where only its own station has no room for it, the plan looks for another.
+ */
+const NOWHERE: ReadonlySet<FateReason> = new Set([
+	'policy',
+	'damaged',
+	'service-over',
+	'sagged',
+	'not-tested',
+	'too-close',
+	'tester-unchecked'
+]);
 
-const isOut = ({ fate, reason }: SpringFate) => fate === 'replace' && NOWHERE.has(reason);
+const isOut = ({ reason }: SpringFate) => NOWHERE.has(reason);
 
 /** Springs that are not to run again, wherever they are now: one that was taken out is not put in elsewhere. */
 export function wornSprings(

@@ -12,7 +12,24 @@ const demo = (name: string): Job => {
 	if (!read.ok) throw new Error(name);
 	return read.value;
 };
-const [signed, back] = [demo('2403-circuit-six'), demo('2423-circuit-six-back')];
+/** The reference spring reads the same on both testers. */
+const withReference = (job: Job): Job => ({
+	...job,
+	looks: [
+		...job.looks,
+		{
+			id: 'b5a1a3c0-0000-7000-8000-000000000301',
+			check: 'gauge-reference',
+			seen: [],
+			reference: { then: '600 N', now: '600 N' },
+			person: job.people[0]!.id,
+			at: '2026-11-20T08:00:00.000Z'
+		}
+	]
+});
+const signed = demo('2403-circuit-six');
+const unchecked = demo('2423-circuit-six-back');
+const back = withReference(unchecked);
 const by = (usedSprings: 'never' | 'retested'): Job => ({
 	...back,
 	setup: { ...back.setup, policies: { ...back.setup.policies, usedSprings } }
@@ -28,6 +45,17 @@ describe('springs that have run', () => {
 	it('all go where the shop never uses one again', () => {
 		for (const { fate, reason } of fates(by('never')).values())
 			expect([fate, reason]).toEqual(['replace', 'policy']);
+	});
+	it('are not decided on before a reference spring was read on both testers', () => {
+		const job = { ...retested, looks: unchecked.looks };
+		for (const { fate, reason } of fates(job).values())
+			expect([fate, reason]).toEqual(['not-known', 'tester-unchecked']);
+	});
+	it('go where one is cracked, however good it tests', () => {
+		const crack = { evidence: 'spring-cracked' as const, stations: ['1I'] };
+		const look = { ...retested.looks.at(-1)!, check: 'springs-seen' as const, seen: [crack] };
+		const all = fates({ ...retested, looks: [...retested.looks, look] });
+		expect(all.get('1I')).toMatchObject({ fate: 'replace', reason: 'damaged' });
 	});
 	it('stay, are shimmed up where the height grew, and go where they sagged', () => {
 		const all = fates(retested);

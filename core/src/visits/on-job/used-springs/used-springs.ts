@@ -1,11 +1,18 @@
-/** What becomes of each spring of a head that came back: reused, reshimmed or replaced, and what decided it. Source: docs/trade/visits.md. */
-import { springCards, type Job } from '../../../job/document/index.ts';
+/** The decision on each spring of a head that came back: reuse, shim or replace, and what decided it. Source: docs/trade/visits.md. */
+import { springCards, testerRatio, type Job } from '../../../job/document/index.ts';
 import type { Sheet } from '../../../sheet/evaluation/index.ts';
 import { jobLimits, type StationSheet } from '../../../sheet/figures/index.ts';
-import type { StationComparison } from '../changes/index.ts';
+import { loadsInCommon, ownChange, type StationComparison } from '../changes/index.ts';
+import { damagedSprings } from '../stops/index.ts';
 import type { Millimetres } from '../../../foundation/units/index.ts';
 import type { Verdict } from '../../../foundation/verdict/index.ts';
-import { fateOf, type Fate, type FateReason, type FigureRead } from '../../comparison/index.ts';
+import {
+	fateOf,
+	type Fate,
+	type FateReason,
+	type FigureRead,
+	type Moved
+} from '../../comparison/index.ts';
 
 export interface SpringFate {
 	readonly station: string;
@@ -74,6 +81,9 @@ export function fatesOf(
 	const rooms = new Map(
 		sheet.stations.map((one) => [one.label, reshimmed(one, limits.heightStop)])
 	);
+	const reference = testerRatio(job);
+	const loads = loadsInCommon(beside, reference);
+	const damaged = damagedSprings(job);
 	const cards = springCards(job);
 	const alike = (station: string) =>
 		[...rooms].flatMap(([other, room]) => (cards.get(other) === cards.get(station) ? [room] : []));
@@ -82,14 +92,16 @@ export function fatesOf(
 		const { added, shims, bindMargin, sealClearance } = room;
 		const used = lifeUsed.get(station);
 		const serviceLeft = used === undefined ? null : 1 - used;
-		const sag = load
-			? {
-					value: -load.change.by / load.then.value,
-					uncertainty: load.change.uncertainty / load.then.value
-				}
-			: null;
+		const partOf = ({ by, uncertainty }: Moved): FigureRead => ({
+			value: -by / load!.then.value,
+			uncertainty: uncertainty / load!.then.value
+		});
+		const sag = load ? partOf(load.change) : null;
+		const isTesterUnchecked = load?.isAnotherGauge && reference === null;
 		const { fate, reason } = fateOf({
+			isDamaged: damaged.has(station),
 			sag,
+			ownSag: isTesterUnchecked ? partOf(ownChange('load', load, [], loads)) : null,
 			sagLimit: limits.sag.stop,
 			sagWatch: limits.sag.watch,
 			isHeightOut: room.isHeightOut,

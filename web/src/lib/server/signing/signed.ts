@@ -5,6 +5,7 @@ import {
 	evaluate,
 	furthest,
 	scopeStatus,
+	visitComparison,
 	wholeJob,
 	type Job,
 	type Person,
@@ -105,11 +106,16 @@ export async function jobSignedBefore(db: Database, jobId: string) {
 }
 
 /** Refuses a scope that nothing was read in, that lacks something, or in which something is open. */
-function checkScope(job: Job, sheet: Sheet, scope: Scope): void {
+function checkScope(job: Job, sheet: Sheet, scope: Scope, then: Job | null): void {
 	const known = new Set(job.stations.map(({ label }) => label));
 	const stranger = scope.stations.find((label) => !known.has(label));
 	if (stranger !== undefined) refuse(400, message('job.no-station', { station: stranger }));
-	const { isRead, lacking, items } = scopeStatus(job, sheet, scope);
+	const { isRead, lacking, items } = scopeStatus(
+		job,
+		sheet,
+		scope,
+		then ? visitComparison(then, job) : []
+	);
 	if (!isRead) refuse(409, message('scope.empty'));
 	const [first] = lacking;
 	if (first) refuse(409, message('scope.lacks', { ...first }));
@@ -143,11 +149,11 @@ export async function signJob(
 		const { job } = loaded;
 		const sheet = evaluate(job);
 		const scope = wanted ?? wholeJob(job, furthest(job, sheet) ?? 'measured');
-		checkScope(job, sheet, scope);
+		const then = job.visitOf ? await jobSignedBefore(trx, jobId) : null;
+		checkScope(job, sheet, scope, then?.signed ?? null);
 		const [last] = await listSigned(trx, jobId);
 		const { id, at } = known;
 		const revision = (last?.revision ?? 0) + 1;
-		const then = job.visitOf ? await jobSignedBefore(trx, jobId) : null;
 		const supersedes = last && { id: last.id, sha256: last.sha256 };
 		const content = signSheet(
 			job,

@@ -76,7 +76,7 @@ describe('the report of a return visit', () => {
 		const { since, done, found } = report(job);
 		expect(since.join(' ')).toContain('41 h, up to 7800 rpm');
 		expect(since.join(' ')).toContain('Complaint: misfire, “cuts out”');
-		expect(found.at(-1)).toBe('What is behind the complaint is not known yet.');
+		expect(found.at(-1)).toBe('Cause not found yet.');
 		const [first] = visit.stations;
 		expect(done).toEqual([
 			'Seats at 2Ia: sunk seat cut and set.',
@@ -98,16 +98,18 @@ describe('the report of a return visit', () => {
 		};
 		expect(read(now).found.slice(0, 2)).toEqual([
 			'All 12 valves moved further than they were read to.',
-			expect.stringMatching(/^All springs read −3\.5 % .*: read a reference spring on both/)
+			expect.stringMatching(
+				/^All springs read −3\.5 % .*\. Read a reference spring on both testers/
+			)
 		]);
 		const looked = (then: string, read_: string) => {
 			const look = { ...entry, check: 'gauge-reference' as const, seen: [] };
 			return read({ ...now, looks: [...now.looks, { ...look, reference: { then, now: read_ } }] });
 		};
 		const tester = looked('600 N', '580 N');
-		expect(tester.found[1]).toMatch(/read −3\.3 % on it, which is taken off\. No more than that/);
+		expect(tester.found[1]).toMatch(/read −3\.3 % on it, which is subtracted; nothing more/);
 		expect(tester.rows.map(({ station }) => station)).toEqual(['2E', '3I', '4E', '5E']);
-		expect(looked('600 N', '600 N').found[1]).toMatch(/The rest is the springs’\.$/);
+		expect(looked('600 N', '600 N').found[1]).toMatch(/the springs lost the rest\.$/);
 	});
 	it('is frozen with the sheet, whose digest it is in', () => {
 		const { text } = frozen(back(0.4));

@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** What may be behind a complaint, the likeliest first, with what speaks for and against each. */
+	/** Possible causes, the likeliest first, with the evidence for and against each. */
 	import type { JobDiagnosis } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
@@ -39,7 +39,7 @@
 {/snippet}
 
 <section aria-label="Causes">
-	<h2 class="border-b border-ink pb-1 font-semibold">What may be behind it</h2>
+	<h2 class="border-b border-ink pb-1 font-semibold">Possible causes</h2>
 	<ol>
 		{#each open as one (one.cause)}{@render cause(one)}{/each}
 	</ol>
@@ -49,8 +49,8 @@
 		</ol>
 	</Disclosure>
 	<p class="mt-2 text-[13px] text-soft">
-		Weighed by <a class="underline" href="/likelihoods?complaint={diagnosis.complaint}"
-			>what this shop says of how often</a
-		> each brings each. What was not looked at weighs nothing.
+		Weighed by the shop’s <a class="underline" href="/likelihoods?complaint={diagnosis.complaint}"
+			>likelihood settings</a
+		>. Anything not checked counts for nothing.
 	</p>
 </section>

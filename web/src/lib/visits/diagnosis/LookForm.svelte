@@ -1,8 +1,9 @@
 <script lang="ts">
-	/** One check as it is done: what of all it tells was seen, and where. The rest was looked for and is not there. */
+	/** One check: what was found, and at which valves. Whatever is left blank was checked and not found. Figures are not checked off by hand. */
 	import { untrack } from 'svelte';
 	import { v7 as uuid } from 'uuid';
 	import {
+		COMPUTED,
 		EVIDENCE,
 		evidenceOf,
 		type CheckCode,
@@ -29,7 +30,7 @@
 	const store = getJobStore();
 	const bench = getBench();
 	const findings = labelsOf('finding');
-	const codes = $derived(evidenceOf(check));
+	const codes = $derived(evidenceOf(check).filter((code) => !COMPUTED.has(code)));
 	const wasSeen = (code: EvidenceCode) => before?.seen.find(({ evidence }) => evidence === code);
 	let seen = $state<Partial<Record<EvidenceCode, boolean>>>({});
 	let valves = $state<Partial<Record<EvidenceCode, string>>>({});
@@ -74,39 +75,45 @@
 	}
 </script>
 
-<form onsubmit={keep} aria-label="What was found">
-	{#each codes as code (code)}
-		<div class="flex flex-wrap items-center gap-x-4 border-b border-hair">
-			<Checkbox
-				class="min-w-72 flex-1"
-				bind:checked={() => isSeen(code), (is) => (seen[code] = is)}
-			>
-				{capital(findings[code]!)}
-			</Checkbox>
-			{#if isSeen(code) && EVIDENCE[code].type !== 'said'}
+{#if codes.length === 0}
+	<p class="mt-2 text-[14px]">
+		The program works this out from the figures. Enter them, and this check is done.
+	</p>
+{:else}
+	<form onsubmit={keep} aria-label="What was found">
+		{#each codes as code (code)}
+			<div class="flex flex-wrap items-center gap-x-4 border-b border-hair">
+				<Checkbox
+					class="min-w-72 flex-1"
+					bind:checked={() => isSeen(code), (is) => (seen[code] = is)}
+				>
+					{capital(findings[code]!)}
+				</Checkbox>
+				{#if isSeen(code) && EVIDENCE[code].type !== 'said'}
+					<TextField
+						class="w-44"
+						label="At valves"
+						figure
+						bind:value={() => valvesOf(code), (text) => (valves[code] = text)}
+					/>
+				{/if}
+			</div>
+		{/each}
+		{#if isReference}
+			<div class="mt-2 grid max-w-xl grid-cols-2 gap-3">
 				<TextField
-					class="w-44"
-					label="At valves"
+					label="Reference spring on the earlier tester"
+					hint="at one height, in {bench.units.load}"
 					figure
-					bind:value={() => valvesOf(code), (text) => (valves[code] = text)}
+					bind:value={then}
 				/>
-			{/if}
+				<TextField label="The same spring on today’s tester" figure bind:value={now} />
+			</div>
+		{/if}
+		<div class="mt-2 flex flex-wrap items-end gap-3">
+			<TextField class="min-w-64 flex-1" label="Note" bind:value={note} />
+			<Button look="main">Save findings</Button>
 		</div>
-	{/each}
-	{#if isReference}
-		<div class="mt-2 grid max-w-xl grid-cols-2 gap-3">
-			<TextField
-				label="Reference spring on the earlier tester"
-				hint="at one height, in {bench.units.load}"
-				figure
-				bind:value={then}
-			/>
-			<TextField label="The same spring on today’s tester" figure bind:value={now} />
-		</div>
-	{/if}
-	<div class="mt-2 flex flex-wrap items-end gap-3">
-		<TextField class="min-w-64 flex-1" label="Note" bind:value={note} />
-		<Button look="main">Done: keep what was found</Button>
-	</div>
-	<Alert class="mt-1" problem={problem && capital(problem)} />
-</form>
+		<Alert class="mt-1" problem={problem && capital(problem)} />
+	</form>
+{/if}

@@ -49,7 +49,7 @@ describe('evidence in words and figures', () => {
 		const text = (code: 'hammered-tips' | 'blue-rocker') =>
 			evidenceText(code, { byFigures: {}, found }, [look], metric);
 		expect(text('hammered-tips')).toBe('hammered tips (1E 2E)');
-		expect(text('blue-rocker')).toBe('not: blue rocker or tip');
+		expect(text('blue-rocker')).toBe('not: heat-blued rocker or tip');
 	});
 	it('takes a reference spring that was read on both testers, or none', () => {
 		expect(readReference('', ' ', 'lbf')).toEqual({ ok: true, loads: undefined });

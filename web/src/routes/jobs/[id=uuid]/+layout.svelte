@@ -1,10 +1,13 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
+	import { doNotRun, visitComparison } from '@zinc-ledger/core';
 	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
 	import { nextOf } from '$lib/frame/phases';
 	import PhaseBar from '$lib/frame/PhaseBar.svelte';
 	import Rail from '$lib/frame/Rail.svelte';
 	import Unsent from '$lib/frame/Unsent.svelte';
+	import StopBanner from '$lib/visits/stops/StopBanner.svelte';
 	import { JobStore, setJobStore } from '$lib/job/store/job-store.svelte';
 	import { isTyping } from '$lib/keys/keys.svelte';
 	import { listenToJob } from '$lib/live/live';
@@ -41,6 +44,12 @@
 		);
 	});
 
+	/** Pages that know the last signed sheet also see locks that have pulled through. */
+	const signed = $derived(page.data.then?.signed ?? null);
+	const stops = $derived(
+		doNotRun(store.job, store.sheet, signed ? visitComparison(signed, store.job) : [])
+	);
+
 	/** What is next is one press away, on every page of the job by the same key. */
 	function press(event: KeyboardEvent) {
 		if (isTyping(event) || event.key !== 'n') return;
@@ -56,6 +65,7 @@
 	<Rail {store} />
 	<main id="main" class="flex min-h-0 min-w-0 flex-1 flex-col bg-paper">
 		<Unsent jobId={store.job.id} />
+		<StopBanner {stops} />
 		{@render children()}
 	</main>
 	<PhaseBar {store} />

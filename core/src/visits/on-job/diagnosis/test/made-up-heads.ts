@@ -53,7 +53,7 @@ export const FAULTS = {
 		valves: 3
 	},
 	'pulled-locks': {
-		causes: ['locks'],
+		causes: ['locks', 'locks-pulled'],
 		complaints: ['lash-moves', 'dropped-valve'],
 		changes: { 'locks-pulled': RECEDED },
 		often: ['locks-marked', 'retainer-not-level'],
@@ -68,7 +68,7 @@ export const FAULTS = {
 		valves: 1
 	},
 	'loose-adjuster': {
-		causes: ['lash-opened'],
+		causes: ['lash-opened', 'adjuster-loose'],
 		complaints: ['noise-at-one-valve', 'lash-moves'],
 		changes: { 'adjuster-opened': [0.25, 0.7] },
 		sometimes: ['axle-play'],
@@ -264,7 +264,14 @@ const FROM_CHANGES: ReadonlySet<EvidenceCode> = new Set<EvidenceCode>([
 	'heights-grown',
 	'bench-low',
 	'lift-fell',
-	'reference-off'
+	'reference-off',
+	'all-lash-alike',
+	'other-temperature',
+	'locks-pulled-in',
+	'tip-lower',
+	'all-heights-alike',
+	'all-loads-alike',
+	'head-sunk'
 ]);
 
 export interface Drawn {
@@ -411,18 +418,28 @@ function evidenceLeft(
 				return chance.next() < likely ? at : [];
 			});
 			const isStray =
-				// Nobody takes a sound part for one that is cracked, or a spot for a piston's mark.
-				!DANGER_MARKS.has(code) && chance.next() < stray[EVIDENCE[code].type];
+				// Nobody takes a sound part for a cracked one, or a spot for a piston's mark.
+				!UNMISTAKABLE.has(code) && chance.next() < stray[EVIDENCE[code].type];
 			const where = stations.length === 0 && isStray ? [chance.pick(labels)] : stations;
 			return [code, { surely: Number(where.length > 0), stations: where }];
 		})
 	);
 }
 /** Marks that are not seen where there is nothing. */
-const DANGER_MARKS: ReadonlySet<EvidenceCode> = new Set<EvidenceCode>([
+const UNMISTAKABLE: ReadonlySet<EvidenceCode> = new Set<EvidenceCode>([
 	'crack-at-pit',
 	'broken-near-end',
-	'piston-mark'
+	'piston-mark',
+	'spring-cracked',
+	'valve-bent',
+	'seat-loose',
+	'locks-not-seated',
+	'groove-damaged',
+	'part-damaged',
+	'no-oil',
+	'stud-high',
+	'seal-cut-by-spring',
+	'damper-removed'
 ]);
 
 /** So many heads: a fifth in order, two fifths with one fault, two fifths with two; every fourth on another tester, every fourth warm. */

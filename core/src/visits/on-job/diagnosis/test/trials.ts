@@ -1,6 +1,6 @@
 /** Made-up heads worked through as the program proposes, and how its answers compare with the truth. */
-import type { EVIDENCE} from '../../../diagnosis/index.ts';
-import { CHECKS, type Cause, type CheckCode } from '../../../diagnosis/index.ts';
+import type { EVIDENCE } from '../../../diagnosis/index.ts';
+import { CHECK_CODES, CHECKS, type Cause, type CheckCode } from '../../../diagnosis/index.ts';
 import { FAULTS, type MadeUpHead, type Revealed } from './made-up-heads.ts';
 
 /** What the program says of a head by what was found so far. */
@@ -8,7 +8,11 @@ export interface Answer {
 	/** All causes with how much each is believed, the most first. */
 	readonly beliefs: readonly { readonly cause: Cause; readonly belief: number }[];
 	/** Causes that it gives as found. */
-	readonly named: readonly { readonly cause: Cause; readonly stations: readonly string[] }[];
+	readonly named: readonly {
+		/** One, or several that it cannot tell apart. */
+		readonly causes: readonly Cause[];
+		readonly stations: readonly string[];
+	}[];
 	/** Stations whose springs it says to replace. */
 	readonly condemned: readonly string[];
 	/** Stations at which it says not to run or crank the engine. */
@@ -46,6 +50,13 @@ export function worked(head: MadeUpHead, program: Program): Worked {
 	}
 }
 
+/** A head of which everything has been checked, whatever the program proposes. */
+export function fullyChecked(head: MadeUpHead, program: Program): Worked {
+	const revealed = CHECK_CODES.map((check) => head.check(check));
+	const answer = program(head, revealed, CHECK_CODES);
+	return { head, answer, done: CHECK_CODES, minutes: 0 };
+}
+
 /** Causes that are right for a head: those of its faults, what makes all read alike, or elsewhere where it has none. */
 export function rightCauses({ faults, conditions }: MadeUpHead): ReadonlySet<string> {
 	return new Set<string>([
@@ -75,17 +86,22 @@ export function tally(all: readonly Worked[]) {
 	const isRightFirst = ({ head, answer }: Worked) => {
 		const right = rightCauses(head);
 		const [first] = answer.beliefs;
-		return answer.beliefs.some(
-			({ cause, belief }) => right.has(cause) && belief >= first!.belief - ALIKE
+		return (
+			answer.named[0]?.causes.some((cause) => right.has(cause)) ||
+			answer.beliefs.some(
+				({ cause, belief }) => right.has(cause) && belief >= first!.belief - ALIKE
+			)
 		);
 	};
 	const isWrongNamed = ({ head, answer }: Worked) => {
 		const right = rightCauses(head);
-		return answer.named.some(({ cause }) => !right.has(cause));
+		return answer.named.some(({ causes }) => !causes.some((cause) => right.has(cause)));
 	};
 	const areAllNamed = ({ head, answer }: Worked) =>
 		head.faults.every(({ name }) =>
-			answer.named.some(({ cause }) => (FAULTS[name].causes as readonly Cause[]).includes(cause))
+			answer.named.some(({ causes }) =>
+				(FAULTS[name].causes as readonly Cause[]).some((cause) => causes.includes(cause))
+			)
 		);
 	const needless = ({ head, answer }: Worked) => {
 		const bad = new Set(
@@ -112,6 +128,10 @@ export function tally(all: readonly Worked[]) {
 		});
 		return { said: said.length, right: said.filter(Boolean).length / (said.length || 1) };
 	};
+	const saysElsewhere = ({ answer }: Worked) =>
+		answer.named.some(({ causes }) => causes.includes('elsewhere'));
+	const inOrder = all.filter(({ head }) => head.faults.length === 0);
+	const faulty = all.filter(({ head }) => head.faults.length > 0);
 	const minutes = all.map((one) => one.minutes).toSorted((a, b) => a - b);
 	return {
 		heads: all.length,
@@ -127,6 +147,8 @@ export function tally(all: readonly Worked[]) {
 				areAllNamed
 			)
 		),
+		/** Of heads in order, and of heads with a fault. */
+		elsewhere: [share(inOrder, saysElsewhere), share(faulty, saysElsewhere)],
 		mostLikely: wordOf(0.9, 1.01),
 		suspected: wordOf(0.5, 0.9),
 		minutes: minutes[minutes.length >> 1]!

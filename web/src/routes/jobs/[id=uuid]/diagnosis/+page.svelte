@@ -1,8 +1,7 @@
 <script lang="ts">
-	/** A complaint weighed by what was found: what is likely, and what to do next. */
+	/** The diagnosis of a complaint: what is found, what to do about it, and the next check. */
 	import { v7 as uuid } from 'uuid';
 	import {
-		answerMessage,
 		CHECKS,
 		diagnoseJob,
 		newestLooks,
@@ -10,8 +9,9 @@
 		visitComparison,
 		type CheckCode
 	} from '@zinc-ledger/core';
-	import { label, tell } from '@zinc-ledger/words';
+	import { label } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import Answer from '$lib/visits/diagnosis/Answer.svelte';
 	import Causes from '$lib/visits/diagnosis/Causes.svelte';
 	import Checks from '$lib/visits/diagnosis/Checks.svelte';
 	import LookForm from '$lib/visits/diagnosis/LookForm.svelte';
@@ -32,7 +32,16 @@
 	const bench = getBench();
 	useKeys([]);
 	const beside = $derived(data.then ? visitComparison(data.then.signed, store.job) : []);
-	const diagnosis = $derived(diagnoseJob(store.job, store.sheet, beside, data.likelihoods));
+	const lifeUsed = $derived(
+		new Map(data.life.flatMap(({ station, used }) => (used === null ? [] : [[station, used]])))
+	);
+	const diagnosis = $derived(
+		diagnoseJob(store.job, store.sheet, {
+			comparison: beside,
+			likelihoods: data.likelihoods,
+			lifeUsed
+		})
+	);
 	const since = $derived(sinceOf(store.job));
 	const looks = $derived(newestLooks(store.job));
 	const next = $derived(diagnosis?.next?.check ?? null);
@@ -67,7 +76,7 @@
 			<span class="figure text-[13px] text-soft">about {CHECKS[check]} min</span>
 			{#if pageOfCheck(check, store.job)}
 				<a class="ml-auto text-[13px] underline" href={pageOfCheck(check, store.job)}>
-					to its figures
+					Enter figures
 				</a>
 			{/if}
 		</h2>
@@ -83,11 +92,11 @@
 		<span class="text-soft">
 			{since?.complaint
 				? capital(label('complaint', since.complaint))
-				: 'No complaint is told'}{since?.noticed ? `: “${since.noticed}”` : ''}
+				: 'No complaint recorded'}{since?.noticed ? `: “${since.noticed}”` : ''}
 		</span>
 		{#if !telling}
 			<Button class="ml-auto" onclick={startTelling}>
-				{since ? 'Change' : 'Tell what is wrong'}
+				{since ? 'Change' : 'Enter the complaint'}
 			</Button>
 		{/if}
 	</div>
@@ -102,19 +111,11 @@
 		</form>
 	{/if}
 	{#if diagnosis}
-		<!-- In one column what is likely stands right under what to do next. -->
 		<div
 			class="mt-3 grid gap-x-10 gap-y-4 bench:grid-cols-[minmax(0,1fr)_24rem] bench:grid-rows-[auto_1fr]"
 		>
 			<div>
-				<p class="text-[17px]" data-answer={diagnosis.answer.type}>
-					<b>{tell(answerMessage(diagnosis))}.</b>
-					{#if diagnosis.answer.type === 'not-known-yet'}
-						{next
-							? 'Do this next:'
-							: 'Nothing is left that would tell much: change one thing at a time.'}
-					{/if}
-				</p>
+				<Answer {diagnosis} />
 				{#if shown}{@render lookAt(shown)}{/if}
 			</div>
 			<div class="bench:col-start-2 bench:row-span-2 bench:row-start-1">
@@ -124,14 +125,13 @@
 				<Disclosure title="All checks">
 					<Checks done={diagnosis.done} onchoose={(check) => (chosen = check)} />
 				</Disclosure>
-				<Trials />
+				<Trials stops={diagnosis.stops} />
 				<SeenPhotos looks={looks.values()} photos={data.photos} />
 			</div>
 		</div>
 	{:else if !telling}
 		<p class="mt-3 max-w-2xl text-soft">
-			A diagnosis begins with what the driver noticed: at one engine speed or everywhere, a noise at
-			one valve, something broken. It is told with what happened since the head was here.
+			Enter the customer’s complaint first. Checks done before that are saved and count later.
 		</p>
 		{#if chosen}<div class="max-w-3xl">{@render lookAt(chosen)}</div>{/if}
 		<div class="mt-4 max-w-3xl">

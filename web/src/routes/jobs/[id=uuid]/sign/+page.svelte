@@ -6,6 +6,7 @@
 		changedSince,
 		furthest,
 		scopeStatus,
+		visitComparison,
 		wholeJob,
 		type Scope,
 		type ScopeNeed
@@ -27,12 +28,14 @@
 	import Disclosure from '$lib/ui/Disclosure.svelte';
 	import Input from '$lib/ui/Input.svelte';
 
+	let { data } = $props();
 	const store = getJobStore();
 	const bench = getBench();
 	let scope = $state<Scope>(
 		untrack(() => wholeJob(store.job, furthest(store.job, store.sheet) ?? 'measured'))
 	);
-	const status = $derived(scopeStatus(store.job, store.sheet, scope));
+	const comparison = $derived(data.then ? visitComparison(data.then.signed, store.job) : []);
+	const status = $derived(scopeStatus(store.job, store.sheet, scope, comparison));
 	const items = $derived(status.items);
 	const toResolve = $derived(items.filter(({ severity }) => severity !== 'info'));
 	const toNote = $derived(items.filter(({ severity }) => severity === 'info'));

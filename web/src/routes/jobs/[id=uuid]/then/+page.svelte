@@ -4,7 +4,9 @@
 		fatesOf,
 		inCommon,
 		inCommonMessages,
+		isLashAtOtherTemperature,
 		loadsInCommon,
+		testerRatio,
 		visitComparison
 	} from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
@@ -32,7 +34,7 @@
 	useKeys([]);
 	let shown = $state<ComparisonFilter>('all');
 	const stations = $derived(data.then ? visitComparison(data.then.signed, store.job) : []);
-	const loads = $derived(loadsInCommon(stations, store.job));
+	const loads = $derived(loadsInCommon(stations, testerRatio(store.job)));
 	const rows = $derived(stations.filter((one) => isAmong(shown, one)));
 	const byLabel = $derived(new Map(stations.map((one) => [one.station, one])));
 	/** The plan by what moved, in place of how the figures stand. */
@@ -66,7 +68,7 @@
 		{/if}
 	</div>
 	{#if data.then}
-		{#each inCommonMessages(inCommon(stations), loads) as remark (remark.code + JSON.stringify(remark))}
+		{#each inCommonMessages(inCommon(stations), loads, isLashAtOtherTemperature(stations)) as remark (remark.code + JSON.stringify(remark))}
 			<p class="mt-2"><Mark state="inconclusive" word /> {write(remark, bench.units)}.</p>
 		{/each}
 		{#if loads && loads.reference === null}

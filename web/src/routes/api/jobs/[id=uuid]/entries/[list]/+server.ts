@@ -12,7 +12,14 @@ import {
 	Since,
 	Trial
 } from '@zinc-ledger/core/schema';
-import { openTrial, type Job } from '@zinc-ledger/core';
+import {
+	doNotRun,
+	evaluate,
+	message,
+	openTrial,
+	visitComparison,
+	type Job
+} from '@zinc-ledger/core';
 import { refuseOtherName } from '$lib/server/access/gate';
 import { withDatabase } from '$lib/server/with-database';
 import { checkedBody } from '$lib/server/http/body';
@@ -22,7 +29,7 @@ import { loadJob } from '$lib/server/jobs/load';
 import { refuseSkipped } from '$lib/server/jobs/steps';
 import { insertEntries } from '$lib/server/jobs/store';
 import { findPerson } from '$lib/server/people';
-import { message } from '@zinc-ledger/core';
+import { jobSignedBefore } from '$lib/server/signing/signed';
 import { refuse } from '$lib/server/http/refuse';
 
 const SCHEMAS = {
@@ -63,6 +70,15 @@ function refuseSecondTrial(job: Job, { of, result }: Trial): void {
 	} else if (open?.id !== of || result === undefined) refuse(409, message('trial.unknown'));
 }
 
+/** Nothing is tried on an engine that must not be run. */
+async function refuseDangerousTrial(db: Database, job: Job, { of }: Trial): Promise<void> {
+	if (of !== undefined) return;
+	const then = job.visitOf ? await jobSignedBefore(db, job.id) : null;
+	const comparison = then ? visitComparison(then.signed, job) : [];
+	if (doNotRun(job, evaluate(job), comparison).length > 0)
+		refuse(409, message('do-not-run.try-nothing'));
+}
+
 /** Adds to one of the job's lists that only ever grow. */
 export async function POST({ request, params, locals }) {
 	if (!Object.hasOwn(SCHEMAS, params.list))
@@ -84,7 +100,10 @@ export async function POST({ request, params, locals }) {
 			for (const one of entry.stations)
 				refuseUnknownStation(loaded.job, typeof one === 'string' ? one : one.label);
 		if ('step' in entry) refuseSkipped(loaded.job, entry);
-		if ('tried' in entry) refuseSecondTrial(loaded.job, entry);
+		if ('tried' in entry) {
+			refuseSecondTrial(loaded.job, entry);
+			await refuseDangerousTrial(db, loaded.job, entry);
+		}
 		if ('seen' in entry)
 			for (const { stations = [] } of entry.seen)
 				for (const one of stations) refuseUnknownStation(loaded.job, one);
