@@ -53,7 +53,7 @@ describe('a head that is back', () => {
 		expect(job.stations.map(({ shims }) => shims)).toEqual(
 			(await stored(first)).stations.map(({ shims }) => shims)
 		);
-		expect(await browser.text('nav')).toContain('Then and now');
+		expect(await browser.text('nav')).toContain('Changes');
 		expect(await browser.faults()).toEqual([]);
 	});
 	it('asks for the lash as found first, and lets nobody set it without a reason', async () => {
@@ -74,6 +74,7 @@ describe('a head that is back', () => {
 		for (const read of ['0.20', '0.28']) await browser.press(read, Key.ENTER);
 		await until(async () => (await stored(path)).readings.length === 4);
 		await browser.go(`${path}/then`);
+		await browser.click('All figures');
 		await browser.sees('0.20 → 0.05');
 	});
 	it('tells what moved once it is measured, and weighs it', async () => {
@@ -87,13 +88,15 @@ describe('a head that is back', () => {
 		}
 		await until(async () => (await stored(path)).readings.length === 8);
 		await browser.go(`${path}/then`);
-		await browser.sees('seat or valve face sank 0.15');
+		await browser.sees('Seat or valve face sank 0.15 mm');
 		await browser.go(`${path}/diagnosis`);
-		await browser.sees('Installed heights grew');
+		await browser.sees('Most likely: seat or valve face recession, or stretched valve stem at 1I');
 		expect(await browser.text('[data-cause=height-grew]')).toMatch(
-			/heights grew since they were signed \(1I \+0\.15 mm\)/
+			/installed height greater than on the last sheet \(1I \+0\.15 mm\)/
 		);
-		expect(await browser.text('[data-cause=height-grew]')).toMatch(/lash closed \(1I −0\.15 mm\)/);
+		expect(await browser.text('[data-cause=height-grew]')).toMatch(
+			/lash closed up \(1I −0\.15 mm\)/
+		);
 		expect(await browser.faults()).toEqual([]);
 	});
 	it('keeps looks with what was and was not seen, and one change at a time', async () => {

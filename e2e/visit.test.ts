@@ -16,8 +16,7 @@ describe('an engine that is here again', () => {
 		path = await browser.openJob('2424');
 		await browser.go(`${path}/then`);
 		await browser.sees('job 2402');
-		await browser.sees('nothing to compare');
-		await browser.sees('Lash counts as it was found');
+		await browser.sees('Nothing to compare yet');
 		expect(await browser.faults()).toEqual([]);
 	});
 	it('tells what moved as soon as it is measured, and what that looks like', async () => {
@@ -25,10 +24,12 @@ describe('an engine that is here again', () => {
 		await browser.beginRound(path, 'installed-height');
 		await browser.press('35.82', Key.ENTER);
 		await browser.go(`${path}/then`);
-		await browser.sees('35.42 → 35.82');
-		expect(await browser.text('main [data-beside="1I"]')).toMatch(
-			/^1I \+0\.40 .*seat or valve face sank 0\.40.*pocket, locator or shim worn or left out 0\.40/
+		await browser.sees('Height +0.40 mm');
+		expect(await browser.text('main [data-changed="1I"]')).toMatch(
+			/^1I Height \+0\.40 mm Seat or valve face sank 0\.40 mm, .*pocket, locator or shim worn or left out 0\.40 mm/
 		);
+		await browser.click('All figures');
+		await browser.sees('35.42 → 35.82');
 		await browser.click('moved');
 		await until(async () => !(await browser.text('main table')).includes('1E'));
 		expect(await browser.faults()).toEqual([]);
@@ -36,7 +37,7 @@ describe('an engine that is here again', () => {
 	it('takes what was looked at before anybody complains of anything', async () => {
 		const { browser } = at;
 		await browser.go(`${path}/diagnosis`);
-		await browser.sees('No complaint is told');
+		await browser.sees('No complaint recorded');
 		await browser.click('Read a reference on the gauges', 'button');
 		await diagnosis(browser).keepFindings();
 		await until(async () => (await browser.text('main')).includes('RT'));
@@ -45,10 +46,23 @@ describe('an engine that is here again', () => {
 	});
 	it('says what to do with each spring that has run, and why', async () => {
 		const { browser } = at;
-		await browser.go(`${await browser.openJob('2423')}/then`);
-		await browser.sees('on another tester: read a reference spring on both');
-		expect(await browser.text('[data-fate="4E"]')).toMatch(/^4E Replace sagged beyond the limit/);
-		expect(await browser.text('[data-fate="3I"]')).toMatch(/^3I Reshim and keep shims bring/);
+		const path = await browser.openJob('2423');
+		await browser.go(`${path}/then`);
+		await browser.sees('on another tester. Read a reference spring on both testers');
+		await browser.click('Used springs: 12 not known yet');
+		expect(await browser.text('[data-fate="4E"]')).toMatch(/^4E Not known yet tested on another/);
+		// The reference reads the same on both: the springs lost all of it.
+		await browser.go(`${path}/diagnosis`);
+		await browser.click('All checks');
+		await browser.click('Read a reference on the gauges', 'button');
+		await browser.fill('Reference spring on the earlier tester', '150');
+		await browser.fill('The same spring on today’s tester', '150');
+		await diagnosis(browser).keepFindings();
+		await browser.sees('Replace the springs at 4E');
+		await browser.go(`${path}/then`);
+		await browser.click('Used springs:');
+		expect(await browser.text('[data-fate="4E"]')).toMatch(/^4E Replace lost more load than/);
+		expect(await browser.text('[data-fate="3I"]')).toMatch(/^3I Reshim and keep shims restore/);
 		expect(await browser.text('[data-fate="1I"]')).toMatch(/^1I Reuse in order .* 17 %$/);
 		expect(await browser.faults()).toEqual([]);
 	});
@@ -75,12 +89,13 @@ describe('an engine that is here again', () => {
 		// The one that was taken out is not offered to another valve.
 		await browser.sees('Place the 11 tested springs');
 		await browser.go(`${path}/then`);
+		await browser.click('Used springs:');
 		expect(await browser.text('[data-fate="4E"]')).toMatch(/^4E Replace .* 12\.7 %/);
 		expect(await browser.faults()).toEqual([]);
 	});
 	it('is not told of a job whose engine was never here', async () => {
 		const { browser } = at;
 		await browser.go(`${await browser.openJob('2418')}/then`);
-		await browser.sees('Nothing was signed of this engine before this visit.');
+		await browser.sees('This engine has no signed sheet before this visit.');
 	});
 });

@@ -44,16 +44,13 @@ export interface NamedCause {
 }
 
 export interface Diagnosis {
-	/** One or two causes; not the valvetrain; or not known yet. */
+	/** The likeliest cause once every finding is explained; not the valvetrain; or not known yet. */
 	readonly answer:
-		| {
-				readonly type: 'cause';
-				readonly cause: Cause;
-				/** All that are found, the likeliest first. */
-				readonly named: readonly NamedCause[];
-		  }
-		| { readonly type: 'elsewhere'; readonly named: readonly NamedCause[] }
+		| { readonly type: 'cause'; readonly cause: Cause }
+		| { readonly type: 'elsewhere' }
 		| { readonly type: 'not-known-yet' };
+	/** The causes found so far, the likeliest first; there may be more while findings are unexplained. */
+	readonly named: readonly NamedCause[];
 	/** Every cause, the likeliest first. */
 	readonly causes: readonly Weighed[];
 	/** Figures beyond their lines that no named cause explains. */
@@ -103,6 +100,7 @@ export function diagnose(
 	const worthwhile = best && best.worth > WORTHLESS ? best : null;
 	const left = leftBeforeElsewhere(done);
 	const common = {
+		named,
 		causes,
 		unexplained,
 		beforeElsewhere: {
@@ -115,13 +113,13 @@ export function diagnose(
 	if (first === 'elsewhere' && (beliefs.elsewhere >= WORDS['most-likely'] || !worthwhile)) {
 		const [missing] = left;
 		return missing === undefined
-			? { answer: { type: 'elsewhere', named }, ...common, next: null }
+			? { answer: { type: 'elsewhere' }, ...common, next: null }
 			: { answer: { type: 'not-known-yet' }, ...common, next: proposalOf(missing) };
 	}
 	const isAnswered = named.some(({ cause }) => !isOfReading(cause)) && unexplained.length === 0;
 	const answer: Diagnosis['answer'] =
 		named.length > 0 && (isAnswered || !worthwhile)
-			? { type: 'cause', cause: named[0]!.cause, named }
+			? { type: 'cause', cause: named[0]!.cause }
 			: { type: 'not-known-yet' };
 	if (answer.type === 'not-known-yet') return { answer, ...common, next: worthwhile };
 	// Damage with which the engine must not be run is looked for before an answer is final.
@@ -228,7 +226,10 @@ function weighEvidence(found: Found, complaint: Complaint, by: Likelihoods) {
 			.toSorted((a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio)));
 		return {
 			for: all.filter(({ ratio }) => ratio > TELLING).map(({ code }) => code),
-			against: all.filter(({ ratio }) => ratio < 1 / TELLING).map(({ code }) => code)
+			// What another fault produces is not against this one.
+			against: all
+				.filter(({ code, ratio }) => ratio < 1 / TELLING && isStated(code, cause, by))
+				.map(({ code }) => code)
 		};
 	};
 }

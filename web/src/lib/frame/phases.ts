@@ -54,7 +54,7 @@ function viewsOf(phase: Phase, root: string, { engine, visitOf }: Viewed): Item[
 	switch (phase) {
 		case 'prepare':
 			return [
-				...(visitOf ? [{ name: 'Then and now', href: `${root}/then` }] : []),
+				...(visitOf ? [{ name: 'Changes', href: `${root}/then` }] : []),
 				{ name: 'Diagnosis', href: `${root}/diagnosis` },
 				{ name: 'As found', href: `${root}/as-found` },
 				{ name: 'Valve figures', href: `${root}/inspect/figures` }

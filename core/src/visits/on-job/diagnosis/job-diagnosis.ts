@@ -26,6 +26,7 @@ import { controlledStations } from '../../../valvetrain/on-job/control/index.ts'
 import type { Trace } from '../../comparison/index.ts';
 import type { StationComparison } from '../changes/index.ts';
 import { doNotRun, type Stop } from '../stops/index.ts';
+import { fatesOf } from '../used-springs/index.ts';
 import {
 	changeEvidence,
 	isKnown,
@@ -210,8 +211,18 @@ export function diagnoseJob(
 	for (const [code, { stations }] of Object.entries(byFigures))
 		seenAt.set(code as EvidenceCode, stations);
 	const located = { found, at: seenAt };
+	// A spring is condemned by its own decision: by nothing that all springs lost on another tester.
+	const replaced = fatesOf(job, sheet, context.comparison, context.lifeUsed ?? new Map())
+		.filter(({ fate }) => fate === 'replace')
+		.map(({ station }) => station);
+	const condemning = {
+		found,
+		at: new Map(seenAt).set(
+			'bench-low',
+			(seenAt.get('bench-low') ?? []).filter((station) => replaced.includes(station))
+		)
+	};
 	const diagnosis = diagnose(complaint, found, done, context.likelihoods, outcomesOf(job));
-	const named = diagnosis.answer.type === 'not-known-yet' ? [] : diagnosis.answer.named;
 	const inOrder = (labels: readonly string[]) =>
 		job.stations.flatMap(({ label }) => (labels.includes(label) ? [label] : []));
 	return {
@@ -221,7 +232,7 @@ export function diagnoseJob(
 		byFigures,
 		done,
 		stationsOf: (cause) => inOrder(stationsOf(cause, located)),
-		condemned: inOrder(condemnedBy(named, located)),
+		condemned: inOrder(condemnedBy(diagnosis.named, condemning)),
 		...diagnosis
 	};
 }

@@ -25,7 +25,7 @@
 				<a href="{at}/sheet.pdf?size=A4">PDF A4</a>
 				<a href="{at}/sheet.pdf?size=Letter">PDF Letter</a>
 				<a href="{at}/customer.pdf?size=A4">Customer’s copy</a>
-				{#if store.job.visitOf}<a href="{at}/report.pdf?size=A4">Then and now</a>{/if}
+				{#if store.job.visitOf}<a href="{at}/report.pdf?size=A4">Changes since last visit</a>{/if}
 				<a href="{at}/sheet.json" download>JSON</a>
 				<a href="{at}/sheet.csv" download>CSV</a>
 				<a href="{at}/label.pdf">Label</a>

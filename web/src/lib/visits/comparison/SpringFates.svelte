@@ -6,7 +6,6 @@
 	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import { capital } from '$lib/ui/words';
-	import { fateCounts } from './service';
 
 	let { fates }: { fates: readonly SpringFate[] } = $props();
 	const store = getJobStore();
@@ -15,30 +14,26 @@
 	const { bindFloor, sealFloor } = $derived(store.job.setup.limits);
 </script>
 
-<section class="mt-6" aria-label="What to do with each spring">
-	<h2 class="border-b border-ink pb-1 font-semibold">
-		What to do with each spring
-		<span class="ml-3 text-[13px] font-normal text-soft">{fateCounts(fates)}</span>
-	</h2>
+<section aria-label="Used springs">
 	{#if fates.every(({ reason }) => reason === 'policy')}
 		<p class="mt-2">
-			All are replaced: {label('fateReason', 'policy')}.
-			<a class="underline" href="/jobs/{store.job.id}/setup">The job’s policy on used springs</a>
+			Replace all: {label('fateReason', 'policy')}.
+			<a class="underline" href="/jobs/{store.job.id}/setup">Policy on used springs</a>
 		</p>
 	{:else}
 		<div class="overflow-x-auto">
 			<Table class="mt-1 text-left text-[14px]">
 				<thead>
 					<tr>
-						<th>Valve</th><th>Do</th><th>Why</th><th class="text-right">Load lost</th><th
+						<th>Valve</th><th>Decision</th><th>Reason</th><th class="text-right">Load lost</th><th
 							class="pl-6">Shims</th
 						>
 						<th class="text-right">
-							Bind margin then
+							Bind margin after
 							<span class="figure block">min {bench.length(lengthOf(bindFloor))}</span>
 						</th>
 						<th class="text-right">
-							Seal clearance then
+							Seal clearance after
 							<span class="figure block">min {bench.length(lengthOf(sealFloor))}</span>
 						</th>
 						<th class="text-right">Life left</th>

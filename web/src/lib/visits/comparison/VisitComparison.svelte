@@ -22,7 +22,7 @@
 </script>
 
 <div class="overflow-x-auto">
-	<Table aria-label="Then and now" class="w-full text-left text-[14px]">
+	<Table aria-label="Changes since last visit" class="w-full text-left text-[14px]">
 		<thead>
 			<tr>
 				<th>Valve</th>

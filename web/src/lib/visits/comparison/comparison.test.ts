@@ -56,7 +56,7 @@ describe('then and now as a table', () => {
 	});
 	it('says what it looks like, with how much of it', () => {
 		const [best] = of('2I').happened!.explanations;
-		expect(explanationText(best!, metric)).toMatch(/^pocket, locator or shim worn .* 0\.\d\d$/);
+		expect(explanationText(best!, metric)).toMatch(/^pocket, locator or shim worn .* 0\.\d\d mm$/);
 		expect(explanationText(of('1I').happened!.explanations[0]!, metric)).toBe('');
 	});
 });

@@ -1,9 +1,14 @@
-/** Then and now as a table has it: texts in somebody's units, and what of them is news. */
+/** Changes since the last visit as a table shows them: texts in the reader's units, and which changes count. */
 import {
 	isBeyond,
 	mm,
 	newtons,
+	ownChange,
 	TRACES,
+	type Cause,
+	type Happening,
+	type InCommon,
+	type LoadsInCommon,
 	type Moved,
 	type Explanation,
 	type State,
@@ -14,6 +19,8 @@ import { label } from '@zinc-ledger/words';
 import type { Bench } from '$lib/bench/bench.svelte';
 
 export type Reader = Pick<Bench, 'length' | 'load'>;
+/** A reader that also names its units. */
+export type UnitReader = Pick<Bench, 'length' | 'load' | 'units'>;
 
 /** Quantities that any station can be compared in, in the order of the table. */
 export const shownTraces = (stations: readonly StationComparison[]): Trace[] =>
@@ -32,17 +39,33 @@ export function changeText(trace: Trace, change: Moved, reader: Reader): string 
 export const hasMoved = ({ moved }: StationComparison): boolean =>
 	Object.values(moved).some(({ change }) => isBeyond(change));
 
-/** "seat sank 0.016 and tip worn 0.012" */
+/** "seat or valve face sank 0.016 in and tip worn 0.012 in" */
 export const explanationText = (
 	{ happened }: Pick<Explanation, 'happened'>,
-	reader: Reader
+	reader: UnitReader
 ): string =>
 	happened
-		.map(
-			({ happening, amount }) =>
-				`${label('happening', happening)} ${figureText(happening === 'spring-sagged' ? 'load' : 'height', amount, reader)}`
-		)
+		.map(({ happening, amount }) => {
+			const trace = happening === 'spring-sagged' ? 'load' : 'height';
+			return `${label('happening', happening)} ${figureText(trace, amount, reader)} ${unitOf(trace, reader)}`;
+		})
 		.join(' and ');
+
+/** The unit that a quantity is shown in. */
+export const unitOf = (trace: Trace, { units }: Pick<Bench, 'units'>): string =>
+	trace === 'load' ? units.load : units.length;
+
+/** What changed at a valve by itself, beyond what all valves share. */
+export const ownChanges = (
+	{ moved }: StationComparison,
+	common: readonly InCommon[],
+	loads: LoadsInCommon | null
+): (readonly [Trace, Moved])[] =>
+	TRACES.flatMap((trace) => {
+		const compared = moved[trace];
+		const own = compared && ownChange(trace, compared, common, loads);
+		return own && isBeyond(own) ? [[trace, own] as const] : [];
+	});
 
 /** Which valves a table is narrowed to. */
 export const COMPARISON_FILTERS = ['all', 'moved', 'lost', 'grown'] as const;
@@ -72,6 +95,19 @@ export function comparisonState(station: StationComparison | undefined): State {
 	return hasMoved(station) ? 'watch' : 'clear';
 }
 
-export const FITS_NONE = 'fits none of what is known';
-/** What would part causes that fit alike. */
-export const partsText = (trace: Trace): string => `${label('trace', trace)} would part them`;
+/** The cause of a complaint that each change of a valve belongs to. */
+export const CAUSE_OF: Readonly<Record<Happening, Cause>> = {
+	'seat-sank': 'height-grew',
+	'stem-stretched': 'stem-stretched',
+	'locks-pulled': 'locks-pulled',
+	'tip-worn': 'lash-opened',
+	'landing-worn': 'unlisted',
+	'spring-sagged': 'spring-lost-load',
+	'adjuster-opened': 'adjuster-loose',
+	'lobe-worn': 'lobe-worn'
+};
+
+export const FITS_NONE = 'fits no known cause';
+/** The measurement that tells causes apart that fit equally well. */
+export const partsText = (trace: Trace): string =>
+	`measure ${label('trace', trace)} to tell them apart`;

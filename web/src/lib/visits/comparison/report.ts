@@ -21,7 +21,7 @@ import {
 	figureText,
 	FITS_NONE,
 	partsText,
-	type Reader
+	type UnitReader
 } from './comparison';
 import { ranText } from './service';
 
@@ -43,7 +43,8 @@ export interface Report {
 
 /** The report of a visit, in the units that its sheet was signed in. */
 export function reportOf(visit: FrozenVisit, job: Job, units: Units = METRIC): Report {
-	const reader = {
+	const reader: UnitReader = {
+		units,
 		length: (of: Millimetres | null | undefined) => (of == null ? '·' : showLength(of, units)),
 		load: (of: Newtons | null | undefined) => (of == null ? '·' : showLoad(of, units))
 	};
@@ -107,7 +108,7 @@ function sinceLines({ of, since }: FrozenVisit): string[] {
 	];
 }
 
-function looksLike({ happened }: FrozenVisit['stations'][number], reader: Reader): string {
+function looksLike({ happened }: FrozenVisit['stations'][number], reader: UnitReader): string {
 	if (!happened) return '';
 	if (happened.fitsNone) return FITS_NONE;
 	const lines = happened.explanations.map((one) => explanationText({ happened: one }, reader));

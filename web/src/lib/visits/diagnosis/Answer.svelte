@@ -4,9 +4,7 @@
 	import { causeWords, label, tell } from '@zinc-ledger/words';
 
 	let { diagnosis }: { diagnosis: JobDiagnosis } = $props();
-	const { answer } = $derived(diagnosis);
-	const named = $derived(answer.type === 'not-known-yet' ? [] : answer.named);
-	const next = $derived(diagnosis.next);
+	const { answer, named, next, unexplained } = $derived(diagnosis);
 	const sentenceOf = ({ cause, or }: NamedCause) =>
 		tell(
 			message('diagnosis.named', { causes: [cause, ...or], stations: diagnosis.stationsOf(cause) })
@@ -28,8 +26,10 @@
 {/snippet}
 
 <div data-answer={answer.type}>
-	{#if answer.type !== 'cause'}
+	{#if answer.type === 'elsewhere' || named.length === 0}
 		<p class="text-[17px]"><b>{tell(answerMessage(diagnosis))}.</b></p>
+	{:else if answer.type === 'not-known-yet'}
+		<p class="text-soft">Found so far:</p>
 	{/if}
 	<ul class="mt-1 grid gap-2">
 		{#each named as one (one.cause)}{@render found(one)}{/each}
@@ -39,9 +39,9 @@
 			Replace the springs at <b class="figure">{diagnosis.condemned.join(' ')}</b>.
 		</p>
 	{/if}
-	{#if diagnosis.unexplained.length > 0 && named.length > 0}
+	{#if unexplained.length > 0 && named.length > 0}
 		<p class="mt-2 text-[14px]">
-			Not explained yet: {diagnosis.unexplained.map((code) => label('finding', code)).join(', ')}.
+			Not explained yet: {unexplained.map((code) => label('finding', code)).join(', ')}.
 		</p>
 	{/if}
 	{#if next}
@@ -50,11 +50,5 @@
 		</p>
 	{:else if answer.type === 'not-known-yet'}
 		<p class="mt-2">No remaining check would reveal much. Change one thing at a time.</p>
-	{/if}
-	{#if answer.type === 'not-known-yet' && diagnosis.beforeElsewhere.minutes > 0}
-		<p class="mt-1 text-[13px] text-soft">
-			“Not the valvetrain” takes another
-			<span class="figure">{diagnosis.beforeElsewhere.minutes} min</span> of checks.
-		</p>
 	{/if}
 </div>

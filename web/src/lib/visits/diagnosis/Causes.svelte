@@ -48,6 +48,12 @@
 			{#each rest as one (one.cause)}{@render cause(one)}{/each}
 		</ol>
 	</Disclosure>
+	{#if diagnosis.answer.type === 'not-known-yet' && diagnosis.beforeElsewhere.minutes > 0}
+		<p class="mt-2 text-[13px]">
+			“Not the valvetrain” takes another
+			<span class="figure">{diagnosis.beforeElsewhere.minutes} min</span> of checks.
+		</p>
+	{/if}
 	<p class="mt-2 text-[13px] text-soft">
 		Weighed by the shop’s <a class="underline" href="/likelihoods?complaint={diagnosis.complaint}"
 			>likelihood settings</a

@@ -58,7 +58,7 @@
 			{#if back}
 				<p class="mt-3">
 					<a class="underline" href="/jobs/{back.id}/then">
-						Then and now: job <span class="figure">{back.number}</span> beside it
+						Changes since last visit: job <span class="figure">{back.number}</span>
 					</a>
 				</p>
 			{/if}

@@ -113,9 +113,8 @@ export const program: Program = (head, revealed, done) => {
 		found[code as EvidenceCode] = surely;
 		at.set(code as EvidenceCode, stations);
 	}
-	const { answer, next } = diagnose(head.complaint, found, done);
+	const { answer, named, next } = diagnose(head.complaint, found, done);
 	const beliefs = weigh(head.complaint, found);
-	const named = answer.type === 'not-known-yet' ? [] : answer.named;
 	const located = { found, at };
 	const job = {
 		...demo,

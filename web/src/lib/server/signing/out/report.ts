@@ -4,7 +4,7 @@ import { reportOf, type Report } from '$lib/visits/comparison/report';
 import { infoOf, inFigures, made, MARGIN, rule, SOFT, WIDTHS, type Size } from './pdf';
 import type { SignedOut } from './signed-out';
 
-/** Then and now with what was done and why, signed like the sheet it is part of. */
+/** Changes since last visit with what was done and why, signed like the sheet it is part of. */
 export function reportPdf(signed: SignedOut, size: Size): Promise<Buffer> {
 	const { job, visit, sheet } = signed;
 	const report = reportOf(visit!, job, sheet.units.sentences);
@@ -21,7 +21,7 @@ export function reportPdf(signed: SignedOut, size: Size): Promise<Buffer> {
 					{
 						width: '*',
 						stack: [
-							{ text: 'Then and now', fontSize: 16, bold: true },
+							{ text: 'Changes since last visit', fontSize: 16, bold: true },
 							`${job.engine.name}, ${heads}`,
 							job.customer.name
 						]

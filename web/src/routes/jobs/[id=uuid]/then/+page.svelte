@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** The head as it was signed last beside the head as it came back. */
+	/** What changed since the last signed sheet: one line for each valve, the rest on demand. */
 	import {
 		fatesOf,
 		inCommon,
@@ -25,6 +25,9 @@
 		type ComparisonFilter
 	} from '$lib/visits/comparison/comparison';
 	import { lossesChart } from '$lib/visits/comparison/losses-chart';
+	import ChangedValves from '$lib/visits/comparison/ChangedValves.svelte';
+	import Disclosure from '$lib/ui/Disclosure.svelte';
+	import { fateCounts } from '$lib/visits/comparison/service';
 	import SpringFates from '$lib/visits/comparison/SpringFates.svelte';
 	import VisitComparison from '$lib/visits/comparison/VisitComparison.svelte';
 
@@ -34,6 +37,7 @@
 	useKeys([]);
 	let shown = $state<ComparisonFilter>('all');
 	const stations = $derived(data.then ? visitComparison(data.then.signed, store.job) : []);
+	const common = $derived(inCommon(stations));
 	const loads = $derived(loadsInCommon(stations, testerRatio(store.job)));
 	const rows = $derived(stations.filter((one) => isAmong(shown, one)));
 	const byLabel = $derived(new Map(stations.map((one) => [one.station, one])));
@@ -43,32 +47,28 @@
 	);
 	const life = $derived(new Map(data.life.map(({ station, used }) => [station, used!])));
 	const fates = $derived(fatesOf(store.job, store.sheet, stations, life));
+	const isCompared = $derived(stations.some(({ moved }) => Object.keys(moved).length > 0));
+	let isOpen = $state(false);
 	const hasLosses = $derived(stations.some(({ losses }) => losses));
 </script>
 
-<svelte:head><title>Then and now · {store.job.number} · Zinc Ledger</title></svelte:head>
+<svelte:head><title>Changes since last visit · {store.job.number} · Zinc Ledger</title></svelte:head
+>
 
 <div class="overflow-auto px-4 bench:px-6 py-4">
 	<div class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink pb-2">
-		<h1 class="text-xl font-semibold">Then and now</h1>
+		<h1 class="text-xl font-semibold">Changes since last visit</h1>
 		{#if data.then}
 			<span class="text-soft">
-				then:
+				compared with
 				<a class="underline" href="/jobs/{data.then.job}"
 					>job <span class="figure">{data.then.number}</span></a
 				>, sheet {data.then.revision}, signed {moment(data.then.at)}
 			</span>
-			<span class="ml-auto"
-				><ToggleGroup
-					label="Valves"
-					options={COMPARISON_FILTERS.map((value) => ({ value, label: value }))}
-					bind:value={shown}
-				/></span
-			>
 		{/if}
 	</div>
 	{#if data.then}
-		{#each inCommonMessages(inCommon(stations), loads, isLashAtOtherTemperature(stations)) as remark (remark.code + JSON.stringify(remark))}
+		{#each inCommonMessages(common, loads, isLashAtOtherTemperature(stations)) as remark (remark.code + JSON.stringify(remark))}
 			<p class="mt-2"><Mark state="inconclusive" word /> {write(remark, bench.units)}.</p>
 		{/each}
 		{#if loads && loads.reference === null}
@@ -76,31 +76,44 @@
 				<a class="underline" href="/jobs/{store.job.id}/diagnosis">Enter a reference spring</a>
 			</p>
 		{/if}
-		<p class="mt-2 max-w-3xl text-[13px] text-soft">
-			Compared over the same parts only, shims taken off, loads at the current height. Grey is
-			within what both were read to; * was read on another gauge. Lash counts as it was found,
-			before it was turned.
-		</p>
-		<div class="mt-3">
+		{#if isCompared}
+			<div class="mt-3"><ChangedValves {stations} {fates} {common} {loads} /></div>
+		{:else}
+			<p class="mt-3">Nothing to compare yet: measure heights, lash and springs again.</p>
+		{/if}
+		<Disclosure class="mt-4" title="Used springs: {fateCounts(fates)}">
+			<SpringFates {fates} />
+		</Disclosure>
+		<Disclosure class="mt-4" title="All figures" bind:open={isOpen}>
+			<div class="mb-2 flex flex-wrap items-center gap-4">
+				<p class="max-w-3xl text-[13px] text-soft">
+					Same parts only, shims subtracted, loads at the current height. Gray: within measurement
+					uncertainty. *: different gauge. Lash as received, before it was set.
+				</p>
+				<ToggleGroup
+					label="Valves"
+					options={COMPARISON_FILTERS.map((value) => ({ value, label: value }))}
+					bind:value={shown}
+				/>
+			</div>
 			<HeadPlan
 				job={store.job}
 				stations={inPlan}
 				done={{ is: ({ state }) => state !== 'not-measured', word: 'compared' }}
 			/>
-		</div>
-		<VisitComparison stations={rows} />
-		{#if rows.length === 0}<p class="mt-3 text-soft">No valve is among these.</p>{/if}
-		<SpringFates {fates} />
-		{#if hasLosses}
-			<h2 class="mt-6 mb-1 border-b border-ink pb-1 font-semibold">
-				Seat load lost, along the head
-			</h2>
-			<Chart
-				option={lossesChart(stations, bench.units)}
-				label="Seat load lost to height and to sag, valve by valve"
-			/>
-		{/if}
+			<VisitComparison stations={rows} />
+			{#if rows.length === 0}<p class="mt-3 text-soft">No valve matches.</p>{/if}
+			{#if hasLosses}
+				<h2 class="mt-6 mb-1 border-b border-ink pb-1 font-semibold">
+					Seat load lost, along the head
+				</h2>
+				<Chart
+					option={lossesChart(stations, bench.units)}
+					label="Seat load lost to height and to spring sag, valve by valve"
+				/>
+			{/if}
+		</Disclosure>
 	{:else}
-		<p class="mt-3">Nothing was signed of this engine before this visit.</p>
+		<p class="mt-3">This engine has no signed sheet before this visit.</p>
 	{/if}
 </div>
