@@ -104,7 +104,8 @@ function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 						})
 	});
 	if (verdict.state === 'stop') return verdict;
-	const { state, remedy } = ofMotion(station, train, read, found.uncertainty / speed);
+	const spread = motionSpread(train, found.limit, read.mass!);
+	const { state, remedy } = ofMotion(station, train, read, spread);
 	// The more alarming of the two is told; the upper bound alone clears nothing.
 	if (verdict.state !== 'clear' && byAlarm(verdict.state, state) <= 0) return verdict;
 	return {
@@ -150,6 +151,21 @@ export function wantedSpeed({ setup }: Pick<Job, 'setup'>): number | null {
 /** What a valve is to have beyond the highest speed, as a part of it: the shop's, or the usual. */
 export const headroomWanted = ({ limits }: Job['setup']): number =>
 	limits.controlHeadroom ?? UNSAID_LIMITS.controlHeadroom;
+
+/**
+ * Half-width of the 95 % interval of a valve's speeds of motion, as a part of them. A motion that was
+ * calculated over every lobe that the card may stand for has the lobe in it already.
+ */
+export const motionSpread = (
+	{ lobe, curve }: RigidTrain,
+	limit: RigidLimit,
+	mass: Pick<FollowingMass, 'total' | 'uncertainty'>
+): number => {
+	const spring = SPRING_SPREAD[curve.from];
+	return lobe.mayBe
+		? Math.hypot(mass.uncertainty / mass.total, spring) / 2
+		: controlSpread(lobe, limit, mass, spring);
+};
 
 /** Half-width of a limit's 95 % interval as a part of it, from lobe, mass and spring: it goes by the root of each. */
 export function controlSpread(

@@ -3,6 +3,7 @@ export {
 	CARD_SPREAD,
 	controlLimitOf,
 	controlSpread,
+	motionSpread,
 	headroomWanted,
 	wantedSpeed
 } from './control-limit.ts';

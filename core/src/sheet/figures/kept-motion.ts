@@ -80,7 +80,9 @@ export function motionBasis(train: RigidTrain, { assumed, coils }: ControlRead):
 		assumed?.stiffness ?? 0,
 		assumed?.damping ?? 0,
 		coils?.mass ?? 0,
-		coils?.damping ?? 0
+		coils?.damping ?? 0,
+		// A motion calculated before its band covered every lobe that the card may stand for says too much.
+		...(lobe.mayBe ? [lobe.mayBe().length] : [])
 	];
 }
 

@@ -33,7 +33,7 @@ export function motionsAt(
 ): Motion[] | null {
 	const spring = DrawnSpring.of(train);
 	if (!spring) return null;
-	const cam = new DrawnCam(train);
+	const cam = seatedCam(train, spring);
 	return speeds.map((speed) => integrate(train, cam, spring, speed, step));
 }
 
@@ -50,9 +50,13 @@ export function motionTraced(
 	const spring = DrawnSpring.of(train);
 	if (!spring) return null;
 	const trace = new MotionTrace();
-	const motion = integrate(train, new DrawnCam(train), spring, speed, step, trace);
+	const motion = integrate(train, seatedCam(train, spring), spring, speed, step, trace);
 	return { motion, trace };
 }
+
+/** The cam with its lash measured from the valve at rest on its seat, which the spring has pressed in by F/K. */
+const seatedCam = (train: CompliantTrain, spring: DrawnSpring) =>
+	new DrawnCam(train, spring.seat / train.seat.stiffness);
 
 /** Turns until coils that swing do the same every time: at most, and what may be left of the first. */
 const MAX_TURNS = 6;
@@ -97,7 +101,7 @@ export function separationSpeed(
 ): number | null {
 	const spring = DrawnSpring.of(train);
 	if (!spring) return null;
-	const cam = new DrawnCam(train);
+	const cam = seatedCam(train, spring);
 	const parts = (speed: number) => integrate(train, cam, spring, speed, step).parted > 0;
 	let low = from;
 	let high = from;

@@ -19,12 +19,13 @@ export class DrawnCam {
 	readonly #per: number;
 	readonly #rest: number;
 
-	constructor({ lobe, ratio, lash }: RigidTrain) {
+	/** @param pressed how far the spring has pressed the valve into its seat, in m: lash is measured from there */
+	constructor({ lobe, ratio, lash }: RigidTrain, pressed = 0) {
 		this.#per = (lobe.closes - lobe.opens) / POINTS;
-		this.#rest = -lash / 1000;
+		this.#rest = -lash / 1000 - pressed;
 		for (let i = 0; i <= POINTS; i++) {
 			const at = lobe.at(lobe.opens + i * this.#per);
-			this.#lift[i] = (ratio * at.lift - lash) / 1000;
+			this.#lift[i] = (ratio * at.lift - lash) / 1000 - pressed;
 			this.#slope[i] = ((ratio * at.velocity) / 1000) * this.#per;
 		}
 	}

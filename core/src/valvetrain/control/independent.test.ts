@@ -115,9 +115,11 @@ function integrated(train: CompliantTrain, speed: number) {
 	const turn = (2 * Math.PI) / omega;
 	/** Coils that swing come to do the same every turn; the last one is looked at. */
 	const begins = (train.surge ? 5 : 0) * turn;
+	// Lash is measured from the valve at rest, pressed into its seat.
+	const pressed = curve.load(mm(height))! / seat.stiffness;
 	const cam = (time: number) => {
 		const { lift, velocity } = train.lobe.at(train.lobe.opens + omega * (time % turn));
-		return { z: (ratio * lift - lash) / 1000, zDot: (ratio * velocity * omega) / 1000 };
+		return { z: (ratio * lift - lash) / 1000 - pressed, zDot: (ratio * velocity * omega) / 1000 };
 	};
 	const spring = (x: number) => curve.load(mm(height - Math.max(0, x) * 1000))!;
 	const trainForce = (time: number, x: number, v: number) => {
@@ -156,9 +158,9 @@ function integrated(train: CompliantTrain, speed: number) {
 				isOpen = true;
 				if (trainForce(time, x, v) === 0) parted += dt;
 			}
-			// Met between two samples, with nothing of the seat felt yet.
-			if (isOpen && seating === null && x < 0 && before.x >= 0)
-				seating = -(before.v + (before.a * dt * before.x) / (before.x - x));
+			// Met between two samples, with nothing of the seat felt yet; the hardest landing counts.
+			if (isOpen && x < 0 && before.x >= 0)
+				seating = Math.max(seating ?? 0, -(before.v + (before.a * dt * before.x) / (before.x - x)));
 			if (seating !== null) bounce = Math.max(bounce, x - Math.max(0, cam(time).z));
 			const force = trainForce(time, x, v) - spring(x) + share * pull(q, w);
 			before = { x, v, a: force / (mass - own) };

@@ -28,7 +28,7 @@ export interface Motion {
 	readonly parted: number;
 	/** Greatest height above cam and seat after the seat was first met, in m. */
 	readonly bounce: number;
-	/** At which the seat was first met, in m/s; null where it was not within the cycle. */
+	/** Velocity of the hardest landing on the seat, in m/s; null where there was none within the cycle. */
 	readonly seatingVelocity: number | null;
 	/** Greatest force of the train on the valve, in N. */
 	readonly maxForce: number;

@@ -93,8 +93,9 @@ export class Run {
 			if (x < 0 && xBefore >= 0) {
 				const began = xBefore / (xBefore - x);
 				v += ((0.5 - began) * dt * seated) / pushed;
-				// Read as it meets the seat, before that has taken anything of it.
-				if (wasOpen && seating === null) seating = -(vBefore + aBefore * began * dt);
+				// As it meets the seat, before the seat has slowed it; a later landing may be harder than the first.
+				const landing = -(vBefore + aBefore * began * dt);
+				if (wasOpen && landing > (seating ?? 0)) seating = landing;
 			}
 			put += ((putBefore + force * cam.zDot) * dt) / 2;
 			if (x > PARTED_ABOVE) {
@@ -122,18 +123,12 @@ export class Run {
 }
 
 /**
- * Where a valve rests, in m, and what it rests on, in N/m: its seat, and the cam's base circle
- * too where there is no lash to keep them apart.
+ * Where a valve rests, in m, pressed into its seat by the spring, and what it rests on, in N/m: its
+ * seat and, where there is no lash to keep them apart, the valvetrain too.
  */
 function shut({ stiffness, seat, lash }: CompliantTrain, load: number) {
-	const clear = -lash / 1000;
-	const onSeat = -load / seat.stiffness;
-	return onSeat >= clear
-		? { at: onSeat, stiffness: seat.stiffness }
-		: {
-				at: (stiffness * clear - load) / (stiffness + seat.stiffness),
-				stiffness: stiffness + seat.stiffness
-			};
+	const at = -load / seat.stiffness;
+	return { at, stiffness: lash > 0 ? seat.stiffness : stiffness + seat.stiffness };
 }
 
 /** Whether a valve so far off its seat (m) and so fast (m/s) counts as at rest. */

@@ -1,7 +1,7 @@
 /** The lobe of a cam card: from its lift table where it has one, else made up from its durations. */
 import type { Millimetres } from '../../foundation/units/index.ts';
 import type { Lobe } from './lobe.ts';
-import { madeUpLobe, type Duration } from './made-up.ts';
+import { lobesOverRamps, madeUpLobe, type Duration } from './made-up.ts';
 import { tableFaults, tableLobe, type TableFault, type TableLine } from './table.ts';
 
 /** What a card gives of one lobe. */
@@ -46,11 +46,12 @@ function fromTable(table: readonly TableLine[]): LobeFound {
 
 function fromDurations({ lift, durations }: LobeCard): LobeFound {
 	const [first, second] = durations;
+	const known = second ? ([first!, second] as const) : ([first!] as const);
+	let others: readonly Lobe[] | null = null;
 	try {
-		return {
-			lobe: madeUpLobe({ lift, durations: second ? [first!, second] : [first!] }),
-			fault: null
-		};
+		const lobe = madeUpLobe({ lift, durations: known });
+		const mayBe = () => (others ??= lobesOverRamps(lift, known));
+		return { lobe: { ...lobe, mayBe }, fault: null };
 	} catch (problem) {
 		if (!(problem instanceof RangeError)) throw problem;
 		return { lobe: null, fault: 'no-such-lobe' };

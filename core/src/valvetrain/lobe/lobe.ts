@@ -18,6 +18,8 @@ export interface Lobe {
 	readonly at: (angle: number) => LobeMotion;
 	/** Half-width of the 95 % interval of its acceleration there, in mm/rad². */
 	readonly uncertainty: (angle: number) => number;
+	/** Other lobes that the same card may stand for; left out where a table gives the lobe itself. */
+	readonly mayBe?: () => readonly Lobe[];
 }
 
 export interface LobeMotion {

@@ -1,7 +1,8 @@
 /**
  * A lobe made up from its lift and one or two durations, where nobody has its table: a smooth
- * polynomial that meets a ramp of constant velocity (docs/trade/valvetrain.md#control). It is an assumption, and
- * whatever is worked out with it says so.
+ * polynomial that meets a ramp of constant velocity (docs/trade/valvetrain.md#control). It is an
+ * assumption, and every figure that follows from it says so. No cam card states the ramp, so a
+ * figure that must hold for the real lobe is calculated over {@link RAMPS}.
  */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import {
@@ -25,11 +26,35 @@ export interface MadeUp {
 	/** At one lift, or at two: the second one shapes the flank. */
 	readonly durations: readonly [Duration] | readonly [Duration, Duration];
 	/** Where the flank meets its ramp, and how fast the ramp rises. */
-	readonly ramp?: { readonly height: Millimetres; readonly perDegree: Millimetres };
+	readonly ramp?: Ramp;
+	/** Fullness of the flank where one duration is known; see {@link USUAL_FULLNESS}. */
+	readonly fullness?: number;
 }
 
-/** A ramp as many cams have it: 0.15 mm high, 0.012 mm a degree of the cam. */
-export const USUAL_RAMP = { height: mm(0.15), perDegree: mm(0.012) } as const;
+/** A ramp of constant velocity: its height at the lobe and its rise per degree of the cam, in mm. */
+export interface Ramp {
+	readonly height: Millimetres;
+	readonly perDegree: Millimetres;
+}
+const ramp = (height: number, perDegree: number): Ramp => ({
+	height: mm(height),
+	perDegree: mm(perDegree)
+});
+
+/** A ramp as many cams have it. */
+export const USUAL_RAMP = ramp(0.15, 0.012);
+/**
+ * The corners of the range of ramps in use: 0.10 to 0.50 mm high, 0.005 to 0.025 mm per degree of
+ * the cam, 8° to 40° long. Source: docs/trade/valvetrain.md#control, shop practice.
+ */
+export const RAMPS: readonly Ramp[] = [
+	ramp(0.1, 0.005),
+	ramp(0.1, 0.0125),
+	ramp(0.2, 0.025),
+	ramp(0.5, 0.025),
+	ramp(0.5, 0.0125),
+	ramp(0.2, 0.005)
+];
 /** Fullness of the flank where one duration is known: the real exponent p. */
 export const USUAL_FULLNESS = 8;
 /**
@@ -46,7 +71,12 @@ const FULLNESS = { min: 4, max: 40 } as const;
  *
  * @throws RangeError where no such lobe has these durations
  */
-export function madeUpLobe({ lift, durations, ramp = USUAL_RAMP }: MadeUp): Lobe {
+export function madeUpLobe({
+	lift,
+	durations,
+	ramp = USUAL_RAMP,
+	fullness = USUAL_FULLNESS
+}: MadeUp): Lobe {
 	const [first, second] = durations;
 	const isSound = [first, ...(second ? [second] : [])].every(
 		(one) => one.lift > ramp.height && one.lift < lift && one.degrees > 0 && one.degrees < 720
@@ -55,9 +85,31 @@ export function madeUpLobe({ lift, durations, ramp = USUAL_RAMP }: MadeUp): Lobe
 	const velocity = ramp.perDegree / camDegrees(1);
 	const withFullness = (p: number) =>
 		ofDuration(first, (beta) => lobeOf(lift, ramp.height, velocity, beta, p));
-	const lobe = second ? withSecond(second, withFullness) : withFullness(USUAL_FULLNESS);
+	const lobe = second ? withSecond(second, withFullness) : withFullness(fullness);
 	const spread = MADE_UP_SPREAD[second ? 'two' : 'one'];
 	return { ...lobe, uncertainty: (angle) => spread * Math.abs(lobe.at(angle).acceleration) };
+}
+
+/** Flanks of one known duration may be this full or this lean. */
+const FULLNESSES = [6, 14] as const;
+
+/**
+ * The lobes that a card with such durations may stand for: one for each corner of the ramps in use
+ * and, where one duration is known, for each end of the fullness of the flank. A ramp too high for
+ * a stated duration is left out.
+ */
+export function lobesOverRamps(lift: Millimetres, durations: MadeUp['durations']): Lobe[] {
+	const fullnesses = durations.length === 1 ? FULLNESSES : [USUAL_FULLNESS];
+	return RAMPS.flatMap((one) =>
+		fullnesses.flatMap((fullness) => {
+			try {
+				return [madeUpLobe({ lift, durations, ramp: one, fullness })];
+			} catch (problem) {
+				if (!(problem instanceof RangeError)) throw problem;
+				return [];
+			}
+		})
+	);
 }
 
 /** A lobe, before it is said how far it can be trusted. */

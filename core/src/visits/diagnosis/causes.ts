@@ -63,6 +63,7 @@ export type Complaint = (typeof COMPLAINTS)[number];
  * the group, and gives the check that tells its members apart.
  */
 export const ALIKE: readonly (readonly Cause[])[] = [
+	['spring-lost-load', 'mixed-springs'],
 	['height-grew', 'stem-stretched'],
 	['lash-opened', 'adjuster-loose', 'stud-pulling'],
 	['locks', 'locks-pulled'],

@@ -24,6 +24,12 @@ const RANGE = { from: 0.3, to: 1.05 } as const;
 /** Beyond so many times the speed of separation a model of one mass tells nothing. */
 export const TELLS_TO = 1.15;
 
+/** Of the speeds of a sweep, every second is looked at for each other lobe. */
+const STRIDE = 2;
+
+/** Bounce off the seat beyond which a valve counts as lost, in m. */
+export const MAX_BOUNCE = 2e-4;
+
 /** A sweep tells where a train parts no nearer than this part of it: its stiffness is known far worse. */
 const NEAR = 1e-3;
 
@@ -33,6 +39,11 @@ export interface ControlSweep {
 	readonly motions: Readonly<Record<BandEnd, readonly (Motion | null)[]>>;
 	/** In rpm, where train and cam part above 1.27 mm of lift; null where they do not within the sweep. */
 	readonly separation: Readonly<Record<BandEnd, number | null>>;
+	/**
+	 * In rpm, for each other lobe that the cam card may stand for, at the middle of the stiffness band,
+	 * the lowest speed at which the valve is off its cam or its seat; infinite where there is none.
+	 */
+	readonly overLobes: readonly number[];
 }
 
 /**
@@ -49,9 +60,11 @@ export function controlSweep(
 	const [from, to] = [RANGE.from * speed, RANGE.to * speed];
 	const speeds = Array.from({ length: SPEEDS }, (_, i) => from + ((to - from) * i) / (SPEEDS - 1));
 	const ends = Object.keys(BAND) as BandEnd[];
+	const others = controlled.train.lobe.mayBe?.() ?? [];
+	const parts = ends.length + others.length;
 	const swept = ends.map((end, i) => {
 		const atEnd = sweepOf(compliantOf(controlled, BAND[end]), speeds);
-		tell((i + 1) / ends.length);
+		tell((i + 1) / parts);
 		return [end, atEnd] as const;
 	});
 	if (swept.some(([, atEnd]) => atEnd === null)) return null;
@@ -60,8 +73,27 @@ export function controlSweep(
 	return {
 		speeds,
 		motions: of(({ motions }) => motions),
-		separation: of(({ separation }) => separation)
+		separation: of(({ separation }) => separation),
+		overLobes: others.map((lobe, i) => {
+			const other = { ...controlled, train: { ...controlled.train, lobe } };
+			tell((ends.length + i + 1) / parts);
+			return firstLost(compliantOf(other), speeds);
+		})
 	};
+}
+
+/** The lowest of some speeds at which a valve is off its cam or its seat, in rpm; infinite where it is lost at none. */
+function firstLost(train: CompliantTrain, speeds: readonly number[]): number {
+	const isLost = (speed: number) => {
+		const [motion] = motionsAt(train, [speed]) ?? [];
+		return motion !== undefined && (motion.parted > 0 || motion.bounce > MAX_BOUNCE);
+	};
+	for (let i = 0; i < speeds.length; i += STRIDE) {
+		if (!isLost(speeds[i]!)) continue;
+		const between = speeds[i - 1];
+		return between !== undefined && isLost(between) ? between : speeds[i]!;
+	}
+	return Number.POSITIVE_INFINITY;
 }
 
 function sweepOf(train: CompliantTrain, speeds: readonly number[]) {
@@ -82,9 +114,6 @@ function sweepOf(train: CompliantTrain, speeds: readonly number[]) {
 	};
 }
 
-/** Bounce off the seat beyond which a valve counts as lost, in m. */
-export const MAX_BOUNCE = 2e-4;
-
 /** The lowest speed at which the valve is off its cam or its seat, for each end of the band; infinite where it is not within the sweep. */
 function lostAt({ speeds, motions, separation }: ControlSweep): number[] {
 	return (Object.keys(BAND) as BandEnd[]).map((end) => {
@@ -96,13 +125,31 @@ function lostAt({ speeds, motions, separation }: ControlSweep): number[] {
 	});
 }
 
-/** What a sweep comes to, as a job keeps it. */
+/**
+ * Returns what a sweep comes to over its whole band, as a job keeps it. Stiffness and the lobe that
+ * the card stands for are independent of each other, so how far each moves the speed is combined as
+ * the root of the sum of squares.
+ */
 export function motionFound(sweep: ControlSweep): MotionFound {
-	const lost = lostAt(sweep);
-	const known = (speed: number) => (Number.isFinite(speed) ? speed : null);
+	const [low, middle, high] = lostAt(sweep) as [number, number, number];
+	const to = sweep.speeds.at(-1)!;
+	// Beyond the last speed nothing is known: what is not lost within the sweep is taken as lost there.
+	const within = (speed: number) => Math.min(speed, to);
+	const lobes = sweep.overLobes.map(within);
+	const nominal = within(middle);
+	const below = Math.hypot(
+		nominal - Math.min(nominal, within(low), within(high)),
+		nominal - Math.min(nominal, ...lobes)
+	);
+	const above = Math.hypot(
+		Math.max(nominal, within(low), within(high)) - nominal,
+		Math.max(nominal, ...lobes) - nominal
+	);
+	const all = [low, middle, high, ...sweep.overLobes];
+	const isLostSomewhere = all.some(Number.isFinite);
 	return {
-		lost: known(Math.min(...lost)),
-		surely: known(Math.max(...lost)),
-		to: sweep.speeds.at(-1)!
+		lost: isLostSomewhere ? nominal - below : null,
+		surely: all.every(Number.isFinite) ? nominal + above : null,
+		to
 	};
 }

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { readJob } from '../../../job/document/file.ts';
 import { evaluate } from '../../../sheet/evaluation/index.ts';
 import { kilograms } from '../../../foundation/units/index.ts';
+import { RAMPS } from '../../lobe/index.ts';
 import { COIL_DAMPING, coilDamping, USUAL_TRAIN } from '../../control/index.ts';
 import { assumedTrain, motionState } from '../../../sheet/figures/index.ts';
 import { forcesOver, minMargin } from './forces.ts';
@@ -78,7 +79,15 @@ describe('a sweep', () => {
 			expect(separation! / first!.limit.speed).toBeGreaterThan(0.6);
 			expect(separation! / first!.limit.speed).toBeLessThan(0.97);
 		}
-		expect(progress).toEqual([1 / 3, 2 / 3, 1]);
+		expect(progress).toEqual(progress.toSorted((a, b) => a - b));
+		expect(progress.at(-1)).toBe(1);
+	});
+	it('covers every ramp that the card may stand for, and the calm ones lose it later than the harsh', () => {
+		const lobes = first!.train.lobe.mayBe!();
+		expect(lobes.length).toBeGreaterThanOrEqual(RAMPS.length);
+		expect(sweep.overLobes).toHaveLength(lobes.length);
+		expect(Math.max(...sweep.overLobes)).toBeGreaterThan(1.05 * Math.min(...sweep.overLobes));
+		expect(motionFound(sweep).lost!).toBeLessThanOrEqual(Math.min(...sweep.overLobes));
 	});
 	it('parts sooner on a softer train, where no coils of its own swing', () => {
 		const { low, middle, high } = controlSweep({ ...first!, surge: null })!.separation;
@@ -108,7 +117,8 @@ describe('a sweep', () => {
 		const calm = {
 			...sweep,
 			separation: { low: null, middle: null, high: null },
-			motions: { low: [], middle: [], high: [] }
+			motions: { low: [], middle: [], high: [] },
+			overLobes: []
 		};
 		expect(motionFound(calm)).toMatchObject({ lost: null, surely: null });
 		expect(motionState(motionFound(calm), 3000, sweep.speeds.at(-1)! + 1)).toBe('not-measured');

@@ -47,10 +47,9 @@ const CONDEMNING: Readonly<Partial<Record<Cause, readonly EvidenceCode[]>>> = {
 /** Returns the stations whose springs are to be replaced by the causes that are named. */
 export const condemnedBy = (named: readonly NamedCause[], located: Located): string[] => [
 	...new Set(
-		named.flatMap(({ cause }) =>
-			(CONDEMNING[cause] ?? []).flatMap((code) =>
-				isThere(code, located) ? (located.at.get(code) ?? []) : []
-			)
-		)
+		named
+			.flatMap(({ cause, or }) => [cause, ...or])
+			.flatMap((cause) => CONDEMNING[cause] ?? [])
+			.flatMap((code) => (isThere(code, located) ? (located.at.get(code) ?? []) : []))
 	)
 ];

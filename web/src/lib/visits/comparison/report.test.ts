@@ -62,7 +62,9 @@ describe('the report of a return visit', () => {
 		expect(rows).toHaveLength(1);
 		expect(rows[0]!.station).toBe('2Ia');
 		expect(rows[0]!.cells[0]!.text).toMatch(/^\+0\.40 \(\d\d\.\d\d to \d\d\.\d\d\)$/);
-		expect(rows[0]!.looksLike).toMatch(/seat or valve face sank 0\.\d\d mm.*; measure .* to tell them apart$/);
+		expect(rows[0]!.looksLike).toMatch(
+			/seat or valve face sank 0\.\d\d mm.*; measure .* to tell them apart$/
+		);
 	});
 	it('says what happened since, what was done, and that it lies elsewhere only as it was weighed', () => {
 		const job = back(0, {
