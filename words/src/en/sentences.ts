@@ -388,7 +388,7 @@ export const sentences: Sentences = {
 	'lash.closed': ({ by }) =>
 		say`Lash closed up ${length(by)} since it was set: a sinking seat, a stretching valve`,
 	'lash.moved-together': ({ moved, of }) =>
-		`Lash moved the same way at ${moved} of ${of} valves: was the engine as warm, and is it the same gauge? Inspect a lifter before blaming the gauge`,
+		`Lash moved the same way at ${moved} of ${of} valves. Check the engine temperature first, then the gauge, before you suspect a lifter`,
 	'preload.off': ({ preload, setting }) =>
 		say`Preload ${length(preload)}: set ${length(setting)} from zero lash`,
 	'adjuster.leave': 'leave the adjuster',

@@ -58,7 +58,11 @@
 							<td class="figure text-right">{margin(one.bindMargin)}</td>
 							<td class="figure text-right">{margin(one.sealClearance)}</td>
 							<td class="figure text-right">
-								{one.serviceLeft === null ? '·' : `${Math.round(100 * one.serviceLeft)} %`}
+								{one.serviceLeft === null
+									? '·'
+									: one.serviceLeft < 0
+										? 'exceeded'
+										: `${Math.round(100 * one.serviceLeft)} %`}
 							</td>
 						</tr>
 					{/each}
