@@ -8,6 +8,7 @@ import { fateOf, type UsedSpring } from './used-spring.ts';
 describe('a set over its service', () => {
 	const visit = (hours: number, load: number, more = {}) => ({
 		load,
+		weakest: load,
 		hours,
 		runs: 0,
 		kilometres: 0,
@@ -25,6 +26,15 @@ describe('a set over its service', () => {
 		expect(trendOfSet(life, 0.05)!.limit).toBe(285);
 		const runs = life.map((one) => ({ ...one, hours: 0, runs: one.hours }));
 		expect(trendOfSet(runs, 0.1)!.unit).toBe('runs');
+	});
+	it('follows the weakest spring, not the mean', () => {
+		const life = [visit(0, 300), visit(10, 294), visit(20, 292), visit(30, 290), visit(40, 288)];
+		// One spring loses three times as much: 270 N at 50 h, where the mean still has 286.
+		const weak = life.map((one) => ({
+			...one,
+			weakest: 300 - (one.hours > 0 ? 3.5 : 0) - 0.53 * one.hours
+		}));
+		expect(trendOfSet(weak, 0.1)!.reaches!.at).toBeCloseTo(50, 0);
 	});
 	it('says as little of a batch as so few sets can', () => {
 		expect(meanWithin(null, 1)).toBeNull();
@@ -68,6 +78,34 @@ describe('a load over service', () => {
 		});
 		for (const which of [0, 1])
 			expect(held.filter((one) => one[which]).length / held.length).toBeGreaterThanOrEqual(0.93);
+	});
+	it('gives a soonest that is not beyond the true life where the loss accelerates', () => {
+		const { normal, next } = dice(12);
+		const held = Array.from({ length: 300 }, () => {
+			// 588 N after the first run; the loss grows with the square of the hours, or faster.
+			const [life, power] = [60 + 60 * next(), 1.5 + 1.5 * next()];
+			const load = (hours: number) => 588 - 48 * (hours / life) ** power;
+			const seen = [0.2, 0.35, 0.5, 0.6, 0.7].map((part) => part * life);
+			const points = [
+				{ service: 0, load: 600, uncertainty: 4 },
+				{ service: 1, load: 588, uncertainty: 4 },
+				...seen.map((service) => ({
+					service,
+					load: load(service) + (normal() * 4) / 1.96,
+					uncertainty: 4
+				}))
+			];
+			return trendOf(points, 540).reaches!.from <= life;
+		});
+		expect(held.filter(Boolean).length / held.length).toBeGreaterThanOrEqual(0.95);
+	});
+	it('does not call a straight loss accelerating more often than chance does', () => {
+		const { normal } = dice(13);
+		const bends = Array.from({ length: 300 }, () => {
+			const points = looks([0, 1, 12, 25, 40], () => (normal() * 4) / 1.96);
+			return trendOf(points, 540).isAccelerating;
+		});
+		expect(bends.filter(Boolean).length / bends.length).toBeLessThan(0.2);
 	});
 	it('reaches no limit where it does not fall, or all looks are of one service', () => {
 		const flat = [0, 1, 10, 20, 30].map((service) => ({ service, load: 590, uncertainty: 4 }));

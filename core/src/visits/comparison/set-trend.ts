@@ -1,4 +1,4 @@
-/** A set of springs over its service, and what the sets of a batch say together. Source: docs/trade/visits.md. */
+/** A set of springs over its service, by its weakest spring, and the mean over the sets of a batch. Source: docs/trade/visits.md. */
 import { NORMAL, studentFactor } from '../../foundation/verdict/index.ts';
 import { trendOf, type Trend, type TrendPoint } from './trend.ts';
 
@@ -6,8 +6,12 @@ import { trendOf, type Trend, type TrendPoint } from './trend.ts';
 export const SERVICE_TOLD = ['hours', 'runs', 'kilometres'] as const;
 export type ServiceTold = (typeof SERVICE_TOLD)[number];
 
-/** The mean load in N of a set at its nominal height at one visit, with what it had run. */
-export type SetVisit = { readonly load: number } & Readonly<Record<ServiceTold, number>>;
+/** The loads in N of a set at its nominal height at one visit, with what it had run. */
+export type SetVisit = {
+	/** Mean of the set, and its weakest spring; the weakest ends the life of the set. */
+	readonly load: number;
+	readonly weakest: number;
+} & Readonly<Record<ServiceTold, number>>;
 
 export interface SetTrend extends Trend {
 	readonly unit: ServiceTold;
@@ -16,11 +20,11 @@ export interface SetTrend extends Trend {
 	readonly limit: number;
 }
 
-/** The mean of a set repeats on its tester to this part of itself, as a standard deviation. */
+/** A spring repeats on its tester to this part of its load, as a standard deviation. */
 const REPEATS = 0.004;
 
 /**
- * The trend of a set.
+ * Returns the trend of a set by its weakest spring at each visit.
  *
  * @param sag part of its first load at which a spring is not used any more
  * @returns null before it was tested, or had run
@@ -31,8 +35,8 @@ export function trendOfSet(visits: readonly SetVisit[], sag: number): SetTrend |
 	if (!first || !unit) return null;
 	const points = visits.map((visit) => ({
 		service: visit[unit],
-		load: visit.load,
-		uncertainty: NORMAL * REPEATS * visit.load
+		load: visit.weakest,
+		uncertainty: NORMAL * REPEATS * visit.weakest
 	}));
 	const limit = first.load * (1 - sag);
 	return { ...trendOf(points, limit), unit, points, limit };

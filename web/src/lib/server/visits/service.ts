@@ -99,6 +99,7 @@ export const visitsOfSet = (db: Database, setId: string) =>
 		.select((select) => [
 			sql<number>`count(*)::int`.as('springs'),
 			select.fn.avg<number>('seat_load').as('load'),
+			select.fn.min<number>('seat_load').as('weakest'),
 			sql<number>`coalesce(stddev_samp(seat_load), 0)`.as('spread'),
 			select.fn.avg<number>('hours').as('hours'),
 			sql<number>`avg(runs)::double precision`.as('runs'),

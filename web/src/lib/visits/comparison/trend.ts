@@ -21,12 +21,16 @@ export function trendLines(trend: SetTrend, { load, units }: Reader): string[] {
 	const last = points.at(-1)!.service;
 	const round = (service: number) => `${Math.round(service)} ${unit}`;
 	const share = (loss: number) => ((100 * TREND_PERIOD * loss) / points[0]!.load).toFixed(2);
-	const settling =
-		settled === null ? [] : [`Its first run took ${force(settled)}: that is settling.`];
-	if (slope === null)
-		return [...settling, 'A line is told from three visits after the first run on.'];
-	const line = `Since then it loses ${share(slope.value)} % of its first load in ${TREND_PERIOD} ${unit}, ± ${share(slope.uncertainty)}.`;
-	if (reaches === null) return [...settling, line, 'By that line it does not reach its limit.'];
+	const settling = settled === null ? [] : [`Settled by ${force(settled)} in the first run.`];
+	if (slope === null) return [...settling, 'A forecast takes three visits after the first run.'];
+	const line = `Since then its weakest spring loses ${share(slope.value)} % of its first load in ${TREND_PERIOD} ${unit}, ± ${share(slope.uncertainty)}.`;
+	const bend = trend.isAccelerating
+		? [
+				'The loss is accelerating, and a straight line does not fit it: count on the soonest figure.'
+			]
+		: [];
+	if (reaches === null)
+		return [...settling, line, 'By that line it does not reach its limit.', ...bend];
 	const between =
 		reaches.to === null
 			? `from ${round(reaches.from)} on`
@@ -34,7 +38,8 @@ export function trendLines(trend: SetTrend, { load, units }: Reader): string[] {
 	return [
 		...settling,
 		line,
-		`By that line it reaches its limit of ${force(trend.limit)} at ${round(reaches.at)}, ${between}; it has run ${round(last)}.`
+		`By that line it reaches its limit of ${force(trend.limit)} at ${round(reaches.at)}, ${between}; it has run ${round(last)}.`,
+		...bend
 	];
 }
 /** What a loss is told for. */
@@ -86,7 +91,7 @@ export const trendChart =
 			},
 			series: [
 				{
-					name: 'mean of the set',
+					name: 'weakest spring',
 					type: 'line',
 					symbolSize: 9,
 					lineStyle: { width: 0 },

@@ -47,7 +47,7 @@
 		<div class="mt-3 max-w-4xl">
 			<Chart
 				option={trendChart(trend, bench.units)}
-				label="Mean load of the set over {trendUnit(trend)}, with the line and its band"
+				label="Weakest spring of the set over {trendUnit(trend)}, with the line and its band"
 			/>
 		</div>
 	{/if}
