@@ -2,8 +2,10 @@
 import {
 	kilograms,
 	lengthOf,
+	loadOf,
 	massOf,
 	mm,
+	newtonsPerMm,
 	rateOf,
 	type Kilograms,
 	type Millimetres
@@ -12,6 +14,7 @@ import { message, type Need } from '../../foundation/message/index.ts';
 import {
 	ACTIVE_SHARE,
 	coilDamping,
+	STIFFNESS_SPREAD,
 	USUAL_TRAIN,
 	type Assumed,
 	type RigidTrain
@@ -136,14 +139,27 @@ function coilsOf(parts: KindSetup): ControlRead['coils'] {
 		: null;
 }
 
-/** A set-up's own stiffness and damping, or the usual of its type of train; null where no type is chosen. */
+/**
+ * The stiffness and damping of a setup's valvetrain: measured on the engine, entered, or the usual of
+ * its type; null where no type is chosen. A measured stiffness is known as well as its deflection.
+ */
 export function assumedTrain({
 	train: type,
 	trainStiffness,
+	trainTest,
 	trainDamping
 }: Setup): (Assumed & { readonly type: Train }) | null {
 	if (!type) return null;
 	const usual = USUAL_TRAIN[type];
+	if (trainTest) {
+		const deflection = lengthOf(trainTest.deflection);
+		return {
+			type,
+			stiffness: newtonsPerMm(loadOf(trainTest.load) / deflection),
+			damping: trainDamping ?? usual.damping,
+			spread: Math.min(STIFFNESS_SPREAD, lengthOf(trainTest.within) / deflection)
+		};
+	}
 	return {
 		type,
 		stiffness: trainStiffness ? rateOf(trainStiffness) : usual.stiffness,

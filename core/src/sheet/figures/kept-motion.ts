@@ -81,6 +81,7 @@ export function motionBasis(train: RigidTrain, { assumed, coils }: ControlRead):
 		assumed?.damping ?? 0,
 		coils?.mass ?? 0,
 		coils?.damping ?? 0,
+		...(assumed?.spread === undefined ? [] : [assumed.spread]),
 		// A motion calculated before its band covered every lobe that the card may stand for says too much.
 		...(lobe.mayBe ? [lobe.mayBe().length] : [])
 	];

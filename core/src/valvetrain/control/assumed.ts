@@ -1,4 +1,4 @@
-/** What is assumed of a valve train where nobody measured it (docs/trade/valvetrain.md#control). */
+/** Assumptions about a valvetrain that nobody has measured (docs/trade/valvetrain.md#control). */
 import type { SpringBuild, Train } from '../../parts/part/index.ts';
 import { newtonsPerMm, type NewtonsPerMillimetre } from '../../foundation/units/index.ts';
 
@@ -7,6 +7,8 @@ export interface Assumed {
 	readonly stiffness: NewtonsPerMillimetre;
 	/** As a part of the critical. */
 	readonly damping: number;
+	/** Half-width of the 95 % interval of the stiffness, as a part of it; {@link STIFFNESS_SPREAD} unless it was measured. */
+	readonly spread?: number;
 }
 
 /** Usual of each type: soft with pushrods, hard with buckets. */
@@ -18,7 +20,7 @@ export const USUAL_TRAIN: Readonly<Record<Train, Assumed>> = {
 };
 /** Of a seat in its head. */
 export const USUAL_SEAT: Assumed = { stiffness: newtonsPerMm(50_000), damping: 0.1 };
-/** Stiffness is known no better than this part of itself. */
+/** Stiffness that nobody measured is known no better than this part of itself. */
 export const STIFFNESS_SPREAD = 0.3;
 
 /** Of a spring's mass, what is wound in coils that move. */

@@ -173,6 +173,10 @@ export const Setup = z.strictObject({
 	train: z.enum(TRAINS).optional(),
 	/** Of all between cam and valve, at the valve, and its damping as a part of the critical; the usual of its type where nobody says. */
 	trainStiffness: Rate.optional(),
+	/** A test of that stiffness on the engine: the load at the valve, how far it moved with the cam held, and the half-width of the 95 % interval of that. */
+	trainTest: z
+		.strictObject({ load: Load, deflection: PositiveSize, within: PositiveSize })
+		.optional(),
 	trainDamping: fraction.optional(),
 	/** Where the cam lies, and the angle between valve and cylinder: what a cut at the deck does goes by them. */
 	camAt: z.enum(['block', 'head']).optional(),

@@ -10,13 +10,15 @@ import type { MotionFound } from '../../../sheet/figures/index.ts';
 import type { Controlled } from './of-job.ts';
 import { compliantOf } from './of-job.ts';
 
-/** The ends of the band and its middle, by what the stiffness is multiplied by. */
-export const BAND = {
-	low: 1 - STIFFNESS_SPREAD,
-	middle: 1,
-	high: 1 + STIFFNESS_SPREAD
-} as const;
-export type BandEnd = keyof typeof BAND;
+/** The middle of the stiffness band and its ends. */
+const ENDS = ['low', 'middle', 'high'] as const;
+export type BandEnd = (typeof ENDS)[number];
+
+/** What the stiffness is multiplied by at the ends of its band and in the middle. */
+function bandOf({ assumed }: Pick<Controlled, 'assumed'>): Readonly<Record<BandEnd, number>> {
+	const spread = assumed.spread ?? STIFFNESS_SPREAD;
+	return { low: 1 - spread, middle: 1, high: 1 + spread };
+}
 
 /** Speeds of a sweep: so many, from this part of the rigid limit to past it. */
 const SPEEDS = 60;
@@ -35,6 +37,8 @@ const NEAR = 1e-3;
 
 export interface ControlSweep {
 	readonly speeds: readonly number[];
+	/** What the stiffness was multiplied by. */
+	readonly band: Readonly<Record<BandEnd, number>>;
 	/** Motion at each speed, for each end of the band; null beyond what the model tells. */
 	readonly motions: Readonly<Record<BandEnd, readonly (Motion | null)[]>>;
 	/** In rpm, where train and cam part above 1.27 mm of lift; null where they do not within the sweep. */
@@ -59,11 +63,11 @@ export function controlSweep(
 	const { speed } = controlled.limit;
 	const [from, to] = [RANGE.from * speed, RANGE.to * speed];
 	const speeds = Array.from({ length: SPEEDS }, (_, i) => from + ((to - from) * i) / (SPEEDS - 1));
-	const ends = Object.keys(BAND) as BandEnd[];
+	const band = bandOf(controlled);
 	const others = controlled.train.lobe.mayBe?.() ?? [];
-	const parts = ends.length + others.length;
-	const swept = ends.map((end, i) => {
-		const atEnd = sweepOf(compliantOf(controlled, BAND[end]), speeds);
+	const parts = ENDS.length + others.length;
+	const swept = ENDS.map((end, i) => {
+		const atEnd = sweepOf(compliantOf(controlled, band[end]), speeds);
 		tell((i + 1) / parts);
 		return [end, atEnd] as const;
 	});
@@ -72,11 +76,12 @@ export function controlSweep(
 		Object.fromEntries(swept.map(([end, atEnd]) => [end, pick(atEnd!)])) as Record<BandEnd, T>;
 	return {
 		speeds,
+		band,
 		motions: of(({ motions }) => motions),
 		separation: of(({ separation }) => separation),
 		overLobes: others.map((lobe, i) => {
 			const other = { ...controlled, train: { ...controlled.train, lobe } };
-			tell((ends.length + i + 1) / parts);
+			tell((ENDS.length + i + 1) / parts);
 			return firstLost(compliantOf(other), speeds);
 		})
 	};
@@ -116,7 +121,7 @@ function sweepOf(train: CompliantTrain, speeds: readonly number[]) {
 
 /** The lowest speed at which the valve is off its cam or its seat, for each end of the band; infinite where it is not within the sweep. */
 function lostAt({ speeds, motions, separation }: ControlSweep): number[] {
-	return (Object.keys(BAND) as BandEnd[]).map((end) => {
+	return ENDS.map((end) => {
 		const bounces = motions[end].findIndex(
 			(motion) => motion !== null && motion.bounce > MAX_BOUNCE
 		);

@@ -5,7 +5,7 @@ import { readJob } from '../../../job/document/file.ts';
 import { evaluate } from '../../../sheet/evaluation/index.ts';
 import { kilograms } from '../../../foundation/units/index.ts';
 import { RAMPS } from '../../lobe/index.ts';
-import { COIL_DAMPING, coilDamping, USUAL_TRAIN } from '../../control/index.ts';
+import { COIL_DAMPING, coilDamping, STIFFNESS_SPREAD, USUAL_TRAIN } from '../../control/index.ts';
 import { assumedTrain, motionState } from '../../../sheet/figures/index.ts';
 import { forcesOver, minMargin } from './forces.ts';
 import { compliantOf, controlledStations, limitWith } from './of-job.ts';
@@ -43,6 +43,18 @@ describe('the trains of a job', () => {
 		expect(assumedTrain(none)).toBeNull();
 		const soft = compliantOf(first!, 0.7);
 		expect(soft.stiffness).toBeCloseTo(2.8e6, 3);
+	});
+	it('give by the stiffness that was measured, known as well as its deflection', () => {
+		const trainTest = { load: '100 lbf', deflection: '0.004 in', within: '0.0004 in' };
+		// 444.8 N over 0.1016 mm, which is known to a tenth.
+		const measured = assumedTrain({ ...light.setup, trainTest })!;
+		expect(measured.stiffness).toBeCloseTo(4378, 0);
+		expect(measured.spread).toBeCloseTo(0.1, 9);
+		const loose = assumedTrain({
+			...light.setup,
+			trainTest: { ...trainTest, within: '0.004 in' }
+		});
+		expect(loose!.spread).toBe(STIFFNESS_SPREAD);
 	});
 	it('have coils that swing by their rate and mass, damped as they are built', () => {
 		// 344 lbf/in, 104 g: half the root of 60.3 N/mm over the 88.4 g that move.
@@ -88,6 +100,18 @@ describe('a sweep', () => {
 		expect(sweep.overLobes).toHaveLength(lobes.length);
 		expect(Math.max(...sweep.overLobes)).toBeGreaterThan(1.05 * Math.min(...sweep.overLobes));
 		expect(motionFound(sweep).lost!).toBeLessThanOrEqual(Math.min(...sweep.overLobes));
+	});
+	it('has a narrower band where the stiffness was measured', () => {
+		// Coils that swing by themselves may part sooner on a stiffer valvetrain, so they are left out.
+		const { mayBe: _, ...lobe } = first!.train.lobe;
+		const stiff = { ...first!, surge: null, train: { ...first!.train, lobe } };
+		const [wide, narrow] = [
+			controlSweep(stiff)!,
+			controlSweep({ ...stiff, assumed: { ...stiff.assumed, spread: 0.1 } })!
+		];
+		expect(narrow.band).toEqual({ low: 0.9, middle: 1, high: 1.1 });
+		expect(narrow.separation.low!).toBeGreaterThan(wide.separation.low!);
+		expect(motionFound(narrow).lost!).toBeGreaterThan(motionFound(wide).lost!);
 	});
 	it('parts sooner on a softer train, where no coils of its own swing', () => {
 		const { low, middle, high } = controlSweep({ ...first!, surge: null })!.separation;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** What every figure of the page stands on. */
+	/** The assumptions behind every figure of the page. */
 	import {
 		ACTIVE_SHARE,
 		assumedTrain,
@@ -27,14 +27,14 @@
 	const two = $derived(store.job.setup.cam?.[of.kind].second !== undefined);
 </script>
 
-<Disclosure title="What this stands on" class="text-[13px]">
+<Disclosure title="Assumptions" class="text-[13px]">
 	<ul class="max-w-3xl list-disc space-y-1 pl-5">
 		<li>
 			{#if isMadeUp}
-				<b>The lobe is made up</b> from its lift and {two ? 'two durations' : 'one duration'}:
-				others of the same figures differ in acceleration by ± {percent(
+				<b>The lobe is synthesized</b> from its lift and {two ? 'two durations' : 'one duration'}:
+				lobes with the same figures differ in acceleration by ± {percent(
 					two ? MADE_UP_SPREAD.two : MADE_UP_SPREAD.one
-				)}.
+				)}, and no card states the ramp, so the motion covers every ramp in use.
 				{#if store.job.setup.cam?.id}
 					<a class="underline" href="/parts/{store.job.setup.cam.id}/lobes"
 						>Give the cam its lift table</a
@@ -64,7 +64,9 @@
 			<li>
 				The train that gives: {label('train', train.type)}, stiffness
 				<span class="figure">{bench.rate(train.stiffness)} {rateUnit(bench.units)}</span> at the
-				valve ± {percent(STIFFNESS_SPREAD)}, damping {percent(train.damping)} of critical; seat
+				valve ± {percent(train.spread ?? STIFFNESS_SPREAD)}{train.spread === undefined
+					? ''
+					: ', measured'}, damping {percent(train.damping)} of critical; seat
 				<span class="figure">{bench.rate(USUAL_SEAT.stiffness)} {rateUnit(bench.units)}</span>. A
 				bounce of more than {MAX_BOUNCE * 1e3} mm counts as lost.
 			</li>

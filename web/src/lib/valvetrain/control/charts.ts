@@ -1,6 +1,5 @@
 /** What the charts of valve control show, as ECharts' options: plain values, worked out apart from the page. */
 import {
-	BAND,
 	MM_PER,
 	NEWTONS_PER,
 	type BandEnd,
@@ -60,7 +59,7 @@ export const sweepChart =
 		legend: legend(colours),
 		xAxis: axis('engine speed, rpm', colours, 'x'),
 		yAxis: axis(which === 'seating' ? 'seating velocity, m/s' : 'bounce, µm', colours, 'y'),
-		series: (Object.keys(BAND) as BandEnd[]).map((end) => {
+		series: (Object.keys(sweep.band) as BandEnd[]).map((end) => {
 			const color = { low: colours.stop, middle: colours.ink, high: colours.metal }[end];
 			const data = sweep.speeds.map((speed, i) => {
 				const motion = sweep.motions[end][i];
@@ -68,7 +67,7 @@ export const sweepChart =
 				return [Math.round(speed), value == null ? null : Number(value.toFixed(2))] as const;
 			});
 			return {
-				...line(`${Math.round(100 * BAND[end])} %`, color, data, {
+				...line(`${Math.round(100 * sweep.band[end])} %`, color, data, {
 					width: end === 'middle' ? 2.2 : 1
 				}),
 				...(end === 'middle' &&
