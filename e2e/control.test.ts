@@ -64,11 +64,11 @@ describe('a job whose springs just hold', () => {
 		const { browser } = at;
 		const frames = await browser.wait<number>(`
 			const press = (name) => [...document.querySelectorAll('main button')].find((b) => b.textContent.includes(name)).click();
-			press('Calculate motion');
+			press('only');
 			await new Promise((later) => setTimeout(later, 30));
 			press('Cancel');
 			await new Promise((later) => setTimeout(later, 30));
-			press('Calculate motion');
+			press('only');
 			let drawn = 0;
 			while (!document.querySelector('section[aria-label^=Motion] [role=status]')) {
 				await new Promise((frame) => requestAnimationFrame(frame));

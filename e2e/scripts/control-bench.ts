@@ -21,7 +21,7 @@ const sweep = () =>
 		const press = (name) => [...document.querySelectorAll('main button')].find((b) => b.textContent.includes(name)).click();
 		const cancels = () => [...document.querySelectorAll('main button')].some((b) => b.textContent.trim() === 'Cancel');
 		const began = performance.now();
-		press('Calculate motion');
+		press('only');
 		const frames = [];
 		let before = performance.now();
 		do {

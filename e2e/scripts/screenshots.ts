@@ -190,7 +190,7 @@ try {
 	await keep('diagnosis');
 	const control = await browser.openJob('2418');
 	await browser.go(`${control}/control`);
-	await browser.click('Calculate motion of 1I', 'button');
+	await browser.click('Calculate 1I only', 'button');
 	await browser.sees('Off its cam or bouncing from');
 	await browser.run('document.querySelector("h1").parentElement.scrollTo(0, 0)');
 	await keep('control');

@@ -37,6 +37,12 @@ const LOBE_FAULT = {
 	'one-angle-twice': 'Lift table has one angle twice',
 	'not-one-peak': 'Lift table rises and falls more than once',
 	'does-not-close': 'Lift table does not come down to the base circle',
+	'lines-missing': 'Lift table has lines missing on the lobe',
+	'wrong-figure':
+		'Lift table has a figure that does not fit its neighbors: check it for a typing error',
+	'inches-as-mm': 'Lift table peaks below 2 mm: its figures look like inches',
+	'odd-duration':
+		'Duration at 0.050 in of lobe lift is outside 160° to 336° of the crankshaft: check whether cam and crankshaft degrees were mixed up, then correct or confirm the cam',
 	'too-many-lines': 'Lift table has more than 4,000 lines',
 	'no-ratio': 'The rocker ratio must be above zero',
 	'too-high': 'Lift table rises above 2 in (50 mm): check its unit',

@@ -14,6 +14,7 @@ import { message, type Need } from '../../foundation/message/index.ts';
 import {
 	ACTIVE_SHARE,
 	coilDamping,
+	coilFrequency,
 	STIFFNESS_SPREAD,
 	USUAL_TRAIN,
 	type Assumed,
@@ -53,6 +54,13 @@ declare module '../../foundation/message/message.ts' {
 	}
 }
 
+/** The first mode of one coil of a spring that has several. */
+export interface CoilMode {
+	readonly coil: 'outer' | 'inner' | 'third';
+	/** In Hz. */
+	readonly frequency: number;
+}
+
 /** All that a valve's control is worked out from; what is not known of it is named. */
 export interface ControlRead {
 	readonly lobe: Lobe | null;
@@ -65,6 +73,8 @@ export interface ControlRead {
 	readonly assumed: Assumed | null;
 	/** What of the spring swings, and how it is damped; null where its mass is not known. */
 	readonly coils: { readonly mass: Kilograms; readonly damping: number } | null;
+	/** The first mode of each coil of a dual or triple spring, from its size; empty where one of them is not known. */
+	readonly coilModes: readonly CoilMode[];
 	readonly needs: readonly Need[];
 }
 
@@ -102,7 +112,8 @@ function lobeFrom(card: CamLobe): LobeFound | null {
 						: [])
 				]
 			: [],
-		table: (card.table ?? []).map(({ degree, lift }) => ({ degree, lift: lengthOf(lift) }))
+		table: (card.table ?? []).map(({ degree, lift }) => ({ degree, lift: lengthOf(lift) })),
+		...(card.durationConfirmed && { isDurationConfirmed: true })
 	});
 }
 
@@ -121,6 +132,7 @@ export function controlRead(setup: Setup, kind: Kind, parts: KindSetup): Control
 		mass,
 		assumed: assumedTrain(setup),
 		coils: coilsOf(parts),
+		coilModes: coilModesOf(parts),
 		needs: [
 			...(use.engineSpeed === undefined ? [message('need.engine-speed')] : []),
 			...(train ? [] : [message('need.train')]),
@@ -137,6 +149,31 @@ function coilsOf(parts: KindSetup): ControlRead['coils'] {
 	return spring && mass !== null
 		? { mass: kilograms(ACTIVE_SHARE * mass), damping: coilDamping(spring.build) }
 		: null;
+}
+
+/** Each coil of a spring that has several swings by itself. */
+function coilModesOf({ spring }: KindSetup): CoilMode[] {
+	if (!spring?.inner) return [];
+	const { outer, inner, third, bind, innerBind, thirdBind } = spring;
+	const modes = (
+		[
+			['outer', outer, bind],
+			['inner', inner, innerBind],
+			['third', third, thirdBind]
+		] as const
+	)
+		.filter(([, coil, solid]) => coil || solid)
+		.map(([coil, size, solid]) => {
+			const frequency =
+				size && solid
+					? coilFrequency(lengthOf(size.wire), lengthOf(size.outside), lengthOf(solid))
+					: null;
+			return { coil, frequency };
+		});
+	const known = modes.flatMap(({ coil, frequency }) =>
+		frequency === null ? [] : [{ coil, frequency }]
+	);
+	return known.length === modes.length ? known : [];
 }
 
 /**

@@ -1,6 +1,6 @@
 /** The lobe of a cam card: from its lift table where it has one, else made up from its durations. */
-import type { Millimetres } from '../../foundation/units/index.ts';
-import type { Lobe } from './lobe.ts';
+import { mm, type Millimetres } from '../../foundation/units/index.ts';
+import { durationAt, type Lobe } from './lobe.ts';
 import { lobesOverRamps, madeUpLobe, type Duration } from './made-up.ts';
 import { tableFaults, tableLobe, type TableFault, type TableLine } from './table.ts';
 
@@ -9,9 +9,24 @@ export interface LobeCard {
 	readonly lift: Millimetres;
 	readonly durations: readonly Duration[];
 	readonly table: readonly TableLine[];
+	/** Somebody confirmed that its duration, unusual as it is, is right. */
+	readonly isDurationConfirmed?: boolean;
 }
 
-export type LobeFault = TableFault | 'too-coarse' | 'no-such-lobe';
+export type LobeFault = TableFault | 'too-coarse' | 'no-such-lobe' | 'odd-duration';
+/**
+ * Durations in use at 0.050 in of lobe lift, in degrees of the crankshaft: 80° to 168° of the cam.
+ * A lobe outside them may be one whose degrees were taken for the other shaft's.
+ */
+export const DURATIONS_IN_USE = { min: 160, max: 336 } as const;
+/** The lift at the lobe that they are told at: 0.050 in. */
+const TOLD_AT = mm(1.27);
+
+/** Whether a lobe's duration at 0.050 in is one that no cam in use has. */
+export function hasOddDuration(lobe: Lobe): boolean {
+	const duration = durationAt(lobe, TOLD_AT);
+	return duration < DURATIONS_IN_USE.min || duration > DURATIONS_IN_USE.max;
+}
 /** A lobe, or why there is none. */
 export type LobeFound =
 	| { readonly lobe: Lobe; readonly fault: null }
@@ -31,10 +46,16 @@ export function lobeOfCard(card: LobeCard): LobeFound | null {
 	const key = JSON.stringify(card);
 	const before = drawn.get(key);
 	if (before) return before;
-	const found = card.table.length > 0 ? fromTable(card.table) : fromDurations(card);
+	const found = asked(card.table.length > 0 ? fromTable(card.table) : fromDurations(card), card);
 	if (drawn.size >= MAX_DRAWN) drawn.clear();
 	drawn.set(key, found);
 	return found;
+}
+
+/** A lobe of an odd duration is no lobe until somebody has confirmed it. */
+function asked(found: LobeFound, { isDurationConfirmed }: LobeCard): LobeFound {
+	const isOdd = found.lobe && !isDurationConfirmed && hasOddDuration(found.lobe);
+	return isOdd ? { lobe: null, fault: 'odd-duration' } : found;
 }
 
 function fromTable(table: readonly TableLine[]): LobeFound {

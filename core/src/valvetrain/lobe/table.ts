@@ -1,6 +1,7 @@
 /** A lobe from its lift table: checked, smoothed, and with what the table's rounding leaves open (docs/trade/valvetrain.md#control). */
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { AT_REST, camDegrees, type Lobe } from './lobe.ts';
+import { scatterOf, wrongLines } from './scatter.ts';
 import { smoothed } from './smoothed.ts';
 
 /** One line of a lift table: degrees of the cam from its nose, and lift at the lobe in mm. */
@@ -15,6 +16,9 @@ export const TABLE_FAULTS = [
 	'one-angle-twice',
 	'not-one-peak',
 	'does-not-close',
+	'lines-missing',
+	'wrong-figure',
+	'inches-as-mm',
 	'too-many-lines',
 	'no-ratio',
 	'too-high'
@@ -31,6 +35,12 @@ const FEWEST = 12;
 const CLOSED = 0.05;
 /** A cell of the spline, in degrees of the cam, where the table's own step is not less. */
 const CELL = 2;
+/** Lines lie no further apart than this many times their usual distance, or this many degrees of the cam. */
+const GAP = { times: 2.5, degrees: 6 } as const;
+/** No lobe is lower than this, in mm: figures below it are inches. */
+const LOWEST = 2;
+/** A table falls on its way to the peak by no more than this many standard deviations of its figures. */
+const FALLS = 4;
 /** Acceleration known no better than this part of itself about the nose tells nothing of springs. */
 const TOO_COARSE = 0.2;
 /** About the nose, in radians of the cam: where a spring has most to hold. */
@@ -63,33 +73,67 @@ export function roundingOf(lines: readonly TableLine[]): Millimetres {
 /** What keeps a table from being a lobe; empty where nothing does. */
 export function tableFaults(lines: readonly TableLine[]): TableFault[] {
 	const table = bothSides(lines);
-	const peak = Math.max(...table.map(({ lift }) => lift));
-	const onLobe = table.filter(({ lift }) => lift > CLOSED * peak);
+	const peak = peakOf(table);
 	const faults: TableFault[] = [];
-	if (onLobe.length < FEWEST) return ['too-few-lines'];
-	if (table.some(({ degree }, i) => degree === table[i - 1]?.degree))
-		faults.push('one-angle-twice');
-	if (!hasOnePeak(table, roundingOf(table))) faults.push('not-one-peak');
+	const lobe = onLobe(table);
+	if (lobe.length < FEWEST) return ['too-few-lines'];
+	if (peak < LOWEST) return ['inches-as-mm'];
+	const scatter = tableScatter(table);
+	if (table.some(({ degree }, i) => degree === table[i - 1]?.degree)) return ['one-angle-twice'];
+	if (!hasOnePeak(table, Math.max(roundingOf(table) * 1.01, FALLS * scatter)))
+		faults.push('not-one-peak');
 	if (table[0]!.lift > CLOSED * peak || table.at(-1)!.lift > CLOSED * peak)
 		faults.push('does-not-close');
+	if (tableGaps(table).length > 0) faults.push('lines-missing');
+	// A table with two peaks or a gap has no neighbors to compare with.
+	if (faults.length === 0 && wrongLines(lobe, scatter).length > 0) faults.push('wrong-figure');
 	return faults;
 }
 
-/** Rises to its peak and falls from it, but for the last figure of what was read. */
-function hasOnePeak(table: readonly TableLine[], rounding: number): boolean {
-	const top = table.findIndex(({ lift }) => lift === Math.max(...table.map((one) => one.lift)));
+const peakOf = (table: readonly TableLine[]) => Math.max(...table.map(({ lift }) => lift));
+
+/** The lines above a twentieth of the lift: what is below scatters less. */
+function onLobe(table: readonly TableLine[]): readonly TableLine[] {
+	const peak = peakOf(table);
+	return table.filter(({ lift }) => lift > CLOSED * peak);
+}
+
+const tableScatter = (table: readonly TableLine[]): Millimetres =>
+	scatterOf(onLobe(table), roundingOf(table));
+
+/** Lines on the lobe whose lift does not fit that of their neighbors, the worst first. */
+export function wrongFigures(lines: readonly TableLine[]): readonly TableLine[] {
+	const table = bothSides(lines);
+	return wrongLines(onLobe(table), tableScatter(table));
+}
+
+/** Where lines are missing on the lobe: the angles before and after each gap, in degrees of the cam. */
+export function tableGaps(lines: readonly TableLine[]): (readonly [number, number])[] {
+	const angles = onLobe(bothSides(lines)).map(({ degree }) => degree);
+	const steps = angles.slice(1).map((angle, i) => angle - angles[i]!);
+	const usual = steps.toSorted((a, b) => a - b)[steps.length >> 1] ?? 0;
+	const widest = Math.max(GAP.degrees, GAP.times * usual);
+	return steps.flatMap((step, i) => (step > widest ? [[angles[i]!, angles[i + 1]!] as const] : []));
+}
+
+/** Rises to its peak and falls from it, but for so much that its figures scatter. */
+function hasOnePeak(table: readonly TableLine[], within: number): boolean {
+	const top = table.findIndex(({ lift }) => lift === peakOf(table));
 	return table.every(({ lift }, i) => {
 		const before = table[i - 1]?.lift ?? lift;
-		return i <= top ? lift >= before - rounding * 1.01 : lift <= before + rounding * 1.01;
+		return i <= top ? lift >= before - within : lift <= before + within;
 	});
 }
 
 /** A lobe read off its table. */
 export interface TableLobe extends Lobe {
 	readonly origin: 'table';
-	/** Root mean square of table less curve, in mm, and what the table was rounded to. */
+	/** Root mean square of table less curve, in mm. */
 	readonly residual: number;
+	/** What the table was rounded to. */
 	readonly rounding: Millimetres;
+	/** Standard deviation of its figures, in mm. */
+	readonly scatter: Millimetres;
 	/** Whether its acceleration is known too badly to say anything of springs. */
 	readonly isTooCoarse: boolean;
 }
@@ -107,10 +151,11 @@ export function tableLobe(lines: readonly TableLine[]): TableLobe {
 	const rounding = roundingOf(table);
 	const places = table.map(({ degree }) => degree);
 	const step = (places.at(-1)! - places[0]!) / (places.length - 1);
+	const scatter = tableScatter(table);
 	const curve = smoothed(
 		places,
 		table.map(({ lift }) => lift),
-		rounding / Math.sqrt(12),
+		scatter,
 		Math.min(step, CELL)
 	);
 	const perRadian = 1 / camDegrees(1);
@@ -135,6 +180,7 @@ export function tableLobe(lines: readonly TableLine[]): TableLobe {
 		uncertainty,
 		residual: curve.residual,
 		rounding,
+		scatter,
 		isTooCoarse: NOSE.some(
 			(angle) => uncertainty(angle) > TOO_COARSE * Math.abs(at(angle).acceleration)
 		)

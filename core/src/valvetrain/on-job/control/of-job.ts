@@ -14,6 +14,7 @@ import {
 	controlLimitOf,
 	motionBasis,
 	rigidTrainOf,
+	type CoilMode,
 	type ControlRead
 } from '../../../sheet/figures/index.ts';
 import type { FollowingMass } from '../../../sheet/mass/index.ts';
@@ -31,6 +32,8 @@ export interface Controlled {
 	readonly spread: number;
 	/** How its spring's coils swing; null where its mass or rate is not known. */
 	readonly surge: Surge | null;
+	/** The first mode of each coil of a dual or triple spring, from its size; empty where one is not known. */
+	readonly coilModes: readonly CoilMode[];
 	/** How its train is taken to give. */
 	readonly assumed: Assumed;
 	/** What its motion is worked out from, to be kept with it. */
@@ -53,11 +56,21 @@ export function controlledStations(sheet: Sheet): Controlled[] {
 				limit: found.limit,
 				spread: found.uncertainty / found.limit.speed,
 				surge,
+				coilModes: control!.coilModes,
 				assumed: control!.assumed!,
 				basis: motionBasis(train, control!)
 			}
 		];
 	});
+}
+
+/**
+ * The lowest frequency at which a coil of a station's spring swings, in Hz: of each coil by itself
+ * where its size is known, else of all taken as one; null where neither is known.
+ */
+export function lowestFrequency({ surge, coilModes }: Pick<Controlled, 'surge' | 'coilModes'>) {
+	const all = [...coilModes.map(({ frequency }) => frequency), ...(surge ? [surge.frequency] : [])];
+	return all.length > 0 ? Math.min(...all) : null;
 }
 
 /** The coils' first mode, all of a set taken as one: rate over the lift, mass of what moves. */

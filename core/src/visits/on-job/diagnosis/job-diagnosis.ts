@@ -22,7 +22,7 @@ import type { Sheet } from '../../../sheet/evaluation/index.ts';
 import { jobLimits, type FigureName, type StationSheet } from '../../../sheet/figures/index.ts';
 import { message, type Message } from '../../../foundation/message/index.ts';
 import { LOW_ORDER, surgeOrder } from '../../../valvetrain/control/index.ts';
-import { controlledStations } from '../../../valvetrain/on-job/control/index.ts';
+import { controlledStations, lowestFrequency } from '../../../valvetrain/on-job/control/index.ts';
 import type { Trace } from '../../comparison/index.ts';
 import type { StationComparison } from '../changes/index.ts';
 import { doNotRun, type Stop } from '../stops/index.ts';
@@ -138,9 +138,10 @@ const wasTried = ({ checks }: StationSheet) => checks.vacuum !== null || checks.
 function surgeEvidence(job: Job, sheet: Sheet): ByFigures {
 	const speed = sinceOf(job)?.highestSpeed ?? job.setup.use.engineSpeed;
 	if (speed === undefined) return {};
-	const known = controlledStations(sheet).flatMap(({ station, surge }) =>
-		surge ? [{ station, order: surgeOrder(surge.frequency, speed) }] : []
-	);
+	const known = controlledStations(sheet).flatMap((of) => {
+		const frequency = lowestFrequency(of);
+		return frequency === null ? [] : [{ station: of.station, order: surgeOrder(frequency, speed) }];
+	});
 	if (known.length === 0) return {};
 	const low = known.filter(({ order }) => order < LOW_ORDER).map(({ station }) => station);
 	return { 'low-order': asFound(low.length > 0, low) };

@@ -30,6 +30,7 @@
 		{ value: 'coils', label: 'coils' },
 		{ value: 'height', label: 'height and lift' }
 	] as const;
+	const COILS = { outer: 'Outer coil', inner: 'Inner coil', third: 'Third coil' } as const;
 	let map = $state<(typeof MAPS)[number]['value']>('along');
 	const orders = $derived(fedOrders(of));
 	/** Speeds that are looked at: past the limit by a little. */
@@ -74,6 +75,15 @@
 					? `; below that speed order ${worst.order} feeds most, at ${rpm(worst.speed)}`
 					: ''}.
 			</p>
+			{#each of.coilModes as { coil, frequency } (coil)}
+				{@const own = surgeOrder(frequency, near)}
+				<p class="text-[13px]">
+					{#if own < LOW_ORDER}<Mark state="watch" word />{/if}
+					{COILS[coil]} by itself, from its size:
+					<span class="figure">{Math.round(frequency)} Hz</span>, order
+					<b class="figure">{own.toFixed(1)}</b>.
+				</p>
+			{/each}
 		{:else}
 			<p class="py-10 text-soft">The spring’s mass or rate is not known.</p>
 		{/if}

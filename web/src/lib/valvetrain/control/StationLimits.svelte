@@ -1,6 +1,9 @@
 <script lang="ts">
 	/** The control limit of every valve, with its band and its headroom; one of them is looked at closer. */
 	import {
+		isFromThese,
+		keptMotion,
+		motionWithin,
 		showMass,
 		showSpeed,
 		type Controlled,
@@ -9,6 +12,7 @@
 	} from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Mark from '$lib/ui/Mark.svelte';
 	import Table from '$lib/ui/Table.svelte';
@@ -22,9 +26,18 @@
 	}
 	let { sheet, controlled, highest, chosen = $bindable() }: Props = $props();
 	const bench = getBench();
+	const store = getJobStore();
+	/** The low end of the band of a valve's motion; null where it is not calculated from what the job has now. */
+	function lostFrom({ station, basis, spread }: Controlled): string | null {
+		const kept = keptMotion(store.job, station);
+		if (!kept || !isFromThese(kept, basis)) return null;
+		const { lost, to } = motionWithin(kept, spread);
+		return lost === null ? `above ${speed(to)}` : speed(lost);
+	}
 	const rows = $derived(
 		controlled.map((one) => ({
 			...one,
+			lost: lostFrom(one),
 			sheet: sheet.stations.find(({ label }) => label === one.station)!
 		}))
 	);
@@ -43,10 +56,11 @@
 		<thead>
 			<tr>
 				<th>Valve</th>
-				<th class="text-right">Mass <span class="figure">g</span></th>
-				<th class="text-right">Limit <span class="figure">rpm</span></th>
+				<th class="text-right">Lost from <span class="figure">rpm</span></th>
+				<th class="text-right">Rigid limit <span class="figure">rpm</span></th>
 				<th class="hidden text-right tablet:table-cell">±</th>
 				<th class="text-right">Headroom</th>
+				<th class="hidden text-right tablet:table-cell">Mass <span class="figure">g</span></th>
 				{#if isPressed}
 					<th class="text-right">
 						Net seat load <span class="figure">{bench.units.load}</span>
@@ -55,7 +69,7 @@
 			</tr>
 		</thead>
 		<tbody>
-			{#each rows as { station, mass, limit, sheet: { figures } } (station)}
+			{#each rows as { station, mass, limit, lost, sheet: { figures } } (station)}
 				{@const verdict = figures.controlLimit}
 				<tr class={station === chosen ? 'bg-sunk' : ''}>
 					<td>
@@ -66,15 +80,16 @@
 							onclick={() => (chosen = station)}
 						>
 							<span class="figure font-semibold">{station}</span>
-							{#if verdict}<Mark state={verdict.state} />{/if}
+							{#if verdict}<Mark state={verdict.state} word />{/if}
 						</Button>
 					</td>
-					<td class="figure text-right">{showMass(mass.total)}</td>
+					<td class="figure text-right">{lost ?? '·'}</td>
 					<td class="figure text-right">{speed(limit.speed)}</td>
 					<td class="figure hidden text-right text-soft tablet:table-cell">
 						{verdict?.figure == null ? '·' : speed(verdict.uncertainty)}
 					</td>
 					<td class="figure text-right">{headroom(limit.speed)}</td>
+					<td class="figure hidden text-right tablet:table-cell">{showMass(mass.total)}</td>
 					{#if isPressed}
 						<td class="figure text-right">
 							{bench.load(figures.netSeatLoad?.figure)}

@@ -3,13 +3,18 @@
 	import {
 		checkTable,
 		DURATION_AGREES,
+		hasOddDuration,
 		lengthOf,
 		LIFT_AGREES,
 		message,
+		mm,
 		MM_PER,
 		tableFaults,
+		tableGaps,
 		type Cam,
 		type Kind,
+		wrongFigures,
+		type TableFault,
 		type TableLine
 	} from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
@@ -23,6 +28,18 @@
 	const bench = getBench();
 	const faults = $derived(tableFaults(lines));
 	const checked = $derived(faults.length > 0 ? null : checkTable(lines, durationsOf(card)));
+	/** Where in the table a fault lies. */
+	function placeOf(fault: TableFault): string {
+		if (fault === 'lines-missing')
+			return tableGaps(lines)
+				.map(([from, to]) => `: between ${from}° and ${to}° of the cam`)
+				.join(', ');
+		if (fault === 'wrong-figure')
+			return `: ${wrongFigures(lines)
+				.map(({ degree, lift }) => `${bench.length(mm(lift))} at ${degree}° of the cam`)
+				.join(', ')}`;
+		return '';
+	}
 	const lift = $derived(lengthOf(card.lobe));
 	const fine = (length: number) =>
 		String(Number((length / MM_PER[bench.units.length]).toPrecision(2)));
@@ -32,7 +49,7 @@
 {#each faults as fault (fault)}
 	<p class="mt-2">
 		<Mark state="stop" word />
-		{write(message('lobe.fault', { fault }), bench.units)}
+		{write(message('lobe.fault', { fault }), bench.units)}{placeOf(fault)}.
 	</p>
 {/each}
 {#if checked}
@@ -43,6 +60,12 @@
 		label="Lift, velocity, acceleration and jerk of the lobe"
 	/>
 	<ul class="mt-2 max-w-3xl space-y-1 text-[13px]">
+		{#if hasOddDuration(lobe) && !card.durationConfirmed}
+			<li>
+				<Mark state="watch" word />
+				{write(message('lobe.fault', { fault: 'odd-duration' }), bench.units)}.
+			</li>
+		{/if}
 		{#if lobe.isTooCoarse}
 			<li>
 				<Mark state="watch" word />
@@ -51,8 +74,8 @@
 		{/if}
 		<li>
 			{lines.length} lines, rounded to <span class="figure">{fine(rounding)}</span>
-			{bench.units.length}; they lie <span class="figure">{fine(lobe.residual)}</span> off the curve on
-			average.
+			{bench.units.length}, scattering by <span class="figure">{fine(lobe.scatter)}</span>; they lie
+			<span class="figure">{fine(lobe.residual)}</span> off the curve on average.
 		</li>
 		<li>
 			{#if differs}<Mark state="watch" word />{/if}

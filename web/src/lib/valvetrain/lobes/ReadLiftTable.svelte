@@ -15,12 +15,18 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import TextArea from '$lib/ui/TextArea.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import DegreeWheel from './DegreeWheel.svelte';
 	import LobeFigures from './LobeFigures.svelte';
 
 	type Said = {
 		-readonly [Key in Exclude<keyof TableMeaning, 'ratio'>]?: TableMeaning[Key];
 	} & { ratio?: string };
-	let { kind, card, revision }: { kind: Kind; card: Cam[Kind]; revision: number } = $props();
+	let {
+		kind,
+		card,
+		cam,
+		revision
+	}: { kind: Kind; card: Cam[Kind]; cam: string; revision: number } = $props();
 	let text = $state('');
 	/** What somebody said of the figures, over what was recognised. */
 	let chosen = $state<Said>({});
@@ -60,6 +66,13 @@
 		rows={4}
 		class="mt-2 max-w-xl"
 		bind:value={text}
+	/>
+	<DegreeWheel
+		storageKey="degree-wheel {cam} {kind}"
+		ontable={(table) => {
+			chosen = {};
+			text = table;
+		}}
 	/>
 	{#if read}
 		<div class="mt-3 grid max-w-4xl gap-x-6 gap-y-2 tablet:grid-cols-3">

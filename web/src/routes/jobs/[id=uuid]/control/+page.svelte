@@ -10,8 +10,10 @@
 	import { label, write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Assumptions from '$lib/valvetrain/control/Assumptions.svelte';
+	import CalculateMotion from '$lib/valvetrain/control/CalculateMotion.svelte';
 	import ExhaustOpening from '$lib/valvetrain/control/ExhaustOpening.svelte';
 	import Forces from '$lib/valvetrain/control/Forces.svelte';
+	import LobeFaults from '$lib/valvetrain/control/LobeFaults.svelte';
 	import Maps from '$lib/valvetrain/control/Maps.svelte';
 	import Masses from '$lib/valvetrain/control/Masses.svelte';
 	import MotionCourse from '$lib/valvetrain/control/MotionCourse.svelte';
@@ -92,22 +94,26 @@
 			</ul>
 		</section>
 	{/if}
+	<LobeFaults />
 	{#if of}
-		<div class="mt-3 grid gap-x-8 gap-y-5 bench:grid-cols-2">
+		<CalculateMotion {of} all={controlled} bind:shown />
+		<div class="mt-4">
+			<StationLimits
+				sheet={store.sheet}
+				{controlled}
+				{highest}
+				bind:chosen={() => of.station, (to) => (picked = to)}
+			/>
+		</div>
+		<div class="mt-5 grid gap-x-8 gap-y-5 bench:grid-cols-2">
 			<div class="space-y-5">
-				<StationLimits
-					sheet={store.sheet}
-					{controlled}
-					{highest}
-					bind:chosen={() => of.station, (to) => (picked = to)}
-				/>
-				{#key of.station}<Masses {of} />{/key}
+				<MotionSweep {of} {highest} {wanted} {shown} />
+				<Forces {of} {highest} />
 				<Maps {of} {controlled} sheet={store.sheet} speeds={{ highest, wanted }} />
 			</div>
 			<div class="space-y-5">
-				<Forces {of} {highest} />
-				<MotionSweep {of} all={controlled} {highest} {wanted} bind:shown />
 				{#key of.station}<MotionCourse {of} {highest} {separation} />{/key}
+				{#key of.station}<Masses {of} />{/key}
 				<Assumptions {of} />
 			</div>
 		</div>

@@ -51,6 +51,6 @@
 		{:else}
 			<p class="mt-3">The {label('kind', kind)} lobe has no lift table.</p>
 		{/if}
-		<ReadLiftTable {kind} {card} revision={data.revision} />
+		<ReadLiftTable {kind} {card} cam={data.cam.id!} revision={data.revision} />
 	{/key}
 </main>
