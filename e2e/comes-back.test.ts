@@ -122,6 +122,18 @@ describe('a head that is back', () => {
 		await until(async () => (await stored(path)).trials.length === 2);
 		expect(await browser.faults()).toEqual([]);
 	});
+	it('is closed with what it proved to be, and what showed it', async () => {
+		const { browser } = at;
+		await browser.click('Close the case');
+		await browser.fill('Which part, or what was done', 'seat 1I cut, valve set up');
+		await browser.click('Close the case', 'button:not([aria-expanded])');
+		await browser.sees('Case closed');
+		expect((await stored(path)).outcomes).toMatchObject([
+			{ causes: ['height-grew'], shownBy: 'part', note: 'seat 1I cut, valve set up' }
+		]);
+		await browser.go(await browser.run<string>('return location.pathname'));
+		await browser.sees('the part taken out showed it (seat 1I cut, valve set up)');
+	});
 	it('takes one change before the first has its result, of twelve sent at once', async () => {
 		const { people } = await stored(path);
 		const trial = (n: number) =>

@@ -10,7 +10,7 @@ beforeAll(() => at.browser.workAs('Runa Tarn'));
 const main = () => at.browser.text('main');
 /** The limit of a valve in rpm, as the page tells it. */
 const limit = async (station: string) => {
-	const row = new RegExp(`${station} [a-z ]+[\\d.]+ ([\\d,]+)`).exec(await main());
+	const row = new RegExp(`${station} [a-z ]+(?:·|(?:above )?[\\d,]+) ([\\d,]+)`).exec(await main());
 	return Number(row![1]!.replace(',', ''));
 };
 
@@ -189,12 +189,78 @@ describe('a cam in the library', () => {
 		await browser.sees('Intake lobe’s table');
 		expect(await browser.faults()).toEqual([]);
 	});
+	it('is measured with a degree wheel, twice, and taken up again where it was left', async () => {
+		const { browser } = at;
+		await browser.click('Measure it with a degree wheel');
+		const lobe = madeUpLobe({ lift: mm(8), durations: [{ lift: mm(1.27), degrees: 190 }] });
+		const stops = 32;
+		const read = (stop: number, off: number) =>
+			Math.max(0, lobe.at(camDegrees(5 * (stop - stops / 2))).lift / 25.4 + off).toFixed(4);
+		const enter = async (pass: 1 | 2, stop: number, off: number) => {
+			await browser.fill(`Pass ${pass}, wheel at ${10 * stop}°: lift, in`, read(stop, off));
+			await browser.click('Enter', 'button');
+			await browser.sees(`${pass === 1 ? 'Pass' : 'pass'} ${pass}: ${stop + 1}`);
+		};
+		await enter(1, 0, 0);
+		await enter(1, 1, 0);
+		const address = await browser.run<string>('return location.pathname');
+		await browser.go(address);
+		await browser.click('Measure it with a degree wheel');
+		await enter(1, 2, 0);
+		// The rest as the browser keeps it, to the last two of the second pass.
+		const all = (count: number, off: number) =>
+			Array.from({ length: count }, (_, stop) => Number(read(stop, off)));
+		await browser.run(
+			`const key = Object.keys(localStorage).find((one) => one.startsWith('degree-wheel'));
+			localStorage.setItem(key, arguments[0]);`,
+			JSON.stringify({ start: 0, passes: [all(stops, 0), all(stops - 2, 0.0004)] })
+		);
+		await browser.go(address);
+		await browser.click('Measure it with a degree wheel');
+		await enter(2, stops - 2, 0.0004);
+		await enter(2, stops - 1, 0.0004);
+		await browser.sees('One reading repeats within 0.00028 in');
+		await browser.click('Use these readings', 'button');
+		await browser.sees('Lobe lift 0.315');
+		await browser.click('Keep lift table');
+		await browser.sees('scattering by');
+		expect(await browser.faults()).toEqual([]);
+	});
 	it('says what is the matter with a table that is none', async () => {
 		const { browser } = at;
 		await browser.fill('Or paste it: degrees and lift, a line each', '0 0.1\n1 what');
 		await browser.sees('Lift table has too few lines on the lobe');
 		await browser.click('Take the table off');
 		await control(browser).wantsTable();
+	});
+});
+
+describe('a cam whose degrees may be those of the other shaft', () => {
+	it('is asked about, and says nothing of its springs until somebody has confirmed it', async () => {
+		const { browser } = at;
+		const path = await browser.openJob('2418');
+		const stored = await browser.api('GET', `/api${path}`);
+		const { job, revision } = stored.body as { job: Job; revision: number };
+		job.setup.cam!.intake.durationAt = '0.050 in';
+		job.setup.cam!.intake.duration = 140;
+		delete job.setup.cam!.intake.second;
+		delete job.setup.cam!.intake.table;
+		const kept = await browser.api('PUT', `/api${path}/setup`, { revision, setup: job.setup });
+		expect(kept.status).toBe(200);
+		await browser.go(`${path}/control`);
+		await browser.sees('Duration at 0.050 in of lobe lift is outside 160° to 336°');
+		const states = async () => {
+			const now = (await browser.api('GET', `/api${path}`)).body as { job: Job };
+			return evaluate(now.job)
+				.stations.filter(({ kind }) => kind === 'intake')
+				.map(({ figures }) => figures.controlLimit?.figure ?? null);
+		};
+		expect(new Set(await states())).toEqual(new Set([null]));
+		await browser.click('This duration is right', 'button');
+		await until(async () => !(await main()).includes('outside 160°'));
+		expect((await browser.api('GET', `/api${path}`)).body).toMatchObject({
+			job: { setup: { cam: { intake: { durationConfirmed: true } } } }
+		});
 	});
 });
 

@@ -52,6 +52,7 @@ import type {
 	CalculatorFieldKey,
 	CalculatorResultKey,
 	Train,
+	CaseOutcome,
 	Trial,
 	Trust,
 	Way,
@@ -84,6 +85,7 @@ export interface Labels {
 	readonly check: Of<CheckCode>;
 	readonly howOften: Of<HowOften>;
 	readonly likely: Of<Likely>;
+	readonly outcomeProof: Of<CaseOutcome['shownBy']>;
 	readonly trialResult: Of<NonNullable<Trial['result']>>;
 	readonly served: Of<Served>;
 	/** What becomes of a spring that has run, and what decided it. */

@@ -476,6 +476,10 @@ export const labels: Labels = {
 		possible: 'possible',
 		unlikely: 'unlikely'
 	},
+	outcomeProof: {
+		part: 'the part taken out showed it',
+		cure: 'what was done cured the fault'
+	},
 	trialResult: { gone: 'gone', better: 'better', same: 'no change', worse: 'worse' },
 	fate: {
 		reuse: 'reuse',

@@ -13,7 +13,8 @@ export const ENTRY_LISTS = [
 	'motions',
 	'since',
 	'looks',
-	'trials'
+	'trials',
+	'outcomes'
 ] as const;
 export type EntryList = (typeof ENTRY_LISTS)[number];
 
@@ -22,6 +23,9 @@ export const HISTORY = ['readings', 'voids', 'decisions', ...ENTRY_LISTS] as con
 
 type Entries = Record<(typeof HISTORY)[number], readonly unknown[]>;
 
-/** How many entries a job has in all: whatever is changed on it adds to them. */
+/** What a case proved to be is often known only after the sheet is signed, and changes nothing on it. */
+const ON_THE_SHEET = HISTORY.filter((list) => list !== 'outcomes');
+
+/** How many entries a job has in all: whatever is changed on its sheet adds to them. */
 export const entryCount = (job: Entries): number =>
-	HISTORY.reduce((sum, list) => sum + job[list].length, 0);
+	ON_THE_SHEET.reduce((sum, list) => sum + job[list].length, 0);

@@ -134,6 +134,7 @@ export function newJob(taken: {
 		motions: [],
 		since: [],
 		looks: [],
-		trials: []
+		trials: [],
+		outcomes: []
 	};
 }

@@ -49,6 +49,7 @@ export type {
 	StationEntry,
 	StationParts,
 	TaggedSpring,
+	CaseOutcome,
 	Trial,
 	VisitOf,
 	VoidEntry

@@ -1,7 +1,7 @@
 /** What was told, looked at and tried at a visit, as it stands. */
 import type { CheckCode } from '../../visits/diagnosis/index.ts';
 import { loadOf } from '../../foundation/units/index.ts';
-import type { Job, Look, Trial } from './schema.ts';
+import type { Job, Look, CaseOutcome, Trial } from './schema.ts';
 
 /** What happened since the last visit, as it was told last; null where nobody did. */
 export const sinceOf = ({ since }: Job) => since.at(-1) ?? null;
@@ -15,6 +15,9 @@ export function openTrial({ trials }: Job): Trial | null {
 	const closed = new Set(trials.flatMap(({ of }) => of ?? []));
 	return trials.findLast(({ id, result }) => result === undefined && !closed.has(id)) ?? null;
 }
+
+/** What the case proved to be, as it was closed last; null while it is open. */
+export const caseOutcome = ({ outcomes }: Job): CaseOutcome | null => outcomes.at(-1) ?? null;
 
 /** What the tester of now reads of the tester of then, by a reference spring read on both; null where nobody read one. */
 export function testerRatio(job: Job): number | null {

@@ -1,5 +1,5 @@
 /** The answer to a complaint: in words, never as a percentage, and no cause without a figure or a mark that supports it. Source: docs/trade/visits.md. */
-import { alikeTo, CAUSES, type Cause, type Complaint } from './causes.ts';
+import { alikeTo, CAUSES, rootOf, type Cause, type Complaint } from './causes.ts';
 import {
 	CHECKS,
 	EVIDENCE,
@@ -41,6 +41,8 @@ export interface NamedCause {
 	readonly cause: Cause;
 	/** Causes that fit the same findings. */
 	readonly or: readonly Cause[];
+	/** The named cause that this one may be a consequence of. */
+	readonly after: Cause | null;
 }
 
 export interface Diagnosis {
@@ -93,7 +95,10 @@ export function diagnose(
 		...evidenceOn(cause)
 	}));
 	const sure = namedCauses(weights, beliefs, found, by);
-	const named = [...sure, ...explaining(unexplainedBy(sure, found, by), weights, beliefs, by)];
+	const named = rootsFirst([
+		...sure,
+		...explaining(unexplainedBy(sure, found, by), weights, beliefs, by)
+	]);
 	const unexplained = unexplainedBy(named, found, by);
 	const proposed = proposedChecks(complaint, beliefs, done, by);
 	const [best] = proposed;
@@ -142,6 +147,22 @@ const isOfReading = (cause: Cause) => cause === 'gauge' || cause === 'temperatur
 const isThere = (code: EvidenceCode, found: Found) => (found[code] ?? 0) > 0.5;
 const ruleOf = (code: EvidenceCode): EvidenceRule => EVIDENCE[code];
 
+/** Names what may be a consequence of another cause found, and puts it after that. */
+function rootsFirst(named: readonly NamedCause[]): NamedCause[] {
+	const all = named.map(({ cause }) => cause);
+	const linked = named.map((one) => ({
+		...one,
+		after: rootOf(
+			one.cause,
+			all.filter((other) => other !== one.cause)
+		)
+	}));
+	return [
+		...linked.filter(({ after }) => after === null),
+		...linked.filter(({ after }) => after !== null)
+	];
+}
+
 /** Whether a figure or a mark that is there supports one of some causes. */
 const isSupported = (causes: readonly Cause[], found: Found, by: Likelihoods): boolean =>
 	(Object.keys(found) as EvidenceCode[]).some(
@@ -169,7 +190,7 @@ function namedCauses(
 		const or = isSure
 			? []
 			: group.filter((other) => other !== cause && beliefs[other] >= NAMED_WITH * belief);
-		named.push({ cause, or });
+		named.push({ cause, or, after: null });
 	}
 	return named;
 }
@@ -193,7 +214,7 @@ function explaining(
 		const group = alikeTo(first);
 		if (beliefInAny(weights, group) < WORDS['most-likely'] * any) continue;
 		const or = group.filter((other) => other !== first && beliefs[other] >= NAMED_WITH * any);
-		named.set(first, { cause: first, or });
+		named.set(first, { cause: first, or, after: null });
 	}
 	return [...named.values()];
 }

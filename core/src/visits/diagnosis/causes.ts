@@ -78,6 +78,30 @@ export const alikeTo = (cause: Cause): readonly Cause[] => {
 	return [cause, ...group.filter((other) => other !== cause)];
 };
 
+/** What a cause goes on to damage: found together, the first is the root cause. Source: docs/trade/visits.md. */
+const CONSEQUENCES: Readonly<Partial<Record<Cause, readonly Cause[]>>> = {
+	'spring-lost-load': ['float'],
+	'mixed-springs': ['float'],
+	'height-grew': ['float'],
+	'port-pressure': ['float'],
+	fatigue: ['float', 'locks-pulled', 'valve-met-piston'],
+	'corroded-spring': ['fatigue'],
+	damper: ['surge', 'fatigue'],
+	surge: ['fatigue', 'float'],
+	float: ['rocker-burnt', 'lash-opened', 'locks-pulled', 'valve-met-piston', 'stem-stretched'],
+	'coil-bind': ['pushrod', 'rocker-overloaded', 'lobe-worn', 'fatigue', 'stud-pulling'],
+	'retainer-on-seal': ['pushrod', 'locks-pulled'],
+	'rocker-nose': ['locks-pulled'],
+	'locks-pulled': ['valve-met-piston'],
+	locks: ['locks-pulled'],
+	'valve-met-piston': ['valve-sealing', 'pushrod'],
+	'rocker-pushrod-side': ['pushrod']
+};
+
+/** The cause among others that this one may be a consequence of; null for none. */
+export const rootOf = (cause: Cause, others: readonly Cause[]): Cause | null =>
+	others.find((other) => CONSEQUENCES[other]?.includes(cause)) ?? null;
+
 /** Causes that change what is read and nothing in the engine; they occur together with any other. */
 export const OF_MEASURING = ['gauge', 'temperature'] as const satisfies readonly Cause[];
 

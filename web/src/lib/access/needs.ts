@@ -20,7 +20,8 @@ export const LISTS: Partial<Record<EntryList, Need>> = {
 	acceptances: 'machinist',
 	motions: 'machinist',
 	since: 'machinist',
-	trials: 'machinist'
+	trials: 'machinist',
+	outcomes: 'machinist'
 };
 
 /** By route, then by method of an endpoint or action of a page. */
@@ -97,7 +98,7 @@ export const SENT: Readonly<Record<string, readonly (Need | undefined)[]>> = {
 	'/jobs/[id=uuid]/as-found': [LISTS.asFound],
 	'/jobs/[id=uuid]/assembly': [ofJob('steps', 'POST')],
 	'/jobs/[id=uuid]/checks': [LISTS.checks],
-	'/jobs/[id=uuid]/diagnosis': [LISTS.looks, LISTS.since, LISTS.trials],
+	'/jobs/[id=uuid]/diagnosis': [LISTS.looks, LISTS.since, LISTS.trials, LISTS.outcomes],
 	'/jobs/[id=uuid]/inspect': [LISTS.inspections],
 	'/jobs/[id=uuid]/lift': [ofJob('setup', 'PUT')],
 	'/jobs/[id=uuid]/list': [ofJob('readings', 'POST')],

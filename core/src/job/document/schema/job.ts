@@ -12,7 +12,7 @@ import { Plan } from './plan.ts';
 import { Reading, VoidEntry } from './reading.ts';
 import { Setup } from './setup.ts';
 import { StationEntry } from './station.ts';
-import { Look, Since, Trial, VisitOf } from './visit.ts';
+import { Look, CaseOutcome, Since, Trial, VisitOf } from './visit.ts';
 import { AsFound, HeadWork, Inspection } from './work.ts';
 
 declare module '../../../foundation/message/issue.ts' {
@@ -74,7 +74,8 @@ export const Job = z
 		motions: z.array(Motions).default([]),
 		since: z.array(Since).default([]),
 		looks: z.array(Look).default([]),
-		trials: z.array(Trial).default([])
+		trials: z.array(Trial).default([]),
+		outcomes: z.array(CaseOutcome).default([])
 	})
 	.superRefine((job, context) => {
 		const problem = (path: (string | number)[], message: string) =>

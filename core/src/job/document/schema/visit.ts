@@ -74,6 +74,9 @@ export const Look = z.strictObject({
 	at: Moment
 });
 
+/** How the truth of a case was found. */
+export const OUTCOME_PROOFS = ['part', 'cure'] as const;
+
 export const TRIAL_RESULTS = ['gone', 'better', 'same', 'worse'] as const;
 
 /** One thing that was changed, and what that did. Without a result it is still being tried. */
@@ -92,7 +95,21 @@ export const Trial = z.strictObject({
 	at: Moment
 });
 
+/** What a closed case proved to be, and what showed it: never the program's own answer. The newest one counts. */
+export const CaseOutcome = z.strictObject({
+	id: Id,
+	/** All that was at fault; "elsewhere" where the valvetrain was in order. */
+	causes: z.array(z.enum(CAUSES)).min(1, issue('field.required')).max(6),
+	/** The part taken out showed it, or what was done cured the fault. */
+	shownBy: z.enum(OUTCOME_PROOFS),
+	/** Which part, or what was done. */
+	note: Line.min(1, issue('field.required')),
+	person: Id,
+	at: Moment
+});
+
 export type VisitOf = z.infer<typeof VisitOf>;
 export type Since = z.infer<typeof Since>;
 export type Look = z.infer<typeof Look>;
+export type CaseOutcome = z.infer<typeof CaseOutcome>;
 export type Trial = z.infer<typeof Trial>;

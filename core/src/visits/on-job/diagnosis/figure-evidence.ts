@@ -110,7 +110,17 @@ export function changeEvidence(
 			{ moved: 'height' }
 		),
 		'all-heights-alike': isRead('height') ? certain(shared('height')) : null,
-		'locks-pulled-in': dropped(pulled),
+		'locks-pulled-in': isRead('tip-height')
+			? dropped(pulled)
+			: surest(
+					changed(
+						'height',
+						() => limits.heightTolerance,
+						1,
+						pulled.filter(({ moved }) => moved.lash)
+					),
+					{ moved: 'height' }
+				),
 		'tip-lower': dropped(others.filter(({ happened }) => isBestWith(happened, 'tip-worn'))),
 		'head-sunk': surest(
 			changed('head-below-deck', () => limits.heightTolerance),

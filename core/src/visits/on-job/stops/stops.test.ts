@@ -146,6 +146,23 @@ describe('what forbids running the engine', () => {
 				key.startsWith('do-not-run locks-pulled 3I')
 			)
 		).toBe(true);
+		// Where no tip was read, lash that stayed as it was tells the same.
+		const lashes = job.stations.map(({ label }, i) => ({
+			...at,
+			id: id(60 + i),
+			station: label,
+			quantity: 'lash' as const,
+			engine: 'cold' as const,
+			lash: { as: 'found' as const, marked: false },
+			read: '0.40 mm'
+		}));
+		const [before, after] = [
+			jobWith({ readings: [...job.readings, ...lashes] }),
+			jobWith({ readings: [...grown(0.016), ...lashes] })
+		];
+		expect(doNotRun(after, evaluate(after), visitComparison(before, after))).toEqual([
+			{ code: 'locks-pulled', stations: ['3I'] }
+		]);
 		const receded = jobWith({ readings: [...grown(0.016), ...tips(0)] });
 		expect(doNotRun(receded, evaluate(receded), visitComparison(then, receded))).toEqual([]);
 		const work = { id: id(9), work: 'parts-changed' as const, stations: ['3I'], person, at: later };

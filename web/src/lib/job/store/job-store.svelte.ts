@@ -16,6 +16,7 @@ import {
 	type Look,
 	type Motions,
 	type Note,
+	type CaseOutcome,
 	type Person,
 	type Plan,
 	type Reading,
@@ -46,6 +47,7 @@ interface Entries {
 	since: Since;
 	looks: Look;
 	trials: Trial;
+	outcomes: CaseOutcome;
 }
 
 /**

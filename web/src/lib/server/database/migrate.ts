@@ -23,6 +23,7 @@ import * as shopKey from './migrations/0020-shop-key';
 import * as importedBy from './migrations/0021-imported-by';
 import * as afterRestore from './migrations/0022-after-restore';
 import * as standardNames from './migrations/0023-standard-names';
+import * as outcomes from './migrations/0024-outcomes';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -47,7 +48,8 @@ const MIGRATIONS = {
 	'0020-shop-key': shopKey,
 	'0021-imported-by': importedBy,
 	'0022-after-restore': afterRestore,
-	'0023-standard-names': standardNames
+	'0023-standard-names': standardNames,
+	'0024-outcomes': outcomes
 };
 
 /** Names of all, the oldest first. */

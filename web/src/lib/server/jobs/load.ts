@@ -96,7 +96,8 @@ export async function loadJobs(db: Database, ids: readonly string[]): Promise<Lo
 			motions: listed('motions'),
 			since: listed('since'),
 			looks: listed('looks'),
-			trials: listed('trials')
+			trials: listed('trials'),
+			outcomes: listed('outcomes')
 		};
 		const involved = new Set(Object.values(entries).flatMap((list) => list.map((e) => e.person)));
 		const job: Job = {

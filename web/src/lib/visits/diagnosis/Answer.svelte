@@ -20,6 +20,11 @@
 		{:else}
 			<p class="text-[14px]">{words.remedy}</p>
 		{/if}
+		{#if one.after}
+			<p class="text-[14px]">
+				May be a consequence of {label('cause', one.after)}: correct that first.
+			</p>
+		{/if}
 		<p class="text-[13px] text-soft">Measure again afterward: {words.again}.</p>
 		<p class="text-[13px] text-soft">For the customer: “{words.customer}”</p>
 	</li>

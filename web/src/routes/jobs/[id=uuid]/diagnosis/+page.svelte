@@ -13,6 +13,7 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import Answer from '$lib/visits/diagnosis/Answer.svelte';
 	import Causes from '$lib/visits/diagnosis/Causes.svelte';
+	import CloseCase from '$lib/visits/diagnosis/CloseCase.svelte';
 	import Checks from '$lib/visits/diagnosis/Checks.svelte';
 	import LookForm from '$lib/visits/diagnosis/LookForm.svelte';
 	import Trials from '$lib/visits/diagnosis/Trials.svelte';
@@ -126,6 +127,7 @@
 					<Checks done={diagnosis.done} onchoose={(check) => (chosen = check)} />
 				</Disclosure>
 				<Trials stops={diagnosis.stops} />
+				<CloseCase named={diagnosis.named.map(({ cause }) => cause)} />
 				<SeenPhotos looks={looks.values()} photos={data.photos} />
 			</div>
 		</div>

@@ -9,6 +9,7 @@ import {
 	Look,
 	Motions,
 	Note,
+	CaseOutcome,
 	Since,
 	Trial
 } from '@zinc-ledger/core/schema';
@@ -43,7 +44,8 @@ const SCHEMAS = {
 	motions: Motions,
 	since: Since,
 	looks: Look,
-	trials: Trial
+	trials: Trial,
+	outcomes: CaseOutcome
 };
 
 function refuseUnknownStation({ stations }: Job, station: string): void {
