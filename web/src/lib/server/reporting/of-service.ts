@@ -112,7 +112,11 @@ async function itemsOf(trx: Database, jobId: string): Promise<Map<string, string
 
 const TOTALS = ['hours', 'runs', 'kilometres', 'cycles', 'over_speed'] as const;
 
-/** Adds up all that some parts have run, where they stand now, and what part of their life that is. */
+/**
+ * Adds up all that some parts have run, where they stand now, and what part of their life that is.
+ * A head that was taken in twice after one sheet, because the first visit was never signed, ran once:
+ * the last of those visits tells how long.
+ */
 async function addUp(trx: Database, items: readonly string[]): Promise<void> {
 	if (items.length === 0) return;
 	await trx.deleteFrom('service_item').where('item', 'in', items).execute();
@@ -123,7 +127,13 @@ async function addUp(trx: Database, items: readonly string[]): Promise<void> {
 			last.station, last.duty, total.hours, total.runs, total.kilometres, total.cycles, total.over_speed
 		from (
 			select item, ${sql.raw(TOTALS.map((one) => `coalesce(sum(${one}), 0) as ${one}`).join(', '))}
-			from service_run where item = any(${sql.val([...items])}) group by item
+			from (
+				select distinct on (run.item, job.visit_of ->> 'sheet') run.*
+				from service_run run
+				join job on job.id = run.job_id
+				where run.item = any(${sql.val([...items])})
+				order by run.item, job.visit_of ->> 'sheet', run.until desc, run.job_id desc
+			) counted group by item
 		) total
 		join lateral (
 			select * from service_run where item = total.item order by until desc limit 1
@@ -212,7 +222,13 @@ export async function serviceWhenTested(db: Database, springs: readonly string[]
 			select sweep.sweep_id, coalesce(sum(run.hours), 0) as hours,
 				coalesce(sum(run.runs), 0)::int as runs, coalesce(sum(run.kilometres), 0) as kilometres
 			from spring_result sweep
-			left join service_run run on run.spring_id = sweep.spring_id and run.until <= sweep.at
+			left join lateral (
+				select distinct on (job.visit_of ->> 'sheet') run.*
+				from service_run run
+				join job on job.id = run.job_id
+				where run.spring_id = sweep.spring_id and run.until <= sweep.at
+				order by job.visit_of ->> 'sheet', run.until desc, run.job_id desc
+			) run on true
 			where sweep.spring_id = any(${sql.val([...springs])}::uuid[])
 			group by sweep.sweep_id
 		) ran

@@ -106,6 +106,17 @@ describe('a head that comes back', () => {
 		expect(hours('I')).toEqual(new Set([42]));
 		expect(hours('E')).toEqual(new Set([30, 12]));
 	});
+	it('ran once where it was taken in twice after one sheet', async () => {
+		const ran = async () =>
+			new Set(
+				(await items())
+					.filter(({ part, station }) => part === 'spring' && station.includes('I'))
+					.map(({ hours }) => hours)
+			);
+		expect(await ran()).toEqual(new Set([42]));
+		await back('5090', { hours: 15 });
+		expect(await ran()).toEqual(new Set([45]));
+	});
 	it('goes with its springs to another engine, and is marked', async () => {
 		const other = { ...twin.engine, id: uuid(), name: 'Another' };
 		await test.db
