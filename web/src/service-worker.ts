@@ -40,10 +40,12 @@ worker.addEventListener('fetch', (event) => {
 	else if (isPage(url)) event.respondWith(page(request, url));
 });
 
+/** Pages that are one, whatever stands in their address. */
+const isOnePage = (pathname: string) => pathname === '/calculators' || pathname === '/valve';
 const isPage = ({ pathname }: URL) =>
-	pathname === '/' || pathname === '/calculators' || /^\/jobs\/[0-9a-f-]{36}/.test(pathname);
+	pathname === '/' || isOnePage(pathname) || /^\/jobs\/[0-9a-f-]{36}/.test(pathname);
 /** A round goes on whatever is away; other pages say that the database is. */
-const goesOn = ({ pathname }: URL) => pathname === '/calculators' || pathname.includes('/round');
+const goesOn = ({ pathname }: URL) => isOnePage(pathname) || pathname.includes('/round');
 
 async function program(request: Request): Promise<Response> {
 	return (await caches.match(request, { cacheName: PROGRAM })) ?? fetch(request);
@@ -51,8 +53,7 @@ async function program(request: Request): Promise<Response> {
 
 async function page(request: Request, url: URL): Promise<Response> {
 	const cache = await caches.open(PAGES);
-	// The calculators are one page, whatever stands in its address.
-	const address = url.pathname === '/calculators' ? url.origin + url.pathname : url.href;
+	const address = isOnePage(url.pathname) ? url.origin + url.pathname : url.href;
 	const kept = () => cache.match(address);
 	try {
 		const answer = await fetch(request);

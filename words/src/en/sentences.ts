@@ -102,6 +102,8 @@ const UNKNOWN = {
 
 /** What of a figure is somebody's word; a sheet that was signed before it was named has none. */
 const BEHIND = {
+	height: 'The height is',
+	'seal-gap': 'The seal gap is',
 	lift: 'The lift behind this is',
 	spring: 'The spring’s figures behind this are',
 	'coil-bind': 'The coil bind behind this is',

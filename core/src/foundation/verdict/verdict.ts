@@ -43,7 +43,7 @@ const UNCONFIRMED: ReadonlySet<Source> = new Set(['customer', 'recalled', 'earli
 export const isUnconfirmed = (source: Source): boolean => UNCONFIRMED.has(source);
 
 /** Figures that others stand on. */
-export type Behind = 'lift' | 'spring' | 'coil-bind' | 'target' | 'lash';
+export type Behind = 'height' | 'seal-gap' | 'lift' | 'spring' | 'coil-bind' | 'target' | 'lash';
 /** Where a figure that another stands on came from. */
 export interface From {
 	readonly of: Behind;

@@ -49,7 +49,7 @@ export const bindMargin = figure({
 	verdict: judged
 });
 
-function judged({ build, height, kind, read, shared }: StationRead): Verdict<Millimetres> {
+function judged({ build, height, kind, read, shared, sources }: StationRead): Verdict<Millimetres> {
 	if (height === null || !kind.bind || !kind.lift)
 		return notMeasured([
 			...(height === null ? [message('need.height')] : []),
@@ -68,7 +68,7 @@ function judged({ build, height, kind, read, shared }: StationRead): Verdict<Mil
 			{ code: 'bind-wide', side: 'ceiling', at: limits.bindMarginMax, severity: 'watch' }
 		],
 		sources: [
-			'measured',
+			sources.height,
 			...kind.sources.bind.map((source) => ({ of: 'coil-bind', source }) as const),
 			{ of: 'lift', source: kind.sources.lift! }
 		],

@@ -87,7 +87,7 @@ function judged(station: StationRead): Verdict<RevolutionsPerMinute> | null {
 			{ code: 'control-headroom', side: 'floor', at: wanted, severity: 'watch' }
 		],
 		sources: [
-			'measured',
+			station.sources.height,
 			{ of: 'spring', source: kind.sources.spring! },
 			{ of: 'lift', source: kind.sources.lift! }
 		],

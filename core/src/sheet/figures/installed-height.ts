@@ -44,7 +44,8 @@ function judged({
 	read,
 	build,
 	isAsked,
-	shim
+	shim,
+	sources
 }: StationRead): Verdict<Millimetres> {
 	if (height === null) return notMeasured(message('need.height'));
 	const { limits } = shared;
@@ -63,7 +64,7 @@ function judged({
 		dimension: 'length',
 		limits: among,
 		sources: [
-			'measured',
+			sources.height,
 			...kind.sources.target.map((source) => ({ of: 'target', source }) as const)
 		],
 		uncertainty: combinedUncertainty(

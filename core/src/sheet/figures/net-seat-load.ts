@@ -46,7 +46,7 @@ function judged(station: StationRead): Verdict<Newtons> | null {
 			{ code: 'pushed-open', side: 'floor', at: newtons(0), severity: 'stop' },
 			{ code: 'net-seat-load', side: 'floor', at: min, severity: 'watch' }
 		],
-		sources: ['measured', ...loadSources(station, 'seat-load', height!)],
+		sources: [station.sources.height, ...loadSources(station, 'seat-load', height!)],
 		uncertainty: loadUncertainty(kind.curve!, height!, read.height!.uncertainty),
 		remedy: ({ code }, state) =>
 			state === 'inconclusive'

@@ -43,7 +43,7 @@ function judged(station: StationRead): Verdict<Newtons> {
 		dimension: 'load',
 		limits: among,
 		sources: [
-			'measured',
+			station.sources.height,
 			...loadSources(station, 'open-load', open),
 			{ of: 'lift', source: kind.sources.lift! }
 		],

@@ -17,9 +17,11 @@ import {
 	type Inspection,
 	type Job,
 	type KindSetup,
+	type Reading,
 	type RepeatMean,
 	type StationEntry
 } from '../../job/document/index.ts';
+import type { Behind, From, Source } from '../../foundation/verdict/index.ts';
 import {
 	lengthRead,
 	sealGapForBuild,
@@ -74,6 +76,8 @@ export interface StationRead extends Omit<StationQuestion, 'height'> {
 		readonly built: RepeatMean | null;
 		readonly preload: RepeatMean | null;
 	};
+	/** Where the readings of height and seal gap came from. */
+	readonly sources: { readonly height: Source | From; readonly gap: Source | From };
 	readonly bare: Millimetres | null;
 	/** Installed height without shims, and with those of the build. */
 	readonly unshimmed: Millimetres | null;
@@ -130,6 +134,10 @@ export function stationRead(question: StationQuestion): StationRead {
 	const stack = { locator: build.locator, lockOffset, retainerLanding };
 	const unshimmed = bare === null ? null : installedHeight(bare, { ...stack, shims: mm(0) });
 	const shims = build.shims.reduce((sum, shim) => sum + shim, 0);
+	const sources = {
+		height: sourceOf('height', current['installed-height']),
+		gap: sourceOf('seal-gap', [...current['seal-gap'], ...current['seal-gap-at-lift']])
+	};
 	// Written out: objects that are spread together are made slowly, and a sheet has many.
 	return {
 		job,
@@ -145,6 +153,7 @@ export function stationRead(question: StationQuestion): StationRead {
 		build,
 		pumpUp,
 		read,
+		sources,
 		bare,
 		unshimmed,
 		height: unshimmed === null ? null : mm(unshimmed - shims),
@@ -155,6 +164,10 @@ export function stationRead(question: StationQuestion): StationRead {
 				: shimAdvice(shared, kind, unshimmed, build.shims, shimRoomOf(parts))
 	};
 }
+
+/** Readings that were taken here are measured; what somebody said by phone is the customer's word. */
+const sourceOf = (of: Behind, readings: readonly Reading[]): Source | From =>
+	readings.some(({ from }) => from === 'phone') ? { of, source: 'customer' } : 'measured';
 
 /** What lash takes off the lift: the one measured, in the state it is set in, else the setting. */
 function lashAtLift(

@@ -42,7 +42,8 @@ function judged({
 	kind,
 	read,
 	pumpUp,
-	shared: { limits }
+	shared: { limits },
+	sources
 }: StationRead): Verdict<Millimetres> {
 	const { gap, gapAtLift } = read;
 	if (!gap && !gapAtLift) return notMeasured(message('need.seal-gap'));
@@ -59,7 +60,7 @@ function judged({
 		judge(clearance, {
 			dimension: 'length',
 			limits: [{ code: 'seal-floor', side: 'floor', at: limits.sealFloor, severity: 'stop' }],
-			sources: isAtLift && pumpUp === 0 ? ['measured'] : ['measured', kind.sources.lift!],
+			sources: isAtLift && pumpUp === 0 ? [sources.gap] : [sources.gap, kind.sources.lift!],
 			uncertainty: isAtLift
 				? from.uncertainty
 				: combinedUncertainty(from.uncertainty, kind.lift!.uncertainty ?? 0),

@@ -39,7 +39,7 @@ function judged(station: StationRead): Verdict<Newtons> {
 	return judgedOr(message('need.seat-load-target'), load, {
 		dimension: 'load',
 		limits: among,
-		sources: ['measured', ...loadSources(station, 'seat-load', height)],
+		sources: [station.sources.height, ...loadSources(station, 'seat-load', height)],
 		uncertainty: loadUncertainty(kind.curve, height, read.height!.uncertainty),
 		remedy: (limit, state) =>
 			state === 'inconclusive'

@@ -85,6 +85,7 @@ export const NEEDS: Readonly<Record<string, Readonly<Record<string, Need>>>> = {
 	'/springs': { default: 'machinist' },
 	'/springs/[id=uuid]': { import: 'helper', edit: 'machinist', use: 'machinist' },
 	'/templates': { retire: 'machinist' },
+	'/valve': { save: 'machinist' },
 	'/templates/[id=uuid]': { default: 'machinist' },
 	'/templates/new': { default: 'machinist' }
 };

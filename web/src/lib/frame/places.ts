@@ -1,5 +1,6 @@
 /** What the shop has besides its jobs. */
 export const PLACES = [
+	['/valve', 'One valve'],
 	['/calculators', 'Calculators'],
 	['/springs', 'Springs'],
 	['/service', 'Service'],

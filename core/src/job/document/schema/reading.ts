@@ -62,8 +62,8 @@ export const Reading = z
 		inPlace: InPlaceEntry,
 		/** Readings of one figure that name the same set are repeats of each other. */
 		set: Id.optional(),
-		/** Typed from a list that somebody else wrote; left out where a gauge was read here. */
-		from: z.literal('list').optional(),
+		/** Typed from a list that somebody else wrote, or told by phone; left out where a gauge was read here. */
+		from: z.enum(['list', 'phone']).optional(),
 		/** Engine cold or hot, for lash. */
 		engine: z.enum(ENGINE_STATES).optional(),
 		/** Whether a lash was found so or set so, and whether the adjuster was marked. */

@@ -24,6 +24,7 @@ import * as importedBy from './migrations/0021-imported-by';
 import * as afterRestore from './migrations/0022-after-restore';
 import * as standardNames from './migrations/0023-standard-names';
 import * as outcomes from './migrations/0024-outcomes';
+import * as byPhone from './migrations/0025-by-phone';
 
 const MIGRATIONS = {
 	'0001-first-slice': firstSlice,
@@ -49,7 +50,8 @@ const MIGRATIONS = {
 	'0021-imported-by': importedBy,
 	'0022-after-restore': afterRestore,
 	'0023-standard-names': standardNames,
-	'0024-outcomes': outcomes
+	'0024-outcomes': outcomes,
+	'0025-by-phone': byPhone
 };
 
 /** Names of all, the oldest first. */
