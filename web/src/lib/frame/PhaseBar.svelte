@@ -16,6 +16,10 @@
 	let open = $state(false);
 	let shown = $state.raw<PhaseItems | null>(null);
 	const isHere = ({ items }: PhaseItems) => items.some((item) => isAt(item, page.url));
+	let all = $state(false);
+	const shownItems = $derived(
+		(shown?.items ?? []).filter((item) => all || !item.isExtra || isAt(item, page.url))
+	);
 	const half = 3;
 </script>
 
@@ -28,6 +32,7 @@
 		aria-haspopup="dialog"
 		onclick={() => {
 			shown = own;
+			all = false;
 			open = true;
 		}}
 	>
@@ -55,7 +60,7 @@
 
 <Dialog bind:open from="below" title={shown?.name ?? ''}>
 	<ul>
-		{#each shown?.items ?? [] as item (item.href)}
+		{#each shownItems as item (item.href)}
 			<li class="border-b border-hair">
 				<a
 					href={item.href}
@@ -76,4 +81,7 @@
 			</li>
 		{/each}
 	</ul>
+	{#if shown && shownItems.length < shown.items.length}
+		<Button look="quiet" class="min-h-12 w-full" onclick={() => (all = true)}>More</Button>
+	{/if}
 </Dialog>

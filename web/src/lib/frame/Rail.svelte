@@ -9,10 +9,12 @@
 	import { getBench } from '$lib/bench/bench.svelte';
 	import type { JobStore } from '$lib/job/store/job-store.svelte';
 	import Key from '$lib/ui/Key.svelte';
+	import { openedExtras } from './extras.svelte';
 	import { isAt, nextOf, phasesOf, type Item, type PhaseItems } from './phases';
 
 	let { store }: { store: JobStore } = $props();
 	const bench = getBench();
+	const extras = openedExtras();
 	const phases = $derived(phasesOf(store));
 	const next = $derived(nextOf(store));
 	const isHere = (item: Item) => isAt(item, page.url);
@@ -53,7 +55,7 @@
 					? 'flex'
 					: 'hidden'}"
 			>
-				{#each own.items as item (item.href)}
+				{#each own.items.filter((item) => !item.isExtra || extras.isOpen(own.phase) || isHere(item)) as item (item.href)}
 					<li class="min-w-0 flex-1">
 						<a
 							href={item.href}
@@ -80,6 +82,19 @@
 						</a>
 					</li>
 				{/each}
+				{#if own.items.some(({ isExtra }) => isExtra)}
+					<li class="min-w-0 flex-1">
+						<button
+							type="button"
+							aria-expanded={extras.isOpen(own.phase)}
+							aria-label="More of {own.name}"
+							class="flex min-h-11 w-full items-center px-2 text-[13px] text-soft bench:min-h-[26px] bench:pl-[14px]"
+							onclick={() => extras.toggle(own.phase)}
+						>
+							{extras.isOpen(own.phase) ? 'Less' : 'More'}
+						</button>
+					</li>
+				{/if}
 			</ul>
 		</section>
 	{/each}

@@ -23,12 +23,14 @@ const none = () => undefined;
 
 describe('the rail', () => {
 	const rail = () => markup(Rail, { store: around.store }, around);
-	it('has every stage and view of the five phases, with how far each is', () => {
+	it('has every stage of the five phases, with how far each is, and folds the rest', () => {
 		const text = words(rail());
 		expect(text).toMatch(/Prepare 3 of 3 .*Setup .*Measure .*0 of 2 .*Heights 8 of 12/);
 		expect(text).toMatch(/Hand over .*Sheet 1 at stop Sign 2 to resolve/);
-		for (const view of ['Bare heights', 'Max lift', 'What if', 'Print the sheet'])
-			expect(text).toContain(view);
+		expect(text).toContain('Print the sheet');
+		for (const view of ['Bare heights', 'Max lift', 'What if', 'Save as a file'])
+			expect(text).not.toContain(view);
+		expect(rail().match(/aria-expanded="false"/g)).toHaveLength(4);
 	});
 	it('marks what is done, and what blocks', () => {
 		expect(rail().match(/aria-label="done"/g)).toHaveLength(3);
@@ -36,9 +38,6 @@ describe('the rail', () => {
 	});
 	it('says what is next and by which key', () => {
 		expect(words(rail())).toMatch(/Next: Heights 5I n$/);
-	});
-	it('offers a file as a file', () => {
-		expect(rail()).toMatch(/href="[^"]*\/file" download/);
 	});
 });
 

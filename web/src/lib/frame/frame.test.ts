@@ -27,13 +27,23 @@ describe('the phases of a job', () => {
 			'Heights',
 			'Seal gaps',
 			'Tip heights',
-			'All rounds',
 			'Springs',
+			'All rounds',
 			'Bare heights'
 		]);
 		expect(phases[0]!.done).toEqual([3, 3]);
 		expect(phases[4]!.blocks).toBe(true);
 		expect(phases[3]!.blocks).toBe(false);
+	});
+	it('have what this job has no use for yet behind "More"', () => {
+		const extras = (of: Job) =>
+			phasesOf(new JobStore(of, 1)).flatMap(({ items }) =>
+				items.flatMap(({ name, isExtra }) => (isExtra ? [name] : []))
+			);
+		expect(extras(job)).toContain('Diagnosis');
+		const back = extras(demoJob('2423-circuit-six-back'));
+		for (const needed of ['Diagnosis', 'Changes', 'Springs']) expect(back).not.toContain(needed);
+		expect(back).toContain('What if');
 	});
 	it('lead to pages of this job, each once', () => {
 		const all = phasesOf(store).flatMap(({ items }) => items.map(({ href }) => href));

@@ -20,6 +20,8 @@ export interface Item {
 	readonly stage?: Stage;
 	/** A file to be saved, and no page. */
 	readonly isFile?: boolean;
+	/** Nothing on this job asks for it yet: it stands behind "More" of its phase. */
+	readonly isExtra?: boolean;
 }
 
 export interface PhaseItems {
@@ -47,37 +49,58 @@ const PAGES: Readonly<Record<StageName, string>> = {
 	sign: '/sign'
 };
 
-type Viewed = Pick<JobStore['job'], 'engine' | 'visitOf'>;
+type Viewed = Pick<
+	JobStore['job'],
+	'engine' | 'visitOf' | 'setup' | 'readings' | 'since' | 'looks' | 'asFound' | 'inspections'
+>;
 
-/** Views that belong to a phase without being a stage of it. */
-function viewsOf(phase: Phase, root: string, { engine, visitOf }: Viewed): Item[] {
+/** Views that belong to a phase without being a stage of it; those that this job has no use for yet are extras. */
+function viewsOf(phase: Phase, root: string, job: Viewed): Item[] {
+	const view = (name: string, href: string, isNeeded = false): Item => ({
+		name,
+		href,
+		...(!isNeeded && { isExtra: true })
+	});
+	const { engine, visitOf, setup } = job;
 	switch (phase) {
 		case 'prepare':
 			return [
-				...(visitOf ? [{ name: 'Changes', href: `${root}/then` }] : []),
-				{ name: 'Diagnosis', href: `${root}/diagnosis` },
-				{ name: 'As found', href: `${root}/as-found` },
-				{ name: 'Valve figures', href: `${root}/inspect/figures` }
+				...(visitOf ? [view('Changes', `${root}/then`, true)] : []),
+				view(
+					'Diagnosis',
+					`${root}/diagnosis`,
+					!!visitOf || job.since.length > 0 || job.looks.length > 0
+				),
+				view('As found', `${root}/as-found`, job.asFound.length > 0),
+				view('Valve figures', `${root}/inspect/figures`, job.inspections.length > 0)
 			];
 		case 'measure':
 			return [
-				{ name: 'Tip heights', href: `${root}/round?of=tip-height` },
-				{ name: 'All rounds', href: `${root}/rounds` },
-				{ name: 'Springs', href: '/springs' },
-				{ name: 'Bare heights', href: `${root}/bare` }
+				view(
+					'Tip heights',
+					`${root}/round?of=tip-height`,
+					job.readings.some(({ quantity }) => quantity === 'tip-height')
+				),
+				view('Springs', '/springs', (setup.springs?.length ?? 0) > 0),
+				view('All rounds', `${root}/rounds`),
+				view('Bare heights', `${root}/bare`)
 			];
 		case 'plan':
 			return [
-				{ name: 'Max lift', href: `${root}/lift` },
-				{ name: 'Valve control', href: `${root}/control` },
-				{ name: 'What if', href: `${root}/what-if` }
+				view(
+					'Valve control',
+					`${root}/control`,
+					setup.cam !== undefined && setup.use.engineSpeed !== undefined
+				),
+				view('Max lift', `${root}/lift`),
+				view('What if', `${root}/what-if`)
 			];
 		case 'hand-over':
 			return [
-				{ name: 'Print the sheet', href: `${root}/paper` },
-				{ name: 'Save as a file', href: `${root}/file`, isFile: true },
-				{ name: 'Engine’s jobs', href: `/engines/${engine.id}` },
-				{ name: 'A job like this', href: `/jobs/new?like=${root.slice('/jobs/'.length)}` }
+				view('Print the sheet', `${root}/paper`, true),
+				{ name: 'Save as a file', href: `${root}/file`, isFile: true, isExtra: true },
+				view('Engine’s jobs', `/engines/${engine.id}`),
+				view('A job like this', `/jobs/new?like=${root.slice('/jobs/'.length)}`)
 			];
 		default:
 			return [];

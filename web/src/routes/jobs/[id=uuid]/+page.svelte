@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { walk, type FigureName } from '@zinc-ledger/core';
+	import { isAtHand, walk, type FigureName } from '@zinc-ledger/core';
 	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Question from '$lib/job/store/Question.svelte';
 	import StationDetail from '$lib/job/store/StationDetail.svelte';
@@ -82,7 +82,10 @@
 		new Set(store.job.stations.filter(({ spring }) => spring).map((entry) => entry.label))
 	);
 	const nextToMeasure = $derived(
-		order.find((entry) => !store.station(entry.label)?.inForce['installed-height'])?.label
+		order.find(
+			({ label }) =>
+				isAtHand(store.job, label) && !store.station(label)?.inForce['installed-height']
+		)?.label
 	);
 
 	function select(label: string) {
