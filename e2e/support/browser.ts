@@ -422,7 +422,7 @@ export class Browser {
 	}
 
 	field(label: string): Promise<WebElement> {
-		return this.#waited(`${FIELDS} return fields[0] ?? null`, [label], `no field “${label}”`);
+		return this.#waited(`${FIELDS} ${UNFOLDED}`, [label], `no field “${label}”`);
 	}
 
 	/** All fields that have this label or name. */
@@ -550,6 +550,12 @@ export class Browser {
 }
 
 export { Key };
+
+/** Runs in the page: the first of those fields, once what it is folded away in is open, as somebody would open it. */
+const UNFOLDED = `
+	const folded = fields[0]?.closest('[data-collapsible-content][hidden]');
+	folded?.parentElement.querySelector('[data-collapsible-trigger]').click();
+	return folded ? null : (fields[0] ?? null)`;
 
 /** Runs in the page: the fields that have this label or name. */
 const FIELDS = `

@@ -8,6 +8,7 @@
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import type { JobStore } from '$lib/job/store/job-store.svelte';
+	import Button from '$lib/ui/Button.svelte';
 	import Key from '$lib/ui/Key.svelte';
 	import { openedExtras } from './extras.svelte';
 	import { isAt, nextOf, phasesOf, type Item, type PhaseItems } from './phases';
@@ -84,7 +85,8 @@
 				{/each}
 				{#if own.items.some(({ isExtra }) => isExtra)}
 					<li class="min-w-0 flex-1">
-						<button
+						<Button
+							look="cell"
 							type="button"
 							aria-expanded={extras.isOpen(own.phase)}
 							aria-label="More of {own.name}"
@@ -92,7 +94,7 @@
 							onclick={() => extras.toggle(own.phase)}
 						>
 							{extras.isOpen(own.phase) ? 'Less' : 'More'}
-						</button>
+						</Button>
 					</li>
 				{/if}
 			</ul>

@@ -148,7 +148,7 @@ export const isAt = ({ href }: Item, url: URL): boolean =>
 
 type JobState = Pick<JobStore, 'job' | 'sheet' | 'stages'>;
 
-const isMeasured = ({ sheet }: JobState, label: string) =>
+const isMeasured = ({ sheet }: Pick<JobState, 'sheet'>, label: string) =>
 	sheet.stations.find((station) => station.label === label)?.inForce['installed-height'] !==
 	undefined;
 
@@ -175,6 +175,12 @@ function nextInCar(state: JobState): { stage: StageName; station: string | undef
 		: { stage: 'assembly', station: entry?.label };
 }
 
+/** The first valve of the round whose height is still to be measured, of those that are worked on. */
+export const nextUnmeasured = (state: Pick<JobState, 'job' | 'sheet'>): string | undefined =>
+	walk(stationsAtHand(state.job), state.job.setup.measuringOrder).find(
+		({ label }) => !isMeasured(state, label)
+	)?.label;
+
 /** What to do next, and where: with the station it begins at where one is at hand. */
 export function nextOf(state: JobState) {
 	const { job, stages } = state;
@@ -183,13 +189,7 @@ export function nextOf(state: JobState) {
 	const inCar =
 		job.setup.workLocation === 'vehicle' && BY_CYLINDER.has(next.name) ? nextInCar(state) : null;
 	const stage = inCar?.stage ?? next.name;
-	const station = inCar
-		? inCar.station
-		: stage === 'heights'
-			? walk(stationsAtHand(job), job.setup.measuringOrder).find(
-					({ label }) => !isMeasured(state, label)
-				)?.label
-			: undefined;
+	const station = inCar ? inCar.station : stage === 'heights' ? nextUnmeasured(state) : undefined;
 	return {
 		name: capital(label('stage', stage)),
 		station,

@@ -7,6 +7,8 @@
 
 	interface Props {
 		title: string;
+		/** What is set in it, in one line, while it is closed. */
+		note?: string | undefined;
 		open?: boolean;
 		/** Whether what is in it stays there while it is closed, as fields of a form must. */
 		keep?: boolean;
@@ -15,6 +17,7 @@
 	}
 	let {
 		title,
+		note,
 		open = $bindable(false),
 		keep = false,
 		class: extra = '',
@@ -27,7 +30,10 @@
 		class="flex min-h-11 bench:min-h-9 items-center gap-1.5 text-left font-semibold"
 	>
 		<ChevronRight size={15} class={['flex-none', open && 'rotate-90']} aria-hidden="true" />
-		{title}
+		<span class="min-w-0"
+			>{title}{#if note && !open}<span class="ml-2 text-[13px] font-normal text-soft">{note}</span
+				>{/if}</span
+		>
 	</Collapsible.Trigger>
 	{#if keep}
 		<Collapsible.Content forceMount>

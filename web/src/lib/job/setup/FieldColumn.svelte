@@ -5,7 +5,8 @@
 	import type { SetupFieldSpec } from './fields';
 
 	interface Props {
-		title: string;
+		/** Left out where something around it names it. */
+		title?: string;
 		fields: readonly SetupFieldSpec[];
 		values: Values;
 		problems: Readonly<Record<string, string>>;
@@ -13,7 +14,7 @@
 	let { title, fields, values = $bindable(), problems }: Props = $props();
 </script>
 
-<h3 class="mt-5 border-b border-ink pb-1 font-semibold">{title}</h3>
+{#if title}<h3 class="mt-5 border-b border-ink pb-1 font-semibold">{title}</h3>{/if}
 {#each fields as field (field.path)}
 	<div
 		class="border-b border-hair py-1 {field.type === 'text'

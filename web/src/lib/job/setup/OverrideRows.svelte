@@ -14,7 +14,6 @@
 	let { rows, values = $bindable(), entry }: Props = $props();
 </script>
 
-<h3 class="mt-5 border-b border-ink pb-1 font-semibold">Per-cylinder overrides</h3>
 <div class="grid grid-cols-[5rem_1fr_1fr_1fr_1fr] gap-x-3 pt-1 text-[13px] text-soft">
 	<span>Cylinder</span><span>Valve</span><span>Lift given at</span><span>Lift</span><span>Lash</span
 	>

@@ -10,7 +10,6 @@
 	let { rows, entry }: Props = $props();
 </script>
 
-<h3 class="mt-5 border-b border-ink pb-1 font-semibold">Shims for this job</h3>
 <p class="pt-1 text-[13px] text-soft">
 	A size that the shop’s library counts is taken from that stock. Enter a count only for sizes it
 	does not have; left empty, they are not counted.

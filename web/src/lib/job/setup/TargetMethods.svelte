@@ -20,10 +20,7 @@
 	const { length, load } = bench;
 </script>
 
-<h3 class="mt-5 border-b border-ink pb-1 font-semibold">
-	Target height by method
-	<span class="figure font-normal text-soft">{bench.units.length}, {bench.units.load}</span>
-</h3>
+<p class="figure text-[13px] text-soft">{bench.units.length}, {bench.units.load}</p>
 <Table class="text-[13px]">
 	<thead>
 		<tr>

@@ -22,6 +22,8 @@ export interface SetupFieldSpec extends FieldSpec {
 
 export interface Group {
 	readonly title: string;
+	/** Whether it stands open from the start. */
+	readonly isFirst?: boolean;
 	readonly fields: readonly SetupFieldSpec[];
 }
 
@@ -49,22 +51,29 @@ const SEAT_INSERTS = ['none', 'iron', 'hard-steel', 'soft-bronze'] as const;
 /** What intake and exhaust each have, in the order a machinist thinks. */
 export const KIND_GROUPS: readonly Group[] = [
 	{
-		title: 'Lift',
+		title: 'Lift and lash',
+		isFirst: true,
 		fields: [
 			choice('lift.type', 'Lift given at', ['lobe', 'valve']),
 			field('lift.lobe', 'Lobe lift', 'length', { when: ['lift.type', 'lobe'] }),
 			field('lift.ratio', 'Rocker ratio', 'number', { when: ['lift.type', 'lobe'] }),
 			field('lift.valve', 'Valve lift', 'length', { when: ['lift.type', 'valve'] }),
 			choice('lift.source', 'Source', SOURCES, 'source'),
-			field('lift.uncertainty', 'Lift known within ±'),
 			field('lash.setting', 'Lash', 'length', { when: ['lifters', 'solid'] }),
+			field('preload', 'Lifter preload', 'length', { when: ['lifters', 'hydraulic'] })
+		]
+	},
+	{
+		title: 'Details of lift, lash and load',
+		fields: [
+			field('lift.uncertainty', 'Lift known within ±'),
 			field('lash.tolerance', 'Lash tolerance', 'length', { when: ['lifters', 'solid'] }),
 			{
 				...choice('lash.engine', 'Lash set on engine', ['cold', 'hot'], 'engineState'),
 				when: ['lifters', 'solid']
 			},
 			{ ...choice('lash.source', 'Lash source', SOURCES, 'source'), when: ['lifters', 'solid'] },
-			field('preload', 'Lifter preload', 'length', { when: ['lifters', 'hydraulic'] })
+			field('maxOpenLoad', 'Max open load', 'load')
 		]
 	},
 	{
@@ -88,6 +97,7 @@ export const KIND_GROUPS: readonly Group[] = [
 	},
 	{
 		title: 'Target height',
+		isFirst: true,
 		fields: [
 			choice('aim.method', 'Target method', TARGET_METHODS, 'targetMethod'),
 			field('aim.cushion', 'Cushion before bind', 'length', {
@@ -97,8 +107,7 @@ export const KIND_GROUPS: readonly Group[] = [
 			field('aim.load', 'Required load', 'load', { when: ['aim.method', 'open-load'] }),
 			field('aim.minSeatLoad', 'Min seat load', 'load', {
 				when: ['aim.method', 'as-it-stands']
-			}),
-			field('maxOpenLoad', 'Max open load', 'load')
+			})
 		]
 	}
 ];
@@ -190,44 +199,83 @@ export const INSPECTED_FIELDS: readonly SetupFieldSpec[] = [
 	...inspectedFields('chamber')
 ];
 
-export const JOB_FIELDS: readonly SetupFieldSpec[] = [
-	field('use.duty', 'Application', 'text'),
-	field('use.engineSpeed', 'Highest engine speed, rpm', 'number'),
-	field('use.boosted', 'Boosted', 'yes-no'),
-	field('use.longDuty', 'Long duty', 'yes-no'),
-	choice('use.water', 'Cooling water', ['fresh', 'salt']),
-	choice('head.material', 'Head material', ['iron', 'aluminium']),
-	choice('head.seatInsert', 'Seat inserts', SEAT_INSERTS, 'seatInsert'),
-	field('use.workDone', 'Work done before', 'text'),
-	field('customerStatement', 'Customer’s statement', 'text'),
-	field('order.due', 'Wanted by, as 2026-12-04', 'text'),
-	field('order.price', 'Price', 'text'),
-	choice('lifters', 'Lifters', ['solid', 'hydraulic']),
-	choice('aimLift', 'Target by the lift of', ['own', 'larger']),
-	choice('loadsAgainst', 'Loads compared with', ['card', 'set-median'], 'loadsAgainst'),
-	field('cardBeyondTested', 'Use card’s line where not tested', 'yes-no'),
-	choice('policies.damper', 'Dampers', POLICIES.damper),
-	choice('policies.usedSprings', 'Used springs', POLICIES.usedSprings),
-	choice('policies.locks', 'Locks', POLICIES.locks, 'usedLocks'),
-	choice('policies.measuring', 'Measured valves', POLICIES.measuring, 'measuring'),
-	choice('policies.control', 'Control limit in plans', POLICIES.control, 'controlInPlan'),
-	choice('workLocation', 'Work location', ['bench', 'vehicle'], 'workLocation'),
-	field('atHand', 'Valves worked on, as 3I 3E; empty: all', 'labels'),
-	choice('camAt', 'Cam in the', ['block', 'head']),
-	choice('train', 'Valve train', TRAINS, 'train'),
-	field('trainStiffness', 'Valvetrain stiffness at the valve', 'rate'),
-	field('trainTest.load', 'Stiffness test: load at the valve', 'load'),
-	field('trainTest.deflection', 'Stiffness test: deflection'),
-	field('trainTest.within', 'Stiffness test: deflection known within ±'),
-	field('trainDamping', 'Train damping, part of critical', 'number'),
-	field('valveAngle', 'Valve to cylinder axis, degrees', 'number'),
-	choice('growth.block', 'Block material', METALS_OF_ENGINE),
-	field('growth.measured', 'Lash change cold to hot, measured'),
-	choice('adjuster.at', 'Adjuster type', ADJUSTERS, 'adjuster'),
-	field('adjuster.pitch', 'Adjuster thread pitch'),
-	field('shimFaceUp', 'Shims: which face up', 'text'),
-	choice('measuringOrder', 'Measuring order', MEASURING_ORDERS, 'measuringOrder')
+/** Fields of the whole job. The first group changes everything else, and is asked first. */
+export const JOB_GROUPS: readonly Group[] = [
+	{
+		title: 'The job',
+		isFirst: true,
+		fields: [
+			choice('lifters', 'Lifters', ['solid', 'hydraulic']),
+			choice('workLocation', 'Work location', ['bench', 'vehicle'], 'workLocation'),
+			field('atHand', 'Valves worked on, as 3I 3E; empty: all', 'labels'),
+			field('use.duty', 'Application', 'text'),
+			field('use.engineSpeed', 'Highest engine speed, rpm', 'number')
+		]
+	},
+	{
+		title: 'Engine and use',
+		fields: [
+			field('use.boosted', 'Boosted', 'yes-no'),
+			field('use.longDuty', 'Long duty', 'yes-no'),
+			choice('use.water', 'Cooling water', ['fresh', 'salt']),
+			choice('head.material', 'Head material', ['iron', 'aluminium']),
+			choice('head.seatInsert', 'Seat inserts', SEAT_INSERTS, 'seatInsert'),
+			choice('camAt', 'Cam in the', ['block', 'head']),
+			choice('train', 'Valve train', TRAINS, 'train'),
+			field('valveAngle', 'Valve to cylinder axis, degrees', 'number')
+		]
+	},
+	{
+		title: 'Customer and order',
+		fields: [
+			field('use.workDone', 'Work done before', 'text'),
+			field('customerStatement', 'Customer’s statement', 'text'),
+			field('order.due', 'Wanted by, as 2026-12-04', 'text'),
+			field('order.price', 'Price', 'text')
+		]
+	},
+	{
+		title: 'Targets, loads and order of measuring',
+		fields: [
+			choice('aimLift', 'Target by the lift of', ['own', 'larger']),
+			choice('loadsAgainst', 'Loads compared with', ['card', 'set-median'], 'loadsAgainst'),
+			field('cardBeyondTested', 'Use card’s line where not tested', 'yes-no'),
+			choice('measuringOrder', 'Measuring order', MEASURING_ORDERS, 'measuringOrder')
+		]
+	},
+	{
+		title: 'Policies for this job',
+		fields: [
+			choice('policies.damper', 'Dampers', POLICIES.damper),
+			choice('policies.usedSprings', 'Used springs', POLICIES.usedSprings),
+			choice('policies.locks', 'Locks', POLICIES.locks, 'usedLocks'),
+			choice('policies.measuring', 'Measured valves', POLICIES.measuring, 'measuring'),
+			choice('policies.control', 'Control limit in plans', POLICIES.control, 'controlInPlan')
+		]
+	},
+	{
+		title: 'Valvetrain stiffness',
+		fields: [
+			field('trainStiffness', 'Valvetrain stiffness at the valve', 'rate'),
+			field('trainTest.load', 'Stiffness test: load at the valve', 'load'),
+			field('trainTest.deflection', 'Stiffness test: deflection'),
+			field('trainTest.within', 'Stiffness test: deflection known within ±'),
+			field('trainDamping', 'Train damping, part of critical', 'number')
+		]
+	},
+	{
+		title: 'Adjusters and lash over temperature',
+		fields: [
+			choice('adjuster.at', 'Adjuster type', ADJUSTERS, 'adjuster'),
+			field('adjuster.pitch', 'Adjuster thread pitch'),
+			field('shimFaceUp', 'Shims: which face up', 'text'),
+			choice('growth.block', 'Block material', METALS_OF_ENGINE),
+			field('growth.measured', 'Lash change cold to hot, measured')
+		]
+	}
 ];
+
+export const JOB_FIELDS: readonly SetupFieldSpec[] = JOB_GROUPS.flatMap(({ fields }) => fields);
 
 /** What the shop decides once, and a job may change: limits, and where practitioners disagree. */
 export const SHOP_FIELDS: readonly SetupFieldSpec[] = [

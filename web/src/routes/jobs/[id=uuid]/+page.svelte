@@ -2,7 +2,8 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { isAtHand, walk, type FigureName } from '@zinc-ledger/core';
+	import { walk, type FigureName } from '@zinc-ledger/core';
+	import { nextUnmeasured } from '$lib/frame/phases';
 	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Question from '$lib/job/store/Question.svelte';
 	import StationDetail from '$lib/job/store/StationDetail.svelte';
@@ -81,12 +82,7 @@
 	const tagged = $derived(
 		new Set(store.job.stations.filter(({ spring }) => spring).map((entry) => entry.label))
 	);
-	const nextToMeasure = $derived(
-		order.find(
-			({ label }) =>
-				isAtHand(store.job, label) && !store.station(label)?.inForce['installed-height']
-		)?.label
-	);
+	const nextToMeasure = $derived(nextUnmeasured(store));
 
 	function select(label: string) {
 		chosen = label;

@@ -2,25 +2,26 @@
 	import { untrack } from 'svelte';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { KINDS } from '@zinc-ledger/core';
-	import FormField from '$lib/forms/FormField.svelte';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { focusNamed } from '$lib/forms/focus';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import { JOB_FIELDS, KIND_GROUPS, SPARE_ROWS } from '$lib/job/setup/fields';
+	import { KIND_GROUPS, SPARE_ROWS } from '$lib/job/setup/fields';
 	import { camValues, OWN_CAM } from '$lib/job/setup/cam';
 	import CamChoice from '$lib/job/setup/CamChoice.svelte';
-	import FieldColumn from '$lib/job/setup/FieldColumn.svelte';
 	import HeadWork from '$lib/job/setup/HeadWork.svelte';
+	import JobGroups from '$lib/job/setup/JobGroups.svelte';
+	import KindGroup from '$lib/job/setup/KindGroup.svelte';
 	import LimitSections from '$lib/job/setup/LimitSections.svelte';
 	import OverrideRows from '$lib/job/setup/OverrideRows.svelte';
 	import ShimRows from '$lib/job/setup/ShimRows.svelte';
 	import TargetMethods from '$lib/job/setup/TargetMethods.svelte';
-	import { isShown, valuesOf, withChoices } from '$lib/job/setup/values';
+	import { valuesOf, withChoices } from '$lib/job/setup/values';
 	import { capital } from '$lib/ui/words';
 	import { label } from '@zinc-ledger/words';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
+	import Disclosure from '$lib/ui/Disclosure.svelte';
 	import Input from '$lib/ui/Input.svelte';
 
 	let { data, form } = $props();
@@ -31,6 +32,10 @@
 	let values = $state(withChoices(untrack(() => form?.values ?? valuesOf(store.job.setup))));
 	let revision = $state(untrack(() => data.revision));
 	const problems = $derived<Record<string, string>>(form?.problems ?? {});
+	const hasProblem = (start: string) =>
+		Object.keys(problems).some((path) => path.startsWith(start));
+	let overridesOpen = $state(false);
+	let shimsOpen = $state(false);
 	const shimRows = $derived(store.job.setup.shimStock.length + SPARE_ROWS);
 	const overrideRows = $derived((store.job.setup.overrides?.length ?? 0) + SPARE_ROWS);
 
@@ -115,36 +120,11 @@
 					cams={data.cams}
 					bind:value={() => values.cam ?? (ownCam ? OWN_CAM : ''), takeCam}
 				/>
-				{#each KIND_GROUPS as group (group.title)}
-					<h3 class="mt-5 border-b border-ink pb-1 font-semibold">{group.title}</h3>
-					{#each group.fields as field, i (i)}
-						{@const shown = KINDS.filter((kind) =>
-							isShown({ ...field, path: `kinds.${kind}.${field.path}` }, values)
-						)}
-						{#if shown.length > 0}
-							<div
-								class="grid grid-cols-2 items-center gap-x-3 border-b border-hair py-1 tablet:grid-cols-[12rem_1fr_1fr]"
-							>
-								<span class="col-span-2 text-[13px] text-soft tablet:col-span-1">{field.label}</span
-								>
-								{#each KINDS as kind (kind)}
-									{@const path = `kinds.${kind}.${field.path}`}
-									<div>
-										{#if shown.includes(kind)}
-											<FormField
-												{field}
-												{path}
-												label="{kind}: {field.label}"
-												bind:value={() => values[path] ?? '', (text) => (values[path] = text)}
-												problem={problems[path]}
-											/>
-										{/if}
-									</div>
-								{/each}
-							</div>
-						{/if}
-					{/each}
-				{/each}
+				{#each KIND_GROUPS as group (group.title)}<KindGroup
+						{group}
+						bind:values
+						{problems}
+					/>{/each}
 				{#each KINDS as kind (kind)}
 					<input
 						type="hidden"
@@ -152,14 +132,33 @@
 						value={values[`kinds.${kind}.has.retainer`]}
 					/>
 				{/each}
-				<TargetMethods />
-
-				<OverrideRows rows={overrideRows} bind:values {entry} />
-				<ShimRows rows={shimRows} {entry} />
+				<Disclosure class="border-b border-hair" title="Target height by method">
+					<TargetMethods />
+				</Disclosure>
+				<Disclosure
+					class="border-b border-hair"
+					keep
+					title="Per-cylinder overrides"
+					note={store.job.setup.overrides?.length ? `${store.job.setup.overrides.length} set` : ''}
+					bind:open={
+						() => overridesOpen || hasProblem('overrides.'), (open) => (overridesOpen = open)
+					}
+				>
+					<OverrideRows rows={overrideRows} bind:values {entry} />
+				</Disclosure>
+				<Disclosure
+					class="border-b border-hair"
+					keep
+					title="Shims for this job"
+					note={store.job.setup.shimStock.map(({ thickness }) => thickness).join(', ')}
+					bind:open={() => shimsOpen || hasProblem('shimStock.'), (open) => (shimsOpen = open)}
+				>
+					<ShimRows rows={shimRows} {entry} />
+				</Disclosure>
 			</div>
 
 			<div>
-				<FieldColumn title="The job" fields={JOB_FIELDS} bind:values {problems} />
+				<JobGroups bind:values {problems} />
 				<LimitSections bind:values shop={data.shop} {problems} />
 				<p class="caution mt-5">
 					Spring maker’s and cam maker’s instructions come first. A figure from the customer or from
