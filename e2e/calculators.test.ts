@@ -49,6 +49,7 @@ describe('calculators', () => {
 	it('and a job like another has its heads and parts, and none of its readings', async () => {
 		const { browser } = at;
 		const like = await browser.openJob('2405');
+		await (await browser.find('[aria-label="More of Hand over"]')).click();
 		await browser.click('A job like this', 'a');
 		await browser.sees('Like job 2405, Tessaly 3.0 flat six');
 		await browser.ready();

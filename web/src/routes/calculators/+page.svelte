@@ -1,5 +1,5 @@
 <script lang="ts">
-	/** Calculators: one line of figures each, answered at once, no job and no server needed. */
+	/** Calculators, one at a time: a line of figures, answered at once, no job and no server needed. */
 	import { replaceState } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, untrack } from 'svelte';
@@ -8,7 +8,11 @@
 	import { useKeys } from '$lib/keys/keys.svelte';
 	import { jobAddress, parsed, type Typed } from '$lib/calculators/line';
 	import CalculatorRow from '$lib/calculators/CalculatorRow.svelte';
+	import { label } from '@zinc-ledger/words';
 	import Button from '$lib/ui/Button.svelte';
+	import Combobox from '$lib/ui/Combobox.svelte';
+	import { recentlyUsed } from '$lib/ui/options';
+	import { capital } from '$lib/ui/words';
 
 	useKeys([{ keys: ['Tab'], does: 'next figure' }]);
 	const bench = getBench();
@@ -20,6 +24,9 @@
 	// A page that was kept without what stands in its address takes it from there.
 	onMount(() => {
 		typed = Object.fromEntries(new URL(location.href).searchParams);
+		const [begun] = Object.keys(typed);
+		const last = begun?.split('.')[0] ?? recentlyUsed('calculator')[0];
+		if (CALCULATORS.some(({ code }) => code === last)) chosen = last!;
 		return () => clearTimeout(settled);
 	});
 
@@ -33,7 +40,13 @@
 	}
 	/** A field that is left says how it was understood, and means the same in other units. */
 	const settle = () => (typed = { ...typed, ...parsed(typed, bench.units) });
-	const half = Math.ceil(CALCULATORS.length / 2);
+	let chosen = $state<string>(CALCULATORS[0]!.code);
+	/** The one that is chosen, after those that stand in the address. */
+	const shown = $derived(
+		CALCULATORS.filter(
+			({ code, fields }) => code === chosen || fields.some(({ key }) => typed[`${code}.${key}`])
+		)
+	);
 </script>
 
 <svelte:head><title>Calculators · Zinc Ledger</title></svelte:head>
@@ -52,13 +65,21 @@
 			<Button look="main" href={jobAddress(typed, bench.units)}>Make it a job</Button>
 		</span>
 	</div>
-	<div class="grid gap-x-10 bench:grid-cols-2">
-		{#each [CALCULATORS.slice(0, half), CALCULATORS.slice(half)] as column, i (i)}
-			<div>
-				{#each column as calculator (calculator.code)}
-					<CalculatorRow {calculator} {typed} units={bench.units} ontype={type} onleave={settle} />
-				{/each}
-			</div>
+	<div class="mt-3 max-w-xl">
+		<label for="calculator" class="text-[13px] text-soft">Calculator</label>
+		<Combobox
+			id="calculator"
+			options={CALCULATORS.map(({ code }) => ({
+				value: code,
+				label: capital(label('calculator', code))
+			}))}
+			remember="calculator"
+			bind:value={chosen}
+		/>
+	</div>
+	<div class="mt-2 max-w-4xl">
+		{#each shown as calculator (calculator.code)}
+			<CalculatorRow {calculator} {typed} units={bench.units} ontype={type} onleave={settle} />
 		{/each}
 	</div>
 	<p class="caution mt-4">

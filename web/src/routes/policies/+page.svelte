@@ -13,6 +13,8 @@
 	} from '$lib/job/setup/fields';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
+	import Disclosure from '$lib/ui/Disclosure.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
 	import { moment } from '$lib/ui/words';
 
 	let { data, form } = $props();
@@ -21,6 +23,31 @@
 	const problems = $derived<Record<string, string>>(form?.problems ?? {});
 	const LIMITS = [...LIMIT_FIELDS, ...INSPECTED_FIELDS];
 	const choices = SHOP_FIELDS.filter((field) => !LIMITS.includes(field));
+	const under = (start: RegExp) => LIMIT_FIELDS.filter(({ path }) => start.test(path));
+	const isFit = /^limits\.fit\./;
+	const isReading = /^limits\.(oneReading|unknownRepeat|outlier)/;
+	const groups = [
+		{ title: 'Where shops differ', fields: choices },
+		{
+			title: 'Heights, loads and clearances',
+			fields: LIMIT_FIELDS.filter(({ path }) => !isFit.test(path) && !isReading.test(path))
+		},
+		{ title: 'Parts that must fit together', fields: under(isFit) },
+		{ title: 'How far a reading repeats', fields: under(isReading) },
+		{ title: 'Valves, seats and chambers', fields: INSPECTED_FIELDS }
+	];
+	let opened = $state<Record<string, boolean>>({});
+	let wanted = $state('');
+	const isFound = ({ label }: SetupFieldSpec) =>
+		wanted
+			.toLowerCase()
+			.split(/\s+/)
+			.every((word) => label.toLowerCase().includes(word));
+	/** A group opens by itself where something is found in it, or is wrong. */
+	const isOpen = (title: string, fields: readonly SetupFieldSpec[]) =>
+		(opened[title] ?? false) ||
+		(wanted.trim() !== '' && fields.some(isFound)) ||
+		fields.some(({ path }) => problems[path]);
 	const usualOf = ({ path, choices: all = [], names, type }: SetupFieldSpec) => {
 		const usual = data.usual[path] || all[0] || (type === 'yes-no' ? 'no' : 'none');
 		return names?.[usual] ?? usual;
@@ -32,16 +59,17 @@
 
 <svelte:head><title>Shop policies · Zinc Ledger</title></svelte:head>
 
-{#snippet rows(title: string, fields: readonly SetupFieldSpec[])}
-	<h2
-		class="mt-5 grid grid-cols-[minmax(0,1fr)_7rem_8rem] gap-x-3 border-b border-ink pb-1 font-semibold tablet:grid-cols-[minmax(0,1fr)_10rem_12rem]"
+{#snippet rows(fields: readonly SetupFieldSpec[])}
+	<p
+		class="grid grid-cols-[minmax(0,1fr)_7rem_8rem] gap-x-3 border-b border-ink pb-1 tablet:grid-cols-[minmax(0,1fr)_10rem_12rem]"
 	>
-		<span>{title}</span>
+		<span></span>
 		<span class="text-right text-[13px] font-normal text-soft">usual</span>
 		<span class="text-[13px] font-normal text-soft">this shop’s own</span>
-	</h2>
+	</p>
 	{#each fields as field (field.path)}
 		<div
+			hidden={!isFound(field)}
 			class="grid grid-cols-[minmax(0,1fr)_7rem_8rem] items-center gap-x-3 border-b border-hair py-1 tablet:grid-cols-[minmax(0,1fr)_10rem_12rem]"
 		>
 			<span class="text-[13px] leading-tight text-soft">{field.label}</span>
@@ -85,9 +113,27 @@
 					Shops differ. The careful choice is the usual one and stands where nothing is said here;
 					each job starts with these and may still differ, and its sheet says so.
 				</p>
-				{@render rows('Choices', choices)}
-				{@render rows('Limits', LIMIT_FIELDS)}
-				{@render rows('Limits of what is measured on valves and seats', INSPECTED_FIELDS)}
+				<TextField
+					class="mt-3 max-w-md"
+					label="Find a policy"
+					type="search"
+					autocomplete="off"
+					bind:value={wanted}
+				/>
+				<div class="mt-2">
+					{#each groups as { title, fields } (title)}
+						{@const own = fields.filter(({ path }) => values[path]).length}
+						<Disclosure
+							class="border-b border-hair"
+							keep
+							{title}
+							note={own > 0 ? `${own} of ${fields.length} the shop’s own` : 'as usual'}
+							bind:open={() => isOpen(title, fields), (open) => (opened[title] = open)}
+						>
+							{@render rows(fields)}
+						</Disclosure>
+					{/each}
+				</div>
 			</div>
 			<div>
 				<section aria-label="Signing key">

@@ -10,6 +10,7 @@
 		LIMIT_FIELDS,
 		type SetupFieldSpec
 	} from './fields';
+	import { summaryOf } from './summary';
 	import { isSameFigure } from './values';
 
 	interface Props {
@@ -29,7 +30,7 @@
 		fields.some(({ path }) => texts[path]);
 	let limits = $state(false);
 	let valves = $state(false);
-	let chamber = $state(untrack(() => has(COMPRESSION_FIELDS, values)));
+	let chamber = $state(false);
 </script>
 
 {#if own.length > 0}
@@ -59,6 +60,7 @@
 	class="mt-2"
 	keep
 	title="Compression"
+	note={summaryOf(COMPRESSION_FIELDS, values)}
 	bind:open={() => chamber || has(COMPRESSION_FIELDS, problems), (open) => (chamber = open)}
 >
 	<FieldColumn title="Chamber and bore" fields={COMPRESSION_FIELDS} bind:values {problems} />
