@@ -4,12 +4,8 @@
  */
 import { camDegrees } from '../src/index.ts';
 import { someLobe, type KnownLobe } from '../src/valvetrain/lobe/synthetic.ts';
-import {
-	tableFaults,
-	tableLobe,
-	wrongFigures,
-	type TableLine
-} from '../src/valvetrain/lobe/table.ts';
+import { tableFaults, tableLobe, wrongFigures } from '../src/valvetrain/lobe/table.ts';
+import type { TableLine } from '../src/valvetrain/lobe/table-line.ts';
 import { normal, randomFrom } from '../src/springs/sweep/synthetic.ts';
 
 const TABLES = Number(process.argv[2] ?? 200);

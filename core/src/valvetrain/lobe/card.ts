@@ -2,7 +2,8 @@
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { durationAt, type Lobe } from './lobe.ts';
 import { lobesOverRamps, madeUpLobe, type Duration } from './made-up.ts';
-import { tableFaults, tableLobe, type TableFault, type TableLine } from './table.ts';
+import { tableFaults, tableLobe, type TableFault } from './table.ts';
+import type { TableLine } from './table-line.ts';
 
 /** What a card gives of one lobe. */
 export interface LobeCard {

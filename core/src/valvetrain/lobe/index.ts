@@ -5,3 +5,4 @@ export * from './lobe.ts';
 export * from './made-up.ts';
 export * from './read-table.ts';
 export * from './table.ts';
+export * from './table-line.ts';

@@ -6,14 +6,8 @@
 import { MM_PER, mm, type LengthUnit, type Millimetres } from '../../foundation/units/index.ts';
 import { durationAt } from './lobe.ts';
 import type { Duration } from './made-up.ts';
-import {
-	bothSides,
-	roundingOf,
-	tableFaults,
-	tableLobe,
-	type TableFault,
-	type TableLine
-} from './table.ts';
+import { bothSides, roundingOf, tableFaults, tableLobe, type TableFault } from './table.ts';
+import type { TableLine } from './table-line.ts';
 
 /** What the figures of a table are. */
 export interface TableMeaning {

@@ -4,7 +4,7 @@
  */
 import { fit } from '../../foundation/least-squares/index.ts';
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
-import type { TableLine } from './table.ts';
+import type { TableLine } from './table-line.ts';
 
 /** The order of the differences: next to nothing of a smooth lobe is left in them, even at 5° a line. */
 const ORDER = 6;

@@ -4,15 +4,8 @@ import { normal, randomFrom } from '../../springs/sweep/synthetic.ts';
 import { camDegrees, durationAt } from './lobe.ts';
 import { madeUpLobe } from './made-up.ts';
 import { someLobe, type KnownLobe } from './synthetic.ts';
-import {
-	bothSides,
-	roundingOf,
-	tableFaults,
-	tableGaps,
-	tableLobe,
-	wrongFigures,
-	type TableLine
-} from './table.ts';
+import { bothSides, roundingOf, tableFaults, tableGaps, tableLobe, wrongFigures } from './table.ts';
+import type { TableLine } from './table-line.ts';
 
 const INCH = 0.0254;
 const lobe = madeUpLobe({ lift: mm(9), durations: [{ lift: mm(1.27), degrees: 250 }] });

@@ -3,12 +3,7 @@ import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import { AT_REST, camDegrees, type Lobe } from './lobe.ts';
 import { scatterOf, wrongLines } from './scatter.ts';
 import { smoothed } from './smoothed.ts';
-
-/** One line of a lift table: degrees of the cam from its nose, and lift at the lobe in mm. */
-export interface TableLine {
-	readonly degree: number;
-	readonly lift: number;
-}
+import type { TableLine } from './table-line.ts';
 
 /** What is the matter with a table. */
 export const TABLE_FAULTS = [
