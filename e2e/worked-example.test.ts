@@ -8,7 +8,8 @@ const at = visit('own');
 it('shows every figure of the worked example to the last digit', async () => {
 	const { browser } = at;
 	await browser.go('/');
-	await browser.sees('The bench is empty.');
+	await browser.sees('Five steps to the first signed sheet');
+	await browser.sees('There is no job yet.');
 	await (await browser.find('input[type=file]')).sendKeys(resolve('docs/worked-example.json'));
 	await browser.sees('One-cylinder example');
 	await browser.sees('Coil bind');

@@ -21,6 +21,9 @@ async function keep(name: string): Promise<void> {
 	writeFileSync(`${FOLDER}/${name}.png`, await browser.driver.takeScreenshot(), 'base64');
 }
 
+/** Fennick C-31 conical, of the demo's library. */
+const SPRING = 'f1d2831c-863b-58f1-acf0-e9ac0ded2114';
+
 /** The pages that are used with a tablet or a phone in hand, side by side in one file. */
 async function small(pages: readonly string[]): Promise<void> {
 	const HEIGHT = 844;
@@ -152,7 +155,8 @@ try {
 	await browser.find('main input[inputmode="decimal"]');
 	await browser.press('1822');
 	await keep('round');
-	await small(['/', six, `${six}/round?of=installed-height`, `${six}/assembly`]);
+	const oneValve = `/valve?spring=${SPRING}&lift=0.531+in&height=1.850+in`;
+	await small([oneValve, six, `${six}/round?of=installed-height`, `${six}/assembly`]);
 	const twinCam = await browser.openJob('2409');
 	await browser.go(`${twinCam}/paper`);
 	await browser.size(1000, 1280);

@@ -2,6 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { withDatabase } from '$lib/server/with-database';
 import { onNetwork } from '$lib/server/access/network';
 import { noteAct } from '$lib/server/access/sign-in';
+import { firstRun } from '$lib/server/first-run';
 import { jobQueryOf } from '$lib/job/store/list';
 import { listJobIds } from '$lib/server/jobs/list';
 import { jobLines } from '$lib/server/jobs/lines';
@@ -17,7 +18,8 @@ const MAX_SHOWN = 24;
 
 export const load = async ({ url }) => {
 	const query = jobQueryOf(url.searchParams);
-	const { jobs, strays } = await withDatabase(async (db) => ({
+	const { jobs, strays, begun } = await withDatabase(async (db) => ({
+		begun: await firstRun(db),
 		jobs: await jobLines(db, await listJobIds(db, query, MAX_SHOWN)),
 		strays: await countStrays(db)
 	}));
@@ -27,6 +29,7 @@ export const load = async ({ url }) => {
 		query,
 		jobs,
 		strays,
+		begun,
 		more: jobs.length === MAX_SHOWN,
 		warning: warning && tell(warning)
 	};

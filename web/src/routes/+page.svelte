@@ -5,6 +5,7 @@
 	import { goto } from '$app/navigation';
 	import { isTyping, useKeys } from '$lib/keys/keys.svelte';
 	import { JOB_FILTERS, listAddress } from '$lib/job/store/list';
+	import FirstRun from '$lib/job/store/FirstRun.svelte';
 	import JobTable from '$lib/job/store/JobTable.svelte';
 	import { label, problemText } from '@zinc-ledger/words';
 	import { capital } from '$lib/ui/words';
@@ -90,6 +91,7 @@
 		</Alert>
 	{/if}
 
+	{#if data.begun && !data.query.find}<FirstRun done={data.begun} />{/if}
 	<nav aria-label="Which jobs" class="mt-4 -ml-2.5 flex flex-wrap gap-x-1 text-[14px]">
 		{#each JOB_FILTERS as filter (filter)}
 			<Button
@@ -122,10 +124,7 @@
 				<a class="underline" href="/">Show all</a>
 			</p>
 		{:else}
-			<p class="border-t-2 border-ink py-6">
-				The bench is empty. <a class="underline" href="/jobs/new">Make the first job</a>, or import
-				one.
-			</p>
+			<p class="border-t-2 border-ink py-6">There is no job yet.</p>
 		{/if}
 	</div>
 </main>

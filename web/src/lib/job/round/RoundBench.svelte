@@ -8,6 +8,7 @@
 	import { goto } from '$app/navigation';
 	import { stopsOf, type Quantity, type SettingOrder } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
+	import PickOperator from '$lib/bench/PickOperator.svelte';
 	import { Device } from '$lib/parts/gauges/device.svelte';
 	import type { KnownGauge } from '$lib/parts/gauges/known';
 	import HelpName from '$lib/help/HelpName.svelte';
@@ -99,14 +100,7 @@
 			<HelpName topic={HELP_OF[quantity]} name={words.title} />
 		</h1>
 		{#if !bench.person}
-			<p class="mt-6 text-xl">
-				<a
-					class="underline"
-					href="/bench?back={encodeURIComponent(`/jobs/${store.job.id}/round?of=${quantity}`)}"
-				>
-					Select an operator
-				</a> first: every reading carries a name.
-			</p>
+			<PickOperator people={store.job.people} />
 		{:else if !round.parts}
 			<div class="mt-4"><RoundStart {quantity} {gauges} onbegin={begin} /></div>
 			{#if (LISTED as readonly Quantity[]).includes(quantity)}

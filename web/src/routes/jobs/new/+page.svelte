@@ -9,6 +9,7 @@
 	import BoxCheck from '$lib/parts/kits/BoxCheck.svelte';
 	import HeadFields from '$lib/job/setup/HeadFields.svelte';
 	import MoreOfJob from '$lib/job/setup/MoreOfJob.svelte';
+	import { layoutSaid } from '$lib/job/setup/engine-said';
 	import {
 		layoutOf,
 		layoutTexts,
@@ -57,7 +58,18 @@
 	function nameEngine(name: string) {
 		form.engine = name;
 		const known = engines.find((engine) => engine.name === name);
-		if (!known) return;
+		if (!known) {
+			const said = layoutSaid(name);
+			if (said) {
+				const { valvesPerCylinder, ...rest } = said;
+				Object.assign(
+					form,
+					rest,
+					valvesPerCylinder && { valvesPerCylinder: String(valvesPerCylinder) }
+				);
+			}
+			return;
+		}
 		const template = data.templates.find((one) => one === known);
 		Object.assign(form, layoutTexts(known.layout));
 		form.template = template?.id ?? '';

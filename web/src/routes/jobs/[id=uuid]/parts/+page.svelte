@@ -4,7 +4,7 @@
 		contextOf,
 		evaluate,
 		KINDS,
-		REUSABLE,
+		type REUSABLE,
 		TYPE_OF,
 		STATION_PARTS,
 		type Finding,
@@ -20,6 +20,7 @@
 	import FindingItem from '$lib/sheet/fit/FindingItem.svelte';
 	import MassTable from '$lib/sheet/fit/MassTable.svelte';
 	import OwnParts from '$lib/sheet/fit/OwnParts.svelte';
+	import ReusedParts from '$lib/sheet/fit/ReusedParts.svelte';
 	import ShelfTable from '$lib/sheet/fit/ShelfTable.svelte';
 	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
@@ -28,7 +29,7 @@
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Combobox from '$lib/ui/Combobox.svelte';
-	import Checkbox from '$lib/ui/Checkbox.svelte';
+	import Disclosure from '$lib/ui/Disclosure.svelte';
 
 	let { data } = $props();
 	const store = getJobStore();
@@ -70,6 +71,15 @@
 		const others = (setup.kinds[kind].reused ?? []).filter((one) => one !== part);
 		change(kind, { reused: reused ? [...others, part] : others });
 	}
+
+	/** Valves whose parts are their own. */
+	const ownNote = $derived(
+		store.job.stations
+			.filter(({ parts }) => parts && Object.keys(parts).length > 0)
+			.map((entry) => entry.label)
+			.join(' ')
+	);
+	let ownOpen = $state<boolean | null>(null);
 
 	async function mend(finding: Finding, { place, part }: Remedy) {
 		if (finding.stations.length === 0) return choose(finding.kind, place, part.part.id);
@@ -153,27 +163,20 @@
 					</div>
 				{/each}
 			{/each}
-			<span class="col-span-2 text-[13px] text-soft tablet:col-span-1">Reused</span>
-			{#each KINDS as kind (kind)}
-				<div class="flex flex-wrap gap-x-4">
-					{#each REUSABLE as part (part)}
-						<Checkbox
-							class="text-[14px]"
-							aria-label="{kind}: {part} reused"
-							checked={setup.kinds[kind].reused?.includes(part) ?? false}
-							onchange={(reused) => toggleReused(kind, part, reused)}
-						>
-							{label('slot', part)}
-						</Checkbox>
-					{/each}
-				</div>
-			{/each}
 		</div>
-		<div class="mt-4 space-y-5">
+		<ReusedParts {setup} onchange={toggleReused} />
+		<div class="mt-4"><ShelfTable library={data.library} taken={data.taken} /></div>
+		<Disclosure class="mt-2 border-b border-hair" title="Moving mass">
 			<MassTable before={store.job.setup} after={setup} />
-			<ShelfTable library={data.library} taken={data.taken} />
+		</Disclosure>
+		<Disclosure
+			class="border-b border-hair"
+			title="Valves with parts of their own"
+			note={ownNote}
+			bind:open={() => ownOpen ?? ownNote !== '', (open) => (ownOpen = open)}
+		>
 			<OwnParts library={data.library} />
-		</div>
+		</Disclosure>
 		<p class="caution mt-5">
 			The makers’ own fitting instructions come first. A part that is not here: add it under
 			<a class="underline" href="/parts">Parts</a>.
