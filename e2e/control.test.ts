@@ -209,17 +209,17 @@ describe('a cam in the library', () => {
 		await enter(1, 2, 0);
 		// The rest as the browser keeps it, to the last two of the second pass.
 		const all = (count: number, off: number) =>
-			Array.from({ length: count }, (_, stop) => Number(read(stop, off)));
+			Array.from({ length: count }, (_, stop) => Number(read(stop, off)) * 25.4);
 		await browser.run(
 			`const key = Object.keys(localStorage).find((one) => one.startsWith('degree-wheel'));
 			localStorage.setItem(key, arguments[0]);`,
-			JSON.stringify({ start: 0, passes: [all(stops, 0), all(stops - 2, 0.0004)] })
+			JSON.stringify({ start: 0, at: 'lobe', passes: [all(stops, 0), all(stops - 2, 0.0004)] })
 		);
 		await browser.go(address);
 		await browser.click('Measure it with a degree wheel');
 		await enter(2, stops - 2, 0.0004);
 		await enter(2, stops - 1, 0.0004);
-		await browser.sees('One reading repeats within 0.00028 in');
+		await browser.sees('One reading repeats within 0.0003 in');
 		await browser.click('Use these readings', 'button');
 		await browser.sees('Lobe lift 0.315');
 		await browser.click('Keep lift table');
@@ -256,10 +256,10 @@ describe('a cam whose degrees may be those of the other shaft', () => {
 				.map(({ figures }) => figures.controlLimit?.figure ?? null);
 		};
 		expect(new Set(await states())).toEqual(new Set([null]));
-		await browser.click('This duration is right', 'button');
+		await browser.click('is right', 'button');
 		await until(async () => !(await main()).includes('outside 160°'));
 		expect((await browser.api('GET', `/api${path}`)).body).toMatchObject({
-			job: { setup: { cam: { intake: { durationConfirmed: true } } } }
+			job: { setup: { cam: { intake: { confirmedDuration: 140 } } } }
 		});
 	});
 });

@@ -98,7 +98,7 @@ describe('one valve', () => {
 		);
 		await at.app.stop();
 		await browser.go('/valve?height=1.850+in&lift=0.53+in');
-		await browser.sees('Enter the spring');
+		await browser.sees('Enter a spring');
 		await browser.fill('Spring', 'Fennick C-31 conical');
 		await until(async () => (await verdict()) !== null);
 		await at.app.start();

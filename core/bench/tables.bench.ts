@@ -3,7 +3,7 @@
  * are accepted, whether the band of the limit contains the true one, and what is found of typing errors.
  */
 import { camDegrees } from '../src/index.ts';
-import { someLobe, type KnownLobe } from '../src/valvetrain/lobe/synthetic.ts';
+import { limitOf, someLobe } from '../src/valvetrain/lobe/synthetic.ts';
 import { tableFaults, tableLobe, wrongFigures } from '../src/valvetrain/lobe/table.ts';
 import type { TableLine } from '../src/valvetrain/lobe/table-line.ts';
 import { normal, randomFrom } from '../src/springs/sweep/synthetic.ts';
@@ -25,18 +25,6 @@ const KINDS = {
 } as const;
 const TYPO = 2 * INCH;
 
-/** √(F/|z″|) where a usual spring is the first to lose its valve, and where that is. */
-function limitOf({ at }: KnownLobe) {
-	let min = { angle: 0, limit: Number.POSITIVE_INFINITY };
-	for (let angle = -1; angle <= 1; angle += 0.01) {
-		const { lift, acceleration } = at(angle);
-		if (lift < 0.2 || acceleration >= 0) continue;
-		const limit = Math.sqrt((550 + 90 * lift) / -acceleration);
-		if (limit < min.limit) min = { angle, limit };
-	}
-	return min;
-}
-
 const middle = (list: readonly number[]) =>
 	list.toSorted((a, b) => a - b)[list.length >> 1] ?? Number.NaN;
 const percent = (count: number, of: number) => Number(((100 * count) / of).toFixed(1));
@@ -57,9 +45,8 @@ for (const [name, kind] of Object.entries(KINDS)) {
 			degree <= to + 2 * kind.step;
 			degree += kind.step
 		) {
-			const true_ = lobe.at(camDegrees(degree)).lift;
-			// Twice and averaged where a degree wheel is read.
-			const read = true_ + kind.scatter * gauss();
+			const { lift } = lobe.at(camDegrees(degree));
+			const read = lift + kind.scatter * gauss();
 			const shown = 'read' in kind ? Math.round(read / kind.read) * kind.read : read;
 			table.push({ degree, lift: Math.max(0, Math.round(shown / kind.written) * kind.written) });
 		}

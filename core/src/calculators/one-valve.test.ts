@@ -25,6 +25,7 @@ const spring = springFromFigures(
 		openLoad: '335 lbf',
 		bind: '1.150 in'
 	},
+	'data-sheet',
 	newId()
 );
 const gauge = {
@@ -40,7 +41,6 @@ const valve: OneValve = {
 	lift: '0.530 in',
 	height: '1.820 in',
 	gap: '0.640 in',
-	shims: [],
 	gauge
 };
 const job = (more: Partial<OneValve> = {}) =>
@@ -80,7 +80,10 @@ describe('one valve', () => {
 	});
 	it('is not known while something that it needs is missing', () => {
 		for (const missing of [{ spring: null }, { lift: null }, { height: null }])
-			expect(answer(missing).state).toBe('not-measured');
+			expect(answer(missing)).toMatchObject({
+				state: 'not-measured',
+				needs: expect.arrayContaining([{ code: `need.${Object.keys(missing)[0]}` }]) as unknown
+			});
 		expect(answer({ gap: null }).state).toBe('clear');
 		const { bind: _, ...unbound } = spring;
 		expect(answer({ spring: unbound }).state).toBe('not-measured');

@@ -2,9 +2,16 @@
  * One valve, for a question on the phone or one valve done on the car: a job with one station, so that its
  * figures and its verdict are those of any sheet. Source: docs/trade/calculators.md.
  */
-import { newJob, type Job, type KindSetup, type Setup } from '../job/document/index.ts';
+import {
+	newJob,
+	NOTHING_IN_PLACE,
+	type Job,
+	type KindSetup,
+	type Setup
+} from '../job/document/index.ts';
 import type { SpringCard } from '../parts/part/index.ts';
 import { worst, type State } from '../foundation/verdict/index.ts';
+import type { Need } from '../foundation/message/index.ts';
 import type { Kind } from '../foundation/station/index.ts';
 import { evaluate } from '../sheet/evaluation/index.ts';
 import type { StationSheet } from '../sheet/figures/index.ts';
@@ -17,8 +24,6 @@ export interface OneValve {
 	readonly lift: string | null;
 	readonly height: string | null;
 	readonly gap: string | null;
-	/** Thicknesses of the shims under the spring when the height was read. */
-	readonly shims: readonly string[];
 	/** What it was read with; null where it was told by phone, which is unverified. */
 	readonly gauge: Job['readings'][number]['gauge'] | null;
 }
@@ -42,14 +47,19 @@ export interface SpringFigures {
 	readonly bind: string;
 }
 
-/** Returns the card of a spring that is known by its figures alone, as somebody says them. */
+/**
+ * Returns the card of a spring that is known by its figures alone.
+ *
+ * @param source where they came from: what was told by phone stays the customer's word, in a job as well
+ */
 export const springFromFigures = (
 	{ height, load, openHeight, openLoad, bind }: SpringFigures,
+	source: SpringCard['source'],
 	id: string
 ): SpringCard => ({
 	id,
 	name: 'By its figures',
-	source: 'data-sheet',
+	source,
 	seat: { height, load },
 	open: { height: openHeight, load: openLoad },
 	bind
@@ -99,13 +109,7 @@ export function oneValveJob(valve: OneValve, setup: Setup, frame: OneValveFrame)
 		quantity,
 		read,
 		gauge: gauge ?? BY_PHONE,
-		inPlace: {
-			locator: '0 mm',
-			shims: [...valve.shims],
-			lockOffset: '0 mm',
-			recess: '0 mm',
-			retainerLanding: '0 mm'
-		},
+		inPlace: NOTHING_IN_PLACE,
 		...(!gauge && { from: 'phone' as const }),
 		person: frame.person.id,
 		at: frame.at
@@ -113,7 +117,7 @@ export function oneValveJob(valve: OneValve, setup: Setup, frame: OneValveFrame)
 	return {
 		...whole,
 		people: [frame.person],
-		stations: [{ ...station, shims: [...valve.shims] }],
+		stations: [station],
 		readings: [
 			...(valve.height ? [reading('installed-height', valve.height)] : []),
 			...(valve.gap ? [reading('seal-gap', valve.gap)] : [])
@@ -131,6 +135,8 @@ export interface OneValveAnswer {
 	readonly job: Job;
 	/** The worst of its figures; not measured while one that it needs is not known. */
 	readonly state: State;
+	/** What must still be entered, each once. */
+	readonly needs: readonly Need[];
 }
 
 /** Returns what a sheet says of the one valve of a job. */
@@ -142,9 +148,11 @@ export function oneValveAnswer(job: Job): OneValveAnswer {
 	);
 	const state = worst(known);
 	const isKnown = NEEDED.every((name) => figures[name].state !== 'not-measured');
+	const needs = NEEDED.flatMap((name) => figures[name].needs);
 	return {
 		station,
 		job,
+		needs: needs.filter(({ code }, i) => needs.findIndex((one) => one.code === code) === i),
 		// A stop needs no further figure; anything less waits until all are known.
 		state: isKnown || state === 'stop' ? state : 'not-measured'
 	};

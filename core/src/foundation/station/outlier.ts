@@ -5,7 +5,7 @@
  */
 
 /** Standard deviations in one median absolute deviation of normally spread values. */
-const MAD_TO_SIGMA = 1.4826;
+export const MAD_TO_SIGMA = 1.4826;
 
 export interface MedianBand {
 	readonly median: number;

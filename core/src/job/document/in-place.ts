@@ -20,8 +20,8 @@ export interface RoundParts {
 }
 
 const GAPS: readonly Quantity[] = ['seal-gap', 'seal-gap-at-lift'];
-/** The valve is out, or alone in its head: nothing stands on it. */
-const BARE: InPlaceEntry = {
+/** No part counts: the valve is out or alone in its head, or the figure is told as installed. */
+export const NOTHING_IN_PLACE: InPlaceEntry = {
 	locator: '0 mm',
 	shims: [],
 	lockOffset: '0 mm',
@@ -38,7 +38,7 @@ export function inPlaceFor(
 	quantity: Quantity,
 	round: RoundParts
 ): InPlaceEntry {
-	if (isInspected(quantity)) return BARE;
+	if (isInspected(quantity)) return NOTHING_IN_PLACE;
 	const parts = partsOf(job.setup, station);
 	const isHeight = quantity === 'installed-height';
 	return {

@@ -14,15 +14,7 @@ export { InPlaceEntry, Reading, VoidEntry } from './schema/reading.ts';
 export { AsFound, Inspection, HeadWork } from './schema/work.ts';
 export { Decision, Acceptance, Note } from './schema/decision.ts';
 export { Motions, KeptMotion } from './schema/motions.ts';
-export {
-	Look,
-	CaseOutcome,
-	OUTCOME_PROOFS,
-	Since,
-	Trial,
-	TRIAL_RESULTS,
-	VisitOf
-} from './schema/visit.ts';
+export { Look, CaseOutcome, Since, Trial, TRIAL_RESULTS, VisitOf } from './schema/visit.ts';
 export { Plan } from './schema/plan.ts';
 export { AssemblyStep, Check } from './schema/build.ts';
 export { Person } from './schema/person.ts';

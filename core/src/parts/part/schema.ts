@@ -294,8 +294,8 @@ const Lobe = z.strictObject({
 	/** An intake after bottom, an exhaust after top dead centre. */
 	closes: CardAngle.optional(),
 	lash: Size.optional(),
-	/** Somebody confirmed that a duration that no cam in use has is right. */
-	durationConfirmed: z.boolean().optional(),
+	/** Crankshaft degrees at 0.050 in of lobe lift that somebody confirmed, where no cam in use has such a duration. */
+	confirmedDuration: z.number().min(0).max(720).optional(),
 	/** Lift at the lobe over cam degrees from the nose. */
 	table: z
 		.array(z.strictObject({ degree: z.number().min(-180).max(180), lift: Size }))

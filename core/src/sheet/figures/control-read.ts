@@ -113,7 +113,7 @@ function lobeFrom(card: CamLobe): LobeFound | null {
 				]
 			: [],
 		table: (card.table ?? []).map(({ degree, lift }) => ({ degree, lift: lengthOf(lift) })),
-		...(card.durationConfirmed && { isDurationConfirmed: true })
+		confirmedDuration: card.confirmedDuration
 	});
 }
 

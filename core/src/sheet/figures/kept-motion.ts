@@ -101,3 +101,13 @@ export function keptMotion({ motions }: Job, station: string): KeptMotion | null
 /** Whether a motion was worked out from what stands there now. */
 export const isFromThese = ({ basis }: KeptMotion, now: readonly number[]): boolean =>
 	basis.length === now.length && basis.every((one, i) => isSame(one, now[i]!));
+
+/** The motion kept of a station where it was worked out from what stands there now; null otherwise. */
+export function currentMotion(
+	job: Job,
+	station: string,
+	now: readonly number[]
+): KeptMotion | null {
+	const kept = keptMotion(job, station);
+	return kept && isFromThese(kept, now) ? kept : null;
+}

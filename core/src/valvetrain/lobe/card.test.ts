@@ -23,8 +23,10 @@ describe('a duration at 0.050 in of lobe lift', () => {
 	])('of %i° is asked about: %s', (degrees, isAsked) => {
 		expect(lobeOfCard(card(degrees))!.fault).toBe(isAsked ? 'odd-duration' : null);
 	});
-	it('counts once somebody has confirmed it', () => {
-		expect(lobeOfCard(card(350, { isDurationConfirmed: true }))!.lobe).not.toBeNull();
+	it('counts once somebody has confirmed it, until it changes', () => {
+		expect(lobeOfCard(card(350))).toMatchObject({ duration: expect.closeTo(350, 0) as number });
+		expect(lobeOfCard(card(350, { confirmedDuration: 350 }))!.lobe).not.toBeNull();
+		expect(lobeOfCard(card(360, { confirmedDuration: 350 }))!.fault).toBe('odd-duration');
 	});
 	it('is asked about in a table of crankshaft degrees stored as cam degrees', () => {
 		const lobe = madeUpLobe({ lift, durations: [{ lift: mm(1.27), degrees: 240 }] });

@@ -10,8 +10,8 @@ export interface LobeCard {
 	readonly lift: Millimetres;
 	readonly durations: readonly Duration[];
 	readonly table: readonly TableLine[];
-	/** Somebody confirmed that its duration, unusual as it is, is right. */
-	readonly isDurationConfirmed?: boolean;
+	/** An unusual duration at 0.050 in that somebody confirmed, in degrees of the crankshaft. */
+	readonly confirmedDuration?: number | undefined;
 }
 
 export type LobeFault = TableFault | 'too-coarse' | 'no-such-lobe' | 'odd-duration';
@@ -23,15 +23,26 @@ export const DURATIONS_IN_USE = { min: 160, max: 336 } as const;
 /** The lift at the lobe that they are told at: 0.050 in. */
 const TOLD_AT = mm(1.27);
 
-/** Whether a lobe's duration at 0.050 in is one that no cam in use has. */
-export function hasOddDuration(lobe: Lobe): boolean {
+/** A confirmation holds for the duration that was confirmed, give or take these degrees, and for no other. */
+const CONFIRMED_WITHIN = 2;
+
+/**
+ * Returns a lobe's duration at 0.050 in where no cam in use has one like it and nobody confirmed it.
+ *
+ * @param confirmed the duration that somebody confirmed
+ * @returns degrees of the crankshaft; null where there is nothing to ask
+ */
+export function oddDuration(lobe: Lobe, confirmed?: number): number | null {
 	const duration = durationAt(lobe, TOLD_AT);
-	return duration < DURATIONS_IN_USE.min || duration > DURATIONS_IN_USE.max;
+	const isInUse = duration >= DURATIONS_IN_USE.min && duration <= DURATIONS_IN_USE.max;
+	const isConfirmed = confirmed !== undefined && Math.abs(duration - confirmed) <= CONFIRMED_WITHIN;
+	return isInUse || isConfirmed ? null : duration;
 }
-/** A lobe, or why there is none. */
+
+/** A lobe, or why there is none; with the duration that is asked about, where it is that. */
 export type LobeFound =
 	| { readonly lobe: Lobe; readonly fault: null }
-	| { readonly lobe: null; readonly fault: LobeFault };
+	| { readonly lobe: null; readonly fault: LobeFault; readonly duration?: number };
 
 /** Lobes that were drawn, by their cards: one is asked for on every keystroke. */
 const drawn = new Map<string, LobeFound>();
@@ -47,16 +58,19 @@ export function lobeOfCard(card: LobeCard): LobeFound | null {
 	const key = JSON.stringify(card);
 	const before = drawn.get(key);
 	if (before) return before;
-	const found = asked(card.table.length > 0 ? fromTable(card.table) : fromDurations(card), card);
+	const found = askedAbout(
+		card.table.length > 0 ? fromTable(card.table) : fromDurations(card),
+		card
+	);
 	if (drawn.size >= MAX_DRAWN) drawn.clear();
 	drawn.set(key, found);
 	return found;
 }
 
-/** A lobe of an odd duration is no lobe until somebody has confirmed it. */
-function asked(found: LobeFound, { isDurationConfirmed }: LobeCard): LobeFound {
-	const isOdd = found.lobe && !isDurationConfirmed && hasOddDuration(found.lobe);
-	return isOdd ? { lobe: null, fault: 'odd-duration' } : found;
+/** An unusual duration leaves the lobe unknown until somebody confirms it. */
+function askedAbout(found: LobeFound, { confirmedDuration }: LobeCard): LobeFound {
+	const duration = found.lobe && oddDuration(found.lobe, confirmedDuration);
+	return duration === null ? found : { lobe: null, fault: 'odd-duration', duration };
 }
 
 function fromTable(table: readonly TableLine[]): LobeFound {

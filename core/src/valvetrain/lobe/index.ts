@@ -1,4 +1,5 @@
 export * from './card.ts';
+export * from './degree-wheel.ts';
 export * from './golden-section.ts';
 export * from './harmonics.ts';
 export * from './lobe.ts';

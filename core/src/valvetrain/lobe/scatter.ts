@@ -2,14 +2,13 @@
  * How far the figures of a lift table scatter, and which of them do not fit the rest: from the
  * table itself, whatever its last digit promises (docs/trade/valvetrain.md#control).
  */
+import { MAD_TO_SIGMA, median } from '../../foundation/station/index.ts';
 import { fit } from '../../foundation/least-squares/index.ts';
 import { mm, type Millimetres } from '../../foundation/units/index.ts';
 import type { TableLine } from './table-line.ts';
 
 /** The order of the differences: next to nothing of a smooth lobe is left in them, even at 5° a line. */
 const ORDER = 6;
-/** Median of the absolute value of a normal distribution, in standard deviations. */
-const MEDIAN_OF_NORMAL = 0.6745;
 /** Neighbors on each side, and the degree of the polynomial through them, that a figure is compared with. */
 const NEIGHBORS = 6;
 const NEIGHBOR_DEGREE = 4;
@@ -22,11 +21,6 @@ const wrongBeyond = (lines: number) => 4.1 * (1 + 12 / lines);
 const FITS = 0.6;
 /** More wrong figures than this are not looked for: the table is not one. */
 const MOST_WRONG = 5;
-
-const median = (list: readonly number[]): number => {
-	const sorted = list.toSorted((a, b) => a - b);
-	return sorted[sorted.length >> 1] ?? 0;
-};
 
 /** The difference of highest order over a few lines, scaled to scatter as much as one figure does. */
 function difference(window: readonly TableLine[]): number {
@@ -53,7 +47,7 @@ export function scatterOf(table: readonly TableLine[], rounding: Millimetres): M
 	const differences = Array.from({ length: windows }, (_, from) =>
 		Math.abs(difference(table.slice(from, from + ORDER + 1)))
 	);
-	const found = median(differences) / MEDIAN_OF_NORMAL;
+	const found = MAD_TO_SIGMA * median(differences);
 	return mm(found > ofRounding * (1 + 3 / Math.sqrt(windows)) ? found : ofRounding);
 }
 
@@ -72,7 +66,7 @@ export function wrongLines(table: readonly TableLine[], scatter: number): TableL
 	while (wrong.length < MOST_WRONG) {
 		const sizes = left.map((_, i) => Math.abs(offNeighbors(left, i)));
 		// With lines far apart, a polynomial follows no lobe as closely as its figures are known.
-		const usual = Math.max(scatter, median(sizes) / MEDIAN_OF_NORMAL);
+		const usual = Math.max(scatter, MAD_TO_SIGMA * median(sizes));
 		const off = sizes.map((size) => size / usual);
 		const suspects = off.flatMap((one, i) =>
 			one >= wrongFrom &&

@@ -55,3 +55,15 @@ export function someLobe(draw: () => number): KnownLobe {
 		})
 	};
 }
+
+/** The angle at which a usual spring is the first to lose its valve, and √(F/|z″|) there. */
+export function limitOf({ at }: KnownLobe): { angle: number; limit: number } {
+	let min = { angle: 0, limit: Number.POSITIVE_INFINITY };
+	for (let angle = -1; angle <= 1; angle += 0.01) {
+		const { lift, acceleration } = at(angle);
+		if (lift < 0.2 || acceleration >= 0) continue;
+		const limit = Math.sqrt((550 + 90 * lift) / -acceleration);
+		if (limit < min.limit) min = { angle, limit };
+	}
+	return min;
+}

@@ -3,7 +3,7 @@ import { mm } from '../../foundation/units/index.ts';
 import { normal, randomFrom } from '../../springs/sweep/synthetic.ts';
 import { camDegrees, durationAt } from './lobe.ts';
 import { madeUpLobe } from './made-up.ts';
-import { someLobe, type KnownLobe } from './synthetic.ts';
+import { limitOf, someLobe, type KnownLobe } from './synthetic.ts';
 import { bothSides, roundingOf, tableFaults, tableGaps, tableLobe, wrongFigures } from './table.ts';
 import type { TableLine } from './table-line.ts';
 
@@ -104,18 +104,6 @@ describe('a lift table', () => {
 		}
 	});
 });
-
-/** The angle at which a usual spring is the first to lose its valve, and √(F/|z″|) there. */
-function limitOf({ at }: KnownLobe): { angle: number; limit: number } {
-	let min = { angle: 0, limit: Number.POSITIVE_INFINITY };
-	for (let angle = -1; angle <= 1; angle += 0.01) {
-		const { lift, acceleration } = at(angle);
-		if (lift < 0.2 || acceleration >= 0) continue;
-		const limit = Math.sqrt((550 + 90 * lift) / -acceleration);
-		if (limit < min.limit) min = { angle, limit };
-	}
-	return min;
-}
 
 const median = (list: readonly number[]) => list.toSorted((a, b) => a - b)[list.length >> 1]!;
 

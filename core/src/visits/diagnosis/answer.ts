@@ -37,10 +37,13 @@ export interface Weighed {
 }
 
 /** A cause that is found, or several that the findings cannot tell apart. */
-export interface NamedCause {
+interface FoundCause {
 	readonly cause: Cause;
 	/** Causes that fit the same findings. */
 	readonly or: readonly Cause[];
+}
+
+export interface NamedCause extends FoundCause {
 	/** The named cause that this one may be a consequence of. */
 	readonly after: Cause | null;
 }
@@ -148,15 +151,9 @@ const isThere = (code: EvidenceCode, found: Found) => (found[code] ?? 0) > 0.5;
 const ruleOf = (code: EvidenceCode): EvidenceRule => EVIDENCE[code];
 
 /** Names what may be a consequence of another cause found, and puts it after that. */
-function rootsFirst(named: readonly NamedCause[]): NamedCause[] {
-	const all = named.map(({ cause }) => cause);
-	const linked = named.map((one) => ({
-		...one,
-		after: rootOf(
-			one.cause,
-			all.filter((other) => other !== one.cause)
-		)
-	}));
+function rootsFirst(found: readonly FoundCause[]): NamedCause[] {
+	const all = found.map(({ cause }) => cause);
+	const linked = found.map((one) => ({ ...one, after: rootOf(one.cause, all) }));
 	return [
 		...linked.filter(({ after }) => after === null),
 		...linked.filter(({ after }) => after !== null)
@@ -178,8 +175,8 @@ function namedCauses(
 	beliefs: Readonly<Record<Cause, number>>,
 	found: Found,
 	by: Likelihoods
-): NamedCause[] {
-	const named: NamedCause[] = [];
+): FoundCause[] {
+	const named: FoundCause[] = [];
 	for (const cause of CAUSES.toSorted((a, b) => beliefs[b] - beliefs[a])) {
 		if (cause === 'elsewhere' || cause === 'unlisted') continue;
 		const group = alikeTo(cause);
@@ -190,7 +187,7 @@ function namedCauses(
 		const or = isSure
 			? []
 			: group.filter((other) => other !== cause && beliefs[other] >= NAMED_WITH * belief);
-		named.push({ cause, or, after: null });
+		named.push({ cause, or });
 	}
 	return named;
 }
@@ -204,8 +201,8 @@ function explaining(
 	weights: Float64Array,
 	beliefs: Readonly<Record<Cause, number>>,
 	by: Likelihoods
-): NamedCause[] {
-	const named = new Map<Cause, NamedCause>();
+): FoundCause[] {
+	const named = new Map<Cause, FoundCause>();
 	for (const code of unexplained) {
 		const producers = CAUSES.filter((cause) => isStated(code, cause, by));
 		const any = beliefInAny(weights, producers);
@@ -214,14 +211,14 @@ function explaining(
 		const group = alikeTo(first);
 		if (beliefInAny(weights, group) < WORDS['most-likely'] * any) continue;
 		const or = group.filter((other) => other !== first && beliefs[other] >= NAMED_WITH * any);
-		named.set(first, { cause: first, or, after: null });
+		named.set(first, { cause: first, or });
 	}
 	return [...named.values()];
 }
 
 /** Figures that are there and that no named cause produces. */
 function unexplainedBy(
-	named: readonly NamedCause[],
+	named: readonly FoundCause[],
 	found: Found,
 	by: Likelihoods
 ): EvidenceCode[] {

@@ -23,6 +23,13 @@ describe('the weighing', () => {
 		const { 'valve-sealing': sealing, surge } = beginning('lost-vacuum');
 		expect(sealing).toBeGreaterThan(5 * surge);
 	});
+	it('names a consequence after its root cause', () => {
+		const found: Found = { 'piston-mark': 1, 'locks-pulled-in': 1 };
+		expect(diagnose('broken-pushrod', found, []).named).toMatchObject([
+			{ cause: 'locks-pulled', after: null },
+			{ cause: 'valve-met-piston', after: 'locks-pulled' }
+		]);
+	});
 	it('finds two faults that are both there', () => {
 		const found: Found = { 'bench-low': 1, 'heights-grown': 1, 'lash-closed': 1 };
 		const all = { ...found, 'other-springs': 0, 'control-short': 0 } as const;

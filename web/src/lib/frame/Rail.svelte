@@ -5,6 +5,7 @@
 	 */
 	import Check from '@lucide/svelte/icons/check';
 	import { page } from '$app/state';
+	import type { Phase } from '@zinc-ledger/core';
 	import { write } from '@zinc-ledger/words';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import type { JobStore } from '$lib/job/store/job-store.svelte';
@@ -18,6 +19,8 @@
 	const extras = openedExtras();
 	const phases = $derived(phasesOf(store));
 	const next = $derived(nextOf(store));
+	const isShownIn = (phase: Phase) => (item: Item) =>
+		!item.isExtra || extras.isOpen(phase) || isHere(item);
 	const isHere = (item: Item) => isAt(item, page.url);
 	const here = $derived(phases.find(({ items }) => items.some(isHere)) ?? phases[0]!);
 	const note = ({ stage }: Item) => (stage?.note ? write(stage.note, bench.units) : '');
@@ -56,7 +59,7 @@
 					? 'flex'
 					: 'hidden'}"
 			>
-				{#each own.items.filter((item) => !item.isExtra || extras.isOpen(own.phase) || isHere(item)) as item (item.href)}
+				{#each own.items.filter(isShownIn(own.phase)) as item (item.href)}
 					<li class="min-w-0 flex-1">
 						<a
 							href={item.href}

@@ -5,12 +5,7 @@
 	import type { Values } from '$lib/forms/flat';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import { useKeys } from '$lib/keys/keys.svelte';
-	import {
-		INSPECTED_FIELDS,
-		LIMIT_FIELDS,
-		SHOP_FIELDS,
-		type SetupFieldSpec
-	} from '$lib/job/setup/fields';
+	import { SHOP_FIELDS, SHOP_GROUPS, type SetupFieldSpec } from '$lib/job/setup/fields';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import Disclosure from '$lib/ui/Disclosure.svelte';
@@ -21,21 +16,6 @@
 	useKeys([{ keys: ['Enter'], does: 'keep the shop’s policies' }]);
 	let values = $state<Values>(untrack(() => ({ ...data.own, ...form?.values })));
 	const problems = $derived<Record<string, string>>(form?.problems ?? {});
-	const LIMITS = [...LIMIT_FIELDS, ...INSPECTED_FIELDS];
-	const choices = SHOP_FIELDS.filter((field) => !LIMITS.includes(field));
-	const under = (start: RegExp) => LIMIT_FIELDS.filter(({ path }) => start.test(path));
-	const isFit = /^limits\.fit\./;
-	const isReading = /^limits\.(oneReading|unknownRepeat|outlier)/;
-	const groups = [
-		{ title: 'Where shops differ', fields: choices },
-		{
-			title: 'Heights, loads and clearances',
-			fields: LIMIT_FIELDS.filter(({ path }) => !isFit.test(path) && !isReading.test(path))
-		},
-		{ title: 'Parts that must fit together', fields: under(isFit) },
-		{ title: 'How far a reading repeats', fields: under(isReading) },
-		{ title: 'Valves, seats and chambers', fields: INSPECTED_FIELDS }
-	];
 	let opened = $state<Record<string, boolean>>({});
 	let wanted = $state('');
 	const isFound = ({ label }: SetupFieldSpec) =>
@@ -118,16 +98,17 @@
 					label="Find a policy"
 					type="search"
 					autocomplete="off"
+					onkeydown={(event) => event.key === 'Enter' && event.preventDefault()}
 					bind:value={wanted}
 				/>
 				<div class="mt-2">
-					{#each groups as { title, fields } (title)}
+					{#each SHOP_GROUPS as { title, fields } (title)}
 						{@const own = fields.filter(({ path }) => values[path]).length}
 						<Disclosure
 							class="border-b border-hair"
 							keep
 							{title}
-							note={own > 0 ? `${own} of ${fields.length} the shop’s own` : 'as usual'}
+							note={own > 0 ? `${own} of ${fields.length} the shop’s own` : 'none changed'}
 							bind:open={() => isOpen(title, fields), (open) => (opened[title] = open)}
 						>
 							{@render rows(fields)}

@@ -32,7 +32,6 @@ const Valve = z.strictObject({
 	lift: PositiveSize.nullable(),
 	height: Length.nullable(),
 	gap: Size.nullable(),
-	shims: z.array(PositiveSize).max(4),
 	gauge: Reading.shape.gauge.nullable()
 });
 

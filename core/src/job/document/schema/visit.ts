@@ -74,9 +74,6 @@ export const Look = z.strictObject({
 	at: Moment
 });
 
-/** How the truth of a case was found. */
-export const OUTCOME_PROOFS = ['part', 'cure'] as const;
-
 export const TRIAL_RESULTS = ['gone', 'better', 'same', 'worse'] as const;
 
 /** One thing that was changed, and what that did. Without a result it is still being tried. */
@@ -101,7 +98,7 @@ export const CaseOutcome = z.strictObject({
 	/** All that was at fault; "elsewhere" where the valvetrain was in order. */
 	causes: z.array(z.enum(CAUSES)).min(1, issue('field.required')).max(6),
 	/** The part taken out showed it, or what was done cured the fault. */
-	shownBy: z.enum(OUTCOME_PROOFS),
+	shownBy: z.enum(['part', 'cure']),
 	/** Which part, or what was done. */
 	note: Line.min(1, issue('field.required')),
 	person: Id,

@@ -34,7 +34,7 @@ import {
 	type ByFigures,
 	type FigureEvidence
 } from './figure-evidence.ts';
-import { condemnedBy, stationsOf } from './locate.ts';
+import { condemnedBy, mayFollow, stationsOf } from './locate.ts';
 
 declare module '../../../foundation/message/message.ts' {
 	interface Messages {
@@ -234,7 +234,10 @@ export function diagnoseJob(
 		done,
 		stationsOf: (cause) => inOrder(stationsOf(cause, located)),
 		condemned: inOrder(condemnedBy(diagnosis.named, condemning)),
-		...diagnosis
+		...diagnosis,
+		named: diagnosis.named.map((one) =>
+			one.after && !mayFollow(one.cause, one.after, located) ? { ...one, after: null } : one
+		)
 	};
 }
 

@@ -35,6 +35,12 @@ export function stationsOf(cause: Cause, located: Located): string[] {
 	return [...new Set(codes.flatMap((code) => located.at.get(code)!))];
 }
 
+/** Whether one cause may be a consequence of another by where they are: damage at one valve is none of what is found only at others. */
+export function mayFollow(cause: Cause, root: Cause, located: Located): boolean {
+	const [own, others] = [stationsOf(cause, located), stationsOf(root, located)];
+	return own.length === 0 || others.length === 0 || own.some((at) => others.includes(at));
+}
+
 /** Findings on a spring by itself, which replace it; a load read on the head only asks for a bench test. */
 const CONDEMNING: Readonly<Partial<Record<Cause, readonly EvidenceCode[]>>> = {
 	'spring-lost-load': ['bench-low'],

@@ -23,40 +23,30 @@
 	}
 	let { answer, valve, problem, isTouch }: Props = $props();
 	const bench = getBench();
-	const worst = $derived(
-		answer.station.remarks.find(({ state }) => state !== 'not-measured' && state !== 'clear')
-	);
+	/** What decides the verdict. */
+	const why = $derived(answer.station.remarks.find(({ state }) => state === answer.state));
 	const outcome = $derived(answer.station.shim?.outcome ?? null);
 	const parts = $derived(answer.job.setup.kinds[valve.kind]);
-	/** What is still to be entered, in words. */
-	const missing = $derived(
-		[
-			...(valve.spring ? [] : ['the spring']),
-			...(valve.lift ? [] : ['the valve lift']),
-			...(valve.height ? [] : ['the installed height']),
-			...(valve.spring && !valve.spring.bind ? ['the coil bind height of the spring'] : [])
-		].join(', ')
-	);
 </script>
 
 <section aria-label="Answer" aria-live="polite">
 	{#if answer.state === 'not-measured'}
-		<p class="py-2 text-soft">Enter {missing || 'the figures'}.</p>
+		<p class="py-2 text-soft">
+			Enter {answer.needs.map((need) => write(need, bench.units)).join(', ')}.
+		</p>
 	{:else}
 		<p class="flex flex-wrap items-baseline gap-x-3">
 			<span class="text-[34px] leading-tight [&_svg]:size-7" data-verdict={answer.state}>
 				<Mark state={answer.state} word />
 			</span>
-			{#if worst}
-				<span class="text-[15px] tablet:text-[17px]">{write(worst.text, bench.units)}</span>
+			{#if why && answer.state !== 'clear'}
+				<span class="text-[15px] tablet:text-[17px]">{write(why.text, bench.units)}</span>
 			{/if}
 		</p>
 	{/if}
 	{#if outcome}
 		<p class="mt-1 text-[15px]" data-shimmed>
-			With <b class="figure"
-				>{outcome.shims.map((shim) => bench.length(shim)).join(' + ') || 'none'}</b
-			>
+			With <b class="figure">{outcome.shims.map((shim) => bench.length(shim)).join(' + ')}</b>
 			under it:
 			<span class="figure">{bench.length(outcome.height)}</span>
 			high{#if outcome.seatLoad !== null},
@@ -88,6 +78,7 @@
 		{/if}
 	</div>
 	<p class="mt-3 max-w-xl text-[13px] text-soft">
+		{valve.height && !valve.gap ? 'Seal clearance not checked: no gap read. ' : ''}
 		{valve.gauge === null ? 'Told by phone: unverified, so watch at best. ' : ''}On the car: true
 		top dead center, crank held, air proved first. The makers’ instructions come first.
 	</p>

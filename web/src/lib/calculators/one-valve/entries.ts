@@ -5,8 +5,8 @@ import {
 	oneValveJob,
 	readSumEntry,
 	springFromFigures,
-	type Message,
 	withShelf,
+	type Message,
 	type OneValve,
 	type OneValveAnswer,
 	type Setup,
@@ -55,16 +55,18 @@ export function readTexts(typed: Texts, units: Units): Read {
 }
 
 /** The spring that is asked about; null while it is not known. */
-export function springOf(
+function springOf(
 	{ spring }: Chosen,
 	texts: Texts,
-	known: readonly SpringCard[]
+	known: readonly SpringCard[],
+	isByPhone: boolean
 ): SpringCard | null {
 	if (spring !== 'figures') return known.find(({ id }) => id === spring) ?? null;
 	const { seatHeight, seatLoad, openHeight, openLoad, bind } = texts;
 	if (!seatHeight || !seatLoad || !openHeight || !openLoad || !bind) return null;
 	return springFromFigures(
 		{ height: seatHeight, load: seatLoad, openHeight, openLoad, bind },
+		isByPhone ? 'customer' : 'data-sheet',
 		'00000000-0000-4000-8000-000000000001'
 	);
 }
@@ -77,11 +79,10 @@ export const valveOf = (
 	gauge: OneValve['gauge']
 ): OneValve => ({
 	kind: chosen.kind,
-	spring: springOf(chosen, texts, springs),
+	spring: springOf(chosen, texts, springs, gauge === null),
 	lift: texts.lift ?? null,
 	height: texts.height ?? null,
 	gap: texts.gap ?? null,
-	shims: [],
 	gauge
 });
 

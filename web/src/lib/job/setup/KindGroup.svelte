@@ -1,12 +1,11 @@
 <script lang="ts">
 	/** One group of what intake and exhaust each have: a row a field, open or folded with what is set in it. */
 	import { KINDS } from '@zinc-ledger/core';
-	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
 	import Disclosure from '$lib/ui/Disclosure.svelte';
 	import type { Group } from './fields';
+	import KindRow from './KindRow.svelte';
 	import { summaryOf } from './summary';
-	import { isShown } from './values';
 
 	interface Props {
 		group: Group;
@@ -22,30 +21,13 @@
 
 {#snippet rows()}
 	{#each group.fields as field, i (i)}
-		{@const shown = KINDS.filter((kind) =>
-			isShown({ ...field, path: `kinds.${kind}.${field.path}` }, values)
-		)}
-		{#if shown.length > 0}
-			<div
-				class="grid grid-cols-2 items-center gap-x-3 border-b border-hair py-1 tablet:grid-cols-[12rem_1fr_1fr]"
-			>
-				<span class="col-span-2 text-[13px] text-soft tablet:col-span-1">{field.label}</span>
-				{#each KINDS as kind (kind)}
-					{@const path = `kinds.${kind}.${field.path}`}
-					<div>
-						{#if shown.includes(kind)}
-							<FormField
-								{field}
-								{path}
-								label="{kind}: {field.label}"
-								bind:value={() => values[path] ?? '', (text) => (values[path] = text)}
-								problem={problems[path]}
-							/>
-						{/if}
-					</div>
-				{/each}
-			</div>
-		{/if}
+		<KindRow
+			{field}
+			bind:values
+			{problems}
+			class="grid-cols-2 tablet:grid-cols-[12rem_1fr_1fr]"
+			named="col-span-2 tablet:col-span-1"
+		/>
 	{/each}
 {/snippet}
 

@@ -277,14 +277,27 @@ export const JOB_GROUPS: readonly Group[] = [
 
 export const JOB_FIELDS: readonly SetupFieldSpec[] = JOB_GROUPS.flatMap(({ fields }) => fields);
 
-/** What the shop decides once, and a job may change: limits, and where practitioners disagree. */
-export const SHOP_FIELDS: readonly SetupFieldSpec[] = [
-	...JOB_FIELDS.filter(({ path }) =>
-		/^(policies\.|aimLift$|loadsAgainst$|measuringOrder$|cardBeyondTested$)/.test(path)
-	),
-	...LIMIT_FIELDS,
-	...INSPECTED_FIELDS
+const isFitLimit = ({ path }: SetupFieldSpec) => path.startsWith('limits.fit.');
+const isOfReadings = ({ path }: SetupFieldSpec) =>
+	/^limits\.(oneReading|unknownRepeat|outlier)/.test(path);
+
+/** What the shop decides once, and a job may change: where practitioners disagree, and limits. */
+export const SHOP_GROUPS: readonly Group[] = [
+	{
+		title: 'Where shops differ',
+		fields: JOB_FIELDS.filter(({ path }) =>
+			/^(policies\.|aimLift$|loadsAgainst$|measuringOrder$|cardBeyondTested$)/.test(path)
+		)
+	},
+	{
+		title: 'Heights, loads and clearances',
+		fields: LIMIT_FIELDS.filter((field) => !isFitLimit(field) && !isOfReadings(field))
+	},
+	{ title: 'Parts that must fit together', fields: LIMIT_FIELDS.filter(isFitLimit) },
+	{ title: 'How closely readings repeat', fields: LIMIT_FIELDS.filter(isOfReadings) },
+	{ title: 'Valves, seats and chambers', fields: INSPECTED_FIELDS }
 ];
+export const SHOP_FIELDS: readonly SetupFieldSpec[] = SHOP_GROUPS.flatMap(({ fields }) => fields);
 
 /** Empty rows offered behind those of a list. */
 export const SPARE_ROWS = 2;

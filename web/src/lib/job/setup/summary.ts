@@ -11,7 +11,7 @@ const shownAs = ({ names, label: name, type }: SetupFieldSpec, value: string): s
 	type === 'yes-no' ? `${name}: ${value}` : (names?.[value] ?? value);
 
 /**
- * What stands in some fields; "as in the shop" fields that are empty say nothing.
+ * Returns the values set in some fields, in one line. Empty fields are left out.
  *
  * @param kinds the kinds whose fields they are; none for those of the whole job
  * @example summaryOf(group.fields, values) // 'iron, hard steel, pushrod'

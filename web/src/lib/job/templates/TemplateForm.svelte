@@ -3,12 +3,11 @@
 	import { untrack } from 'svelte';
 	import { KINDS } from '@zinc-ledger/core';
 	import { label } from '@zinc-ledger/words';
-	import FormField from '$lib/forms/FormField.svelte';
 	import type { Values } from '$lib/forms/flat';
 	import { sendForm } from '$lib/forms/send-form.svelte';
 	import FieldColumn from '$lib/job/setup/FieldColumn.svelte';
 	import HeadFields from '$lib/job/setup/HeadFields.svelte';
-	import { isShown } from '$lib/job/setup/values';
+	import KindRow from '$lib/job/setup/KindRow.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
 	import Button from '$lib/ui/Button.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -56,30 +55,12 @@
 					{#each KINDS as kind (kind)}<b>{capital(label('kind', kind))}</b>{/each}
 				</div>
 				{#each ENGINE_FIELDS as field, i (i)}
-					{@const shown = KINDS.filter((kind) =>
-						isShown({ ...field, path: `kinds.${kind}.${field.path}` }, values)
-					)}
-					{#if shown.length > 0}
-						<div
-							class="grid grid-cols-[minmax(0,1fr)_7rem_7rem] items-center gap-x-3 border-b border-hair py-1 tablet:grid-cols-[minmax(0,1fr)_9rem_9rem]"
-						>
-							<span class="text-[13px] leading-tight text-soft">{field.label}</span>
-							{#each KINDS as kind (kind)}
-								{@const path = `kinds.${kind}.${field.path}`}
-								<div>
-									{#if shown.includes(kind)}
-										<FormField
-											{field}
-											{path}
-											label="{kind}: {field.label}"
-											bind:value={() => values[path] ?? '', (text) => (values[path] = text)}
-											problem={problems[path]}
-										/>
-									{/if}
-								</div>
-							{/each}
-						</div>
-					{/if}
+					<KindRow
+						{field}
+						bind:values
+						{problems}
+						class="grid-cols-[minmax(0,1fr)_7rem_7rem] tablet:grid-cols-[minmax(0,1fr)_9rem_9rem]"
+					/>
 				{/each}
 			</div>
 			<div>

@@ -149,7 +149,11 @@ const OWN: Readonly<Record<PartType, readonly PartField[]>> = {
 		field('intake.durationAt', 'Intake duration given at lobe lift'),
 		field('intake.second.duration', 'Intake second duration, degrees', 'number'),
 		field('intake.second.at', 'Intake second duration at lobe lift'),
-		field('intake.durationConfirmed', 'Intake duration checked, though unusual', 'yes-no'),
+		field(
+			'intake.confirmedDuration',
+			'Intake duration at 0.050 in, confirmed though unusual',
+			'number'
+		),
 		field('intake.opens', 'Intake opens, ° before TDC', 'number'),
 		field('intake.closes', 'Intake closes, ° after BDC', 'number'),
 		field('intake.lash', 'Intake lash'),
@@ -158,7 +162,11 @@ const OWN: Readonly<Record<PartType, readonly PartField[]>> = {
 		field('exhaust.durationAt', 'Exhaust duration given at lobe lift'),
 		field('exhaust.second.duration', 'Exhaust second duration, degrees', 'number'),
 		field('exhaust.second.at', 'Exhaust second duration at lobe lift'),
-		field('exhaust.durationConfirmed', 'Exhaust duration checked, though unusual', 'yes-no'),
+		field(
+			'exhaust.confirmedDuration',
+			'Exhaust duration at 0.050 in, confirmed though unusual',
+			'number'
+		),
 		field('exhaust.opens', 'Exhaust opens, ° before BDC', 'number'),
 		field('exhaust.closes', 'Exhaust closes, ° after TDC', 'number'),
 		field('exhaust.lash', 'Exhaust lash')

@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** Calculates how valves move on a valvetrain that flexes, and keeps the result with the job: only that can clear a limit. */
 	import { v7 as uuid } from 'uuid';
-	import { keptMotion, isFromThese, type Controlled, type ControlSweep } from '@zinc-ledger/core';
+	import { currentMotion, type Controlled, type ControlSweep } from '@zinc-ledger/core';
 	import { getBench } from '$lib/bench/bench.svelte';
 	import { getJobStore } from '$lib/job/store/job-store.svelte';
 	import Alert from '$lib/ui/Alert.svelte';
@@ -26,10 +26,7 @@
 	let swings = $state(true);
 	/** Valves whose motion is still to be calculated from what the job has now. */
 	const open = $derived(
-		all.filter(({ station, basis }) => {
-			const kept = keptMotion(store.job, station);
-			return !kept || !isFromThese(kept, basis);
-		}).length
+		all.filter(({ station, basis }) => !currentMotion(store.job, station, basis)).length
 	);
 
 	async function calculate(stations: readonly string[]) {

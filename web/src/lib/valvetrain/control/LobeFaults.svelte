@@ -14,28 +14,30 @@
 	const cam = $derived(store.job.setup.cam);
 	const faults = $derived(
 		KINDS.flatMap((kind) => {
-			const fault = lobeOf(store.job.setup, kind)?.fault;
-			return fault ? [{ kind, fault }] : [];
+			const found = lobeOf(store.job.setup, kind);
+			return found?.fault ? [{ kind, ...found }] : [];
 		})
 	);
 	let problem = $state<string | null>(null);
 
-	async function confirm(kind: Kind) {
+	async function confirm(kind: Kind, confirmedDuration: number) {
 		const { setup } = store.job;
-		const lobe = { ...setup.cam![kind], durationConfirmed: true as const };
+		const lobe = { ...setup.cam![kind], confirmedDuration };
 		problem = await store.changeSetup({ ...setup, cam: { ...setup.cam!, [kind]: lobe } });
 	}
 </script>
 
 {#if faults.length > 0}
 	<section class="mt-3" aria-label="Problems with the cam lobes">
-		{#each faults as { kind, fault } (kind)}
+		{#each faults as { kind, fault, duration } (kind)}
 			<p class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hair py-1.5">
 				<Mark state="watch" />
 				<b class="w-20">{capital(label('kind', kind))}s</b>
 				<span class="max-w-3xl">{write(message('lobe.fault', { fault }), bench.units)}.</span>
-				{#if fault === 'odd-duration'}
-					<Button onclick={() => confirm(kind)}>This duration is right</Button>
+				{#if duration !== undefined}
+					<Button onclick={() => confirm(kind, Math.round(duration))}>
+						<span class="figure">{Math.round(duration)}°</span> is right
+					</Button>
 				{/if}
 				{#if cam?.id}
 					<a

@@ -1,8 +1,7 @@
 <script lang="ts">
 	/** The control limit of every valve, with its band and its headroom; one of them is looked at closer. */
 	import {
-		isFromThese,
-		keptMotion,
+		currentMotion,
 		motionWithin,
 		showMass,
 		showSpeed,
@@ -29,8 +28,8 @@
 	const store = getJobStore();
 	/** The low end of the band of a valve's motion; null where it is not calculated from what the job has now. */
 	function lostFrom({ station, basis, spread }: Controlled): string | null {
-		const kept = keptMotion(store.job, station);
-		if (!kept || !isFromThese(kept, basis)) return null;
+		const kept = currentMotion(store.job, station, basis);
+		if (!kept) return null;
 		const { lost, to } = motionWithin(kept, spread);
 		return lost === null ? `above ${speed(to)}` : speed(lost);
 	}
@@ -56,7 +55,7 @@
 		<thead>
 			<tr>
 				<th>Valve</th>
-				<th class="text-right">Lost from <span class="figure">rpm</span></th>
+				<th class="text-right">Control lost from <span class="figure">rpm</span></th>
 				<th class="text-right">Rigid limit <span class="figure">rpm</span></th>
 				<th class="hidden text-right tablet:table-cell">±</th>
 				<th class="text-right">Headroom</th>

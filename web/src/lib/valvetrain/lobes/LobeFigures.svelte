@@ -3,7 +3,7 @@
 	import {
 		checkTable,
 		DURATION_AGREES,
-		hasOddDuration,
+		oddDuration,
 		lengthOf,
 		LIFT_AGREES,
 		message,
@@ -60,7 +60,7 @@
 		label="Lift, velocity, acceleration and jerk of the lobe"
 	/>
 	<ul class="mt-2 max-w-3xl space-y-1 text-[13px]">
-		{#if hasOddDuration(lobe) && !card.durationConfirmed}
+		{#if oddDuration(lobe, card.confirmedDuration) !== null}
 			<li>
 				<Mark state="watch" word />
 				{write(message('lobe.fault', { fault: 'odd-duration' }), bench.units)}.

@@ -1,38 +1,18 @@
-import { describe, expect, it } from 'vitest';
-import { storedRound, wheelRows, wheelScatter, type WheelRound } from './degree-wheel';
+import { expect, it } from 'vitest';
+import { mm, type WheelRound } from '@zinc-ledger/core';
+import { EMPTY_ROUND, storedRound } from './degree-wheel';
 
-const round: WheelRound = {
-	start: -20,
-	passes: [
-		[0, 1, 3, 4],
-		[0.1, 1, 2.9]
-	]
-};
+const round: WheelRound = { start: -20, at: 'valve', passes: [[mm(0), mm(1)], [mm(0)]] };
 
-describe('a degree-wheel round', () => {
-	it('averages the stops that both passes cover', () => {
-		expect(wheelRows(round, 'mm', 'lobe')).toEqual([
-			['crank degrees', 'lobe lift mm'],
-			['-20', '0.05000'],
-			['-10', '1.00000'],
-			['0', '2.95000']
-		]);
-	});
-	it('tells the scatter of one reading from the two passes', () => {
-		expect(wheelScatter(round)).toBeCloseTo(Math.sqrt(0.02 / 3 / 2), 6);
-		expect(
-			wheelScatter({
-				...round,
-				passes: [
-					[0, 1],
-					[0, 1]
-				]
-			})
-		).toBeNull();
-	});
-	it('is taken up again where it was left, and begins anew from what is none', () => {
-		expect(storedRound(JSON.stringify(round))).toEqual(round);
-		for (const text of [null, '', '{}', '{"start":0,"passes":[[1],["x"]]}'])
-			expect(storedRound(text).passes).toEqual([[], []]);
-	});
+it('a degree-wheel round continues where it was left', () => {
+	expect(storedRound(JSON.stringify(round))).toEqual(round);
 });
+it.each([
+	null,
+	'',
+	'{}',
+	'{"start":0,"at":"lobe","passes":[[1],["x"]]}',
+	'{"start":0,"passes":[[],[]]}'
+])('a degree-wheel round starts empty from %j', (text) =>
+	expect(storedRound(text)).toEqual(EMPTY_ROUND)
+);

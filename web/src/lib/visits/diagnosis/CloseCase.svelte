@@ -19,14 +19,13 @@
 	const bench = getBench();
 	const outcome = $derived(caseOutcome(store.job));
 	const names = labelsOf('cause');
-	const proofs = labelsOf('outcomeProof');
 	const causeOptions = (empty: string) => [
 		{ value: '', label: empty },
 		...CAUSES.map((value) => ({ value: value as string, label: capital(names[value]!) }))
 	];
-	const proofOptions = (['part', 'cure'] as const).map((value) => ({
+	const proofOptions = Object.entries(labelsOf('outcomeProof')).map(([value, text]) => ({
 		value,
-		label: capital(proofs[value]!)
+		label: capital(text)
 	}));
 	let first = $state(untrack(() => named[0] ?? ''));
 	let second = $state('');
